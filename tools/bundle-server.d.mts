@@ -1,0 +1,2 @@
+/** Bundles the server and answers with the file it lies in. */
+export function bundleServer(): Promise<string>;
