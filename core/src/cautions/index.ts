@@ -1,0 +1,44 @@
+import { aboveSleepers } from './aboveSleepers';
+import { bottles } from './bottles';
+import { charging } from './charging';
+import { cords } from './cords';
+import type { CautionContext, CautionDefinition } from './definition';
+import { glue } from './glue';
+import { longSittings } from './longSittings';
+import { magnets } from './magnets';
+import { onEquipment } from './onEquipment';
+import { points } from './points';
+import { smallParts } from './smallParts';
+
+export * from './definition';
+
+/** Every caution (handbook 9). A new one is a file of its own and a line here. */
+export const CAUTIONS: readonly CautionDefinition[] = [
+  cords,
+  smallParts,
+  magnets,
+  onEquipment,
+  bottles,
+  points,
+  charging,
+  glue,
+  longSittings,
+  aboveSleepers,
+];
+
+/** A caution that applies, and whether it was set aside on screen; the sheet prints it either way. */
+export interface Caution {
+  id: string;
+  text: string;
+  setAside: boolean;
+}
+
+/** The cautions that apply to a plan, each once. */
+export function cautionsOf(context: CautionContext): Caution[] {
+  const aside = new Set(context.plan.setAside ?? []);
+  return CAUTIONS.filter((caution) => caution.applies(context)).map(({ id, text }) => ({
+    id,
+    text,
+    setAside: aside.has(id),
+  }));
+}

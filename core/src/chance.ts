@@ -1,0 +1,56 @@
+import { chanceOfFit, DRAWS, whatHelps, type ChanceInputs, type Help, type Tally } from './fit';
+import type { Plan } from './plan';
+import { workOut, type WorkedOut } from './workOut';
+
+export const CHANCE_FORMAT = 'keep-snug.chance/1';
+
+/** How sure it is that a plan's piece fits. */
+export interface Chance extends Tally {
+  format: typeof CHANCE_FORMAT;
+  seed: number;
+  /** What would help most, the most helpful first. */
+  helps: Help[];
+}
+
+/** What the chance of a plan worked out is drawn from. */
+export function chanceInputs({ thing, fabric, fit, built }: WorkedOut): ChanceInputs {
+  const main = built.pieces[0]!.fabric;
+  return {
+    model: built.model,
+    fit: fit.definition,
+    figures: {
+      g: thing.girth,
+      H: thing.height,
+      D: thing.depth,
+      w: main.stitchWidth,
+      h: main.rowHeight,
+      t: fabric.thickness,
+    },
+  };
+}
+
+/**
+ * The chance that the finished piece fits, with the ways it fails and what would help most. Seeded by the plan itself,
+ * so that the same plan shows the same figure (handbook 3).
+ *
+ * @param plan a plan whose form has been checked
+ * @param draws 20,000 unless fewer will do
+ * @throws PlanProblem as reckon does
+ */
+export function chance(plan: Plan, draws = DRAWS): Chance {
+  const inputs = chanceInputs(workOut(plan));
+  const seed = seedOf(plan);
+  const tally = chanceOfFit(inputs, seed, draws);
+  return { format: CHANCE_FORMAT, seed, ...tally, helps: whatHelps(inputs, seed, tally, draws) };
+}
+
+/** A seed from what a plan says, whatever it is called and however it is read. */
+export function seedOf({ title: _title, schools: _schools, ...rest }: Plan): number {
+  const text = JSON.stringify(rest);
+  let hash = 0x811c9dc5;
+  for (let index = 0; index < text.length; index += 1) {
+    hash ^= text.charCodeAt(index);
+    hash = Math.imul(hash, 0x01000193);
+  }
+  return hash >>> 0;
+}

@@ -1,0 +1,66 @@
+import type { Multiple } from '../fabric';
+
+/** Something a count must obey. */
+export interface CountCondition {
+  id: string;
+  /** As said to the maker: "a multiple of 3 plus 2". */
+  text: string;
+  allows: (count: number) => boolean;
+}
+
+/** The stitch's own: `repeat × k + edge`. */
+export function multipleOf({ repeat, edge }: Multiple, whose = 'the stitch'): CountCondition {
+  const plus = edge > 0 ? ` plus ${edge}` : '';
+  return {
+    id: 'multiple',
+    text: repeat === 1 && edge === 0 ? `any number, for ${whose}` : `a multiple of ${repeat}${plus}, for ${whose}`,
+    allows: (count) => count >= edge && (count - edge) % repeat === 0,
+  };
+}
+
+/** A tube must halve flat. */
+export const EVEN: CountCondition = {
+  id: 'even',
+  text: 'even, so that it halves flat',
+  allows: (count) => count % 2 === 0,
+};
+
+/** Each half of a tube with a stitch at its middle, or with two. */
+export function halvesCentred(on: 'odd' | 'even'): CountCondition {
+  return {
+    id: `halves-${on}`,
+    text: `two halves of an ${on} number, so that each has ${on === 'odd' ? 'one middle stitch' : 'two middle stitches'}`,
+    allows: (count) => count % 2 === 0 && (count / 2) % 2 === (on === 'odd' ? 1 : 0),
+  };
+}
+
+/** A row with one stitch at its middle, or with two. */
+export function centred(on: 'odd' | 'even'): CountCondition {
+  return {
+    id: `centred-${on}`,
+    text: on === 'odd' ? 'odd, for one middle stitch' : 'even, for two middle stitches',
+    allows: (count) => count % 2 === (on === 'odd' ? 1 : 0),
+  };
+}
+
+/** Sections alike. */
+export function sectionsOf(sections: number): CountCondition {
+  return { id: 'sections', text: `${sections} sections alike`, allows: (count) => count % sections === 0 };
+}
+
+export function atLeast(least: number): CountCondition {
+  return { id: 'at-least', text: `${least} or more`, allows: (count) => count >= least };
+}
+
+export function atMost(most: number): CountCondition {
+  return { id: 'at-most', text: `${most} or fewer`, allows: (count) => count <= most };
+}
+
+/** Odd where the other is odd, even where it is even: what is centred on one is centred on the other. */
+export function parityOf(other: number): CountCondition {
+  return {
+    id: 'parity',
+    text: `${other % 2 === 1 ? 'odd' : 'even'}, as the other piece’s ${other}`,
+    allows: (count) => count % 2 === other % 2,
+  };
+}

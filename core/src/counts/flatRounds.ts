@@ -1,0 +1,85 @@
+import type { Advice } from '../figure';
+import { formatNumber } from '../units';
+
+/** Farther than this from the flat increase, a disc cups or ruffles to the eye (prior, handbook 4.1). */
+const FLAT_WITHIN = 0.08;
+
+/** How flat a disc lies. */
+export type Flatness = 'flat' | 'cups' | 'ruffles';
+
+/** Stitches more in each round of a flat disc: `i* = 2πh / w` (law, handbook 4.1). Both in mm. */
+export function flatIncrease(h: number, w: number): number {
+  return (2 * Math.PI * h) / w;
+}
+
+/** Too few stitches more in each round cup, too many ruffle (law, with the eye's 8 % a prior; handbook 4.1). */
+export function flatness(increase: number, h: number, w: number): Flatness {
+  const off = increase / flatIncrease(h, w) - 1;
+  if (Math.abs(off) <= FLAT_WITHIN) return 'flat';
+  return off < 0 ? 'cups' : 'ruffles';
+}
+
+export interface Growth {
+  /** Stitches in the first round. */
+  start: number;
+  /** Stitches more in each further round. */
+  each: number;
+  /** Rounds that double before the even growth begins. */
+  doublings: number;
+}
+
+/** Counts of the rounds of a disc: any start, any growth, doublings first where wanted (handbook 4.1). */
+export function discCounts({ start, each, doublings }: Growth, rounds: number): number[] {
+  const counts: number[] = [];
+  for (let round = 1; round <= rounds; round += 1) {
+    const before = counts.at(-1);
+    if (before === undefined) counts.push(start);
+    else counts.push(round <= doublings + 1 ? before * 2 : before + each);
+  }
+  return counts;
+}
+
+/** Farther apart than this, the disc's last count and the wall's are a matter of gauge or of a cupped base (handbook 4.1). */
+const WALL_WITHIN = 0.15;
+
+/**
+ * The disc's rounds with the difference to the wall carried by the last one, and what there is to say of them: flatness,
+ * and a difference too large to be rounding (handbook 4.1).
+ *
+ * @param wall stitches of the wall
+ * @param h round height and `w` stitch width of the disc, mm
+ */
+export function discToWall(
+  growth: Growth,
+  rounds: number,
+  wall: number,
+  h: number,
+  w: number,
+): { counts: number[]; advice: Advice[] } {
+  const counts = discCounts(growth, rounds);
+  const own = counts.at(-1)!;
+  const lies = flatness(growth.each, h, w);
+  const advice: Advice[] = [];
+  if (lies !== 'flat' && rounds > 2)
+    advice.push({
+      id: `base-${lies}`,
+      severity: 'advice',
+      text: `${growth.each} more each round will ${lies === 'cups' ? 'cup' : 'ruffle'}: lying flat takes ${formatNumber(flatIncrease(h, w))} in your gauge.`,
+      repair: `Take ${Math.round(flatIncrease(h, w))} more each round.`,
+      at: 'shape.each',
+      change: { 'shape.each': Math.round(flatIncrease(h, w)) },
+    });
+  if (Math.abs(own / wall - 1) > WALL_WITHIN)
+    advice.push({
+      id: 'base-against-wall',
+      severity: 'advice',
+      text: `The base ends on ${own} and the wall needs ${wall}: the last round carries ${Math.abs(wall - own)}. ${lies === 'flat' ? 'The wall’s stitch or its ease has another width than the base’s.' : `The base ${lies}.`}`,
+      repair:
+        lies === 'flat'
+          ? 'Measure the base when it is done; add or leave out a round.'
+          : `Take ${Math.round(flatIncrease(h, w))} more each round.`,
+      at: 'shape.each',
+    });
+  counts[counts.length - 1] = wall;
+  return { counts, advice };
+}

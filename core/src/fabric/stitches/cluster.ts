@@ -1,0 +1,33 @@
+import { inOne, repeat, work, type Instruction, type Place } from '../instruction';
+import { placeBelow, type CourseContext } from './definition';
+import { factorsOf, fixed } from './plain';
+import { uncounted } from './start';
+
+/** Three doubles in one place: over plain stitches in every third one, over clusters between them. */
+function course(clusters: number, { below }: CourseContext): Instruction[] {
+  if (below === 'pattern') return [inOne('double', 3, 'gap', 3, clusters)];
+  const into: Place = placeBelow(below);
+  const skip: Instruction = { do: 'skip', times: 1, into };
+  return repeat([skip, inOne('double', 3, into), skip], clusters);
+}
+
+/** Three-double clusters (handbook 2.2). */
+export const cluster = fixed({
+  id: 'cluster',
+  name: { US: 'three-double clusters', UK: 'three-treble clusters' },
+  summary: 'Three in one space: quick, open between clusters.',
+  base: 'double',
+  rows: { repeat: 3, edge: 2 },
+  rounds: { repeat: 3, edge: 0 },
+  rowsInRepeat: 1,
+  facesDiffer: false,
+  factors: { ...factorsOf('double'), stretchAcross: 0.2, stretchAlong: 0.15 },
+  gap: 0.5,
+  symbols: [['cluster', 'cluster', 'cluster']],
+  foundation: () => ({ skipped: 3, counts: false }),
+  row: (context) => {
+    const edge = work('double', 1, placeBelow(context.below));
+    return [uncounted('double', context.below), edge, ...course((context.stitches - 2) / 3, context), edge];
+  },
+  round: (context) => course(context.stitches / 3, context),
+});

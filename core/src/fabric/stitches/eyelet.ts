@@ -1,0 +1,92 @@
+import type { FieldValues } from '../../units';
+import { repeat, work, type Instruction, type Place } from '../instruction';
+import { placeBelow, type CourseContext, type StitchDefinition, type StitchPattern } from './definition';
+import { factorsOf } from './plain';
+import { foundationOf, uncounted } from './start';
+
+/** Holes: so many singles, then chain some and skip as many. The next course works one single in each chain. */
+function make({ between: b, hole: a }: FieldValues): StitchPattern {
+  const between = Number(b);
+  const hole = Number(a);
+  const span = between + hole;
+  const holes = (repeats: number, into: Place): Instruction[] =>
+    repeat(
+      [
+        work('single', between, into),
+        { do: 'chain', chains: hole, spans: hole, as: 'chains' },
+        { do: 'skip', times: hole, into },
+      ],
+      repeats,
+    );
+  const over = (repeats: number, turned: boolean): Instruction[] =>
+    repeat(
+      turned
+        ? [work('single', hole, 'chain'), work('single', between)]
+        : [work('single', between), work('single', hole, 'chain')],
+      repeats,
+    );
+  const course = (repeats: number, { below, course: number }: CourseContext, turned: boolean): Instruction[] => {
+    if (below === 'pattern') return number % 2 === 0 ? over(repeats, turned) : holes(repeats, 'stitch');
+    return holes(repeats, placeBelow(below));
+  };
+  return {
+    id: 'eyelet',
+    name: { US: 'eyelets', UK: 'eyelets' },
+    summary: 'Rows of small holes, for a cord to run through.',
+    base: 'single',
+    rows: { repeat: span, edge: between },
+    rounds: { repeat: span, edge: 0 },
+    rowsInRepeat: 2,
+    facesDiffer: false,
+    factors: {
+      ...factorsOf('single'),
+      stretchAcross: 0.12,
+      stretchAlong: 0.08,
+      yarn: (between * 6.6 + hole * 5.2) / span,
+    },
+    gap: hole,
+    symbols: [
+      [...Array.from({ length: between }, () => 'single'), ...Array.from({ length: hole }, () => 'chain')],
+      Array.from({ length: span }, () => 'single'),
+    ],
+    foundation: (counts) => foundationOf('single', counts),
+    row: (context) => {
+      const repeats = (context.stitches - between) / span;
+      const closing = context.below === 'pattern' && context.course % 2 === 0;
+      const edge = work('single', between, placeBelow(context.below));
+      const rest = course(repeats, context, true);
+      return [uncounted('single', context.below), ...(closing ? [edge, ...rest] : [...rest, edge])];
+    },
+    round: (context) => course(context.stitches / span, context, false),
+    level: (stitches, last) => (last % 2 === 1 ? over(stitches / span, false) : [work('single', stitches)]),
+  };
+}
+
+/** Eyelet rows and rounds: single, chain, skip (handbook 2.2). */
+export const eyelet: StitchDefinition = {
+  id: 'eyelet',
+  name: { US: 'eyelets', UK: 'eyelets' },
+  options: [
+    {
+      key: 'between',
+      kind: 'number',
+      label: 'Stitches between holes',
+      unit: 'stitches',
+      whole: true,
+      min: 1,
+      max: 20,
+      default: 2,
+    },
+    {
+      key: 'hole',
+      kind: 'number',
+      label: 'Chains over a hole',
+      unit: 'chains',
+      whole: true,
+      min: 1,
+      max: 6,
+      default: 1,
+    },
+  ],
+  make,
+};

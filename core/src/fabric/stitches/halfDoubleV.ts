@@ -1,0 +1,32 @@
+import { inOne, repeat, work, type Instruction } from '../instruction';
+import { placeBelow, type CourseContext } from './definition';
+import { factorsOf, fixed } from './plain';
+import { uncounted } from './start';
+
+/** Vs of two half doubles: over plain stitches in every second one, over Vs in the middle of each. */
+function course(vs: number, { below }: CourseContext): Instruction[] {
+  if (below === 'pattern') return [inOne('half-double', 2, 'gap', 2, vs)];
+  const into = placeBelow(below);
+  return repeat([{ do: 'skip', times: 1, into }, inOne('half-double', 2, into)], vs);
+}
+
+/** Half-double V stitches: wider than their base unless an edging holds them, and stretchy (handbook 2.2). */
+export const halfDoubleV = fixed({
+  id: 'half-double-v',
+  name: { US: 'half double V stitch', UK: 'half treble V stitch' },
+  summary: 'Wide and stretchy Vs; quick to work.',
+  base: 'half-double',
+  rows: { repeat: 2, edge: 2 },
+  rounds: { repeat: 2, edge: 0 },
+  rowsInRepeat: 1,
+  facesDiffer: false,
+  factors: { ...factorsOf('half-double'), width: 1.03 * 1.3, stretchAcross: 0.25, stretchAlong: 0.12 },
+  gap: 0.2,
+  symbols: [['half-double-v', 'half-double-v']],
+  foundation: () => ({ skipped: 1, counts: false }),
+  row: (context) => {
+    const edge = work('half-double', 1, placeBelow(context.below));
+    return [uncounted('half-double', context.below), edge, ...course((context.stitches - 2) / 2, context), edge];
+  },
+  round: (context) => course(context.stitches / 2, context),
+});

@@ -1,0 +1,14 @@
+import { fixed, plainPattern } from './plain';
+
+/** Each single begins in the leg of the one before: a dense fabric that hardly gives (handbook 2.2). */
+export const linkedSingle = fixed(
+  plainPattern({
+    id: 'linked-single',
+    name: { US: 'linked single crochet', UK: 'linked double crochet' },
+    summary: 'Paired with the stitch before: dense, hardly gives.',
+    base: 'single',
+    stitch: 'linked-single',
+    factors: { rowHeight: 0.8, roundHeight: 0.88, thickness: 2.1, stretchAcross: 0.05, stretchAlong: 0.05, yarn: 7.5 },
+    facesDiffer: true,
+  }),
+);

@@ -1,0 +1,101 @@
+import type { FieldValues } from '../../units';
+import { inOne, repeat, work, type Instruction, type Place } from '../instruction';
+import { placeBelow, type CourseContext, type StitchDefinition, type StitchPattern } from './definition';
+import { factorsOf } from './plain';
+import { foundationOf, uncounted } from './start';
+
+/** A chain against the width of a single crochet stitch, in loops (prior, handbook 2.2). */
+const CHAIN = 1.08;
+
+/**
+ * How high a loop stands against the width of a single: its half chain is the slope over half of what it spans (law on
+ * a slack-free loop), and the single that holds it sits on top.
+ */
+export function loopRise(chains: number, skips: number): number {
+  const slope = (CHAIN * (chains + 1)) / 2;
+  const half = (skips + 1) / 2;
+  return Math.max(0.5, Math.sqrt(Math.max(0, slope ** 2 - half ** 2)));
+}
+
+function make({ chains: c, skips: s }: FieldValues): StitchPattern {
+  const chains = Number(c);
+  const skips = Number(s);
+  const span = skips + 1;
+  const loop: Instruction = { do: 'chain', chains, spans: skips, as: 'space' };
+  const first = (loops: number, into: Place) =>
+    repeat([loop, { do: 'skip', times: skips, into }, work('single', 1, into)], loops);
+  // a round upon loops holds each loop in its middle, and passes over the single between
+  const upon = (loops: number) =>
+    repeat([loop, work('single', 1, 'space'), { do: 'skip', times: 1, into: 'stitch' }], loops);
+  const rise = loopRise(chains, skips);
+
+  const round = ({ stitches, below }: CourseContext) =>
+    below === 'pattern' ? upon(stitches / span) : first(stitches / span, placeBelow(below));
+  const row = (context: CourseContext): Instruction[] => {
+    const { below } = context;
+    const loops = (context.stitches - 1) / span;
+    const into = placeBelow(below);
+    const edge = work('single', 1, into);
+    if (below !== 'pattern') return [uncounted('single', below), edge, ...first(loops, into)];
+    // turned: the last single comes first; each loop is held back to its own single, so that the edges stay straight
+    return [
+      uncounted('single', below),
+      edge,
+      ...repeat([loop, { do: 'skip', times: 1, into: 'space' }, work('single', 1)], loops),
+    ];
+  };
+  return {
+    id: 'net',
+    name: { US: 'net of chain loops', UK: 'net of chain loops' },
+    summary: `Loops of ${chains} chains over ${skips}: light, stretches most along the load.`,
+    base: 'single',
+    rows: { repeat: span, edge: 1 },
+    rounds: { repeat: span, edge: 0 },
+    rowsInRepeat: 1,
+    facesDiffer: false,
+    factors: {
+      ...factorsOf('single'),
+      rowHeight: rise,
+      roundHeight: rise,
+      thickness: 1.2,
+      stretchAcross: 0.4,
+      stretchAlong: 0.5,
+      yarn: (chains * 3.5 * CHAIN + 6.6) / span,
+    },
+    gap: skips,
+    symbols: [['net', ...Array.from({ length: skips }, () => 'net-space')]],
+    foundation: (counts) => foundationOf('single', counts),
+    row,
+    round,
+    level: (stitches) => repeat([inOne('single', skips, 'space'), work('single', 1)], stitches / span),
+  };
+}
+
+/** Net: chain some, skip fewer, a single to hold the loop (handbook 2.2). */
+export const net: StitchDefinition = {
+  id: 'net',
+  name: { US: 'net of chain loops', UK: 'net of chain loops' },
+  options: [
+    {
+      key: 'chains',
+      kind: 'number',
+      label: 'Chains in a loop',
+      unit: 'chains',
+      whole: true,
+      min: 2,
+      max: 15,
+      default: 5,
+    },
+    {
+      key: 'skips',
+      kind: 'number',
+      label: 'Stitches under a loop',
+      unit: 'stitches',
+      whole: true,
+      min: 1,
+      max: 10,
+      default: 3,
+    },
+  ],
+  make,
+};

@@ -1,0 +1,54 @@
+import { work } from '../instruction';
+import { BASES, type BaseId } from './base';
+import { placeBelow, type Factors, type StitchDefinition, type StitchPattern } from './definition';
+import { foundationOf, plainRow } from './start';
+
+/** The factors of a base stitch worked plainly. */
+export function factorsOf(base: BaseId): Factors {
+  const { width, rowHeight, roundHeight, thickness, stretchAcross, stretchAlong, yarn } = BASES[base];
+  return { width, rowHeight, roundHeight, thickness, stretchAcross, stretchAlong, yarn };
+}
+
+interface PlainWish {
+  id: string;
+  name: { US: string; UK: string };
+  summary: string;
+  base: BaseId;
+  /** The stitch id its rows are written in. */
+  stitch?: string;
+  factors?: Partial<Factors>;
+  facesDiffer?: boolean;
+}
+
+/** A pattern of one stitch in each: no multiple, one row in its repeat. */
+export function plainPattern({
+  id,
+  name,
+  summary,
+  base,
+  stitch = base,
+  factors = {},
+  facesDiffer = false,
+}: PlainWish): StitchPattern {
+  return {
+    id,
+    name,
+    summary,
+    base,
+    rows: { repeat: 1, edge: 0 },
+    rounds: { repeat: 1, edge: 0 },
+    rowsInRepeat: 1,
+    facesDiffer,
+    factors: { ...factorsOf(base), ...factors },
+    gap: 0,
+    symbols: [[stitch]],
+    foundation: (counts) => foundationOf(base, counts),
+    row: (context) => plainRow(context.below === 'chain' ? base : stitch, base, context),
+    round: ({ stitches, below }) => [work(below === 'chain' ? base : stitch, stitches, placeBelow(below))],
+  };
+}
+
+/** The definition of a pattern with nothing to set. */
+export function fixed(pattern: StitchPattern): StitchDefinition {
+  return { id: pattern.id, name: pattern.name, options: [], make: () => pattern };
+}

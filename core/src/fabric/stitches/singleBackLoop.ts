@@ -1,0 +1,13 @@
+import { fixed, plainPattern } from './plain';
+
+/** Ridges run along the rows; across them it stretches like ribbing, and rows come a little shorter (handbook 2.2). */
+export const singleBackLoop = fixed(
+  plainPattern({
+    id: 'single-back-loop',
+    name: { US: 'single crochet in the back loop', UK: 'double crochet in the back loop' },
+    summary: 'Ribbed: stretches most across its ridges.',
+    base: 'single',
+    stitch: 'single-back-loop',
+    factors: { rowHeight: 0.85, roundHeight: 0.95, thickness: 2, stretchAlong: 0.28 },
+  }),
+);

@@ -1,0 +1,4 @@
+export * from './advice';
+export * from './figure';
+export * from './normal';
+export * from './problem';

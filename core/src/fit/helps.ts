@@ -1,0 +1,81 @@
+import { chanceOfFit, type ChanceInputs, type InputName, type Tally } from './chance';
+
+/** One thing the maker could do about the chance, and what it would come to. */
+export interface Help {
+  id: 'swatch' | 'measure-thing' | 'measure-first-rows';
+  /** What to do, in plain words. */
+  text: string;
+  /** The share that would fit then. */
+  share: number;
+  /** How much of the variance of the fit stems from what this would mend, 0 to 1. */
+  of: number;
+}
+
+interface Remedy {
+  id: Help['id'];
+  text: string;
+  mends: readonly InputName[];
+  /** The relative standard uncertainty left when it is done; of lengths in mm. */
+  left: (name: InputName, mm: number) => number;
+}
+
+/** A swatch of 10 cm measured by ruler: `sqrt((1/100)² + (0.25/17)²)`, and the piece's own 2.5 % (handbook 2.1). */
+const SWATCHED = Math.hypot(0.01, 0.25 / 17, 0.025);
+
+/** The piece itself measured over its first rows: the same without the straying of a piece from its swatch. */
+const ROWS_MEASURED = Math.hypot(0.01, 0.25 / 17);
+
+const REMEDIES: readonly Remedy[] = [
+  { id: 'swatch', text: 'work a swatch of 10 cm', mends: ['w', 'h'], left: (_, mm) => SWATCHED * mm },
+  {
+    id: 'measure-thing',
+    text: 'measure the thing with a calliper',
+    mends: ['g', 'H', 'D'],
+    left: (name) => (name === 'g' ? 0.6 : 0.2),
+  },
+  {
+    id: 'measure-first-rows',
+    text: 'measure the first rows',
+    mends: ['w', 'h'],
+    left: (_, mm) => ROWS_MEASURED * mm,
+  },
+];
+
+/**
+ * What would help most: each remedy's share of the variance of `inside / thing`, and the chance it would lead to on the
+ * same draws (first-order variance shares; handbook 3).
+ *
+ * @returns only what would change something, the most helpful first
+ */
+export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws: number): Help[] {
+  const shares = varianceShares(inputs);
+  return REMEDIES.flatMap(({ id, text, mends, left }): Help[] => {
+    const better = Object.fromEntries(
+      mends.map((name) => {
+        const { value, sd = 0 } = inputs.figures[name];
+        return [name, Math.min(sd, left(name, value))];
+      }),
+    );
+    if (mends.every((name) => (inputs.figures[name].sd ?? 0) - better[name]! < 1e-9)) return [];
+    const { share } = chanceOfFit(inputs, seed, draws, better);
+    if (share - now.share < 0.005) return [];
+    return [{ id, text, share, of: mends.reduce((sum, name) => sum + shares[name], 0) }];
+  }).sort((a, b) => b.share - a.share);
+}
+
+/** How much of the variance of `inside girth / g` each input brings, to first order; they add up to one. */
+export function varianceShares({ model, figures }: ChanceInputs): Record<InputName, number> {
+  const names = Object.keys(figures) as InputName[];
+  const middle = Object.fromEntries(names.map((name) => [name, figures[name].value])) as Record<InputName, number>;
+  const ratio = (draw: Record<InputName, number>) => model.girth({ ...draw }) / draw.g;
+  const base = ratio(middle);
+  const squares = names.map((name) => {
+    const moved = { ...middle, [name]: middle[name] + (figures[name].sd ?? 0) };
+    return (ratio(moved) - base) ** 2;
+  });
+  const total = squares.reduce((sum, square) => sum + square, 0);
+  return Object.fromEntries(names.map((name, index) => [name, total > 0 ? squares[index]! / total : 0])) as Record<
+    InputName,
+    number
+  >;
+}

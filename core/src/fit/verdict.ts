@@ -1,0 +1,16 @@
+import type { FitDefinition } from './fits';
+
+export type Verdict = 'tight' | 'fits' | 'loose';
+
+/**
+ * Whether a thing goes in and stays in: tight when even the stretch a fit may use does not let it in, loose when the
+ * inside exceeds the thing by more than the fit's slack (handbook 3, the tests of the chance of fit).
+ *
+ * @param inside inside girth, mm
+ * @param girth the thing's girth, mm
+ * @param stretch comfortable stretch across, as a fraction
+ */
+export function verdict(inside: number, girth: number, stretch: number, fit: FitDefinition): Verdict {
+  if (inside * (1 + fit.useOfStretch * stretch) < girth) return 'tight';
+  return inside > girth * (1 + fit.slack) ? 'loose' : 'fits';
+}

@@ -1,0 +1,71 @@
+import { chosen, derive, prior } from '../figure';
+import { formatLength, formatNumber } from '../units';
+import { type FittingContext, type FittingDefinition, type Placed } from './definition';
+import { FLAT, frontOf, plainRows, refuse, smallPiece, TUBES } from './kit';
+
+/** A belt slides with so much room, mm (prior, ours). */
+const ROOM_MM = 12;
+
+/** A loop on the back, sewn by its two ends, for a belt of a given width (handbook 5.10 and 6). */
+function place({ built, fabric, options, path, schools }: FittingContext): Placed {
+  const face = frontOf(built);
+  const belt = Number(options.beltMm);
+  const length = derive(
+    'mm',
+    'loop = belt + room + πt',
+    { belt: chosen(belt, 'mm', 'typed'), room: prior(ROOM_MM, 'mm', 0, 'room to slide'), t: fabric.thickness },
+    (v) => v.belt + v.room + Math.PI * v.t,
+  );
+  if (length.value > face.height)
+    refuse(
+      `${path}.beltMm`,
+      `A loop for a ${formatLength(belt)} belt is ${formatLength(length.value)} long, the back ${formatLength(face.height)} high. Choose a belt of ${formatLength(Math.max(5, belt - (length.value - face.height)))} or less.`,
+    );
+  const width = derive(
+    'mm',
+    'two fifths of the back, 20 mm at the least',
+    { back: chosen(face.width, 'mm', 'the back') },
+    (v) => Math.max(20, 0.4 * v.back),
+  );
+  const piece = smallPiece({ id: 'belt-loop', name: 'Belt loop', fabric: plainRows(fabric), width, length, schools });
+  const from = Math.max(5, 0.12 * face.height);
+  return {
+    figures: { length, width: piece.width },
+    place: `on the back, centred, upper end {mm:${formatNumber(from)}} below the top; ${piece.stitches} stitches, ${piece.rows} rows`,
+    rows: [],
+    pieces: [piece],
+    steps: [
+      {
+        id: 'sew-belt-loop',
+        section: 'joining',
+        kind: 'assembly',
+        phase: 'open',
+        text: `Sew the belt loop to the outside of the back by its first and last row, centred, upper end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; to and fro three times.`,
+        check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
+        reaches: ['between the layers'],
+        minutes: 8,
+        seam: { mm: 4 * piece.width.value, factor: 3 },
+      },
+    ],
+    parts: {},
+    advice: [],
+    areas: [
+      {
+        face: 'back',
+        x: [(face.width - width.value) / 2, (face.width + width.value) / 2],
+        y: [from, from + belt + ROOM_MM],
+      },
+    ],
+  };
+}
+
+export const beltLoop: FittingDefinition = {
+  id: 'belt-loop',
+  name: 'Belt loop',
+  summary: 'A loop behind, for a belt of a given width.',
+  shapes: [...FLAT.filter((shape) => shape !== 'layered'), ...TUBES, 'packet'],
+  elsewhere: 'A layered pouch has its own belt loop, and a saddle hangs over its bar.',
+  needs: [],
+  options: [{ key: 'beltMm', kind: 'length', label: 'Belt, wide', min: 5, max: 150, default: 40 }],
+  place,
+};

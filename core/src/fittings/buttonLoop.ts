@@ -1,0 +1,235 @@
+import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '../figure';
+import type { Instruction } from '../fabric';
+import type { Cloth, FlapPlace, Part, WorkStep } from '../shapes';
+import { formatLength, formatNumber, plural } from '../units';
+import { type Area, type FittingContext, type FittingDefinition, type Placed } from './definition';
+
+type Mm = Figure<'mm'>;
+
+/** How far a chain gives, as a fraction (prior, handbook 2.2). */
+const CHAIN_STRETCH = 0.03;
+
+/** From the flap's edge to the button's rim, at the least, so that the edge does not ride on the button, mm (prior, ours). */
+const LEAST_GAP_MM = 2;
+
+/**
+ * Chains of a loop: the button passes edge on, so the loop must be `2 (diameter + thickness) / (1 + stretch)` long; and
+ * it must reach round the button's middle, `2 (gap + diameter / 2)`. The longer of the two (law, handbook 6).
+ *
+ * @returns the length asked, mm; chains are that over the chain's gauge, rounded up
+ */
+export function loopLength(diameter: Mm, thickness: Mm): Mm {
+  const s = prior(CHAIN_STRETCH, '1', 0, 'stretch of a chain');
+  const gap = prior(LEAST_GAP_MM, 'mm', 0, 'flap’s edge to the button’s rim, at least');
+  return derive(
+    'mm',
+    'the longer of 2 (diameter + thickness) / (1 + s) and 2 (gap + diameter / 2)',
+    { diameter, thickness, s, gap },
+    (v) => Math.max((2 * (v.diameter + v.thickness)) / (1 + v.s), 2 * (v.gap + v.diameter / 2)),
+  );
+}
+
+/**
+ * The flap's last row with the loop at its middle. With an odd count the loop leaves and returns to the middle stitch;
+ * with an even one it spans the two middle stitches. Either way as many stitches lie left of its middle as right.
+ */
+export function loopRow(row: readonly Instruction[], stitches: number, chains: number): Instruction[] {
+  const odd = stitches % 2 === 1;
+  const before = odd ? (stitches + 1) / 2 : stitches / 2;
+  return row.flatMap((instruction): Instruction[] => {
+    if (instruction.do !== 'work' || instruction.times !== stitches) return [instruction];
+    return [
+      { ...instruction, times: before },
+      { do: 'loop', chains, closes: odd ? 'same-stitch' : 'next-stitch' },
+      { ...instruction, times: stitches - before },
+    ];
+  });
+}
+
+function place(context: FittingContext): Placed {
+  const { built, fabric, path } = context;
+  const flap = built.flap!;
+  const diameter = chosen(Number(context.options.buttonMm), 'mm', 'button');
+  const thickness = chosen(Number(context.options.buttonThicknessMm), 'mm', 'button');
+  refuseWide(diameter.value, flap, path);
+  const length = loopLength(diameter, thickness);
+  const needed = Math.ceil(length.value / fabric.chain.value - 1e-9);
+  const typed = context.options.chains;
+  const chains =
+    typed === undefined
+      ? chosen(needed, 'chains', 'rounded up to whole chains')
+      : chosen(Number(typed), 'chains', 'typed');
+  const made = derive('mm', 'loop = chains × wc', { chains, wc: fabric.chain }, (v) => v.chains * v.wc);
+  // the loop lies straight when the button's middle is half its length from the flap's edge
+  const below = derive(
+    'mm',
+    'button below the front’s top = edge + loop / 2',
+    { edge: flap.edgeBelowFrontTop, loop: made },
+    (v) => v.edge + v.loop / 2,
+  );
+  refuseLow(below.value + diameter.value / 2, flap, path);
+  const row = Math.max(1, Math.round(below.value / fabric.rowHeight.value));
+  const piece = built.pieces.find((p) => p.id === flap.piece)!;
+  const last = piece.courses[flap.row - 1]!.instructions;
+  const inRow = takesLoop(last, flap.stitches);
+  return {
+    figures: { asked: length, chains, length: made, buttonBelowFrontTop: below },
+    place: `middle of the flap’s edge, ${halves(flap.stitches)}; button on the front, {mm:${formatNumber(below.value)}} below its top edge, at row ${row}`,
+    rows: inRow ? [{ piece: flap.piece, row: flap.row, instructions: loopRow(last, flap.stitches, chains.value) }] : [],
+    steps: [
+      ...(inRow ? [] : [joinedLoop(chains.value)]),
+      {
+        id: 'sew-button',
+        section: 'closing',
+        kind: 'closure',
+        phase: 'filled',
+        minutes: 8,
+        reaches: ['the front, through one layer'],
+        text: `Put the thing in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge, about row ${row}, ${middle(flap.stitches)}. Sew it on there, through the front layer only.`,
+        check: {
+          look: 'Does the needle come out inside the pouch, and not through the back? Does the loop pass over the button and hold?',
+          repair: 'Unpick the button and sew it on again with a card slipped inside.',
+        },
+      },
+    ],
+    yarnMm: inRow ? 0 : 3.5 * made.value + 300,
+    parts: {
+      flat: flatParts(context, below.value, made.value, diameter.value),
+      folded: foldedParts(flap, below.value, made.value, diameter.value, context),
+    },
+    advice: tooSmall(chains.value, needed, path),
+    areas: [buttonArea(flap.width.value / 2, below.value, diameter.value)],
+    notions: [{ name: 'button', size: `${formatNumber(diameter.value)} mm`, count: 1 }],
+  };
+}
+
+/** Whether the row is plain stitches all along, so that the loop can sit in it; else it is joined on afterwards. */
+function takesLoop(row: readonly Instruction[], stitches: number): boolean {
+  return row.some((one) => one.do === 'work' && one.times === stitches);
+}
+
+/** A loop typed shorter than its button needs. */
+function tooSmall(chains: number, needed: number, path: string): Advice[] {
+  if (chains >= needed) return [];
+  return [
+    {
+      id: 'loop-too-small',
+      severity: 'warning',
+      text: `A loop of ${plural(chains, 'chain')} does not pass over its button: it takes ${needed}.`,
+      repair: `Chain ${needed}.`,
+      at: `${path}.chains`,
+      change: { [`${path}.chains`]: undefined },
+    },
+  ];
+}
+
+function joinedLoop(chains: number): WorkStep {
+  return {
+    id: 'work-loop',
+    section: 'closing',
+    kind: 'closure',
+    phase: 'mouth',
+    text: `Join the yarn with a {slip} at the middle of the flap’s edge, chain ${chains}, {slip} into the same place. Fasten off.`,
+    check: {
+      look: 'Does the button go through, edge on, and hold?',
+      repair: 'Take the loop back by a chain or add one.',
+    },
+    minutes: 4,
+  };
+}
+
+/** Loop and button on the strip as it lies: its flap ends at the right, its front at the left. */
+function flatParts({ built }: FittingContext, below: number, loop: number, diameter: number): Part[] {
+  const flat = built.views.find(({ id }) => id === 'flat')!;
+  const cloths = flat.parts.filter((part): part is Cloth => part.type === 'cloth');
+  const flap = cloths.find(({ role }) => role === 'flap');
+  if (!flap) return [];
+  const y = flap.y + flap.h / 2;
+  const front = cloths.find(({ role }) => role === 'front');
+  return [
+    { type: 'loop', x: flap.x + flap.w, y, reach: loop / 2, towards: 'right' },
+    ...(front ? [{ type: 'button', x: front.x + below, y: front.y + front.h / 2, diameter } as const] : []),
+  ];
+}
+
+function foldedParts(
+  flap: FlapPlace,
+  below: number,
+  loop: number,
+  diameter: number,
+  { built }: FittingContext,
+): Placed['parts']['folded'] {
+  const view = built.views.find((v) => v.id === 'folded')!;
+  const cloth = view.parts.find((part) => part.type === 'cloth' && part.role === 'flap');
+  const edge = cloth?.type === 'cloth' ? cloth.h : 0;
+  const x = flap.width.value / 2;
+  return [
+    { type: 'button', x, y: edge + (below - flap.edgeBelowFrontTop.value), diameter },
+    { type: 'loop', x, y: edge, reach: loop / 2, towards: 'down' },
+  ];
+}
+
+/** The place of a button on the front, mm from its left and top edge. */
+export function buttonArea(x: number, below: number, diameter: number): Area {
+  const half = diameter / 2;
+  return { face: 'front', x: [x - half, x + half], y: [below - half, below + half] };
+}
+
+function halves(stitches: number): string {
+  return stitches % 2 === 1
+    ? `both ends in the middle stitch, ${plural((stitches - 1) / 2, 'stitch', 'stitches')} either side`
+    : `between the two middle stitches, ${stitches / 2} either side`;
+}
+
+function middle(stitches: number): string {
+  return stitches % 2 === 1
+    ? `on stitch ${(stitches + 1) / 2}`
+    : `between stitches ${stitches / 2} and ${stitches / 2 + 1}`;
+}
+
+function refuseWide(diameter: number, flap: FlapPlace, path: string): void {
+  const limit = flap.width.value / 2;
+  if (diameter <= limit) return;
+  throw new PlanProblem([
+    {
+      path: `${path}.buttonMm`,
+      message: `A ${formatLength(diameter)} button is more than half the flap’s width (${formatLength(flap.width.value)}). Choose one of ${formatLength(limit)} or less.`,
+    },
+  ]);
+}
+
+function refuseLow(lowest: number, flap: FlapPlace, path: string): void {
+  if (lowest <= flap.front.mm) return;
+  throw new PlanProblem([
+    {
+      path: `${path}.buttonMm`,
+      message: `The button would reach ${formatLength(lowest)} down a front of ${formatLength(flap.front.mm)}. Make the flap ${formatLength(lowest - flap.front.mm)} shorter or the button smaller.`,
+    },
+  ]);
+}
+
+/** A loop of chains at the middle of the flap's edge, and its button on the front (handbook 6). */
+export const buttonLoop: FittingDefinition = {
+  id: 'button-loop',
+  name: 'Button loop',
+  summary: 'A loop of chain on the flap’s edge, and its button on the front.',
+  elsewhere: 'A button loop sits on a flap’s edge: take a shape with a flap.',
+  shapes: ['strip-across', 'strip-along', 'layered', 'cluster-panels'],
+  needs: ['flap'],
+  options: [
+    { key: 'buttonMm', kind: 'length', label: 'Button, across', min: 5, max: 80, default: 20 },
+    { key: 'buttonThicknessMm', kind: 'length', label: 'Button, thickness', min: 1, max: 20, default: 4 },
+    {
+      key: 'chains',
+      kind: 'number',
+      label: 'Chains of the loop',
+      help: 'Left empty: as many as the button needs.',
+      unit: 'chains',
+      whole: true,
+      min: 2,
+      max: 80,
+      optional: true,
+    },
+  ],
+  place,
+};

@@ -1,0 +1,147 @@
+import { parityOf } from '../counts';
+import { work, type Instruction } from '../fabric';
+import { derive, prior, type Figure } from '../figure';
+import { formatLength, formatNumber, plural } from '../units';
+import { buttonArea } from './buttonLoop';
+import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
+import { centredOn, flapDown, frontOf, lengthOf, redealt, refuse, refuseOpen } from './kit';
+
+/**
+ * A slot in the fabric: `(diameter + thickness) / (1 + sx)` at the least, in whole chains; as many are skipped (law,
+ * handbook 6).
+ */
+export function slotChains(
+  diameter: Figure<'mm'>,
+  thickness: Figure<'mm'>,
+  stretch: number,
+  wc: Figure<'mm'>,
+): Figure<'chains'> {
+  const s = prior(stretch, '1', 0, 'stretch across');
+  return derive(
+    'chains',
+    'chains = (diameter + thickness) / (1 + s) / wc, rounded up',
+    { diameter, thickness, s, wc },
+    (v) => Math.ceil((v.diameter + v.thickness) / (1 + v.s) / v.wc - 1e-9),
+  );
+}
+
+function chainsOf({ fabric, options }: DemandContext): Figure<'chains'> {
+  return slotChains(
+    lengthOf(options.buttonMm, 'button'),
+    lengthOf(options.buttonThicknessMm, 'button'),
+    fabric.stitch.factors.stretchAcross,
+    fabric.chain,
+  );
+}
+
+/** Rows from the flap's edge to the hole, so that the edge lies below the button. */
+const ROWS_BELOW = 2;
+
+function place(context: FittingContext): Placed {
+  const { built, fabric, path, options } = context;
+  refuseOpen(fabric, 'A buttonhole', path);
+  const flap = built.flap!;
+  const piece = built.pieces.find(({ id }) => id === flap.piece)!;
+  const chains = chainsOf(context);
+  const a = chains.value;
+  const n = piece.stitches;
+  if (a > n - 4)
+    refuse(
+      `${path}.buttonMm`,
+      `A ${formatLength(Number(options.buttonMm))} button wants a hole of ${plural(a, 'chain')} in a flap of ${plural(n, 'stitch', 'stitches')}. Choose one of ${formatLength(Math.max(5, (n - 4) * fabric.chain.value - Number(options.buttonThicknessMm)))} or less.`,
+    );
+  const section = piece.sections.find(({ name }) => name === 'flap')!;
+  if (section.rows < ROWS_BELOW + 2)
+    refuse(
+      `${path}.kind`,
+      `A flap of ${plural(section.rows, 'row')} is too short for a buttonhole: ${ROWS_BELOW + 2} at the least. Make the flap longer.`,
+    );
+  const row = section.to - ROWS_BELOW;
+  const { before, after } = centredOn(n, a);
+  const stitch = fabric.stitch.base;
+  const open: Instruction[] = [
+    work(stitch, before),
+    { do: 'chain', chains: a, spans: a, as: 'chains' },
+    { do: 'skip', times: a, into: 'stitch' },
+    work(stitch, after),
+  ];
+  const filled = [work(stitch, before), work(stitch, a, 'chain'), work(stitch, after)];
+  const diameter = Number(options.buttonMm);
+  const up = ROWS_BELOW * fabric.rowHeight.value;
+  const below = flap.edgeBelowFrontTop.value - up;
+  const face = frontOf(built);
+  const seen = flapDown(built) - up;
+  if (below + diameter / 2 > flap.front.mm)
+    refuse(
+      `${path}.buttonMm`,
+      `The button would lie below the front, ${formatLength(flap.front.mm)} deep. Make the flap shorter.`,
+    );
+  return {
+    figures: { chains, hole: derive('mm', 'chains × wc', { a: chains, wc: fabric.chain }, (v) => v.a * v.wc) },
+    place: `row ${row}, ${before} stitches, hole of ${a}, ${after} stitches; button on the front, {mm:${formatNumber(below)}} below its top edge`,
+    rows: [
+      { piece: piece.id, row, instructions: redealt(piece.courses[row - 1]!, open) },
+      { piece: piece.id, row: row + 1, instructions: redealt(piece.courses[row]!, filled) },
+    ],
+    steps: [
+      {
+        id: 'sew-button',
+        section: 'closing',
+        kind: 'closure',
+        phase: 'filled',
+        text: `Put the thing in, close the flap and mark through the hole: about {mm:${formatNumber(below)}} below the front’s top edge, at its middle. Sew the button on there, through the front layer only.`,
+        check: {
+          look: 'Does the needle come out inside the pouch, and not through the back?',
+          repair: 'Unpick the button and sew it on again with a card slipped inside.',
+        },
+        reaches: ['the front, through one layer'],
+        minutes: 8,
+      },
+    ],
+    parts: {
+      folded: [
+        {
+          type: 'line',
+          kind: 'slot',
+          x1: face.x + face.width / 2 - (a * fabric.chain.value) / 2,
+          y1: seen,
+          x2: face.x + face.width / 2 + (a * fabric.chain.value) / 2,
+          y2: seen,
+          label: 'buttonhole',
+        },
+      ],
+    },
+    advice: [],
+    areas: [
+      buttonArea(face.width / 2, below, diameter),
+      {
+        face: 'flap',
+        x: [face.width / 2 - (a * fabric.chain.value) / 2, face.width / 2 + (a * fabric.chain.value) / 2],
+        y: [seen - 3, seen + 3],
+      },
+    ],
+    notions: [{ name: 'button', size: `${formatNumber(diameter)} mm`, count: 1 }],
+  };
+}
+
+export const buttonhole: FittingDefinition = {
+  id: 'buttonhole',
+  name: 'Buttonhole',
+  summary: 'A slot worked into the flap, and its button on the front.',
+  shapes: ['strip-across', 'layered'],
+  elsewhere: 'A buttonhole is worked into the rows of a flap: take a strip worked across, or a layered pouch.',
+  needs: ['flap'],
+  options: [
+    { key: 'buttonMm', kind: 'length', label: 'Button, across', min: 5, max: 80, default: 20 },
+    { key: 'buttonThicknessMm', kind: 'length', label: 'Button, thickness', min: 1, max: 20, default: 4 },
+  ],
+  demands: (context) => ({
+    conditions: [
+      {
+        ...parityOf(chainsOf(context).value),
+        text: `${chainsOf(context).value % 2 === 1 ? 'odd' : 'even'}, so that the hole of ${chainsOf(context).value} lies in the middle`,
+      },
+    ],
+  }),
+  place,
+};

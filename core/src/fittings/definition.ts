@@ -1,0 +1,88 @@
+import type { Instruction, WorkedFabric } from '../fabric';
+import type { Advice, Figure } from '../figure';
+import type { WorkedFit } from '../fit';
+import type { Built, Demands, Part, Piece, ShapeSchools, View, WorkStep } from '../shapes';
+import type { CarrierSpec, WorkedThing } from '../things';
+import type { Field, FieldValue, FieldValues } from '../units';
+
+/** A fitting as a plan writes it. */
+export interface FittingSpec {
+  kind: string;
+  [option: string]: FieldValue | undefined;
+}
+
+export interface DemandContext {
+  /** The plan's entry, as `fittings[1]`, for faults. */
+  path: string;
+  options: FieldValues;
+  /** All fittings of the plan. */
+  all: readonly FittingSpec[];
+  thing: WorkedThing;
+  fabric: WorkedFabric;
+  fit: WorkedFit;
+  carrier?: CarrierSpec;
+}
+
+export interface FittingContext extends DemandContext {
+  shape: string;
+  built: Built;
+  schools: ShapeSchools;
+}
+
+/** Something to have at hand besides yarn and hook. */
+export interface Notion {
+  name: string;
+  size?: string;
+  count: number;
+}
+
+/** A place a fitting takes up on a face, mm from its left and top edge; two of them must not overlap. */
+export interface Area {
+  face: 'front' | 'back' | 'flap' | 'mouth';
+  x: readonly [from: number, to: number];
+  y: readonly [from: number, to: number];
+}
+
+/** A fitting in its place on the piece. */
+export interface Placed {
+  /** Lengths and counts by name, each with its workings. */
+  figures: Record<string, Figure>;
+  /** Where it is, in words with tokens; mm and counts both. */
+  place: string;
+  /** Rows it changes: the new instructions, by piece and row. */
+  rows: { piece: string; row: number; instructions: Instruction[]; ends?: number }[];
+  /** What to do in a row, beside working it. */
+  notes?: { piece: string; row: number; text: string }[];
+  /** Pieces made for it: pockets, loops, straps. */
+  pieces?: Piece[];
+  /** Steps beside the shape's own. */
+  steps: WorkStep[];
+  /** What it adds to each view. */
+  parts: Partial<Record<View['id'], Part[]>>;
+  advice: Advice[];
+  areas?: Area[];
+  notions?: Notion[];
+  /** Yarn for cords, loops and tassels, mm. */
+  yarnMm?: number;
+}
+
+export interface FittingDefinition {
+  id: string;
+  name: string;
+  /** What it is for, in a line. */
+  summary: string;
+  options: readonly Field[];
+  /** Shapes it can belong to. */
+  shapes: readonly string[];
+  /** Why it does not belong to the others. */
+  elsewhere: string;
+  /** Kinds of fitting it cannot be without. */
+  needs: readonly string[];
+  /** Room it asks of the shape. */
+  demands?: (context: DemandContext) => Demands;
+  /** @throws PlanProblem when it does not fit the piece */
+  place: (context: FittingContext) => Placed;
+}
+
+/** A fitting that is nothing but room in the shape. */
+export const NOTHING_PLACED: Omit<Placed, 'figures' | 'place'> = { rows: [], steps: [], parts: {}, advice: [] };

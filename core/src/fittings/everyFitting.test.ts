@@ -1,0 +1,88 @@
+import fc from 'fast-check';
+import { PlanProblem } from '../figure';
+import { orderFaults, refereePiece } from '../pattern';
+import type { Plan } from '../plan';
+import { reckon, stepsAfter } from '../reckon';
+import { anyFabric, anyThing } from '../shapes/fixtures/anyPlan';
+import { SHAPES } from '../shapes';
+import { workOut } from '../workOut';
+import { FITTINGS } from './index';
+
+const bar = { kind: 'bar' as const, diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 } };
+const body = { kind: 'body' as const, loop: { mm: 1500 } };
+
+/** Plans of any shape that carry a fitting and what it needs, with the options of the fitting drawn. */
+function anyPlanWith(kind: string): fc.Arbitrary<Plan> {
+  const { shapes, needs, options } = FITTINGS.find(({ id }) => id === kind)!;
+  const choices = options.flatMap((field): fc.Arbitrary<readonly [string, string | number]>[] => {
+    if (field.kind === 'choice') return [fc.constantFrom(...field.options.map(({ id }) => [field.key, id] as const))];
+    if (field.kind === 'number' && field.default !== undefined)
+      return [
+        fc
+          .integer({ min: field.min, max: Math.min(field.max, 2 * field.default) })
+          .map((value) => [field.key, value] as const),
+      ];
+    return [];
+  });
+  return fc
+    .record({
+      shape: fc.constantFrom(...shapes),
+      thing: anyThing,
+      fabric: anyFabric,
+      fit: fc.constantFrom('grips' as const, 'snug' as const, 'slides' as const, 'roomy' as const),
+      chosen: fc.tuple(...choices),
+      rounds: fc.constantFrom('joined' as const, 'spiral' as const),
+      turningChainCounts: fc.boolean(),
+    })
+    .map(({ shape, thing, fabric, fit, chosen, rounds, turningChainCounts }) => ({
+      format: 'keep-snug.plan/1' as const,
+      title: 'any',
+      thing,
+      carrier: kind === 'strap' ? body : bar,
+      fabric,
+      shape: { kind: shape },
+      fit: { name: fit },
+      fittings: [...needs.map((need) => ({ kind: need })), { kind, ...Object.fromEntries(chosen) }],
+      schools: { rounds, turningChainCounts },
+    }));
+}
+
+function numbersIn(value: unknown): number[] {
+  if (typeof value === 'number') return [value];
+  return value && typeof value === 'object' ? Object.values(value).flatMap(numbersIn) : [];
+}
+
+describe.each(FITTINGS.map(({ id }) => [id]))('%s, on any shape it can belong to', (kind) => {
+  it('keeps counts true, numbers finite and nothing sewn shut, or is refused at its field', () => {
+    let placed = 0;
+    fc.assert(
+      fc.property(anyPlanWith(kind), (plan) => {
+        try {
+          const worked = reckon(plan);
+          placed += 1;
+          for (const { id } of worked.pieces) expect(refereePiece(worked.steps, id).faults).toEqual([]);
+          const { steps: _steps, ...sums } = worked;
+          expect(numbersIn(sums).every(Number.isFinite)).toBe(true);
+          expect(worked.fittings.find((fitting) => fitting.kind === kind)!.place.length).toBeGreaterThan(5);
+          expect(orderFaults(stepsAfter(workOut(plan)))).toEqual([]);
+          expect(new Set(worked.steps.map(({ id }) => id)).size).toBe(worked.steps.length);
+        } catch (error) {
+          if (!(error instanceof PlanProblem)) throw error;
+          for (const { path, message } of error.errors) {
+            expect(path).toMatch(/^[a-z]/);
+            expect(message).toMatch(/[.?]$/);
+          }
+        }
+      }),
+      { numRuns: 40 },
+    );
+    expect(placed).toBeGreaterThan(0);
+  });
+
+  it('belongs to some shapes, and says of the others where it would', () => {
+    const { shapes, elsewhere } = FITTINGS.find(({ id }) => id === kind)!;
+    const others = SHAPES.filter(({ id }) => !shapes.includes(id));
+    expect(shapes.every((id) => SHAPES.some((shape) => shape.id === id))).toBe(true);
+    if (others.length > 0) expect(elsewhere.length).toBeGreaterThan(15);
+  });
+});

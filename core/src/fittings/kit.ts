@@ -1,0 +1,135 @@
+import { CHAIN, type Instruction, type WorkedFabric } from '../fabric';
+import { chosen, derive, PlanProblem, prior, type Figure } from '../figure';
+import type { Built, Cloth, Course, Foundation, Piece, ShapeSchools } from '../shapes';
+import { rowPiece } from '../shapes/kit/rowPiece';
+
+type Mm = Figure<'mm'>;
+
+/** Shapes with two flat faces, with a mouth worked in rounds, and with a flap of their own rows. */
+export const FLAT = ['strip-across', 'strip-along', 'two-panels', 'cluster-panels', 'layered'] as const;
+export const TUBES = ['ring-tube', 'round-chain', 'disc-wall'] as const;
+export const FLAPPED = ['strip-across', 'strip-along', 'layered', 'cluster-panels'] as const;
+export const ALL = [...FLAT, ...TUBES, 'saddle', 'packet'] as const;
+
+/** The front of the finished piece as it is seen: its size and its counts. */
+export interface Face {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  stitches: number;
+  rows: number;
+}
+
+/** The front face in the folded view, below the flap where there is one. */
+export function frontOf(built: Built): Face {
+  const cloths = clothsOf(built, 'folded').filter(({ role }) => role !== 'flap');
+  const cloth = cloths.find(({ role }) => role !== 'turn' && role !== 'span' && role !== 'back') ?? cloths[0]!;
+  const upright = cloth.rows.stacked === 'x';
+  return {
+    x: cloth.x,
+    y: cloth.y,
+    width: cloth.w,
+    height: cloth.h,
+    stitches: upright ? cloth.rows.count : cloth.rows.stitches,
+    rows: upright ? cloth.rows.stitches : cloth.rows.count,
+  };
+}
+
+/** How far the flap comes down in the folded view, mm; none where there is no flap. */
+export function flapDown(built: Built): number {
+  return clothsOf(built, 'folded').find(({ role }) => role === 'flap')?.h ?? 0;
+}
+
+export function clothsOf(built: Built, view: 'flat' | 'folded'): Cloth[] {
+  const parts = built.views.find(({ id }) => id === view)?.parts ?? [];
+  return parts.filter((part): part is Cloth => part.type === 'cloth');
+}
+
+/** A length as the maker chose it, from an option. */
+export function lengthOf(value: unknown, from = 'chosen'): Mm {
+  return chosen(Number(value), 'mm', from);
+}
+
+export function refuse(path: string, message: string): never {
+  throw new PlanProblem([{ path, message }]);
+}
+
+/** How much a chain or wall grows under a load (prior, ours; a hang test replaces it; handbook 6). */
+export function growth(stretch: number, loadG: number, columns: number): number {
+  return stretch * (1 - Math.exp(-loadG / (40 * Math.max(1, columns))));
+}
+
+/** Whole chains for a length, rounded up, and what they measure. */
+export function chainsFor(length: Mm, wc: Mm): { chains: Figure<'chains'>; made: Mm } {
+  const chains = derive('chains', 'chains = length / wc, rounded up', { length, wc }, (v) =>
+    Math.ceil(v.length / v.wc - 1e-9),
+  );
+  return {
+    chains,
+    made: derive('mm', 'chains × wc', { n: chosen(chains.value, 'chains', 'whole chains'), wc }, (v) => v.n * v.wc),
+  };
+}
+
+/** Yarn of so many mm of chain (prior, handbook 2.2). */
+export function chainYarn(mm: number): number {
+  return CHAIN.yarn * mm;
+}
+
+/** The stretch of a chain as a figure (prior, handbook 2.2). */
+export const CHAIN_STRETCH = () => prior(CHAIN.stretch, '1', 0, 'stretch of a chain');
+
+/**
+ * A row or round with its stitches dealt out anew; how it begins and ends stays. Only for courses upon stitches.
+ * @param segments what takes the place of its stitches, in its own base stitch
+ */
+export function redealt(course: Course, segments: readonly Instruction[]): Instruction[] {
+  const first = course.instructions[0];
+  const chained = first?.do === 'turning-chain' ? [{ ...first, counts: false }] : [];
+  const joined = course.instructions.some((one) => one.do === 'join') ? [{ do: 'join' } as const] : [];
+  const skipped = first?.do === 'skip' && first.into === 'chain' ? [first] : [];
+  return [...chained, ...skipped, ...segments, ...joined];
+}
+
+/** An open wall has spaces where a fitting wants stitches. */
+export function refuseOpen(fabric: WorkedFabric, what: string, path: string): void {
+  if (!fabric.stitch.level) return;
+  refuse(
+    `${path}.kind`,
+    `${what} is worked into plain stitches, and “${fabric.stitch.name.US}” leaves spaces. Take another stitch for the wall, or leave it off.`,
+  );
+}
+
+interface StripWish {
+  id: string;
+  name: string;
+  times?: number;
+  fabric: WorkedFabric;
+  /** Wanted width and length. */
+  width: Mm;
+  length: Mm;
+  edge?: Foundation['edge'];
+  schools: ShapeSchools;
+}
+
+/** A small rectangle in plain rows: a pocket, a loop, a tab, a strap worked across. */
+export function smallPiece({ id, name, times = 1, fabric, width, length, edge = 'seam', schools }: StripWish): Piece {
+  const { repeat, edge: plus } = fabric.stitch.rows;
+  const count = (mm: number) =>
+    plus + repeat * Math.max(1, Math.round((mm / fabric.stitchWidth.value - plus) / repeat));
+  const stitches = derive('stitches', 'n = width / w, to the nearest', { width, w: fabric.stitchWidth }, () =>
+    count(width.value),
+  );
+  return rowPiece({ id, name, times, fabric, stitches, lengths: [{ name: id, figure: length }], edge }, { schools });
+}
+
+/** The same yarn and hook in plain single rows, for what is sewn on. */
+export function plainRows(fabric: WorkedFabric): WorkedFabric {
+  return fabric.also('single', 'rows');
+}
+
+/** Places either side of the middle of so many stitches: for something centred that takes up some of them. */
+export function centredOn(total: number, taken: number): { before: number; after: number } {
+  const before = Math.floor((total - taken) / 2);
+  return { before, after: total - taken - before };
+}

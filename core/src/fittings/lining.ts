@@ -1,0 +1,73 @@
+import { derive, prior } from '../figure';
+import { formatNumber } from '../units';
+import { type FittingContext, type FittingDefinition, type Placed } from './definition';
+import { FLAT, frontOf, TUBES } from './kit';
+
+/** Round every cut edge, and at the top, mm (prior, handbook 6). */
+const SEAM_MM = 10;
+const TOP_MM = 15;
+
+/** Cut size of a lining from the inside size, folded at the bottom: seam allowance and top turn added (law, handbook 6). */
+function place({ built, thing }: FittingContext): Placed {
+  const seam = prior(SEAM_MM, 'mm', 0, 'seam allowance');
+  const top = prior(TOP_MM, 'mm', 0, 'turned in at the top');
+  const { girth, depth } = built.inside;
+  const wide = derive('mm', 'cut wide = inside girth / 2 + 2 seams', { girth, seam }, (v) => v.girth / 2 + 2 * v.seam);
+  const long = derive(
+    'mm',
+    'cut long = 2 (inside depth + D/2 + top turn), folded at the bottom',
+    { depth, D: thing.depth, top },
+    (v) => 2 * (v.depth + v.D / 2 + v.top),
+  );
+  const face = frontOf(built);
+  return {
+    figures: { wide, long },
+    place: `cut one piece {mm:${formatNumber(wide.value)}} by {mm:${formatNumber(long.value)}}, folded across the middle`,
+    rows: [],
+    steps: [
+      {
+        id: 'sew-lining',
+        section: 'closing',
+        kind: 'closure',
+        phase: 'mouth',
+        text: `Cut the lining {mm:${formatNumber(wide.value)}} by {mm:${formatNumber(long.value)}}, fold it across, right sides together, sew both sides {mm:${SEAM_MM}} in. Slip it in wrong side out, turn {mm:${TOP_MM}} of its top in, and hem it to the mouth a row below the edge.`,
+        check: {
+          look: 'Does it lie at the bottom without pulling?',
+          repair: 'Let the side seams out, or turn less in at the top.',
+        },
+        reaches: ['the mouth'],
+        minutes: 35,
+        seam: { mm: girth.value, factor: 2 },
+      },
+    ],
+    parts: {
+      folded: [
+        {
+          type: 'line',
+          kind: 'seam',
+          x1: face.x,
+          y1: face.y + 6,
+          x2: face.x + face.width,
+          y2: face.y + 6,
+          label: 'lining',
+        },
+      ],
+    },
+    advice: [],
+    notions: [
+      { name: 'lining cloth', size: `${formatNumber(wide.value)} × ${formatNumber(long.value)} mm`, count: 1 },
+      { name: 'sewing thread', count: 1 },
+    ],
+  };
+}
+
+export const lining: FittingDefinition = {
+  id: 'lining',
+  name: 'Lining',
+  summary: 'A cut sheet for the inside: keeps slim tools from poking through.',
+  shapes: [...FLAT, ...TUBES],
+  elsewhere: 'A saddle’s pockets and a packet are not lined.',
+  needs: [],
+  options: [],
+  place,
+};

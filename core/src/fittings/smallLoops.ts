@@ -1,0 +1,86 @@
+import { derive, type Figure } from '../figure';
+import { formatNumber, plural } from '../units';
+import { type FittingContext, type FittingDefinition, type Placed } from './definition';
+import { ALL, chainsFor, chainYarn, frontOf, lengthOf } from './kit';
+
+interface LoopKind {
+  id: string;
+  name: string;
+  summary: string;
+  /** What the option asks, its usual value and its limits, mm. */
+  asks: { label: string; usual: number; min: number; max: number };
+  /** Chain length for what is asked, mm. */
+  length: (asked: Figure<'mm'>) => Figure<'mm'>;
+  /** Where on the face: shares from the left and from the top. */
+  at: { x: number; y: number };
+  where: string;
+  then: string;
+  notion?: string;
+}
+
+/** A loop of chain: both ends sewn to one place (handbook 6). */
+function placed(kind: LoopKind, { built, fabric, options }: FittingContext): Placed {
+  const face = frontOf(built);
+  const asked = lengthOf(options.sizeMm, 'typed');
+  const length = kind.length(asked);
+  const { chains, made } = chainsFor(length, fabric.chain);
+  const [x, y] = [face.x + kind.at.x * face.width, face.y + kind.at.y * face.height];
+  return {
+    figures: { length, chains },
+    place: `${kind.where}; ${plural(chains.value, 'chain')}, {mm:${formatNumber(made.value)}}`,
+    rows: [],
+    steps: [
+      {
+        id: `work-${kind.id}`,
+        section: 'closing',
+        kind: 'closure',
+        phase: 'mouth',
+        text: `Join the yarn ${kind.where}, chain ${chains.value}, {slip} into the same place, turn, {single} in each chain, fasten off. ${kind.then}`.trim(),
+        check: { look: 'Does it hold a good pull?', repair: 'Sew over its foot once more, to and fro three times.' },
+        minutes: 5,
+      },
+    ],
+    parts: { folded: [{ type: 'loop', x, y, reach: made.value / 2, towards: kind.at.y === 0 ? 'up' : 'right' }] },
+    advice: [],
+    areas: [{ face: 'mouth', x: [x - face.x - 4, x - face.x + 4], y: [0, 5] }],
+    ...(kind.notion ? { notions: [{ name: kind.notion, count: 1 }] } : {}),
+    yarnMm: chainYarn(made.value) + 6.6 * made.value + 300,
+  };
+}
+
+function loop(kind: LoopKind): FittingDefinition {
+  const { label, usual, min, max } = kind.asks;
+  return {
+    id: kind.id,
+    name: kind.name,
+    summary: kind.summary,
+    shapes: ALL,
+    elsewhere: '',
+    needs: [],
+    options: [{ key: 'sizeMm', kind: 'length', label, min, max, default: usual }],
+    place: (context) => placed(kind, context),
+  };
+}
+
+export const hangingLoop = loop({
+  id: 'hanging-loop',
+  name: 'Hanging loop',
+  summary: 'At the back’s middle, to hang it on a hook.',
+  asks: { label: 'Loop, long', usual: 50, min: 15, max: 300 },
+  length: (asked) => derive('mm', 'chain = 2 × loop', { loop: asked }, (v) => 2 * v.loop),
+  at: { x: 0.5, y: 0 },
+  where: 'at the middle of the back’s upper edge',
+  then: '',
+});
+
+export const clipLoop = loop({
+  id: 'clip-loop',
+  name: 'Clip loop',
+  summary: 'At a side edge, for a clip or a swivel hook.',
+  asks: { label: 'Clip, across', usual: 12, min: 4, max: 60 },
+  length: (asked) => derive('mm', 'chain = π × clip + 10 mm', { clip: asked }, (v) => Math.PI * v.clip + 10),
+  at: { x: 1, y: 0.08 },
+  where: 'at the side edge, a row below the mouth',
+  then: 'Hang the clip in.',
+  notion: 'clip or swivel hook',
+});

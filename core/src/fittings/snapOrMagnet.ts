@@ -1,0 +1,122 @@
+import { chosen, derive, type Advice } from '../figure';
+import { formatLength, formatNumber } from '../units';
+import type { Part } from '../shapes';
+import { buttonArea } from './buttonLoop';
+import { type FittingContext, type FittingDefinition, type Placed } from './definition';
+import { FLAPPED, flapDown, frontOf, refuse } from './kit';
+
+/** Mouths wider than this want two (prior, handbook 6). */
+const TWO_ABOVE_MM = 120;
+
+/** From the flap's edge up to the middle of the closure, beside its own half, mm (prior, ours). */
+const ABOVE_EDGE_MM = 4;
+
+interface Kind {
+  id: 'snap' | 'magnet';
+  name: string;
+  summary: string;
+  sizes: { min: number; max: number; usual: number };
+}
+
+/** Under the flap's edge on the filled pouch, one, or two where the mouth is wide (handbook 6). */
+function placed(kind: Kind, { built, options, path }: FittingContext): Placed {
+  const flap = built.flap!;
+  const face = frontOf(built);
+  const across = Number(options.acrossMm);
+  const below = derive(
+    'mm',
+    'middle = flap’s edge − half of it − 4 mm',
+    { edge: flap.edgeBelowFrontTop, across: chosen(across, 'mm', 'typed') },
+    (v) => v.edge - v.across / 2 - ABOVE_EDGE_MM,
+  );
+  if (below.value < across / 2)
+    refuse(
+      `${path}.acrossMm`,
+      `A ${formatLength(across)} ${kind.id} does not fit under a flap that reaches ${formatLength(Math.max(0, flap.edgeBelowFrontTop.value))} down. Make the flap longer.`,
+    );
+  if (across > face.width / 3)
+    refuse(
+      `${path}.acrossMm`,
+      `A ${formatLength(across)} ${kind.id} is more than a third of the front (${formatLength(face.width)}). Choose one of ${formatLength(face.width / 3)} or less.`,
+    );
+  const count = face.width > TWO_ABOVE_MM ? 2 : 1;
+  const xs = count === 2 ? [face.width / 4, (3 * face.width) / 4] : [face.width / 2];
+  const y = flapDown(built) - across / 2 - ABOVE_EDGE_MM;
+  const where = count === 2 ? 'a quarter of the way in from each side' : 'at the middle';
+  return {
+    figures: { below },
+    place: `${where}, {mm:${formatNumber(below.value)}} below the front’s top edge, under the flap`,
+    rows: [],
+    steps: [
+      {
+        id: `sew-${kind.id}`,
+        section: 'closing',
+        kind: 'closure',
+        phase: 'filled',
+        text: `Filled, close the flap and mark ${where}, {mm:${formatNumber(below.value)}} below the front’s top edge. Sew one half of each ${kind.id} there through the front layer only, the other to the inside of the flap.`,
+        check: {
+          look: 'Do the halves meet, and is the pouch open inside?',
+          repair: 'Slip a card inside before you sew, and mark with the pouch filled.',
+        },
+        reaches: ['the front, through one layer'],
+        minutes: 8 * count,
+      },
+    ],
+    parts: { folded: xs.map((x): Part => ({ type: 'button', x: face.x + x, y, diameter: across })) },
+    advice: kind.id === 'magnet' ? [showsThrough(path)] : [],
+    areas: xs.flatMap((x) => [
+      buttonArea(x, below.value, across),
+      {
+        face: 'flap' as const,
+        x: [x - across / 2, x + across / 2] as const,
+        y: [y - across / 2, y + across / 2] as const,
+      },
+    ]),
+    notions: [{ name: kind.id, size: `${formatNumber(across)} mm`, count }],
+  };
+}
+
+function showsThrough(path: string): Advice {
+  return {
+    id: 'magnet-shows',
+    severity: 'advice',
+    text: 'A magnet’s back shows on the far side of the flap.',
+    repair: 'Cover it with a patch of the same fabric, or sew a button over it.',
+    at: path,
+  };
+}
+
+function closure(kind: Kind): FittingDefinition {
+  return {
+    id: kind.id,
+    name: kind.name,
+    summary: kind.summary,
+    shapes: FLAPPED,
+    elsewhere: `A ${kind.id} closes a flap on the front: take a shape with a flap.`,
+    needs: ['flap'],
+    options: [
+      {
+        key: 'acrossMm',
+        kind: 'length',
+        label: `${kind.name}, across`,
+        min: kind.sizes.min,
+        max: kind.sizes.max,
+        default: kind.sizes.usual,
+      },
+    ],
+    place: (context) => placed(kind, context),
+  };
+}
+
+export const snap = closure({
+  id: 'snap',
+  name: 'Snap',
+  summary: 'A pressed fastener under the flap; two where the mouth is wide.',
+  sizes: { min: 5, max: 30, usual: 12 },
+});
+export const magnet = closure({
+  id: 'magnet',
+  name: 'Magnet',
+  summary: 'A magnetic clasp under the flap; two where the mouth is wide.',
+  sizes: { min: 8, max: 30, usual: 15 },
+});

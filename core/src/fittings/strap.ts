@@ -1,0 +1,288 @@
+import { CHAIN, type WorkedFabric } from '../fabric';
+import { chosen, derive, prior, type Advice, type Figure } from '../figure';
+import { formatLength, formatNumber, plural } from '../units';
+import type { Piece, WorkStep } from '../shapes';
+import {
+  type DemandContext,
+  type FittingContext,
+  type FittingDefinition,
+  type Notion,
+  type Placed,
+} from './definition';
+import { chainsFor, chainYarn, FLAT, frontOf, growth, plainRows, refuse, smallPiece, TUBES } from './kit';
+
+type Mm = Figure<'mm'>;
+
+/** Sewn to each anchor over so many mm (prior, handbook 6). */
+const SEWN_MM = 25;
+
+/** Longer than this no strap is worn, mm. */
+const LONGEST_MM = 2500;
+
+/** Cut length of a twisted pair against its finished length (prior, handbook 6). */
+const TWIST = 2 * 1.35;
+
+interface StrapKind {
+  id: string;
+  name: string;
+  /** Columns that carry the load. */
+  columns: (rows: number) => number;
+  stretch: number;
+}
+
+/** Kinds of strap, and what carries the load in each (handbook 6). */
+const KINDS: readonly StrapKind[] = [
+  { id: 'rows', name: 'rows across', columns: (n) => n, stretch: 0.06 },
+  { id: 'chain-rows', name: 'a chain with rows along it', columns: (n) => n + 1, stretch: 0.05 },
+  { id: 'chain', name: 'a chain', columns: () => 1, stretch: CHAIN.stretch },
+  { id: 'cord', name: 'a cord of two-loop stitches', columns: () => 2, stretch: 0.06 },
+  { id: 'twisted', name: 'a twisted cord', columns: () => 3, stretch: 0.03 },
+  { id: 'bought', name: 'bought, on swivel hooks', columns: () => 100, stretch: 0 },
+];
+
+const kindOf = (id: unknown): StrapKind => KINDS.find((kind) => kind.id === id)!;
+
+/**
+ * A strap from anchor to anchor: the body loop less the span between the anchors, over one and its growth under the load,
+ * and two sewn overlaps (law, with the growth a prior until a hang test replaces it; handbook 6).
+ */
+export function strapLength(loop: Mm, span: Mm, grows: Figure<'1'>): Mm {
+  const sewn = prior(SEWN_MM, 'mm', 0, 'sewn on at each end');
+  return derive(
+    'mm',
+    'strap = (loop − span between anchors) / (1 + growth) + 2 × 25 mm',
+    { loop, span, grows, sewn },
+    (v) => (v.loop - v.span) / (1 + v.grows) + 2 * v.sewn,
+  );
+}
+
+function loopOf({ carrier, path, options }: DemandContext): Mm {
+  const typed = options.loopMm;
+  if (typed !== undefined) return chosen(Number(typed), 'mm', 'typed');
+  const loop = carrier?.kind === 'body' ? (carrier.loop as { mm: number } | undefined) : undefined;
+  if (!loop)
+    return refuse(
+      `${path}.loopMm`,
+      'How long is the loop the strap follows, anchor to anchor? Measure it on the body, or type it here.',
+    );
+  return chosen(loop.mm, 'mm', 'measured on the body');
+}
+
+function place(context: FittingContext): Placed {
+  const { built, fabric, options, path, thing, schools } = context;
+  const loop = loopOf(context);
+  const kind = kindOf(options.strap);
+  const rows = Number(options.rows);
+  const loadG = Number(options.loadG ?? thing.mass?.value ?? 300);
+  const tested = options.hangTestPercent;
+  const grows: Figure<'1'> =
+    tested === undefined
+      ? prior(growth(kind.stretch, loadG, kind.columns(rows)), '1', 0.02, `estimated under ${formatNumber(loadG, 0)} g`)
+      : chosen(Number(tested) / 100, '1', 'your hang test');
+  const face = frontOf(built);
+  const span = chosen(face.width, 'mm', 'from anchor to anchor across the mouth');
+  const length = strapLength(loop, span, grows);
+  if (length.value > LONGEST_MM)
+    refuse(
+      `${path}.loopMm`,
+      `A strap of ${formatLength(length.value)} is longer than any body loop (${formatLength(LONGEST_MM)}). Check the loop, ${formatLength(loop.value)}, and its unit.`,
+    );
+  if (length.value < 3 * SEWN_MM)
+    refuse(
+      `${path}.loopMm`,
+      `A loop of ${formatLength(loop.value)} leaves no strap beyond the ${formatLength(face.width)} between its anchors. Make it ${formatLength(face.width + 3 * SEWN_MM)} or more.`,
+    );
+  const made = strapMade(kind.id, length, fabric, rows, schools);
+  const anchors = anchorWords(built);
+  return {
+    figures: { loop, length, growth: grows, ...made.figures },
+    place: `${kind.name}, {mm:${formatNumber(length.value)}} to make, anchors ${anchors}`,
+    rows: [],
+    ...(made.piece ? { pieces: [made.piece] } : {}),
+    steps: [...made.steps, sewOn(kind.id, anchors)],
+    parts: {
+      folded: [
+        {
+          type: 'dots',
+          points: [
+            [face.x, face.y],
+            [face.x + face.width, face.y],
+          ],
+          diameter: 6,
+          label: 'strap anchors',
+        },
+      ],
+    },
+    advice: advise(length, grows.value, loadG, tested === undefined && kind.id !== 'bought', rows, kind),
+    areas: [
+      { face: 'front', x: [0, 8], y: [0, SEWN_MM] },
+      { face: 'front', x: [face.width - 8, face.width], y: [0, SEWN_MM] },
+    ],
+    notions: made.notions,
+    yarnMm: made.yarnMm,
+  };
+}
+
+interface Made {
+  figures: Record<string, Figure>;
+  steps: WorkStep[];
+  piece?: Piece;
+  notions: Notion[];
+  yarnMm: number;
+}
+
+function strapMade(
+  kind: string,
+  length: Mm,
+  fabric: WorkedFabric,
+  rows: number,
+  schools: FittingContext['schools'],
+): Made {
+  const step = (text: string, minutes: number): WorkStep => ({
+    id: 'make-strap',
+    section: 'strap',
+    kind: 'assembly',
+    phase: 'mouth',
+    text,
+    check: {
+      look: `Does it measure {mm:${formatNumber(length.value)}} before it is loaded?`,
+      repair: 'Add or take back before you sew it on.',
+    },
+    minutes,
+  });
+  const nothing = { figures: {}, notions: [], yarnMm: 0 };
+  if (kind === 'rows') {
+    const plain = plainRows(fabric);
+    const width = derive(
+      'mm',
+      'width = stitches × w',
+      { n: chosen(rows, 'stitches', 'typed'), w: plain.stitchWidth },
+      (v) => v.n * v.w,
+    );
+    return {
+      ...nothing,
+      steps: [],
+      piece: smallPiece({ id: 'strap', name: 'Strap', fabric: plain, width, length, schools }),
+    };
+  }
+  if (kind === 'bought')
+    return {
+      ...nothing,
+      steps: [step('Clip the strap’s swivel hooks into two rings sewn to the anchors.', 6)],
+      notions: [
+        { name: 'strap with swivel hooks', size: `${formatNumber(length.value)} mm`, count: 1 },
+        { name: 'rings for the hooks', count: 2 },
+      ],
+    };
+  if (kind === 'twisted') {
+    const cut = derive('mm', 'cut = 2 × 1.35 × finished, of each pair', { length }, (v) => TWIST * v.length);
+    return {
+      ...nothing,
+      figures: { cut },
+      yarnMm: 2 * cut.value,
+      steps: [
+        step(
+          `Cut two pairs of strands {mm:${formatNumber(cut.value)}} long, twist them hard, fold at the middle, let them wind round each other, knot both ends.`,
+          12,
+        ),
+      ],
+    };
+  }
+  const { chains, made } = chainsFor(length, fabric.chain);
+  const cord = kind === 'cord';
+  const along = kind === 'chain-rows' ? ` Work ${plural(rows, 'row')} of {single} along it, one in each chain.` : '';
+  const text = cord
+    ? `Work a cord of two-loop stitches, about ${chains.value}, until it measures {mm:${formatNumber(length.value)}}.`
+    : `Chain ${chains.value}.${along} Fasten off.`;
+  return {
+    ...nothing,
+    figures: { chains, made },
+    yarnMm: chainYarn(made.value) * (cord ? 2 : 1) + (kind === 'chain-rows' ? 6.6 * rows * made.value : 0),
+    steps: [step(text, 4 + (chains.value * (1 + (kind === 'chain-rows' ? rows : 0))) / 30)],
+  };
+}
+
+function sewOn(kind: string, anchors: string): WorkStep {
+  return {
+    id: 'sew-strap',
+    section: 'strap',
+    kind: 'closure',
+    phase: 'mouth',
+    text:
+      kind === 'bought'
+        ? `Sew a ring to each anchor, ${anchors}, to and fro three times.`
+        : `Sew the strap on at ${anchors}, overlapping {mm:${SEWN_MM}}, to and fro three times.`,
+    check: {
+      look: 'Is the strap not twisted, are the anchors exactly opposite? Hang the load on it for a minute and measure again.',
+      repair: 'If it grew more than reckoned, type the hang test and shorten it.',
+    },
+    reaches: ['the mouth'],
+    minutes: 10,
+  };
+}
+
+/** Anchors exactly opposite: the two side seams, or two stitches half the round apart (handbook 6). */
+function anchorWords({ mouth, pieces }: FittingContext['built']): string {
+  if (!mouth) return 'the two side edges';
+  const half = Math.floor((pieces[0]!.roundCounts?.at(-1) ?? mouth.stitches) / 2);
+  return `stitch 1 and stitch ${half + 1} of the last round`;
+}
+
+function advise(length: Mm, grows: number, loadG: number, untested: boolean, rows: number, kind: StrapKind): Advice[] {
+  const longer = length.value * grows;
+  if (!untested || longer < 15) return [];
+  return [
+    {
+      id: 'strap-grows',
+      severity: 'advice',
+      text: `Under ${formatNumber(loadG, 0)} g it grows by about ${formatLength(longer)}; it is made so much shorter.`,
+      repair:
+        kind.id === 'rows' || kind.id === 'chain-rows'
+          ? `Hang the load on a finished piece for a minute and type what it grew; ${rows + 2} stitches wide would grow less.`
+          : 'Hang the load on it for a minute and type what it grew.',
+      at: 'fittings',
+    },
+  ];
+}
+
+export const strap: FittingDefinition = {
+  id: 'strap',
+  name: 'Strap',
+  summary: 'From anchor to anchor round the body, made shorter by what it grows under its load.',
+  shapes: [...FLAT, ...TUBES],
+  elsewhere: 'A saddle hangs over its bar, and a packet has no mouth to hang from.',
+  needs: [],
+  options: [
+    { key: 'strap', kind: 'choice', label: 'Strap', options: KINDS, default: 'rows' },
+    {
+      key: 'loopMm',
+      kind: 'length',
+      label: 'Body loop',
+      help: 'Left empty: as measured on the body.',
+      min: 100,
+      max: 9000,
+      optional: true,
+    },
+    { key: 'rows', kind: 'number', label: 'Stitches or rows wide', unit: '', whole: true, min: 1, max: 40, default: 6 },
+    {
+      key: 'loadG',
+      kind: 'number',
+      label: 'It carries',
+      help: 'Left empty: what the thing weighs.',
+      unit: 'g',
+      min: 0,
+      max: 20_000,
+      optional: true,
+    },
+    {
+      key: 'hangTestPercent',
+      kind: 'number',
+      label: 'Hang test: it grew by',
+      unit: '%',
+      min: 0,
+      max: 60,
+      optional: true,
+    },
+  ],
+  place,
+};

@@ -1,0 +1,97 @@
+import { chosen, derive, prior } from '../figure';
+import { workBar } from '../things';
+import { formatLength, formatNumber, plural } from '../units';
+import { slotChains } from './buttonhole';
+import { type FittingContext, type FittingDefinition, type Placed } from './definition';
+import { FLAT, frontOf, lengthOf, plainRows, refuse, smallPiece, TUBES } from './kit';
+
+/** Beyond the buttonhole, mm (prior, ours). */
+const BEYOND_MM = 12;
+
+/** Two tabs from the back's upper edge over a bar, each buttoned to itself (handbook 6, tabs over a bar). */
+function place({ built, fabric, options, path, carrier, schools }: FittingContext): Placed {
+  if (carrier?.kind !== 'bar' || (carrier.diameter === undefined && carrier.width === undefined))
+    refuse(
+      `${path}.kind`,
+      'Tabs go over something. Say what carries it, under Thing: a bar with its diameter, or an arm with its width.',
+    );
+  const bar = workBar(carrier!);
+  const face = frontOf(built);
+  const button = lengthOf(options.buttonMm, 'button');
+  const plain = plainRows(fabric);
+  const slot = slotChains(button, chosen(4, 'mm', 'button, thick'), plain.stitch.factors.stretchAcross, fabric.chain);
+  const beyond = prior(BEYOND_MM, 'mm', 0, 'beyond the hole');
+  const length = derive(
+    'mm',
+    'tab = 2 × way over the bar + button + beyond',
+    { over: bar.over(fabric.thickness), button, beyond },
+    (v) => 2 * v.over + v.button + v.beyond,
+  );
+  const width = derive(
+    'mm',
+    'width = hole + 4 stitches',
+    { hole: slot, wc: fabric.chain, w: plain.stitchWidth },
+    (v) => v.hole * v.wc + 4 * v.w,
+  );
+  if (2 * width.value > face.width)
+    refuse(
+      `${path}.buttonMm`,
+      `Two tabs of ${formatLength(width.value)} are wider than the ${formatLength(face.width)} they hang from. Choose a smaller button.`,
+    );
+  const piece = smallPiece({ id: 'tab', name: 'Tab', times: 2, fabric: plain, width, length, schools });
+  const x = face.width / 6;
+  return {
+    figures: { length, width, hole: slot },
+    place: `on the back’s upper edge, a sixth of the way in from each side; ${piece.stitches} stitches, ${piece.rows} rows`,
+    rows: [],
+    pieces: [piece],
+    steps: [
+      {
+        id: 'sew-tabs',
+        section: 'closing',
+        kind: 'closure',
+        phase: 'mouth',
+        text: `In the third row from the end of each tab leave a hole of ${plural(slot.value, 'chain')} at its middle. Sew each tab by its first row to the back’s upper edge, {mm:${formatNumber(x)}} in from the side, to and fro three times; sew its {mm:${button.value}} button just below, through one layer.`,
+        check: {
+          look: 'Over the bar and buttoned, does it hang level?',
+          repair: 'Set one button a row higher or lower.',
+        },
+        reaches: ['the mouth'],
+        minutes: 16,
+        seam: { mm: 2 * piece.width.value * 3, factor: 3 },
+      },
+    ],
+    parts: {
+      folded: [x, face.width - x].map(
+        (at) =>
+          ({
+            type: 'line',
+            kind: 'cord',
+            x1: face.x + at,
+            y1: face.y - 0.12 * face.height,
+            x2: face.x + at,
+            y2: face.y,
+            label: 'tab',
+          }) as const,
+      ),
+    },
+    advice: [],
+    areas: [x, face.width - x].map((at) => ({
+      face: 'back' as const,
+      x: [at - width.value / 2, at + width.value / 2] as const,
+      y: [0, button.value + 6] as const,
+    })),
+    notions: [{ name: 'button', size: `${formatNumber(button.value)} mm`, count: 2 }],
+  };
+}
+
+export const tabs: FittingDefinition = {
+  id: 'tabs',
+  name: 'Tabs over a bar',
+  summary: 'Two tabs from the back over a bar, each with its button.',
+  shapes: [...FLAT, ...TUBES],
+  elsewhere: 'A saddle has its own tabs, and a packet does not hang.',
+  needs: [],
+  options: [{ key: 'buttonMm', kind: 'length', label: 'Buttons, across', min: 8, max: 50, default: 18 }],
+  place,
+};

@@ -1,0 +1,168 @@
+import { chosen, derive, prior, type Figure } from '../figure';
+import { formatNumber, plural } from '../units';
+import { type FittingContext, type FittingDefinition, type Placed } from './definition';
+import { ALL, frontOf, lengthOf, refuse } from './kit';
+
+/** Yarn of a tassel: `2 × wraps × length + ties` (law, handbook 6). */
+export function tasselYarn(wraps: Figure<'1'>, length: Figure<'mm'>): Figure<'mm'> {
+  const tied = prior(300, 'mm', 0, 'to tie it twice');
+  return derive(
+    'mm',
+    'yarn = 2 × wraps × length + ties',
+    { wraps, length, tied },
+    (v) => 2 * v.wraps * v.length + v.tied,
+  );
+}
+
+function placeTassel({ built, options, path }: FittingContext): Placed {
+  const length = lengthOf(options.lengthMm, 'typed');
+  const wraps = chosen(Number(options.wraps), '1', 'typed');
+  const face = frontOf(built);
+  if (length.value > 2 * face.height)
+    refuse(
+      `${path}.lengthMm`,
+      `A tassel of ${formatNumber(length.value)} mm would hang below twice the piece’s own height. Make it ${formatNumber(2 * face.height)} mm or less.`,
+    );
+  const yarn = tasselYarn(wraps, length);
+  return {
+    figures: { yarn },
+    place: 'on the middle of the flap’s edge, or the end of the cord',
+    rows: [],
+    steps: [
+      {
+        id: 'make-tassel',
+        section: 'finishing',
+        kind: 'finish',
+        phase: 'finish',
+        text: `Wrap the yarn ${wraps.value} times round a card {mm:${length.value}} high, tie it at the top, wind it below the head, cut the lower loops, trim. Sew it on.`,
+        minutes: 8,
+      },
+    ],
+    parts: {
+      folded: [
+        {
+          type: 'line',
+          kind: 'cord',
+          x1: face.x + face.width / 2,
+          y1: face.y + face.height,
+          x2: face.x + face.width / 2,
+          y2: face.y + face.height + Math.min(length.value, 0.25 * face.height),
+          label: 'tassel',
+        },
+      ],
+    },
+    advice: [],
+    yarnMm: yarn.value,
+  };
+}
+
+export const tassel: FittingDefinition = {
+  id: 'tassel',
+  name: 'Tassel',
+  summary: 'Wound round a card, tied and trimmed.',
+  shapes: ALL,
+  elsewhere: '',
+  needs: [],
+  options: [
+    { key: 'lengthMm', kind: 'length', label: 'Tassel, long', min: 15, max: 300, default: 60 },
+    { key: 'wraps', kind: 'number', label: 'Wraps', unit: '', whole: true, min: 5, max: 120, default: 25 },
+  ],
+  place: placeTassel,
+};
+
+/** A small ball of single round the cords, to slide along them: 6, 12, 12, 6. */
+function placeBobble({ fabric }: FittingContext): Placed {
+  const rounds = [6, 12, 12, 6];
+  const stitches = rounds.reduce((sum, count) => sum + count, 0);
+  const yarn = derive(
+    'mm',
+    'yarn = 6.6 × stitches × w',
+    { n: chosen(stitches, 'stitches', rounds.join(' + ')), w: fabric.stitchWidth },
+    (v) => 6.6 * v.n * v.w,
+  );
+  return {
+    figures: { yarn },
+    place: 'on the cords of the drawstring',
+    rows: [],
+    steps: [
+      {
+        id: 'make-bobble',
+        section: 'finishing',
+        kind: 'finish',
+        phase: 'finish',
+        text: 'For the bobble work 6 {single} into a ring, 2 in each (12), one in each (12), two together all round (6); thread both ends of the cord through it, fill it with a tail, draw it up.',
+        check: {
+          look: 'Does it slide, and stay where it is put?',
+          repair: 'Draw it up more, or thread the cord through once again.',
+        },
+        minutes: 10,
+      },
+    ],
+    parts: {},
+    advice: [],
+    yarnMm: yarn.value + 300,
+  };
+}
+
+export const bobble: FittingDefinition = {
+  id: 'bobble',
+  name: 'Sliding bobble',
+  summary: 'A small ball that holds the drawstring shut.',
+  shapes: ['ring-tube', 'round-chain', 'disc-wall'],
+  elsewhere: 'A bobble slides on a drawstring’s cord: take a shape worked in rounds.',
+  needs: ['drawstring'],
+  options: [],
+  place: placeBobble,
+};
+
+function placeTag({ built, options }: FittingContext): Placed {
+  const face = frontOf(built);
+  const [wide, high] = [Number(options.widthMm), Number(options.heightMm)];
+  const y = face.height - high - 12;
+  return {
+    figures: { width: lengthOf(wide, 'typed'), height: lengthOf(high, 'typed') },
+    place: `on the front, low at the {side:left}, {mm:12} from both edges`,
+    rows: [],
+    steps: [
+      {
+        id: 'sew-tag',
+        section: 'finishing',
+        kind: 'finish',
+        phase: 'open',
+        text: `Sew the tag, ${plural(1, 'piece')} of {mm:${wide}} by {mm:${high}}, to the front, low at the {side:left}, {mm:12} from both edges, through the front alone.`,
+        reaches: ['between the layers'],
+        minutes: 6,
+      },
+    ],
+    parts: {
+      folded: [
+        {
+          type: 'line',
+          kind: 'slot',
+          x1: face.x + 12,
+          y1: face.y + y,
+          x2: face.x + 12 + wide,
+          y2: face.y + y,
+          label: 'tag',
+        },
+      ],
+    },
+    advice: [],
+    areas: [{ face: 'front', x: [12, 12 + wide], y: [y, y + high] }],
+    notions: [{ name: 'tag', size: `${formatNumber(wide)} × ${formatNumber(high)} mm`, count: 1 }],
+  };
+}
+
+export const tag: FittingDefinition = {
+  id: 'tag',
+  name: 'Tag',
+  summary: 'A small label sewn to the front.',
+  shapes: ALL,
+  elsewhere: '',
+  needs: [],
+  options: [
+    { key: 'widthMm', kind: 'length', label: 'Tag, wide', min: 5, max: 80, default: 25 },
+    { key: 'heightMm', kind: 'length', label: 'Tag, high', min: 5, max: 80, default: 15 },
+  ],
+  place: placeTag,
+};

@@ -1,0 +1,77 @@
+import { chosen, derive, prior } from '../figure';
+import { formatLength, formatNumber } from '../units';
+import { type FittingContext, type FittingDefinition, type Placed } from './definition';
+import { frontOf, refuse } from './kit';
+
+/** Lengths zips are sold in, mm (prior, ordinary haberdashery). */
+export const ZIPS_MM = [100, 120, 150, 180, 200, 220, 250, 300, 350, 400, 450, 500, 550, 600] as const;
+
+/** The longest standard zip that is no longer than the mouth; its ends are tucked (handbook 6). */
+export function zipFor(mouthMm: number): number | undefined {
+  return ZIPS_MM.filter((length) => length <= mouthMm).at(-1);
+}
+
+function place({ built, path }: FittingContext): Placed {
+  const face = frontOf(built);
+  const length = zipFor(face.width);
+  if (length === undefined)
+    return refuse(
+      `${path}.kind`,
+      `The mouth is ${formatLength(face.width)} wide, and the shortest zip is ${formatLength(ZIPS_MM[0])}. Close it with a button or a drawstring.`,
+    );
+  const mouth = chosen(face.width, 'mm', 'the mouth, flat');
+  const figure = derive(
+    'mm',
+    'the nearest standard length below the mouth',
+    { mouth, standard: prior(length, 'mm', 0, 'as sold') },
+    () => length,
+  );
+  return {
+    figures: { zip: figure },
+    place: `along the mouth, {mm:${formatNumber((face.width - length) / 2)}} free at each end`,
+    rows: [],
+    steps: [
+      {
+        id: 'sew-zip',
+        section: 'closing',
+        kind: 'closure',
+        phase: 'mouth',
+        text: `Open the zip. Backstitch its tape to the inside of the mouth, a row below the edge, front first, then back; tuck both ends in.`,
+        check: {
+          look: 'Does it run freely, no stitch caught in its teeth?',
+          repair: 'Unpick the place and sew a little further from the teeth.',
+        },
+        reaches: ['the mouth'],
+        minutes: 25,
+        seam: { mm: 2 * length, factor: 2 },
+      },
+    ],
+    parts: {
+      folded: [
+        {
+          type: 'line',
+          kind: 'seam',
+          x1: face.x + (face.width - length) / 2,
+          y1: face.y + 4,
+          x2: face.x + (face.width + length) / 2,
+          y2: face.y + 4,
+          label: 'zip',
+        },
+      ],
+    },
+    advice: [],
+    areas: [{ face: 'mouth', x: [0, face.width], y: [0, 10] }],
+    notions: [{ name: 'zip', size: `${formatNumber(length / 10)} cm`, count: 1 }],
+  };
+}
+
+export const zip: FittingDefinition = {
+  id: 'zip',
+  name: 'Zip',
+  summary: 'The nearest standard length below the mouth, sewn in by hand.',
+  shapes: ['strip-across', 'strip-along', 'two-panels', 'cluster-panels', 'ring-tube', 'round-chain'],
+  elsewhere: 'A zip closes a straight mouth: take a strip without a flap, two panels, or a tube.',
+  needs: [],
+  options: [],
+  place,
+};

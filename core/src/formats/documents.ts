@@ -1,0 +1,116 @@
+import type { GaugeSpec, YarnSpec } from '../fabric';
+import { MAKE_FORMAT, type Make, type MakeEvent } from '../making';
+import type { Plan } from '../plan';
+import type { ThingSpec } from '../things';
+import type { FieldValues } from '../units';
+import { optional, required, type Form } from './form';
+import { fabricForm, gaugeForm, planForm, thingForm, yarnForm } from './plan';
+import { check, toJoi, type Checked } from './toJoi';
+
+/** A measured thing on the shelf, to be used by any number of plans. */
+export interface ThingRecord {
+  name: string;
+  thing: ThingSpec;
+}
+
+/** A yarn in the box. */
+export interface YarnRecord {
+  name: string;
+  yarn: YarnSpec;
+  /** Grams in the house. */
+  gramsLeft?: number;
+}
+
+/** A swatch: what one yarn measured on one hook in one stitch. */
+export interface SwatchRecord {
+  name: string;
+  yarn: string;
+  stitch: string;
+  hookMm: number;
+  pattern?: FieldValues;
+  gauge: GaugeSpec;
+}
+
+export interface Documents {
+  plans: Plan;
+  things: ThingRecord;
+  yarns: YarnRecord;
+  swatches: SwatchRecord;
+  makes: Make;
+}
+
+export type DocumentKind = keyof Documents;
+
+const name = required({ is: 'text', min: 1, max: 120 });
+const fabric = fabricForm.keys;
+
+export const DOCUMENT_FORMS: Readonly<Record<DocumentKind, Form>> = {
+  plans: planForm,
+  things: { is: 'object', keys: { name, thing: required(thingForm) } },
+  yarns: {
+    is: 'object',
+    keys: { name, yarn: required(yarnForm), gramsLeft: optional({ is: 'number', min: 0, max: 100_000, unit: 'g' }) },
+  },
+  swatches: {
+    is: 'object',
+    keys: {
+      name,
+      yarn: required({ is: 'id', note: 'the yarn it was worked in' }),
+      stitch: fabric.stitch!,
+      hookMm: fabric.hookMm!,
+      pattern: fabric.pattern!,
+      gauge: required(gaugeForm),
+    },
+  },
+  makes: {
+    is: 'object',
+    keys: {
+      format: required({ is: 'one-of', values: [MAKE_FORMAT] }),
+      title: name,
+      planId: required({ is: 'id' }),
+      plan: required(planForm),
+      startedAt: required({ is: 'time' }),
+    },
+  },
+};
+
+export const DOCUMENT_KINDS = Object.keys(DOCUMENT_FORMS) as DocumentKind[];
+
+const base = {
+  id: required({ is: 'id' }),
+  make: required({ is: 'id' }),
+  device: required({ is: 'id' }),
+  at: required({ is: 'time' }),
+};
+
+export const eventForm: Form = {
+  is: 'variant',
+  by: 'kind',
+  forms: {
+    ticked: { is: 'object', keys: base },
+    undone: { is: 'object', keys: { ...base, undoes: required({ is: 'id' }) } },
+    noted: {
+      is: 'object',
+      keys: {
+        ...base,
+        text: required({ is: 'text', min: 1, max: 2000 }),
+        step: required({ is: 'number', min: 0, max: 100_000, whole: true }),
+      },
+    },
+    finished: { is: 'object', keys: base },
+    reopened: { is: 'object', keys: base },
+  },
+};
+
+const documentSchemas = Object.fromEntries(DOCUMENT_KINDS.map((kind) => [kind, toJoi(DOCUMENT_FORMS[kind])]));
+const eventsSchema = toJoi({ is: 'list', of: eventForm, max: 1000 });
+
+/** Checks the form of a kept document. */
+export function checkDocument<K extends DocumentKind>(kind: K, value: unknown): Checked<Documents[K]> {
+  return check(documentSchemas[kind]!, value, 'document');
+}
+
+/** Checks a batch of events. */
+export function checkEvents(value: unknown): Checked<MakeEvent[]> {
+  return check(eventsSchema, value, 'events');
+}

@@ -1,0 +1,63 @@
+import type { Field } from '../units';
+
+/** A small language for the form of a document, compiled both to Joi and to JSON Schema. */
+export type Form =
+  | { is: 'number'; min?: number; max?: number; whole?: boolean; unit?: string; note?: string }
+  | { is: 'text'; max: number; min?: number; note?: string }
+  | { is: 'time'; note?: string }
+  | { is: 'id'; note?: string }
+  | { is: 'truth'; note?: string }
+  | { is: 'one-of'; values: readonly (string | number)[]; note?: string }
+  | { is: 'list'; of: Form; max: number; min?: number; note?: string }
+  | { is: 'map'; of: Form; note?: string }
+  | {
+      is: 'object';
+      keys: Record<string, Key>;
+      atLeastOne?: readonly string[];
+      atMostOne?: readonly string[];
+      note?: string;
+    }
+  /** An object whose form depends on what stands under `by`. */
+  | { is: 'variant'; by: string; forms: Record<string, Extract<Form, { is: 'object' }>>; note?: string };
+
+export interface Key {
+  form: Form;
+  optional?: boolean;
+}
+
+export function required(form: Form): Key {
+  return { form };
+}
+
+export function optional(form: Form): Key {
+  return { form, optional: true };
+}
+
+/** The form of an option as a plan writes it. */
+function fieldForm(field: Field): Key {
+  const mayBeLeftOut = field.optional === true || field.default !== undefined;
+  return { form: fieldValueForm(field), optional: mayBeLeftOut };
+}
+
+function fieldValueForm(field: Field): Form {
+  const note = field.label;
+  switch (field.kind) {
+    case 'choice':
+      return { is: 'one-of', values: field.options.map((o) => o.id), note };
+    case 'choices':
+      return { is: 'list', of: { is: 'one-of', values: field.options.map((o) => o.id) }, max: field.most, note };
+    case 'text':
+      return { is: 'text', max: field.max, note };
+    case 'length':
+      return { is: 'number', min: field.min, max: field.max, unit: 'mm', note };
+    case 'number': {
+      const { min, max, unit } = field;
+      return { is: 'number', min, max, ...(field.whole ? { whole: true } : {}), unit, note };
+    }
+  }
+}
+
+/** Fields as the keys of an object. */
+export function fieldKeys(fields: readonly Field[]): Record<string, Key> {
+  return Object.fromEntries(fields.map((field) => [field.key, fieldForm(field)]));
+}

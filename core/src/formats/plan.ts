@@ -1,0 +1,267 @@
+import { STITCHES, type SwatchState } from '../fabric';
+import { PlanProblem, type PlanFault } from '../figure';
+import { FITS } from '../fit';
+import { FITTINGS } from '../fittings';
+import { PLAN_FORMAT, type Plan } from '../plan';
+import { SHAPES } from '../shapes';
+import { CARRIERS, MEMBERS, METHODS, THINGS, type ThingDefinition, type ThingList } from '../things';
+import { LENGTH_UNITS, LONGEST_MM, type Field, type LengthField } from '../units';
+import { fieldKeys, optional, required, type Form, type Key } from './form';
+import { check, toJoi, type Checked } from './toJoi';
+
+type ObjectForm = Extract<Form, { is: 'object' }>;
+
+const method: Form = { is: 'one-of', values: METHODS.map((m) => m.id), note: 'how it was measured' };
+const typed: Form = { is: 'text', max: 60, note: 'the length as it was typed' };
+
+/** A measure: millimetres, how it was taken, and the text it was typed as. */
+function measureKey(field: LengthField): Key {
+  const { mm } = fieldKeys([{ ...field, key: 'mm' }]);
+  const keys = { mm: required(mm!.form), by: optional(method), typed: optional(typed) };
+  return { form: { is: 'object', keys, note: field.label }, optional: mm!.optional ?? false };
+}
+
+function measureKeys(fields: readonly LengthField[]): Record<string, Key> {
+  return Object.fromEntries(fields.map((field) => [field.key, measureKey(field)]));
+}
+
+const MOST_MEMBERS = 12;
+
+function thingObject(thing: ThingDefinition): ObjectForm {
+  const { measures, numbers = [], list, holdsThings, oneOf } = thing;
+  return {
+    is: 'object',
+    keys: {
+      name: optional({ is: 'text', max: 120 }),
+      ...measureKeys(measures),
+      ...fieldKeys(numbers),
+      ...(numbers.some(({ key }) => key === 'massG')
+        ? {}
+        : { massG: optional({ is: 'number', min: 0, max: 50_000, unit: 'g' }) }),
+      ...(list ? { [list.key]: { form: listForm(list), optional: list.least === 0 } } : {}),
+      ...(holdsThings ? { members: required(membersForm()) } : {}),
+    },
+    ...(oneOf ? { atLeastOne: oneOf } : {}),
+  };
+}
+
+function listForm({ measures, numbers, least, most }: ThingList): Form {
+  return {
+    is: 'list',
+    min: least,
+    max: most,
+    of: {
+      is: 'object',
+      keys: { name: optional({ is: 'text', max: 60 }), ...measureKeys(measures), ...fieldKeys(numbers) },
+    },
+  };
+}
+
+function membersForm(): Form {
+  const forms = Object.fromEntries(MEMBERS.map((member) => [member.id, thingObject(member)]));
+  return { is: 'list', min: 1, max: MOST_MEMBERS, of: { is: 'variant', by: 'kind', forms } };
+}
+
+function optionForms(definitions: readonly { id: string; options: readonly Field[] }[]): Record<string, ObjectForm> {
+  return Object.fromEntries(definitions.map(({ id, options }) => [id, { is: 'object', keys: fieldKeys(options) }]));
+}
+
+const gaugeMeasures: Form = {
+  is: 'list',
+  max: 50,
+  of: {
+    is: 'object',
+    keys: {
+      count: required({ is: 'number', min: 1, max: 1000, note: 'stitches, rows, rounds or chains counted' }),
+      overMm: optional({ is: 'number', min: 1, max: LONGEST_MM, unit: 'mm' }),
+      reaches: optional({ is: 'one-of', values: ['round'], note: 'they reach just round the thing' }),
+      by: optional(method),
+      typed: optional(typed),
+    },
+    atLeastOne: ['overMm', 'reaches'],
+  },
+};
+
+const SWATCH_STATES: readonly SwatchState[] = ['as-worked', 'blocked', 'washed'];
+
+export const gaugeForm: ObjectForm = {
+  is: 'object',
+  keys: {
+    stitches: optional(gaugeMeasures),
+    rows: optional(gaugeMeasures),
+    roundStitches: optional(gaugeMeasures),
+    rounds: optional(gaugeMeasures),
+    chains: optional(gaugeMeasures),
+    state: optional({ is: 'one-of', values: SWATCH_STATES, note: 'how the swatch was when it was measured' }),
+  },
+};
+
+const ratio: Form = { is: 'number', min: 0.3, max: 3, note: 'measured against estimated' };
+
+export const thingForm: Form = {
+  is: 'variant',
+  by: 'kind',
+  forms: Object.fromEntries(THINGS.map((thing) => [thing.id, thingObject(thing)])),
+};
+
+const carrierForm: Form = {
+  is: 'variant',
+  by: 'kind',
+  forms: Object.fromEntries(
+    CARRIERS.map(({ id, measures }) => [
+      id,
+      { is: 'object', keys: { name: optional({ is: 'text', max: 120 }), ...measureKeys(measures) } },
+    ]),
+  ),
+};
+
+export const yarnForm: ObjectForm = {
+  is: 'object',
+  keys: {
+    name: optional({ is: 'text', max: 120 }),
+    metresPer100g: optional({ is: 'number', min: 5, max: 5000, unit: 'm' }),
+    wrapsPerInch: optional({ is: 'number', min: 1, max: 100 }),
+    category: optional({ is: 'number', min: 0, max: 7, whole: true }),
+    fibre: optional({ is: 'text', max: 60 }),
+    colour: optional({ is: 'text', max: 60 }),
+    strands: optional({ is: 'number', min: 1, max: 12, whole: true }),
+    ballGrams: optional({ is: 'number', min: 1, max: 5000, unit: 'g' }),
+    gramsLeft: optional({ is: 'number', min: 0, max: 100_000, unit: 'g' }),
+  },
+  atLeastOne: ['metresPer100g', 'wrapsPerInch', 'category'],
+};
+
+export const fabricForm: ObjectForm = {
+  is: 'object',
+  keys: {
+    stitch: required({ is: 'one-of', values: STITCHES.map((s) => s.id) }),
+    hookMm: required({ is: 'number', min: 0.5, max: 40, unit: 'mm' }),
+    chainHookMm: optional({ is: 'number', min: 0.5, max: 40, unit: 'mm', note: 'for foundation chains only' }),
+    yarn: required(yarnForm),
+    weighed: optional({
+      is: 'object',
+      keys: {
+        grams: required({ is: 'number', min: 0.1, max: 5000, unit: 'g' }),
+        stitches: required({ is: 'number', min: 10, max: 100_000, whole: true }),
+      },
+      note: 'a weighed swatch',
+    }),
+    colours: optional({
+      is: 'list',
+      max: 12,
+      of: {
+        is: 'object',
+        keys: {
+          name: required({ is: 'text', min: 1, max: 60 }),
+          rows: required({ is: 'number', min: 1, max: 1000, whole: true }),
+        },
+      },
+      note: 'colours in the order they are worked, over and over',
+    }),
+    pattern: optional({
+      is: 'object',
+      keys: Object.fromEntries(
+        STITCHES.flatMap(({ options }) => Object.entries(fieldKeys(options))).map(([key, { form }]) => [
+          key,
+          optional(form),
+        ]),
+      ),
+      note: 'what is set of the stitch pattern',
+    }),
+    gauge: optional(gaugeForm),
+    hand: optional({
+      is: 'object',
+      keys: {
+        width: required(ratio),
+        height: required(ratio),
+        spread: required({ is: 'number', min: 0.005, max: 0.5 }),
+        makes: required({ is: 'number', min: 1, max: 10_000, whole: true }),
+      },
+      note: 'the maker’s own hand with such yarn',
+    }),
+  },
+};
+
+/** The form of `keep-snug.plan/1`, built from the definitions it names. */
+export const planForm: ObjectForm = {
+  is: 'object',
+  keys: {
+    format: required({ is: 'one-of', values: [PLAN_FORMAT] }),
+    title: required({ is: 'text', min: 1, max: 120 }),
+    thing: required(thingForm),
+    carrier: optional(carrierForm),
+    fabric: required(fabricForm),
+    shape: required({ is: 'variant', by: 'kind', forms: optionForms(SHAPES) }),
+    fit: required({
+      is: 'object',
+      keys: {
+        name: required({ is: 'one-of', values: FITS.map((fit) => fit.id) }),
+        easePercent: optional({ is: 'number', min: -50, max: 200, unit: '%' }),
+        easeMm: optional({ is: 'number', min: -500, max: 1000, unit: 'mm' }),
+        coverMm: optional({ is: 'number', min: 0, max: 500, unit: 'mm' }),
+      },
+      atMostOne: ['easePercent', 'easeMm'],
+    }),
+    fittings: optional({ is: 'list', max: 20, of: { is: 'variant', by: 'kind', forms: optionForms(FITTINGS) } }),
+    picks: optional({
+      is: 'map',
+      of: { is: 'number', min: 1, max: 20000, whole: true },
+      note: 'counts taken over the best',
+    }),
+    setAside: optional({
+      is: 'list',
+      of: { is: 'text', min: 1, max: 60 },
+      max: 40,
+      note: 'cautions read and set aside on screen',
+    }),
+    schools: optional({
+      is: 'object',
+      keys: {
+        terms: optional({ is: 'one-of', values: ['US', 'UK'] }),
+        rounds: optional({ is: 'one-of', values: ['joined', 'spiral'] }),
+        turningChainCounts: optional({ is: 'truth' }),
+        hand: optional({ is: 'one-of', values: ['right', 'left'] }),
+        units: optional({ is: 'one-of', values: LENGTH_UNITS }),
+        ring: optional({ is: 'one-of', values: ['wrapped', 'two-chains'] }),
+        foundation: optional({ is: 'one-of', values: ['chain', 'stitches'] }),
+      },
+    }),
+  },
+};
+
+const schema = toJoi(planForm);
+
+/** Checks the form of a plan. What only reckoning can tell (an edge rounder than its depth) is told by reckon. */
+export function checkPlan(value: unknown): Checked<Plan> {
+  return check<Plan>(schema, value);
+}
+
+/** The longest plan that is read, in characters. */
+export const LONGEST_PLAN = 200_000;
+
+/**
+ * Reads a plan from text.
+ * @throws PlanProblem when it is too long, not JSON, or not of the form of a plan
+ */
+export function parsePlan(text: string): Plan {
+  if (text.length > LONGEST_PLAN)
+    throw problem(
+      `${text.length} characters; a plan has at most ${LONGEST_PLAN}. Send one plan without pictures or notes.`,
+    );
+  const checked = checkPlan(parseJson(text));
+  if (!checked.ok) throw new PlanProblem(checked.errors);
+  return checked.value;
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch (error) {
+    throw problem(`Not JSON (${(error as Error).message}). Write the plan as one JSON object.`);
+  }
+}
+
+function problem(message: string): PlanProblem {
+  const errors: PlanFault[] = [{ path: 'plan', message }];
+  return new PlanProblem(errors);
+}

@@ -1,0 +1,64 @@
+import type { Form } from './form';
+
+export type JsonSchema = { [key: string]: unknown };
+
+/** Compiles a form to JSON Schema (2020-12). */
+export function toJsonSchema(form: Form): JsonSchema {
+  const described = form.note ? { description: form.note } : {};
+  switch (form.is) {
+    case 'number':
+      return {
+        type: form.whole ? 'integer' : 'number',
+        ...(form.min === undefined ? {} : { minimum: form.min }),
+        ...(form.max === undefined ? {} : { maximum: form.max }),
+        ...(form.unit ? { description: [form.note, form.unit].filter(Boolean).join(', ') } : described),
+      };
+    case 'text':
+      return { type: 'string', ...(form.min ? { minLength: form.min } : {}), maxLength: form.max, ...described };
+    case 'time':
+      return { type: 'string', format: 'date-time', ...described };
+    case 'id':
+      return { type: 'string', format: 'uuid', ...described };
+    case 'truth':
+      return { type: 'boolean', ...described };
+    case 'one-of':
+      return { enum: form.values, ...described };
+    case 'list':
+      return {
+        type: 'array',
+        items: toJsonSchema(form.of),
+        ...(form.min ? { minItems: form.min } : {}),
+        maxItems: form.max,
+        ...described,
+      };
+    case 'map':
+      return { type: 'object', additionalProperties: toJsonSchema(form.of), ...described };
+    case 'object':
+      return objectSchema(form);
+    case 'variant':
+      return {
+        oneOf: Object.entries(form.forms).map(([id, of]) => {
+          const schema = objectSchema(of);
+          return {
+            ...schema,
+            properties: { [form.by]: { const: id }, ...(schema.properties as object) },
+            required: [form.by, ...(schema.required as string[])],
+          };
+        }),
+        ...described,
+      };
+  }
+}
+
+function objectSchema(form: Extract<Form, { is: 'object' }>): JsonSchema {
+  const keys = Object.entries(form.keys);
+  return {
+    type: 'object',
+    properties: Object.fromEntries(keys.map(([key, { form: of }]) => [key, toJsonSchema(of)])),
+    required: keys.filter(([, key]) => !key.optional).map(([key]) => key),
+    additionalProperties: false,
+    ...(form.atLeastOne ? { anyOf: form.atLeastOne.map((key) => ({ required: [key] })) } : {}),
+    ...(form.atMostOne ? { not: { required: form.atMostOne } } : {}),
+    ...(form.note ? { description: form.note } : {}),
+  };
+}

@@ -1,0 +1,30 @@
+import { FITS } from '../fit';
+import { SHAPES } from '../shapes';
+import type { WaysAsk } from '../ways';
+import { optional, required, type Form } from './form';
+import { fabricForm, planForm } from './plan';
+import { check, toJoi, type Checked } from './toJoi';
+
+/** What is asked of `ways`: a plan, and what to vary. */
+export const waysForm: Form = {
+  is: 'object',
+  keys: {
+    plan: required(planForm),
+    shapes: optional({
+      is: 'list',
+      of: { is: 'one-of', values: SHAPES.map(({ id }) => id) },
+      min: 1,
+      max: SHAPES.length,
+    }),
+    hooksMm: optional({ is: 'list', of: { is: 'number', min: 0.5, max: 40, unit: 'mm' }, min: 1, max: 12 }),
+    fits: optional({ is: 'list', of: { is: 'one-of', values: FITS.map(({ id }) => id) }, min: 1, max: FITS.length }),
+    fabrics: optional({ is: 'list', of: fabricForm, min: 1, max: 6 }),
+  },
+};
+
+const schema = toJoi(waysForm);
+
+/** Checks the form of a question for ways. */
+export function checkWays(value: unknown): Checked<WaysAsk> {
+  return check<WaysAsk>(schema, value, 'ways');
+}

@@ -1,0 +1,170 @@
+import type { GroupPart, Instruction, Place } from '../fabric';
+
+/** One place of a row, to be worked into: a stitch, a chain, or a space of chains that spans columns. */
+export interface WorkedPlace {
+  kind: 'stitch' | 'chain' | 'space';
+  columns: number;
+}
+
+export type Ruling =
+  { ok: true; made: number; places: WorkedPlace[]; left: WorkedPlace[] } | { ok: false; fault: string };
+
+const STITCH: WorkedPlace = { kind: 'stitch', columns: 1 };
+const CHAIN: WorkedPlace = { kind: 'chain', columns: 1 };
+
+/** So many stitches, or so many chains, side by side. */
+export function placesOf(count: number, kind: 'stitch' | 'chain' = 'stitch'): WorkedPlace[] {
+  return Array.from({ length: count }, () => (kind === 'stitch' ? STITCH : CHAIN));
+}
+
+/** What takes any number of stitches and uses up no place. */
+const UNBOUND: ReadonlySet<Place> = new Set(['ring', 'end', 'corner']);
+
+class Fault extends Error {}
+
+/** The hook at work: what is still there below it, what it has made so far, what it left for later. */
+class Hook {
+  private at = 0;
+  readonly made: WorkedPlace[] = [];
+  readonly left: WorkedPlace[] = [];
+
+  constructor(private below: readonly WorkedPlace[]) {}
+
+  get remaining(): number {
+    return this.below.length - this.at;
+  }
+
+  /** The next place, which must be of the kind the words name. */
+  take(into: Place): WorkedPlace {
+    const next = this.below[this.at];
+    if (!next) throw new Fault(`needs one more ${into}, 0 left`);
+    const meets = into === 'gap' ? next.kind !== 'space' : next.kind === into;
+    if (!meets) throw new Fault(`is told to work into a ${into} and meets a ${next.kind}`);
+    this.at += 1;
+    return next;
+  }
+
+  takeColumns(columns: number, into: Place): void {
+    let taken = 0;
+    while (taken < columns) taken += this.take(into).columns;
+    if (taken !== columns) throw new Fault(`takes up ${taken} columns where ${columns} are meant`);
+  }
+
+  /** The next place of any kind. */
+  takeAny(): WorkedPlace {
+    const next = this.below[this.at];
+    if (!next) throw new Fault('needs one more place, 0 left');
+    this.at += 1;
+    return next;
+  }
+
+  make(place: WorkedPlace, times = 1): void {
+    for (let time = 0; time < times; time += 1) this.made.push(place);
+  }
+
+  /** Turns the work to the underside of the foundation chain. */
+  refill(chains: number): void {
+    if (this.remaining > 0) throw new Fault(`${this.remaining} left unworked on the first side`);
+    this.below = placesOf(chains, 'chain');
+    this.at = 0;
+  }
+
+  leave(): void {
+    this.left.push(this.takeAny());
+  }
+}
+
+type Doing = { [K in Instruction['do']]: (hook: Hook, instruction: Extract<Instruction, { do: K }>) => void };
+
+const times = (count: number, act: () => void) => {
+  for (let time = 0; time < count; time += 1) act();
+};
+
+function makePart(hook: Hook, part: GroupPart): void {
+  if ('stitch' in part) hook.make(STITCH, part.count);
+  else hook.make({ kind: 'space', columns: part.spans });
+}
+
+/** What each instruction uses up and makes. */
+const DOING: Doing = {
+  work: (hook, { times: count, into }) => {
+    times(count, () => {
+      if (!UNBOUND.has(into)) hook.take(into);
+      hook.make(STITCH);
+    });
+  },
+  group: (hook, { parts, over, into, times: count }) => {
+    times(count, () => {
+      if (into === 'space') hook.take('space');
+      else if (!UNBOUND.has(into)) hook.takeColumns(over, into);
+      parts.forEach((part) => makePart(hook, part));
+    });
+  },
+  together: (hook, { over, times: count }) => {
+    times(count, () => {
+      times(over, () => void hook.takeAny());
+      hook.make(STITCH);
+    });
+  },
+  skip: (hook, { times: count, into, counts }) => {
+    times(count, () => void hook.take(into));
+    if (counts) hook.make(STITCH);
+  },
+  'turning-chain': (hook, { counts }) => {
+    if (counts) hook.make(STITCH);
+  },
+  chain: (hook, { chains, spans, as }) => {
+    if (as === 'space') hook.make({ kind: 'space', columns: spans });
+    else hook.make(CHAIN, chains);
+  },
+  crossed: (hook, { times: count }) => {
+    times(2 * count, () => {
+      hook.take('stitch');
+      hook.make(STITCH);
+    });
+  },
+  wrapped: (hook, { times: count }) => {
+    if (hook.made.length === 0) throw new Fault('wraps a stitch round one that is not there');
+    hook.make(STITCH, count);
+  },
+  loop: (hook, { closes }) => {
+    if (closes === 'same-stitch' && hook.made.length === 0) throw new Fault('a loop with no stitch to close into');
+  },
+  'other-side': (hook, { chains }) => hook.refill(chains),
+  join: (hook) => {
+    if (hook.made.length === 0) throw new Fault('joins to a first stitch that is not there');
+  },
+  leave: (hook, { times: count }) => times(count, () => hook.leave()),
+  'own-row': (hook, { stitches }) => {
+    times(stitches, () => {
+      hook.takeAny();
+      hook.make(STITCH);
+    });
+  },
+  repeat: (hook, { of, times: count }) => times(count, () => of.forEach((one) => act(hook, one))),
+};
+
+function act(hook: Hook, instruction: Instruction): void {
+  (DOING[instruction.do] as (hook: Hook, one: Instruction) => void)(hook, instruction);
+}
+
+/**
+ * Works a row or round stitch by stitch from its instructions, over the places that are there.
+ *
+ * @param instructions the same data the written row is worded from
+ * @param below the places of the row before, in the order the hook meets them
+ * @returns how many columns it makes and which places, or what is wrong: a place missing under the hook, of another
+ *   kind than the words say, or left unworked
+ */
+export function refereeRow(instructions: readonly Instruction[], below: readonly WorkedPlace[]): Ruling {
+  const hook = new Hook(below);
+  try {
+    instructions.forEach((one) => act(hook, one));
+  } catch (error) {
+    if (error instanceof Fault) return { ok: false, fault: error.message };
+    throw error;
+  }
+  if (hook.remaining > 0) return { ok: false, fault: `${hook.remaining} left unworked` };
+  const made = hook.made.reduce((sum, { columns }) => sum + columns, 0);
+  return { ok: true, made, places: hook.made, left: hook.left };
+}

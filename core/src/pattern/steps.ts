@@ -1,0 +1,241 @@
+import type { Instruction } from '../fabric';
+import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
+import { formatNumber, plural } from '../units';
+import type { Schools } from './schools';
+import { term, wordText } from './terms';
+import { wordRow } from './wording';
+
+/** One thing to do. Rows and rounds say what they end on; other steps have no count. */
+export interface Step {
+  id: string;
+  piece: string;
+  /** The piece in words, where there are several; how many of it. */
+  pieceName: string;
+  section: string;
+  kind: 'foundation' | 'row' | 'round' | 'assembly' | 'closure' | 'finish';
+  text: string;
+  /** What to do when the step is done, beside going on. */
+  note: string | null;
+  /** Stitches the step ends on. */
+  ends: number | null;
+  side: 'right' | 'wrong' | null;
+  /** Height of the piece when the step is done. */
+  heightMm: number | null;
+  /** Row or round number within its piece, and of how many. */
+  row: number | null;
+  of: number | null;
+  check: Check | null;
+  /** The row as data, for the referee. */
+  work: Instruction[] | null;
+  /** Whether the work was turned before it. */
+  turned: boolean;
+  /** Places to work into that it makes besides rows: a foundation's chains. */
+  makes: { count: number; kind: 'stitch' | 'chain' } | null;
+  /** Whether those join what is already there. */
+  onto: boolean;
+}
+
+const EDGE_WORDS: Readonly<Record<Foundation['edge'], string>> = {
+  opening: 'This edge becomes the opening: keep it easy.',
+  closed: 'This edge is closed: keep it firm.',
+  seam: 'This edge goes into a seam.',
+};
+
+const RING_WORDS: Readonly<Record<Schools['ring'], string>> = {
+  wrapped: 'Wrap the yarn round two fingers to a ring, draw it up after the first round.',
+  'two-chains': 'Chain 2, work the first round into the second chain from the hook.',
+};
+
+type Named = 'id' | 'piece' | 'pieceName' | 'section' | 'kind' | 'text';
+
+/** A step of what it has, the rest empty. Every field by name: spreading an empty step costs more than all its words. */
+function stepOf(given: Pick<Step, Named> & Partial<Omit<Step, Named>>): Step {
+  return {
+    piece: given.piece,
+    pieceName: given.pieceName,
+    id: given.id,
+    section: given.section,
+    kind: given.kind,
+    text: given.text,
+    note: given.note ?? null,
+    ends: given.ends ?? null,
+    side: given.side ?? null,
+    heightMm: given.heightMm ?? null,
+    row: given.row ?? null,
+    of: given.of ?? null,
+    check: given.check ?? null,
+    work: given.work ?? null,
+    turned: given.turned ?? false,
+    makes: given.makes ?? null,
+    onto: given.onto ?? false,
+  };
+}
+
+/** The steps of one piece: foundation, then its rows or rounds, each worded in the chosen terms. */
+export function pieceSteps(
+  piece: Piece,
+  schools: Schools,
+  replaced: ReadonlyMap<number, Instruction[]>,
+  several: boolean,
+): Step[] {
+  const words = new Map<Instruction[], string>();
+  const wordsOf = (work: Instruction[]) => {
+    const known = words.get(work);
+    if (known) return known;
+    const text = wordRow(work, schools);
+    words.set(work, text);
+    return text;
+  };
+  const pieceName = several || piece.times > 1 ? `${piece.name}${piece.times > 1 ? `, ${piece.times} alike` : ''}` : '';
+  const steps: Step[] = [foundationStep(piece, pieceName, schools)];
+  const skipsFirst = steps[0]!.row === 1;
+  // rounds keep their right side outside; turned rows change sides from there on
+  let turns = 0;
+  piece.courses.forEach((course, index) => {
+    const row = index + 1;
+    turns = course.kind === 'round' ? 0 : turns + (course.turned ? 1 : 0);
+    const side = turns % 2 === 0 ? 'right' : 'wrong';
+    if (row === 1 && skipsFirst) return;
+    if (course.before) steps.push(beforeStep(piece.id, pieceName, course, schools));
+    const work = replaced.get(row) ?? course.instructions;
+    const next = piece.courses[row];
+    steps.push(
+      stepOf({
+        piece: piece.id,
+        pieceName,
+        id: `${piece.id}-${course.kind}-${row}`,
+        section: course.section,
+        kind: course.kind,
+        text: next?.kind === 'row' && next.turned ? `${wordsOf(work)} Turn.` : wordsOf(work),
+        note: piece.notes[row],
+        ends: course.ends,
+        side,
+        heightMm: piece.reach(row),
+        row,
+        of: piece.rows,
+        check: rowCheck(piece, course, row, schools),
+        work,
+        turned: course.turned,
+      }),
+    );
+  });
+  return steps;
+}
+
+function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step {
+  const { kind, count, edge } = piece.foundation;
+  const first = piece.courses[0]!;
+  const base = {
+    piece: piece.id,
+    pieceName,
+    id: `${piece.id}-foundation`,
+    section: first.section,
+    kind: 'foundation' as const,
+    heightMm: 0,
+  };
+  const plain = foundationStitch(piece);
+  if (kind === 'chain' && schools.foundation === 'stitches' && plain)
+    return stepOf({
+      ...base,
+      text: `Work ${piece.stitches} foundation ${term(plain, schools.terms)}: chain and row 1 in one. ${EDGE_WORDS[edge]}${piece.courses.length > 1 ? ' Turn.' : ''}`,
+      ends: piece.stitches,
+      row: 1,
+      of: piece.rows,
+      side: 'right',
+      heightMm: piece.reach(1),
+      makes: { count: piece.stitches, kind: 'stitch' },
+    });
+  if (kind === 'picked-up')
+    return stepOf({
+      ...base,
+      text: wordText(
+        `Join the yarn and pick up ${plural(count, 'stitch', 'stitches')} ${piece.foundation.from ?? 'along the edge'}.`,
+        schools,
+      ),
+      ends: count,
+      makes: { count, kind: 'stitch' },
+    });
+  if (kind === 'ring') return stepOf({ ...base, text: RING_WORDS[schools.ring], makes: { count: 0, kind: 'stitch' } });
+  const joined =
+    kind === 'joined-chain' ? ` Join to a ring with a ${term('slip', schools.terms)}, the chain not twisted.` : '';
+  const both = kind === 'chain-both-sides' ? ' Both its sides are worked.' : '';
+  return stepOf({
+    ...base,
+    text: `Chain ${count}${piece.foundation.hookMm ? ` with a ${formatNumber(piece.foundation.hookMm, 2)} mm hook` : ''}.${joined}${both} ${EDGE_WORDS[edge]}`,
+    ends: count,
+    makes: { count, kind: 'chain' },
+    check:
+      kind === 'joined-chain'
+        ? {
+            look: 'No twist all the way round the chain?',
+            repair: 'Undo the joining stitch, lay the chain straight, join again.',
+          }
+        : null,
+  });
+}
+
+/** The stitch whose foundation stitches can stand for chain and row 1; undefined where row 1 is more than plain. */
+function foundationStitch({ courses, stitches, worked }: Piece): string | undefined {
+  const first = courses[0]!;
+  if (worked !== 'rows' || first.kind !== 'row') return undefined;
+  const works = first.instructions.filter((one) => one.do === 'work');
+  const made = works.reduce((sum, one) => sum + (one.do === 'work' ? one.times : 0), 0);
+  const others = first.instructions.some((one) => one.do !== 'work' && one.do !== 'skip');
+  const [only] = works;
+  return !others && works.length === 1 && made >= stitches - 1 && only?.do === 'work' ? only.stitch : undefined;
+}
+
+function beforeStep(piece: string, pieceName: string, course: Course, schools: Schools): Step {
+  const { id, text, count } = course.before!;
+  return stepOf({
+    piece,
+    pieceName,
+    id: `${piece}-${id}`,
+    section: course.section,
+    kind: 'foundation',
+    text: wordText(text, schools),
+    ends: count,
+    makes: { count, kind: 'chain' },
+    onto: true,
+  });
+}
+
+/** Checks at the risky moments of a piece (handbook 8). */
+function rowCheck(piece: Piece, { kind, section, ends }: Course, row: number, schools: Schools): Check | null {
+  if (row === 1 && piece.worked === 'rows')
+    return {
+      look: `Count ${ends}. Is the row ${wordText(`{mm:${piece.width.value}}`, schools)} wide?`,
+      repair: `Now is the cheapest moment to begin again: measure your ${term('gauge', schools.terms)} from this row and choose the count anew.`,
+    };
+  const isLast = piece.courses[row]?.section !== section;
+  if (!isLast) return null;
+  if (section === 'base')
+    return {
+      look: `Count ${ends}. Does it lie flat, and is it ${wordText(`{mm:${2 * piece.reach(row)}}`, schools)} across, as it should?`,
+      repair: 'If it cups, work the rounds looser or add stitches; if it ruffles, leave some out.',
+    };
+  if (kind === 'round')
+    return {
+      look: `Count ${ends}; a joining stitch is not counted. Does the thing fit in so far?`,
+      repair: 'Take back to the round that lost or gained a stitch.',
+    };
+  return {
+    look: `Count ${ends}. Two rows make a ridge: ${plural(row, 'row')} from the chain?`,
+    repair: 'A stitch too few is usually the last one of a row missed; take back to the row that lost it.',
+  };
+}
+
+/** Steps that are no rows, worded. */
+export function workSteps(steps: readonly WorkStep[], piece: string, schools: Schools): Step[] {
+  return steps.map(({ id, section, kind, text, check }) =>
+    stepOf({
+      piece,
+      pieceName: '',
+      id,
+      section,
+      kind,
+      text: wordText(text, schools),
+      check: check && { look: wordText(check.look, schools), repair: wordText(check.repair, schools) },
+    }),
+  );
+}

@@ -1,0 +1,44 @@
+import { BASES, STITCHES } from '../fabric';
+import { formatLength } from '../units';
+import type { Schools } from './schools';
+
+/** Craft words that differ, or that stand for a stitch that is no pattern of its own. */
+const WORDS: Readonly<Record<string, { US: string; UK: string }>> = {
+  spike: { US: 'spike stitch', UK: 'spike stitch' },
+  skip: { US: 'skip', UK: 'miss' },
+  Skip: { US: 'Skip', UK: 'Miss' },
+  gauge: { US: 'gauge', UK: 'tension' },
+};
+
+/** Stitch patterns whose own name is long: what one stitch of them is called. */
+const ONE: Readonly<Record<string, { US: string; UK: string }>> = Object.fromEntries(
+  [...STITCHES, ...Object.values(BASES)].map(({ id, name }) => [id, name]),
+);
+
+/** A stitch or craft word in the chosen terms; a word that does not differ is itself. */
+export function term(id: string, terms: Schools['terms']): string {
+  return (WORDS[id] ?? ONE[id])?.[terms] ?? id;
+}
+
+const MIRRORED: Readonly<Record<string, string>> = {
+  left: 'right',
+  right: 'left',
+  clockwise: 'anticlockwise',
+  anticlockwise: 'clockwise',
+};
+
+/**
+ * Fills the tokens of a text: `{single}` becomes the stitch's name, `{mm:62.3}` the length in the chosen unit,
+ * `{side:left}` the side as it is for the hand that works.
+ */
+export function wordText(
+  text: string,
+  { terms, units, hand = 'right' }: Pick<Schools, 'terms' | 'units'> & Partial<Pick<Schools, 'hand'>>,
+): string {
+  if (!text.includes('{')) return text;
+  return text.replace(/\{(mm:|side:)?([^}]+)\}/g, (_, kind: string | undefined, body: string) => {
+    if (kind === 'mm:') return formatLength(Number(body), units);
+    if (kind === 'side:') return hand === 'left' ? (MIRRORED[body] ?? body) : body;
+    return term(body, terms);
+  });
+}

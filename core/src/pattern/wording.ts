@@ -1,0 +1,106 @@
+import type { GroupPart, Instruction, Place } from '../fabric';
+import { plural } from '../units';
+import type { Schools } from './schools';
+import { term } from './terms';
+
+type Terms = Schools['terms'];
+
+/**
+ * A row in words: `Chain 1 (not a stitch), single crochet in each of the next 16 stitches.` The same instructions are
+ * what the referee works, so the words and the counts cannot part.
+ */
+export function wordRow(instructions: readonly Instruction[], { terms }: Pick<Schools, 'terms'>): string {
+  const said = wordList(instructions, terms);
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+}
+
+function wordList(instructions: readonly Instruction[], terms: Terms): string {
+  return instructions.map((instruction) => wordInstruction(instruction, terms)).join(', ');
+}
+
+function wordInstruction(one: Instruction, terms: Terms): string {
+  switch (one.do) {
+    case 'turning-chain':
+      return `chain ${one.chains} (${one.counts ? 'counts as a stitch' : 'not a stitch'})`;
+    case 'skip':
+      return `${term('skip', terms)} ${plural(one.times, place(one.into, 1), place(one.into, 2))}${one.counts ? ' (they count as a stitch)' : ''}`;
+    case 'work':
+      return UNBOUND[one.into]
+        ? `${one.times} ${term(one.stitch, terms)} ${UNBOUND[one.into]}`
+        : `${term(one.stitch, terms)} in ${each(one.times, one.into)}`;
+    case 'group':
+      return group(one, terms);
+    case 'together':
+      return `${term(one.stitch, terms)} the next ${one.over} together${one.times > 1 ? `, ${one.times} times` : ''}`;
+    case 'chain':
+      return `chain ${one.chains}`;
+    case 'crossed':
+      return `(${term('skip', terms)} 1, ${term(one.stitch, terms)} in the next, ${term(one.stitch, terms)} in the one ${terms === 'US' ? 'skipped' : 'missed'}) ${timesWord(one.times)}`;
+    case 'wrapped':
+      return `${term(one.stitch, terms)} round the post of the one just made`;
+    case 'loop':
+      return one.closes === 'same-stitch'
+        ? `chain ${one.chains} for the loop and ${term('slip', terms)} into the stitch just made`
+        : `chain ${one.chains} for the loop`;
+    case 'other-side':
+      return 'go round the end and on along the other side of the chain';
+    case 'join':
+      return `${term('slip', terms)} into the first stitch to join`;
+    case 'leave':
+      return `leave the last ${plural(one.times, 'stitch', 'stitches')} for later`;
+    case 'own-row':
+      return `row ${one.row} of ${one.name} over ${plural(one.stitches, place(one.into, 1), place(one.into, 2))}`;
+    case 'repeat':
+      return `(${wordList(one.of, terms)}) ${timesWord(one.times)}`;
+  }
+}
+
+const UNBOUND: Partial<Record<Place, string>> = {
+  ring: 'into the ring',
+  end: 'round the end of the strip',
+  corner: 'in the corner space you stand at',
+};
+
+function timesWord(times: number): string {
+  return times === 1 ? 'once' : times === 2 ? 'twice' : `${times} times`;
+}
+
+function group({ parts, into, over, times }: Extract<Instruction, { do: 'group' }>, terms: Terms): string {
+  const what = parts.map((part) => wordPart(part, terms)).join(', ');
+  const whole = parts.length > 1 ? `(${what})` : what;
+  const whither = UNBOUND[into];
+  if (whither) return `${whole} ${whither}`;
+  return `${whole} in ${into === 'gap' ? gaps(over, times) : each(times, into)}`;
+}
+
+function wordPart(part: GroupPart, terms: Terms): string {
+  return 'stitch' in part ? `${part.count} ${term(part.stitch, terms)}` : `chain ${part.chains}`;
+}
+
+/** Worked between stitches: in the middle of a group below, or before it. */
+function gaps(over: number, times: number): string {
+  if (over === 0) return 'the gap after the last group';
+  const where =
+    over % 2 === 0
+      ? `the middle of ${times === 1 ? 'the next' : 'each'} pair`
+      : `the gap before ${times === 1 ? 'the next' : 'each'} group`;
+  return times > 1 ? `${where}, ${times} times` : where;
+}
+
+function each(times: number, into: Place): string {
+  return times === 1 ? `the next ${place(into, 1)}` : `each of the next ${times} ${place(into, times)}`;
+}
+
+const PLACES: Readonly<Record<Place, readonly [one: string, many: string]>> = {
+  stitch: ['stitch', 'stitches'],
+  chain: ['chain', 'chains'],
+  space: ['space', 'spaces'],
+  gap: ['gap', 'gaps'],
+  ring: ['ring', 'rings'],
+  end: ['end', 'ends'],
+  corner: ['corner', 'corners'],
+};
+
+function place(into: Place, count: number): string {
+  return PLACES[into][count === 1 ? 0 : 1];
+}

@@ -1,0 +1,31 @@
+import type { FabricSpec } from './fabric';
+import type { FitSpec } from './fit';
+import type { FittingSpec } from './fittings';
+import type { Schools } from './pattern';
+import type { CarrierSpec, ThingSpec } from './things';
+import type { FieldValue } from './units';
+
+export const PLAN_FORMAT = 'keep-snug.plan/1';
+
+/** A plan: all a person decided, and nothing that can be reckoned from it. */
+export interface Plan {
+  format: typeof PLAN_FORMAT;
+  title: string;
+  thing: ThingSpec;
+  /** What carries the finished piece: a bar it hangs over, a body it hangs from. */
+  carrier?: CarrierSpec;
+  fabric: FabricSpec;
+  shape: ShapeSpec;
+  fit: FitSpec;
+  fittings?: FittingSpec[];
+  /** Counts taken over the best ones, by choice. */
+  picks?: Record<string, number>;
+  /** Cautions that were read and set aside on screen; the sheet keeps them. */
+  setAside?: string[];
+  schools?: Partial<Schools>;
+}
+
+export interface ShapeSpec {
+  kind: string;
+  [option: string]: FieldValue | undefined;
+}

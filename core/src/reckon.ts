@@ -1,0 +1,194 @@
+import { cautionsOf, type Caution } from './cautions';
+import { byColour, notionsOf, tallyPieces, workingTime, yarnNeed, type ColourNeed, type YarnNeed } from './supplies';
+import type { Instruction, WorkedFabric } from './fabric';
+import { derive, type Advice, type Figure } from './figure';
+import type { Notion, Placed } from './fittings';
+import { pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
+import type { Plan } from './plan';
+import type { Choice, Phase, Piece, View, WorkStep } from './shapes';
+import type { WorkedThing } from './things';
+import { workOut, type WorkedOut } from './workOut';
+
+export const WORKED_FORMAT = 'keep-snug.worked/1';
+
+type Mm = Figure<'mm'>;
+
+/** A piece as it is told: without what only the reckoning needs of it. */
+export type ToldPiece = Omit<Piece, 'courses' | 'reach' | 'fabric' | 'notes'>;
+
+/** What a plan comes to: sizes, counts, positions, steps and drawings, all reckoned and nothing stored. */
+export interface Worked {
+  format: typeof WORKED_FORMAT;
+  title: string;
+  thing: { girth: Mm; width: Mm; height: Mm; depth: Mm };
+  fabric: { stitchWidth: Mm; rowHeight: Mm; chain: Mm; thickness: Mm; cover: Figure<'1'> };
+  pieces: ToldPiece[];
+  inside: { girth: Mm; depth: Mm };
+  outside: { width: Mm; height: Mm; thickness: Mm };
+  /** What the whole counts leave round and above the thing: inside size less thing size. */
+  ease: { girth: Mm; cover: Mm };
+  /** What the fit asked for, before counts were whole. */
+  wanted: { girth: Mm; cover: Mm };
+  choices: Choice[];
+  fittings: { kind: string; figures: Record<string, Figure>; place: string }[];
+  supplies: {
+    yarn: YarnNeed;
+    byColour: ColourNeed[];
+    time: Figure<'min'>;
+    stitches: number;
+    notions: Notion[];
+  };
+  advice: Advice[];
+  cautions: Caution[];
+  steps: Step[];
+  views: View[];
+}
+
+/**
+ * The one door: a plan in, everything reckoned from it out. Pure: no clock, no randomness, no network.
+ *
+ * @param plan a plan whose form has been checked (formats: parsePlan)
+ * @throws PlanProblem naming every entry that cannot be reckoned, its limit and the repair
+ * @source the whole handbook, in its own order
+ */
+export function reckon(plan: Plan): Worked {
+  const out = workOut(plan);
+  const { thing, fabric, fit, schools, built, placed, advice } = out;
+  const after = stepsAfter(out);
+  const pieces = allPieces(out);
+  const supplies = suppliesOf(plan, out, after);
+  return {
+    format: WORKED_FORMAT,
+    title: plan.title,
+    thing: pickThing(thing),
+    fabric: pickFabric(fabric),
+    pieces: pieces.map(({ courses: _c, reach: _r, fabric: _f, notes: _n, ...piece }) => ({
+      ...piece,
+      summary: wordText(piece.summary, schools),
+    })),
+    inside: built.inside,
+    outside: built.outside,
+    ease: {
+      girth: derive(
+        'mm',
+        'ease = inside − thing',
+        { inside: built.inside.girth, thing: thing.girth },
+        (v) => v.inside - v.thing,
+      ),
+      cover: derive('mm', 'cover = inside − H', { inside: built.inside.depth, H: thing.height }, (v) => v.inside - v.H),
+    },
+    wanted: { girth: fit.girthEase, cover: fit.coverEase },
+    choices: built.choices,
+    fittings: placed.map(({ kind, figures, place }) => ({ kind, figures, place: wordText(place, schools) })),
+    supplies,
+    advice: advice.map((one) => ({ ...one, text: wordText(one.text, schools), repair: wordText(one.repair, schools) })),
+    cautions: cautionsOf({
+      plan,
+      thing,
+      fittings: new Set(placed.map(({ kind }) => kind)),
+      placed,
+      minutes: supplies.time.value,
+    }),
+    steps: allSteps(pieces, placed, after, schools),
+    views: viewsOf(out),
+  };
+}
+
+/**
+ * The views and choices of a plan alone, for a hand that draws and must see them within a frame: what `reckon` says of
+ * them, without its steps, supplies and words.
+ *
+ * @param plan a plan whose form has been checked (formats: parsePlan)
+ * @throws PlanProblem as reckon does
+ */
+export function drawUp(plan: Plan): Pick<Worked, 'views' | 'choices'> {
+  const out = workOut(plan);
+  return { views: viewsOf(out), choices: out.built.choices };
+}
+
+/** The shape's views with its fittings laid on. */
+function viewsOf({ built, placed, schools }: WorkedOut): View[] {
+  return built.views.map((view) => ({
+    ...view,
+    parts: [...view.parts, ...placed.flatMap((p) => p.parts[view.id] ?? [])],
+    text: wordText(view.text, schools),
+  }));
+}
+
+/** Yarn, time and stitches of a plan worked out. */
+export function suppliesOf(plan: Plan, out: WorkedOut, after: readonly WorkStep[]): Worked['supplies'] {
+  const pieces = allPieces(out);
+  const tally = tallyPieces(pieces);
+  const { placed, fabric } = out;
+  const cords = placed.reduce((sum, { yarnMm }) => sum + (yarnMm ?? 0), 0);
+  const yarn = yarnNeed(plan.fabric, fabric, pieces, tally, after, cords);
+  return {
+    yarn,
+    byColour: byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value),
+    time: workingTime(tally, fabric, after),
+    notions: notionsOf(
+      plan.fabric,
+      fabric,
+      placed.flatMap(({ notions }) => notions ?? []),
+    ),
+    stitches: Object.values(tally).reduce((sum, count) => sum + count, 0),
+  };
+}
+
+function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'] {
+  return { girth, width, height, depth };
+}
+
+function pickFabric({ stitchWidth, rowHeight, chain, thickness, cover }: WorkedFabric): Worked['fabric'] {
+  return { stitchWidth, rowHeight, chain, thickness, cover };
+}
+
+const WEAVE_IN: WorkStep = {
+  id: 'weave-in',
+  section: 'finishing',
+  kind: 'finish',
+  phase: 'finish',
+  text: 'Weave in the tails along a row, back again the other way, and cut them off.',
+};
+
+const PHASES: readonly Phase[] = ['open', 'joining', 'mouth', 'filled', 'finish'];
+
+/** Steps by their phase, so that nothing is sewn shut that must still be reached; within a phase as they came. */
+function inOrder(steps: readonly WorkStep[]): WorkStep[] {
+  return PHASES.flatMap((phase) => steps.filter((step) => step.phase === phase));
+}
+
+/** A piece with what its fittings have to say of its rows. */
+function noted(piece: Piece, placed: readonly Placed[]): Piece {
+  const more = placed.flatMap(({ notes }) => notes ?? []).filter((note) => note.piece === piece.id);
+  if (more.length === 0) return piece;
+  const notes = { ...piece.notes };
+  for (const { row, text } of more) notes[row] = notes[row] ? `${notes[row]} ${text}` : text;
+  return { ...piece, notes };
+}
+
+/** The shape's own pieces and those made for its fittings. */
+export function allPieces({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): Piece[] {
+  return [...built.pieces, ...placed.flatMap(({ pieces }) => pieces ?? [])];
+}
+
+/** All that is done beside the rows, in an order that leaves nothing sewn shut. */
+export function stepsAfter({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): WorkStep[] {
+  return inOrder([...built.assembly, ...placed.flatMap(({ steps }) => steps), WEAVE_IN]);
+}
+
+function allSteps(
+  pieces: readonly Piece[],
+  placed: readonly Placed[],
+  after: readonly WorkStep[],
+  schools: Schools,
+): Step[] {
+  const changes = placed.flatMap((p) => p.rows);
+  const rows = pieces.flatMap((piece) => {
+    const replaced = new Map<number, Instruction[]>(
+      changes.filter((change) => change.piece === piece.id).map((change) => [change.row, change.instructions]),
+    );
+    return pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1);
+  });
+  return [...rows, ...workSteps(after, pieces[0]!.id, schools)];
+}

@@ -1,0 +1,206 @@
+import type { CountCondition, CountOption, Reach } from '../counts';
+import type { Instruction, WorkedFabric } from '../fabric';
+import type { Advice, Figure } from '../figure';
+import type { FitModel, Verdict, WorkedFit } from '../fit';
+import type { CarrierSpec, WorkedThing } from '../things';
+import type { Field, FieldValues } from '../units';
+import type { View } from './drawing';
+
+/** What the fittings of a plan ask the shape to leave room for. */
+export interface Demands {
+  /** `path` is the plan's entry that asks. */
+  flap?: { path: string; overlapMm?: number; withClosure: boolean };
+  /** What the count across or round must obey besides the stitch's multiple. */
+  conditions?: readonly CountCondition[];
+  /** What lies side by side in it needs a face so wide at the least, with how it came about. */
+  face?: Figure<'mm'>;
+}
+
+/** The maker's habits that change what a shape writes. */
+export interface ShapeSchools {
+  rounds: 'joined' | 'spiral';
+  turningChainCounts: boolean;
+  foundation: 'chain' | 'stitches';
+}
+
+export interface ShapeContext {
+  thing: WorkedThing;
+  /** Gauged for the way this shape is worked. */
+  fabric: WorkedFabric;
+  fit: WorkedFit;
+  options: FieldValues;
+  demands: Demands;
+  schools: ShapeSchools;
+  carrier?: CarrierSpec;
+  /** Counts the maker picked over the best ones, by the choice's id. */
+  picks: Record<string, number>;
+}
+
+/** A part of a piece between folds, corners or seams. */
+export interface Section {
+  name: string;
+  /** Rows or rounds it spans, and which. */
+  rows: number;
+  from: number;
+  to: number;
+  /** Stitches it spans. */
+  stitches: number;
+  /** Its length the way it is divided off: along the rows' height, or across the stitches. */
+  mm: number;
+  /** The count that divides it off, with how it came about. */
+  count: Figure<'rows' | 'stitches'>;
+}
+
+/** One row or round. Courses alike share one object. */
+export interface Course {
+  instructions: Instruction[];
+  /** Columns it ends on. */
+  ends: number;
+  kind: 'row' | 'round';
+  /** Whether the work was turned before it, so that the hook meets the row below from its other end. */
+  turned: boolean;
+  section: string;
+  /** Something done before it that makes places to work into: chains across to a second pocket. */
+  before?: { id: string; text: string; count: number };
+}
+
+export interface Foundation {
+  kind: 'chain' | 'ring' | 'chain-both-sides' | 'joined-chain' | 'picked-up';
+  /** Chains, with those skipped; for a ring the stitches worked into it. */
+  count: number;
+  /** What its edge becomes. */
+  edge: 'opening' | 'closed' | 'seam';
+  /** What the chain is worked with, where it is another hook than the rest. */
+  hookMm?: number;
+  /** For stitches picked up: where. */
+  from?: string;
+}
+
+export interface Piece {
+  id: string;
+  name: string;
+  /** How many of it are made. */
+  times: number;
+  worked: 'rows' | 'rounds';
+  foundation: Foundation;
+  stitches: number;
+  /** Rows or rounds in all. */
+  rows: number;
+  /** Stitches of each round, for pieces in rounds. */
+  roundCounts?: number[];
+  /** The same counts with how they came about. */
+  counts: { foundation: Figure<'chains' | 'stitches'>; stitches: Figure<'stitches'>; rows: Figure<'rows'> };
+  width: Figure<'mm'>;
+  height: Figure<'mm'>;
+  sections: Section[];
+  /** What to make of it in a line: chain, stitches, rows. */
+  summary: string;
+  courses: Course[];
+  /** How high so many courses reach, mm. */
+  reach: Reach;
+  fabric: WorkedFabric;
+  /** What to do on reaching the end of a row, by row. */
+  notes: Record<number, string>;
+}
+
+export interface ChoiceOption extends CountOption {
+  /** Girth ease this count gives, mm and as a fraction of the girth. */
+  easeMm: number;
+  easeShare: number;
+  verdict: Verdict;
+  chosen: boolean;
+}
+
+export interface Choice {
+  id: string;
+  name: string;
+  noun: string;
+  /** The size wanted, mm, and how it came about. */
+  askedMm: number;
+  asked: Figure<'mm'>;
+  options: ChoiceOption[];
+  /** Wishes besides the stitch's own, and how many mm each puts the best count off. */
+  costs: { text: string; mm: number; without: number }[];
+}
+
+/** When a step beside the rows is done: while pieces lie open, joining them, through the mouth, filled, at the end. */
+export type Phase = 'open' | 'joining' | 'mouth' | 'filled' | 'finish';
+
+/**
+ * Something done besides rows. `text` may hold tokens: `{single}` and other stitch ids or craft words, which become
+ * the chosen terms, and `{mm:62.3}`, which becomes the chosen unit.
+ */
+export interface WorkStep {
+  id: string;
+  section: string;
+  kind: 'assembly' | 'closure' | 'finish';
+  phase: Phase;
+  text: string;
+  check?: Check;
+  /** Places no needle reaches any more once it is done. */
+  closes?: readonly string[];
+  /** Places the needle must still reach to do it. */
+  reaches?: readonly string[];
+  /** Minutes it takes (prior), where it is more than a row's tick. */
+  minutes?: number;
+  /** Seam sewn in it, mm, and how: what yarn it takes. */
+  seam?: { mm: number; factor: number };
+}
+
+/** What to look at, and what to do if it is wrong. */
+export interface Check {
+  look: string;
+  repair: string;
+}
+
+/** Where a flap comes to lie, for what sits on its edge. All mm but the counts. */
+export interface FlapPlace {
+  piece: string;
+  /** The row that becomes the flap's edge, and its stitches. */
+  row: number;
+  stitches: number;
+  width: Figure<'mm'>;
+  /** From the front's top edge down to the flap's edge, closed over the filled pouch. */
+  edgeBelowFrontTop: Figure<'mm'>;
+  front: Section;
+}
+
+/** The mouth of a tube worked upwards, for what is worked into its rounds. */
+export interface MouthPlace {
+  piece: string;
+  /** Rounds that belong to the wall, from the first to the last. */
+  from: number;
+  to: number;
+  stitches: number;
+}
+
+export interface Built {
+  pieces: Piece[];
+  inside: { girth: Figure<'mm'>; depth: Figure<'mm'> };
+  outside: { width: Figure<'mm'>; height: Figure<'mm'>; thickness: Figure<'mm'> };
+  choices: Choice[];
+  /** How the inside follows from gauge and thing, for the chance of fit. */
+  model: FitModel;
+  flap?: FlapPlace;
+  mouth?: MouthPlace;
+  assembly: WorkStep[];
+  views: View[];
+  advice: Advice[];
+}
+
+export interface ShapeDefinition {
+  id: string;
+  name: string;
+  summary: string;
+  /** What speaks for it, in a line. */
+  why: string;
+  worked: 'rows' | 'rounds';
+  options: readonly Field[];
+  /** Kinds of thing it can hold. */
+  holds: readonly string[];
+  /** What carries it, where it cannot be without. */
+  needsCarrier?: CarrierSpec['kind'];
+  /** Why it does not suit this thing after all, with what to do instead; undefined where it does. */
+  unsuited?: (thing: WorkedThing) => string | undefined;
+  build: (context: ShapeContext) => Built;
+}

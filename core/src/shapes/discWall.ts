@@ -1,0 +1,416 @@
+import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, shareOut } from '../counts';
+import { BASES, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
+import { chosen, derive, type Figure } from '../figure';
+import { tubeGirth } from '../fit';
+import { formatNumber, plural, type Field } from '../units';
+import type { Built, Course, ShapeContext, ShapeDefinition } from './definition';
+import type { Part, View } from './drawing';
+import { chosenCount, pickAdvice } from './kit/choice';
+import { roundCourses, roundOf } from './kit/courses';
+import { panel, sideBySide, standing } from './kit/draw';
+import { coverDrive } from './kit/drive';
+import { fastenOff } from './kit/joins';
+import { roundPiece, roundsFor, type RoundRun } from './kit/roundPiece';
+import { sized } from './kit/sized';
+import { flatWidth, tubeRound } from './kit/tube';
+
+type Mm = Figure<'mm'>;
+
+const number = (key: string, label: string, help: string, min: number, max: number): Field => ({
+  key,
+  kind: 'number',
+  label,
+  help,
+  unit: 'stitches',
+  whole: true,
+  min,
+  max,
+  optional: true,
+});
+
+const options: readonly Field[] = [
+  {
+    key: 'base',
+    kind: 'choice',
+    label: 'Base worked in',
+    options: (['single', 'half-double', 'double'] as const).map((id) => ({ id, name: BASES[id].name.US })),
+    default: 'single',
+  },
+  number('start', 'Stitches in the ring', 'Left empty: as many as lie flat.', 3, 24),
+  number('each', 'More in each round', 'Left empty: as many as lie flat.', 1, 24),
+  {
+    key: 'doublings',
+    kind: 'number',
+    label: 'Rounds that double first',
+    unit: 'rounds',
+    whole: true,
+    min: 0,
+    max: 3,
+    default: 0,
+  },
+  {
+    key: 'takeIn',
+    kind: 'choice',
+    label: 'At the shoulder',
+    options: [
+      { id: 'none', name: 'straight up' },
+      { id: 'shoulder', name: 'taken in to the neck' },
+    ],
+    default: 'none',
+  },
+];
+
+/**
+ * A disc from the ring outwards, then a wall straight up, taken in at the shoulder where it is wanted (handbook 4.1 and
+ * 5.5). The base is in a plain stitch, the wall in the plan's own.
+ */
+function build(context: ShapeContext): Built {
+  const { fabric, thing, options: given, schools } = context;
+  const baseId = given.base as BaseId;
+  const base = fabric.also(baseId, 'rounds');
+  const { choice, n, girth } = tubeRound(context, fabric, 4, []);
+  const count = chosenCount(choice);
+  const disc = discOf(context, base, count);
+  const wanted = wallHeights(context);
+  const wallRounds = roundsFor(wanted.wall, fabric);
+  const shoulder = wanted.shoulder ? shoulderOf(context, fabric, count, wallRounds, wanted.shoulder) : undefined;
+  const r = chosen(wallRounds, 'rows', 'rounds of the wall');
+  const h = fabric.rowHeight;
+  const t = fabric.thickness;
+  const plain = fabric.also(fabric.stitch.base, 'rounds');
+  const s = chosen(shoulder?.courses.length ?? 0, 'rows', 'rounds of the shoulder');
+  const depth = sized(
+    shoulder ? 'inside = wall rounds × h + shoulder rounds × h of its stitch − πt/4' : 'inside = rounds × h − πt/4',
+    { r, h, s, share: chosen(plain.rowHeight.value / h.value, '1', 'the shoulder’s round against the wall’s'), t },
+    (v) => v.r * v.h + v.s * v.share * v.h - (Math.PI * v.t) / 4,
+  );
+  const height = derive(
+    'mm',
+    'height = rounds × h',
+    { r, h, s, share: chosen(plain.rowHeight.value / h.value, '1', 'the shoulder’s round against the wall’s') },
+    (v) => (v.r + v.s * v.share) * v.h,
+  );
+  const width = flatWidth(n, fabric.stitchWidth);
+  const runs: RoundRun[] = [
+    { name: 'base', courses: disc.courses, fabric: base, wanted: disc.radius },
+    {
+      name: 'wall',
+      courses: roundCourses(fabric.stitch, count, wallRounds, schools, 'wall', 'plain'),
+      fabric,
+      wanted: wanted.wall,
+    },
+    ...(shoulder && wanted.shoulder
+      ? [{ name: 'shoulder', courses: shoulder.courses, fabric: plain, wanted: wanted.shoulder }]
+      : []),
+  ];
+  const start = disc.counts[0]!;
+  const piece = roundPiece({
+    id: 'body',
+    name: 'Bag',
+    foundation: { kind: 'ring', count: start, edge: 'closed' },
+    foundationFigure: derive(
+      'stitches',
+      'into the ring: as many as each round adds, unless chosen',
+      { h: base.rowHeight, w: base.stitchWidth },
+      () => start,
+    ),
+    stitches: n,
+    runs,
+    main: fabric,
+    width,
+    height,
+    summary: `Ring of ${start}, base of ${plural(disc.counts.length, 'round')} to ${count}; ${plural(wallRounds, 'round')} of wall${shoulder ? `; taken in to ${shoulder.neck}` : ''}`,
+    notes: {
+      1: 'Hang a marker in the first stitch, and move it up as you go.',
+      [disc.counts.length]: 'The base is done.',
+    },
+  });
+  return {
+    pieces: [piece],
+    inside: { girth: girth.figure, depth: depth.figure },
+    outside: { width, height, thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure },
+    choices: [choice],
+    model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
+    mouth: { piece: 'body', from: disc.counts.length + 1, to: disc.counts.length + wallRounds, stitches: count },
+    assembly: [
+      {
+        ...fastenOff(0, 'nothing'),
+        text: 'Fasten off.',
+        check: {
+          look: 'Stand the thing in it: does the last round come where you want it?',
+          repair: 'Work or take back a round before you cut.',
+        },
+      },
+    ],
+    advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice],
+    views: views(context, piece.rows, disc.counts, wallRounds, count, base, shoulder),
+  };
+}
+
+/** The diameter the base must have: the thing's own; of a bag given flat, that of the round it makes. */
+function baseDiameter({ thing, fit }: ShapeContext): Mm {
+  if (thing.kind === 'loose') return derive('mm', 'b = g / π', { g: thing.girth }, (v) => v.g / Math.PI);
+  return derive('mm', 'b = (g + ease) / π', { g: thing.girth, ease: fit.girthEase }, (v) => (v.g + v.ease) / Math.PI);
+}
+
+/** Rounds of the base `k = round((b/2) / h)`, counts to the wall's (law, handbook 4.1). */
+function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
+  const { options: given, schools } = context;
+  const h = base.rowHeight.value;
+  const w = base.stitchWidth.value;
+  const flat = Math.max(3, Math.round(flatIncrease(h, w)));
+  const each = Number(given.each ?? flat);
+  const start = Number(given.start ?? given.each ?? flat);
+  const radius = derive('mm', 'b / 2', { b: baseDiameter(context) }, (v) => v.b / 2);
+  const rounds = Math.max(1, Math.round(radius.value / h));
+  const { counts, advice } = discToWall({ start, each, doublings: Number(given.doublings) }, rounds, wall, h, w);
+  const stitch = base.stitch.id;
+  const courses = counts.map((ends, index): Course => {
+    const before = counts[index - 1];
+    const body: Instruction[] =
+      before === undefined
+        ? [work(stitch, ends, 'ring')]
+        : changeRound(before, ends, stitch, index % 2 === 0 ? 0.5 : 0);
+    return roundOf(body, ends, base.stitch.base, schools, 'base');
+  });
+  return { counts, courses, radius, advice };
+}
+
+/** Heights of wall and shoulder (law, handbook 3): the wall turns up out of the base by a quarter turn. */
+function wallHeights({ thing, fit, fabric, options: given }: ShapeContext): { wall: Mm; shoulder?: Mm } {
+  const t = fabric.thickness;
+  const whole = derive(
+    'mm',
+    'wall = H + cover ease + πt/4',
+    { H: thing.height, cover: fit.coverEase, t },
+    (v) => v.H + v.cover + (Math.PI * v.t) / 4,
+  );
+  const at = shoulderHeight(thing.stations);
+  if (given.takeIn !== 'shoulder' || at === undefined || at >= thing.height.value) return { wall: whole };
+  const from = chosen(at, 'mm', 'height of the shoulder');
+  return {
+    wall: derive('mm', 'wall = shoulder + πt/4', { shoulder: from, t }, (v) => v.shoulder + (Math.PI * v.t) / 4),
+    shoulder: derive(
+      'mm',
+      'shoulder = H + cover ease − height of the shoulder',
+      { H: thing.height, cover: fit.coverEase, from },
+      (v) => v.H + v.cover - v.from,
+    ),
+  };
+}
+
+function shoulderHeight(stations: ShapeContext['thing']['stations']): number | undefined {
+  const neck = stations?.find(({ name }) => name === 'neck');
+  return neck ? stations?.find(({ name }) => name === 'shoulder')?.height : undefined;
+}
+
+/**
+ * Rounds that lead from the wall's count to the neck's, taking in evenly (law, handbook 4.1: increases backwards); an
+ * open wall is levelled by a plain round first.
+ */
+function shoulderOf(
+  { thing, fit, schools }: ShapeContext,
+  wall: WorkedFabric,
+  count: number,
+  wallRounds: number,
+  height: Mm,
+) {
+  const plain = wall.also(wall.stitch.base, 'rounds');
+  const neck = thing.stations!.find(({ name }) => name === 'neck')!;
+  const girth = chosen(Math.PI * neck.diameter, 'mm', 'round the neck');
+  const ease = derive(
+    'mm',
+    'ease in proportion',
+    { ease: fit.girthEase, g: thing.girth, girth },
+    (v) => (v.ease / v.g) * v.girth,
+  );
+  const asked = tubeGirth(girth, ease, plain.thickness);
+  const stitches = nearestCounts({
+    askedMm: asked.value,
+    sizeOf: (n) => n * plain.stitchWidth.value,
+    conditions: [multipleOf({ repeat: 1, edge: 0 })],
+    hurts: 'small',
+    atLeast: 3,
+    path: 'thing.neckDiameter',
+  }).find(({ best }) => best)!.count;
+  const rounds = roundsFor(height, plain);
+  const to = Math.min(count, stitches);
+  // a round can at most halve; the rest of the way stays open rather than being forced
+  const neckCount = Math.max(to, Math.ceil(count / 2 ** rounds));
+  const falls = shareOut(rounds, count - neckCount);
+  const courses: Course[] = [];
+  let now = count;
+  const { level } = wall.stitch;
+  if (level) courses.push(roundOf(level(count, wallRounds), count, plain.stitch.base, schools, 'shoulder'));
+  falls.forEach((fall, index) => {
+    const next = Math.max(now - fall, Math.ceil(now / 2));
+    courses.push(
+      roundOf(
+        changeRound(now, next, plain.stitch.id, index % 2 === 0 ? 0 : 0.5),
+        next,
+        plain.stitch.base,
+        schools,
+        'shoulder',
+      ),
+    );
+    now = next;
+  });
+  return { courses, neck: now, neckMm: neck.diameter };
+}
+
+function views(
+  context: ShapeContext,
+  rounds: number,
+  counts: readonly number[],
+  wallRounds: number,
+  n: number,
+  base: WorkedFabric,
+  shoulder: ReturnType<typeof shoulderOf> | undefined,
+): View[] {
+  const { thing, fabric } = context;
+  const h = fabric.rowHeight.value;
+  const t = fabric.thickness.value;
+  const plain = fabric.also(fabric.stitch.base, 'rounds');
+  const half = (n * fabric.stitchWidth.value) / 2;
+  const wallHigh = wallRounds * h;
+  const shoulderHigh = (shoulder?.courses.length ?? 0) * plain.rowHeight.value;
+  const high = wallHigh + shoulderHigh;
+  const across = 2 * counts.length * base.rowHeight.value;
+  const neckHalf = shoulder ? (shoulder.neck * plain.stitchWidth.value) / 2 : half;
+  const side: Part[] = [
+    panel({
+      role: 'wall',
+      label: 'wall',
+      sub: `${wallRounds} rounds of ${n}`,
+      y: shoulderHigh,
+      w: half,
+      h: wallHigh,
+      rows: wallRounds,
+      stitches: n / 2,
+    }),
+    ...(shoulder
+      ? [
+          panel({
+            role: 'turn',
+            label: 'shoulder',
+            sub: `${shoulder.courses.length} rounds to ${shoulder.neck}`,
+            form: 'taper',
+            top: neckHalf,
+            w: half,
+            h: shoulderHigh,
+            rows: shoulder.courses.length,
+            stitches: n / 2,
+          }),
+        ]
+      : []),
+    { type: 'dimension', along: 'x', from: 0, to: half, mm: half, count: `${n} stitches round`, choice: 'round' },
+    {
+      type: 'dimension',
+      along: 'y',
+      from: 0,
+      to: high,
+      mm: high,
+      count: plural(rounds - counts.length, 'round'),
+      drives: coverDrive(context),
+    },
+  ];
+  const disc: Part[] = [
+    panel({
+      role: 'base',
+      label: 'base',
+      sub: `${plural(counts.length, 'round')} to ${n}`,
+      form: 'disc',
+      w: across,
+      h: across,
+      rows: counts.length,
+      stitches: n,
+      stacked: 'out',
+    }),
+    { type: 'dimension', along: 'x', from: 0, to: across, mm: across, count: plural(counts.length, 'round') },
+  ];
+  const flat = sideBySide([
+    { parts: side, width: half, height: high },
+    { parts: disc, width: across, height: across },
+  ]);
+  const wide = Math.max(across, (n * fabric.stitchWidth.value) / Math.PI);
+  const neckWide = (2 * neckHalf) / Math.PI;
+  const upright: Part[] = [
+    panel({
+      role: 'wall',
+      label: 'wall',
+      sub: `${wallRounds} rounds`,
+      y: shoulderHigh,
+      w: wide,
+      h: wallHigh,
+      rows: wallRounds,
+      stitches: n / 2,
+    }),
+    ...(shoulder
+      ? [
+          panel({
+            role: 'turn',
+            label: 'shoulder',
+            sub: `to ${shoulder.neck}`,
+            form: 'taper',
+            top: neckWide,
+            w: wide,
+            h: shoulderHigh,
+            rows: shoulder.courses.length,
+            stitches: n / 2,
+          }),
+        ]
+      : []),
+    ...standing(thing, 0, wide, high),
+    { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide },
+    { type: 'dimension', along: 'y', from: 0, to: high, mm: high },
+  ];
+  const points: [number, number][] = [
+    [0, shoulderHigh],
+    [0, high + t],
+    [wide, high + t],
+    [wide, shoulderHigh],
+  ];
+  const inner = (wide - neckWide) / 2;
+  const cutLine: [number, number][] = shoulder ? [[inner, 0], ...points, [wide - inner, 0]] : points;
+  const words = `Base of ${plural(counts.length, 'round')}, {mm:${formatNumber(across)}} across, ${counts.join(', ')} stitches; wall of ${plural(wallRounds, 'round')} of ${n}, {mm:${formatNumber(wallHigh)}} high${shoulder ? `; taken in over ${plural(shoulder.courses.length, 'round')} to ${shoulder.neck}` : ''}.`;
+  return [
+    { id: 'flat', name: 'Flat', ...flat, text: words },
+    {
+      id: 'folded',
+      name: 'Standing',
+      width: wide,
+      height: high,
+      parts: upright,
+      text: `Standing: {mm:${formatNumber(wide)}} across and {mm:${formatNumber(high)}} high.`,
+    },
+    {
+      id: 'cut',
+      name: 'Cut through',
+      width: wide,
+      height: high + t,
+      parts: [
+        { type: 'cut', role: 'wall', points: cutLine, thickness: t },
+        ...standing(thing, 0, wide, high + t / 2),
+        { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide },
+        { type: 'dimension', along: 'y', from: 0, to: high, mm: high },
+      ],
+      text: `Cut through: base and wall of {mm:${formatNumber(t)}} round a thing {mm:${formatNumber(thing.width.value)}} across.`,
+    },
+  ];
+}
+
+export const discWall: ShapeDefinition = {
+  id: 'disc-wall',
+  name: 'Disc and wall',
+  summary: 'A round base from a ring, then a wall in any stitch, taken in at the shoulder if wanted.',
+  why: 'Stands on its base; no seam; made for what is round.',
+  worked: 'rounds',
+  options,
+  holds: ['cylinder', 'loose', 'slab', 'spectacles', 'tools'],
+  unsuited: ({ kind, width, depth }) => {
+    if (kind === 'cylinder' || kind === 'loose') return undefined;
+    if (Math.max(width.value, depth.value) <= 1.5 * Math.min(width.value, depth.value)) return undefined;
+    return 'Its base is round, and this is flat: take it round a chain.';
+  },
+  build,
+};

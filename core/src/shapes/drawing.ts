@@ -1,0 +1,86 @@
+/** Geometry of a drawing in millimetres, x to the right and y down. The app paints it; nothing here knows pixels. */
+export type Part =
+  | Cloth
+  | { type: 'fold'; x1: number; y1: number; x2: number; y2: number; label: string }
+  | ThingPart
+  | Dimension
+  | { type: 'loop'; x: number; y: number; reach: number; towards: 'right' | 'left' | 'down' | 'up' }
+  | { type: 'button'; x: number; y: number; diameter: number }
+  /** A line sewn, or an opening left: dividers, slots, seams. */
+  | { type: 'line'; kind: 'seam' | 'slot' | 'cord'; x1: number; y1: number; x2: number; y2: number; label: string }
+  /** Small open rings: eyelets, anchors. */
+  | { type: 'dots'; points: readonly (readonly [number, number])[]; diameter: number; label: string }
+  /** Fabric cut through: its middle line, drawn as thick as it is. */
+  | { type: 'cut'; role: ClothRole; points: readonly (readonly [number, number])[]; thickness: number }
+  | { type: 'words'; x: number; y: number; text: string };
+
+/** A thing as it lies or stands in the piece; `outline` runs round it within its box where it is no rounded box. */
+export interface ThingPart {
+  type: 'thing';
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+  r: number;
+  outline?: readonly (readonly [number, number])[];
+}
+
+/** A flat part of the fabric: a rectangle, a disc or an oval in it, or a piece that narrows upwards. */
+export interface Cloth {
+  type: 'cloth';
+  role: ClothRole;
+  /** `disc` and `oval` fill their box; `taper` is `top` wide at its upper edge. */
+  form?: 'rect' | 'disc' | 'oval' | 'taper';
+  top?: number;
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+  rows: RowLines;
+  label: string;
+  sub: string;
+}
+
+export type ClothRole = 'front' | 'back' | 'turn' | 'flap' | 'base' | 'wall' | 'pocket' | 'span';
+
+/** How rows lie in a piece of cloth: how many, and which way they are stacked. */
+export interface RowLines {
+  count: number;
+  stacked: 'x' | 'y' | 'out';
+  /** Stitches in a row, so that single ones can be drawn. */
+  stitches: number;
+}
+
+export interface Dimension {
+  type: 'dimension';
+  along: 'x' | 'y';
+  from: number;
+  to: number;
+  /** Where its line stands, for pieces beside each other; the drawing's own edge where left out. */
+  at?: number;
+  mm: number;
+  /** The count behind the length, with its noun. */
+  count?: string;
+  /** The choice that changes this dimension. */
+  choice?: string;
+  /** The plan's entry that changes it, what it is now, and the steps it comes in; all mm. */
+  drives?: Drive;
+}
+
+export interface Drive {
+  path: string;
+  value: number;
+  step: number;
+  min: number;
+  max: number;
+}
+
+export interface View {
+  id: 'flat' | 'folded' | 'cut';
+  name: string;
+  width: number;
+  height: number;
+  parts: Part[];
+  /** The same in words: what, size, count. Lengths are written as tokens for the reader's unit. */
+  text: string;
+}

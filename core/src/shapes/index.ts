@@ -1,0 +1,32 @@
+import { clusterPanels } from './clusterPanels';
+import type { ShapeDefinition } from './definition';
+import { discWall } from './discWall';
+import { layered } from './layered';
+import { packet } from './packet';
+import { ringTube } from './ringTube';
+import { roundChain } from './roundChain';
+import { saddle } from './saddle';
+import { stripAcross } from './stripAcross';
+import { stripAlong } from './stripAlong';
+import { twoPanels } from './twoPanels';
+
+export * from './definition';
+export * from './drawing';
+
+/** Every shape. A new one is a file of its own and a line here. */
+export const SHAPES: readonly ShapeDefinition[] = [
+  stripAcross,
+  stripAlong,
+  ringTube,
+  roundChain,
+  discWall,
+  twoPanels,
+  clusterPanels,
+  saddle,
+  packet,
+  layered,
+];
+
+export function shapeDefinition(id: string): ShapeDefinition | undefined {
+  return SHAPES.find((shape) => shape.id === id);
+}

@@ -1,0 +1,144 @@
+import { conditionCosts, multipleOf, nearestCounts, type CountAsk, type CountCondition } from '../../counts';
+import type { Multiple } from '../../fabric';
+import { derive, type Advice, type Figure } from '../../figure';
+import { verdict } from '../../fit';
+import { formatLength } from '../../units';
+import type { Choice, ChoiceOption, ShapeContext } from '../definition';
+
+export interface ChoiceWish {
+  id: string;
+  name: string;
+  noun: string;
+  /** The wanted size. */
+  asked: Figure<'mm'>;
+  /** That size for a count, mm. */
+  sizeOf: (count: number) => number;
+  /** The inside girth for a count, mm. */
+  insideOf: (count: number) => number;
+  multiple: Multiple;
+  conditions?: readonly CountCondition[];
+  atLeast: number;
+  /** Stretch that lets the thing in, as a fraction. */
+  stretch: number;
+}
+
+/**
+ * A choice of count: best, the next one less, the next one more, each with what it measures and does to the ease
+ * (handbook 4). A count the maker picked is marked, and listed even when it is none of the three.
+ */
+export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: ShapeContext): Choice {
+  const conditions = [multipleOf(wish.multiple), ...(wish.conditions ?? []), ...(demands.conditions ?? [])];
+  const ask: CountAsk = {
+    askedMm: wish.asked.value,
+    sizeOf: wish.sizeOf,
+    conditions,
+    hurts: fit.definition.hurts,
+    atLeast: wish.atLeast,
+    path: 'fabric.stitch',
+  };
+  const counts = nearestCounts(ask);
+  const best = counts.find((option) => option.best)!;
+  const picked = picks[wish.id] ?? best.count;
+  if (!counts.some((option) => option.count === picked))
+    counts.push({ count: picked, mm: wish.sizeOf(picked), best: false });
+  counts.sort((a, b) => a.count - b.count);
+
+  const girth = thing.girth.value;
+  const options = counts.map((option): ChoiceOption => {
+    const inside = wish.insideOf(option.count);
+    return {
+      ...option,
+      easeMm: inside - girth,
+      easeShare: (inside - girth) / girth,
+      verdict: verdict(inside, girth, wish.stretch, fit.definition),
+      chosen: option.count === picked,
+    };
+  });
+  return {
+    id: wish.id,
+    name: wish.name,
+    noun: wish.noun,
+    askedMm: wish.asked.value,
+    asked: wish.asked,
+    options,
+    costs:
+      conditions.length > 1
+        ? conditionCosts(ask).map(({ condition: { text }, mm, without }) => ({ text, mm, without }))
+        : [],
+  };
+}
+
+/**
+ * The width of a piece of two faces, in stitches, by the size of one face: inside, all pockets' turns of fabric are taken
+ * off both (law, handbook 3).
+ *
+ * @param faceOf one face between its seams for a count, mm
+ */
+export function faceChoice(asked: Figure<'mm'>, faceOf: (count: number) => number, context: ShapeContext): Choice {
+  const { fabric, thing } = context;
+  return countChoice(
+    {
+      id: 'width',
+      name: 'Width',
+      noun: 'stitches',
+      asked,
+      sizeOf: faceOf,
+      insideOf: (count) => 2 * faceOf(count) - thing.pockets * Math.PI * fabric.thickness.value,
+      multiple: fabric.stitch.rows,
+      atLeast: 2,
+      stretch: fabric.stitch.factors.stretchAcross,
+    },
+    context,
+  );
+}
+
+/** The count in force. */
+export function chosenCount(choice: Choice): number {
+  return choice.options.find((option) => option.chosen)!.count;
+}
+
+/** The count in force as a figure: how it came about, or that it was picked. */
+export function countFigure<U extends 'stitches' | 'rows'>(
+  choice: Choice,
+  size: Figure<'mm'>,
+  letters: { asked: string; size: string; count: string },
+  unit: U,
+  picks: Record<string, number>,
+): Figure<U> {
+  const { asked, size: s, count } = letters;
+  const formula =
+    picks[choice.id] === undefined
+      ? `${count} = ${asked} / ${s}, the nearest that the stitch allows`
+      : `picked by hand; ${asked} / ${s} asks for`;
+  return derive(unit, formula, { [asked]: choice.asked, [s]: size }, () => chosenCount(choice));
+}
+
+/** Doubts a picked count that does not fit where the best one is another; or one that breaks the stitch's multiple. */
+export function pickAdvice(choice: Choice, { repeat, edge }: Multiple): Advice[] {
+  const picked = choice.options.find((option) => option.chosen)!;
+  const best = choice.options.find((option) => option.best)!;
+  const back = { change: { [`picks.${choice.id}`]: best.count } };
+  const at = `picks.${choice.id}`;
+  if ((picked.count - edge) % repeat !== 0)
+    return [
+      {
+        id: 'picked-count-breaks-multiple',
+        severity: 'warning',
+        text: `${picked.count} is no multiple of ${repeat}${edge > 0 ? ` plus ${edge}` : ''}: the stitch does not come out even.`,
+        repair: `Take ${best.count}: ${formatLength(best.mm)}.`,
+        at,
+        ...back,
+      },
+    ];
+  if (picked.verdict === 'fits' || picked.best) return [];
+  return [
+    {
+      id: 'picked-count-misfits',
+      severity: 'warning',
+      text: `${picked.count} ${choice.noun} measure ${formatLength(picked.mm)}, which is ${picked.verdict === 'tight' ? 'too tight to go in' : 'so loose that it falls out'}.`,
+      repair: `Take ${best.count}: ${formatLength(best.mm)}.`,
+      at,
+      ...back,
+    },
+  ];
+}

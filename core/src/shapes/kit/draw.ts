@@ -1,0 +1,201 @@
+import { plural } from '../../units';
+import type { Section } from '../definition';
+import type { WorkedThing } from '../../things';
+import type { Cloth, ClothRole, Drive, Part, ThingPart } from '../drawing';
+
+const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
+
+/** The tint of a section: its own name where there is one, else what it is most like. */
+export function roleOf(name: string): ClothRole {
+  return ROLES.includes(name) ? (name as ClothRole) : 'front';
+}
+
+/** Sections stacked along x as rows, each with its dimension above: a strip as it lies. */
+export function stripParts(
+  sections: readonly Section[],
+  height: number,
+  stitches: number,
+  drives: Readonly<Record<string, Drive>> = {},
+): Part[] {
+  let x = 0;
+  return sections.flatMap((section): Part[] => {
+    const rows = plural(section.rows, 'row');
+    const from = x;
+    x += section.mm;
+    return [
+      {
+        type: 'cloth',
+        role: roleOf(section.name),
+        x: from,
+        y: 0,
+        w: section.mm,
+        h: height,
+        rows: { count: section.rows, stacked: 'x', stitches },
+        label: section.name,
+        sub: rows,
+      },
+      {
+        type: 'dimension',
+        along: 'x',
+        from,
+        to: x,
+        mm: section.mm,
+        count: rows,
+        ...(drives[section.name] ? { drives: drives[section.name] } : {}),
+      },
+    ];
+  });
+}
+
+interface PanelWish {
+  role: ClothRole;
+  label: string;
+  sub: string;
+  x?: number;
+  y?: number;
+  w: number;
+  h: number;
+  rows: number;
+  stitches: number;
+  form?: Cloth['form'];
+  top?: number;
+  stacked?: 'x' | 'y' | 'out';
+}
+
+/** A rectangle of fabric with its rows upwards, unless it is said otherwise. */
+export function panel({ x = 0, y = 0, rows, stitches, stacked = 'y', ...rest }: PanelWish): Cloth {
+  return { type: 'cloth', x, y, ...rest, rows: { count: Math.max(1, rows), stacked, stitches } };
+}
+
+/** Folds across a strip, at these lengths. */
+export function folds(at: readonly { mm: number; label: string }[], height: number): Part[] {
+  return at.map(({ mm, label }) => ({ type: 'fold', x1: mm, y1: 0, x2: mm, y2: height, label }));
+}
+
+interface CutWish {
+  /** The thing as it stands in it. */
+  D: number;
+  H: number;
+  t: number;
+  /** How far the front reaches up from the bottom, and the back. */
+  front: number;
+  back: number;
+  /** How far a flap comes down in front. */
+  flap?: number;
+}
+
+/**
+ * A pouch cut through from front to back: the fabric's middle line round the thing, as thick as it is. The front is at
+ * the left; x 0 is the front's middle line, or the outside of the flap that hangs over it; y 0 the highest edge.
+ */
+export function cutPouch({ D, H, t, front, back, flap }: CutWish): { parts: Part[]; width: number; height: number } {
+  const high = Math.max(front, back, H) + t;
+  const lift = flap === undefined ? 0 : 1.5 * t;
+  // what hangs in front of the front belongs to the drawing, so that its dimension keeps clear of it
+  const near = flap === undefined ? 0 : lift + t / 2;
+  const far = near + D + t;
+  const y = (above: number) => high - above;
+  const line: [number, number][] = [
+    [near, y(front)],
+    [near, high],
+    [far, high],
+    [far, y(back)],
+  ];
+  const over: [number, number][] =
+    flap === undefined
+      ? []
+      : [
+          [far, y(back)],
+          [far, y(back) - t],
+          [near - lift, y(back) - t],
+          [near - lift, y(back) - t + flap],
+        ];
+  const parts: Part[] = [
+    { type: 'cut', role: 'front', points: line, thickness: t },
+    ...(over.length > 0 ? [{ type: 'cut', role: 'flap', points: over, thickness: t } as const] : []),
+    { type: 'thing', x: near + t / 2, y: high - t / 2 - H, w: D, h: H, r: Math.min(D, H) / 6 },
+    { type: 'dimension', along: 'y', from: y(front), to: high, mm: front },
+    { type: 'dimension', along: 'x', from: near, to: far, mm: D + t },
+  ];
+  return { parts, width: far, height: high };
+}
+
+/**
+ * The thing as it stands in a piece of a width, its bottom at `bottom`: each of several in its share of the width, a round
+ * one with its shoulder and neck.
+ *
+ * @param left edge of the piece, and `bottom` of its inside, mm
+ */
+export function standing(thing: WorkedThing, left: number, width: number, bottom: number): ThingPart[] {
+  const { wants, stations } = thing;
+  if (wants && wants.length > 1) return sideBySideThings(wants, left, width, bottom);
+  const [w, h] = [thing.width.value, thing.height.value];
+  const box: ThingPart = {
+    type: 'thing',
+    x: left + (width - w) / 2,
+    y: bottom - h,
+    w,
+    h,
+    r: Math.min(thing.corner, w / 2, h / 2),
+  };
+  if (!stations || stations.length < 3) return [box];
+  const half = w / 2;
+  const right = stations.map(({ height, diameter }) => [half + diameter / 2, h - height] as const);
+  const other = stations.map(({ height, diameter }) => [half - diameter / 2, h - height] as const).reverse();
+  return [{ ...box, r: 0, outline: [...right, ...other] }];
+}
+
+function sideBySideThings(
+  wants: NonNullable<WorkedThing['wants']>,
+  left: number,
+  width: number,
+  bottom: number,
+): ThingPart[] {
+  const all = wants.reduce((sum, { girth }) => sum + girth.value, 0);
+  let reached = 0;
+  return wants.map(({ girth, height, depth, tool }) => {
+    const share = (girth.value / all) * width;
+    const w = Math.min(share, tool ? depth : Math.max(depth, girth.value / 2 - depth));
+    const x = left + reached + (share - w) / 2;
+    reached += share;
+    return { type: 'thing', x, y: bottom - height, w, h: height, r: Math.min(w, height) / (tool ? 2 : 10) };
+  });
+}
+
+/** Parts moved by so much, for pieces beside each other. */
+export function moved(parts: readonly Part[], dx: number, dy: number): Part[] {
+  return parts.map((part): Part => {
+    switch (part.type) {
+      case 'fold':
+      case 'line':
+        return { ...part, x1: part.x1 + dx, x2: part.x2 + dx, y1: part.y1 + dy, y2: part.y2 + dy };
+      case 'dimension': {
+        const by = part.along === 'x' ? dx : dy;
+        const across = part.along === 'x' ? dy : dx;
+        return { ...part, from: part.from + by, to: part.to + by, at: (part.at ?? 0) + across };
+      }
+      case 'dots':
+      case 'cut':
+        return { ...part, points: part.points.map(([x, y]) => [x + dx, y + dy] as const) };
+      default:
+        return { ...part, x: part.x + dx, y: part.y + dy };
+    }
+  });
+}
+
+/** Sheets of parts side by side, their bottoms level, a hand's breadth of the drawing's own scale between them. */
+export function sideBySide(sheets: readonly { parts: Part[]; width: number; height: number }[]): {
+  parts: Part[];
+  width: number;
+  height: number;
+} {
+  const height = Math.max(...sheets.map((sheet) => sheet.height));
+  const gap = 0.16 * Math.max(height, ...sheets.map((sheet) => sheet.width));
+  let x = 0;
+  const parts = sheets.flatMap((sheet) => {
+    const at = x;
+    x += sheet.width + gap;
+    return moved(sheet.parts, at, height - sheet.height);
+  });
+  return { parts, width: x - gap, height };
+}

@@ -1,0 +1,79 @@
+import { chosen, derive, prior, PlanProblem, type Figure } from '../../figure';
+import { bottomGive, tubeGirth } from '../../fit';
+import { formatLength } from '../../units';
+import type { Demands, ShapeContext } from '../definition';
+
+type Mm = Figure<'mm'>;
+
+/** Wanted length round the middle of the fabric, and of one flat face (law, handbook 3). */
+export function wantedRound({ thing, fit, fabric }: ShapeContext): { round: Mm; face: Mm } {
+  const round = tubeGirth(thing.girth, fit.girthEase, fabric.thickness, thing.pockets);
+  return { round, face: derive('mm', 'F = C / 2', { C: round }, (v) => v.C / 2) };
+}
+
+/** Wanted height of a face above a folded or seamed bottom: `H + cover ease + D/2 + πt/4` (law, handbook 3). */
+export function wantedFront({ thing, fit, fabric }: ShapeContext): Mm {
+  return derive(
+    'mm',
+    'front = H + cover ease + D/2 + πt/4',
+    { H: thing.height, cover: fit.coverEase, give: bottomGive(thing.depth, fabric.thickness) },
+    (v) => v.H + v.cover + v.give,
+  );
+}
+
+/** The same without the cover ease, for a back that goes on over the top. */
+export function wantedBack({ thing, fabric }: ShapeContext): Mm {
+  return derive(
+    'mm',
+    'back = H + D/2 + πt/4',
+    { H: thing.height, give: bottomGive(thing.depth, fabric.thickness) },
+    (v) => v.H + v.give,
+  );
+}
+
+/** What an edging of so many single rounds adds to an edge, mm (law, handbook 3). */
+export function edgingDepth(rounds: number, { fabric }: ShapeContext): Mm {
+  if (rounds === 0) return chosen(0, 'mm', 'no edging');
+  const k = chosen(rounds, '1', 'rounds of edging');
+  const h = fabric.also('single', 'rounds').rowHeight;
+  return derive('mm', 'edging = k × h of single', { k, h }, (v) => v.k * v.h);
+}
+
+/** A length less an edging on so many of its ends. */
+export function lessEdging(length: Mm, edging: Mm, ends: 1 | 2): Mm {
+  if (edging.value === 0) return length;
+  const times = ends === 2 ? '2 × edging' : 'edging';
+  return derive('mm', `length − ${times}`, { length, edging }, (v) => Math.max(v.length - ends * v.edging, 0.1));
+}
+
+/** A flap that carries a closure reaches down the front so far at the least, mm (prior, handbook 6). */
+export const LEAST_WITH_CLOSURE_MM = 35;
+
+/**
+ * How far a flap is to reach down the front: as typed, else a third of the front, at least 35 mm where it closes.
+ * @throws PlanProblem when it would pass the bottom
+ */
+export function flapOverlap(flap: NonNullable<Demands['flap']>, height: Mm): Mm {
+  if (flap.overlapMm !== undefined) {
+    if (flap.overlapMm > height.value)
+      throw new PlanProblem([
+        {
+          path: `${flap.path}.overlapMm`,
+          message: `A flap reaching ${formatLength(flap.overlapMm)} down would pass the bottom of the front (${formatLength(height.value)}). Make it ${formatLength(height.value)} or less.`,
+        },
+      ]);
+    return chosen(flap.overlapMm, 'mm', 'typed');
+  }
+  const third = height.value / 3;
+  const least = flap.withClosure ? Math.min(LEAST_WITH_CLOSURE_MM, height.value) : 0;
+  return prior(Math.max(third, least), 'mm', 0, 'a third of the front, at least 35 mm where it closes');
+}
+
+/** How far a flap must come down at the least before it counts as reaching: half of what was asked, mm (prior, ours). */
+export function leastReach(overlap: Mm): number {
+  return overlap.value / 2;
+}
+
+/** Where a chain's gauge makes its edge pucker, or gape (handbook 2.1). */
+export const PUCKERS_BELOW = 0.95;
+export const GAPES_ABOVE = 1.05;

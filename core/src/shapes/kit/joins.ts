@@ -1,0 +1,63 @@
+import { pickUp } from '../../counts';
+import type { WorkedFabric } from '../../fabric';
+import type { WorkStep } from '../definition';
+import type { ChoiceField } from '../../units';
+
+/**
+ * Ways to close an edge: the stitch width each takes from each side (handbook 3, seam take), the yarn it takes against
+ * the seam's length (handbook 7), and its words.
+ */
+export const JOINS = [
+  { id: 'single', name: 'crocheted together outside', take: 0, factor: 4, text: '{single} through both layers' },
+  { id: 'slip', name: 'slip stitched outside', take: 0, factor: 3, text: '{slip} through both layers' },
+  {
+    id: 'whip',
+    name: 'whip stitched',
+    take: 0.25,
+    factor: 3,
+    text: 'whip stitch through the edge loops of both layers',
+  },
+  {
+    id: 'mattress',
+    name: 'mattress stitched',
+    take: 0.25,
+    factor: 3,
+    text: 'mattress stitch through the edge loops of both layers',
+  },
+] as const;
+
+export type Join = (typeof JOINS)[number];
+
+/** The option by which a shape lets the maker choose its join. */
+export function joinField(label: string, help: string, otherwise: Join['id'] = 'single'): ChoiceField {
+  return { key: 'join', kind: 'choice', label, help, options: JOINS, default: otherwise };
+}
+
+export function joinOf(id: unknown): Join {
+  return JOINS.find((join) => join.id === id) ?? JOINS[0];
+}
+
+/** "12 stitches along 18 row ends (2 for every 3)", equal on both sides of a join (handbook 4.2). */
+export function alongRowEnds(rows: number, { rowHeight, stitchWidth }: WorkedFabric): string {
+  const { stitches, ratio } = pickUp(rows, rowHeight.value, stitchWidth.value);
+  const even =
+    ratio.stitches === ratio.rows ? 'one for each row end' : `${ratio.stitches} for every ${ratio.rows} row ends`;
+  return `${stitches} stitches along ${rows} row ends (${even})`;
+}
+
+/** Fasten off with enough tail to close a seam of so many mm. */
+export function fastenOff(seamMm: number, what: string, id = 'fasten-off'): WorkStep {
+  const tail = `{mm:${Math.round(3 * seamMm)}}`;
+  return {
+    id,
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'open',
+    text: `Fasten off. Leave a tail of ${tail} if you sew or crochet ${what} with it.`,
+    check: {
+      look: `Before cutting: is the tail three times ${what}, ${tail}?`,
+      repair: 'Cut it longer, or join with fresh yarn.',
+    },
+    minutes: 2,
+  };
+}

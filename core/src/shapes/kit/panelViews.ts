@@ -1,0 +1,63 @@
+import { formatNumber } from '../../units';
+import type { ShapeContext } from '../definition';
+import type { Part, View } from '../drawing';
+import { cutPouch, standing } from './draw';
+
+interface ClosedWish {
+  context: ShapeContext;
+  /** The closed piece's face. */
+  width: number;
+  height: number;
+  front: Part[];
+  /** How high front and back reach above the filled pouch's bottom. */
+  frontUp: number;
+  backUp: number;
+  flap?: number;
+  count: string;
+  choice: string;
+}
+
+/** The closed piece from the front with the thing in it, and cut through; for pieces of two layers. */
+export function closedViews({
+  context,
+  width,
+  height,
+  front,
+  frontUp,
+  backUp,
+  flap,
+  count,
+  choice,
+}: ClosedWish): View[] {
+  const { thing, fabric } = context;
+  const folded: Part[] = [
+    ...front,
+    ...standing(thing, 0, width, height),
+    { type: 'dimension', along: 'x', from: 0, to: width, mm: width, count, choice },
+    { type: 'dimension', along: 'y', from: 0, to: height, mm: height },
+  ];
+  const cut = cutPouch({
+    D: thing.depth.value,
+    H: thing.height.value,
+    t: fabric.thickness.value,
+    front: frontUp,
+    back: backUp,
+    ...(flap === undefined ? {} : { flap }),
+  });
+  return [
+    {
+      id: 'folded',
+      name: 'Closed',
+      width,
+      height,
+      parts: folded,
+      text: `Closed: {mm:${formatNumber(width)}} wide and {mm:${formatNumber(height)}} high.`,
+    },
+    {
+      id: 'cut',
+      name: 'Cut through',
+      ...cut,
+      text: `Cut through from front to back: {mm:${formatNumber(thing.depth.value)}} of the thing between layers of {mm:${formatNumber(fabric.thickness.value)}}.`,
+    },
+  ];
+}

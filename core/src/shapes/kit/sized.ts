@@ -1,0 +1,52 @@
+import { derive, type Figure } from '../../figure';
+import type { Draw } from '../../fit';
+
+/** A size with its workings, and the same formula to be drawn from for the chance of fit. */
+export interface Sized {
+  figure: Figure<'mm'>;
+  of: (draw: Draw) => number;
+}
+
+/** Terms that are drawn anew; all others of a formula are whole counts or choices and stay. */
+const DRAWN: readonly (keyof Draw)[] = ['g', 'H', 'D', 'w', 'h', 't'];
+
+/**
+ * A size of the finished piece by a formula in the handbook's letters: as a figure, and as a function of a draw. One
+ * formula serves both, so that what is shown and what chance is reckoned from cannot part.
+ */
+export function sized<T extends Record<string, Figure>>(
+  formula: string,
+  terms: T,
+  of: (values: { [K in keyof T]: number }) => number,
+): Sized {
+  const values = Object.fromEntries(Object.entries(terms).map(([name, { value }]) => [name, value])) as {
+    [K in keyof T]: number;
+  };
+  const drawn = DRAWN.filter((name) => name in terms) as (keyof T & string)[];
+  const scratch = { ...values };
+  return {
+    figure: derive('mm', formula, terms, of),
+    of: (draw) => {
+      for (const name of drawn) scratch[name] = draw[name] as number;
+      return of(scratch);
+    },
+  };
+}
+
+/** `πt` for each pocket side by side, as a formula says it. */
+export function fabricRound(pockets: number): string {
+  return pockets === 0 ? '' : ` − ${pockets === 1 ? '' : `${pockets} `}πt`;
+}
+
+/** The inside girth of two flat faces `F` wide between their seams: `2F − πt`, for each pocket beside another (law, handbook 3). */
+export function insideFaces(face: Sized, t: Figure<'mm'>, pockets: number): Sized {
+  return {
+    figure: derive(
+      'mm',
+      `inside = 2F${fabricRound(pockets)}`,
+      { F: face.figure, t },
+      (v) => 2 * v.F - pockets * Math.PI * v.t,
+    ),
+    of: (draw) => 2 * face.of(draw) - pockets * Math.PI * draw.t,
+  };
+}

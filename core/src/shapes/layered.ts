@@ -1,0 +1,370 @@
+import { chosen, derive, type Advice, type Figure } from '../figure';
+import { bottomGive, flapTurn } from '../fit';
+import { formatLength, formatNumber, plural, type Field } from '../units';
+import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
+import type { Part, View } from './drawing';
+import { chosenCount, countFigure, faceChoice, pickAdvice } from './kit/choice';
+import { folds, panel, sideBySide, stripParts } from './kit/draw';
+import { flapOverlap, leastReach, wantedFront, wantedRound } from './kit/flat';
+import { alongRowEnds, fastenOff, joinField, joinOf } from './kit/joins';
+import { closedViews } from './kit/panelViews';
+import { rowPiece } from './kit/rowPiece';
+import { insideFaces, sized, type Sized } from './kit/sized';
+
+type Mm = Figure<'mm'>;
+
+/** More inner layers than this are too thick to fold and to sew (prior, handbook 5.10). */
+const MOST_INNER = 2;
+
+/** The loop is so wide against the pouch, and so much longer than the belt, mm (prior, ours). */
+const LOOP = { share: 0.4, leastMm: 20, easeMm: 12 } as const;
+
+const options: readonly Field[] = [
+  joinField('Sewn round', 'Through all layers at once.'),
+  { key: 'inner', kind: 'number', label: 'Pocket pieces', unit: '', whole: true, min: 1, max: 4, default: 1 },
+  {
+    key: 'beltMm',
+    kind: 'length',
+    label: 'Belt, wide',
+    help: 'For the loop behind; 0 leaves it off.',
+    min: 0,
+    max: 120,
+    default: 40,
+  },
+];
+
+/**
+ * A back with its flap, one or more pocket pieces before it, a loop behind for a belt, sewn round through all layers
+ * (handbook 5.10). The first pocket piece holds the thing; each further one is lower by a quarter.
+ */
+function build(context: ShapeContext): Built {
+  const { fabric, thing, options: given, picks, demands } = context;
+  const join = joinOf(given.join);
+  const take = chosen(join.take, 'stitches', join.name);
+  const w = fabric.stitchWidth;
+  const t = fabric.thickness;
+  const inner = Number(given.inner);
+  const faceOf = (count: number) => (count - 2 * take.value) * w.value;
+  const choice = faceChoice(wantedRound(context).face, faceOf, context);
+  const n = countFigure(choice, w, { asked: 'F', size: 'w', count: 'n' }, 'stitches', picks);
+  const front = wantedFront(context);
+  const overlap = flapOverlap(demands.flap ?? { path: 'fittings', withClosure: true }, thing.height);
+  const back = rowPiece(
+    {
+      id: 'body',
+      name: 'Back with flap',
+      fabric,
+      stitches: n,
+      lengths: [
+        { name: 'back', figure: front },
+        { name: 'turn', figure: turnOver(context, inner) },
+        { name: 'flap', figure: overlap },
+      ],
+      edge: 'seam',
+      notes: ([first]) => ({
+        [first!.to]: 'Hang a marker at each end of this row: the pouch ends here, the turn begins.',
+      }),
+    },
+    context,
+  );
+  const pockets = Array.from({ length: inner }, (_, index) => pocketPiece(context, n, front, index));
+  const loop = loopPiece(context, n.value);
+  const face = sized('F = (n − 2 take) w', { n, take, w }, (v) => (v.n - 2 * v.take) * v.w);
+  const girth = insideFaces(face, t, thing.pockets);
+  const rows = chosen(pockets[0]!.height.value / fabric.rowHeight.value, 'rows', 'rows of the pocket');
+  const depth = sized(
+    'inside = rows × h − D/2 − πt/4',
+    { rows, h: fabric.rowHeight, D: thing.depth, t },
+    (v) => v.rows * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+  );
+  const reach = flapReach(context, back, inner);
+  const flap: FlapPlace = {
+    piece: back.id,
+    row: back.rows,
+    stitches: back.stitches,
+    width: back.width,
+    edgeBelowFrontTop: reach.figure,
+    front: pockets[0]!.sections[0]!,
+  };
+  return {
+    pieces: [back, ...pockets, ...(loop ? [loop] : [])],
+    inside: { girth: girth.figure, depth: depth.figure },
+    outside: {
+      width: back.width,
+      height: pockets[0]!.height,
+      thickness: sized(
+        'D + layers × t',
+        { D: thing.depth, t, layers: chosen(inner + 2, '1', 'layers with the flap') },
+        (v) => v.D + v.layers * v.t,
+      ).figure,
+    },
+    choices: [choice],
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAcross,
+      flap: { reach: reach.of, least: leastReach(overlap) },
+    },
+    flap,
+    assembly: assembly(context, back, pockets, loop),
+    advice: [...pickAdvice(choice, fabric.stitch.rows), ...stackAdvice(context, inner)],
+    views: views(context, back, pockets, loop, chosenCount(choice)),
+  };
+}
+
+/** The way over the top grows with every pocket piece under the flap (law, handbook 3). */
+function turnOver({ thing, fabric }: ShapeContext, inner: number): Mm {
+  const more = chosen(inner - 1, '1', 'further pocket pieces');
+  return derive(
+    'mm',
+    'turn = D + πt/2 + further pieces × t',
+    { turn: flapTurn(thing.depth, fabric.thickness), more, t: fabric.thickness },
+    (v) => v.turn + v.more * v.t,
+  );
+}
+
+function pocketPiece(context: ShapeContext, n: Figure<'stitches'>, front: Mm, index: number): Piece {
+  const share = chosen(0.75 ** index, '1', 'of the first one’s height');
+  const figure =
+    index === 0 ? front : derive('mm', 'lower by a quarter each', { front, share }, (v) => v.front * v.share);
+  return rowPiece(
+    {
+      id: `pocket-${index + 1}`,
+      name: index === 0 ? 'Pocket' : `Pocket ${index + 1}`,
+      fabric: context.fabric,
+      stitches: n,
+      lengths: [{ name: 'front', figure }],
+      edge: 'seam',
+    },
+    context,
+  );
+}
+
+/** The loop behind: as wide as two fifths of the pouch, as long as the belt is wide with room and its thickness. */
+function loopPiece(context: ShapeContext, n: number): Piece | undefined {
+  const { fabric, options: given } = context;
+  const belt = Number(given.beltMm);
+  if (belt === 0) return undefined;
+  const { repeat, edge } = fabric.stitch.rows;
+  const wanted = Math.max(LOOP.leastMm / fabric.stitchWidth.value, LOOP.share * n);
+  const stitches = edge + repeat * Math.max(1, Math.round((wanted - edge) / repeat));
+  const length = derive(
+    'mm',
+    'loop = belt + room + πt',
+    { belt: chosen(belt, 'mm', 'belt'), room: chosen(LOOP.easeMm, 'mm', 'room to slide'), t: fabric.thickness },
+    (v) => v.belt + v.room + Math.PI * v.t,
+  );
+  return rowPiece(
+    {
+      id: 'loop',
+      name: 'Belt loop',
+      fabric,
+      stitches: chosen(stitches, 'stitches', 'two fifths of the pouch, 20 mm at the least'),
+      lengths: [{ name: 'span', figure: length }],
+      edge: 'seam',
+    },
+    context,
+  );
+}
+
+/** How far the flap comes down in front of the filled pouch (law, handbook 3): seamed at the bottom, each face gives half. */
+function flapReach({ thing, fabric }: ShapeContext, back: Piece, inner: number): Sized {
+  const rows = chosen(back.height.value / fabric.rowHeight.value, 'rows', 'rows of the back with its flap');
+  const more = chosen(inner - 1, '1', 'further pocket pieces');
+  return sized(
+    'edge = rows × h − H − 3D/2 − 3πt/4 − further pieces × t',
+    { rows, h: fabric.rowHeight, H: thing.height, D: thing.depth, t: fabric.thickness, more },
+    (v) => v.rows * v.h - v.H - 1.5 * v.D - (3 * Math.PI * v.t) / 4 - v.more * v.t,
+  );
+}
+
+/** What the layers come to at the fold, against what the flap's turn gives (handbook 5.10). */
+function stackAdvice({ fabric, thing }: ShapeContext, inner: number): Advice[] {
+  if (inner <= MOST_INNER) return [];
+  const stack = (inner + 1) * fabric.thickness.value;
+  return [
+    {
+      id: 'too-many-layers',
+      severity: 'warning',
+      text: `${plural(inner + 1, 'layer')} of ${formatLength(fabric.thickness.value)} make ${formatLength(stack)} to sew through and to fold, where the flap turns over ${formatLength(thing.depth.value + (Math.PI * fabric.thickness.value) / 2)}.`,
+      repair: `Keep to ${MOST_INNER} pocket pieces, or take a thinner yarn.`,
+      at: 'shape.inner',
+      change: { 'shape.inner': MOST_INNER },
+    },
+  ];
+}
+
+function assembly(
+  { fabric, options: given }: ShapeContext,
+  back: Piece,
+  pockets: readonly Piece[],
+  loop: Piece | undefined,
+): WorkStep[] {
+  const join = joinOf(given.join);
+  const rows = back.sections[0]!.rows;
+  const seam = 2 * back.sections[0]!.mm + back.width.value;
+  const layers = pockets.length + 1;
+  return [
+    ...(loop
+      ? [
+          {
+            id: 'sew-belt-loop',
+            section: 'joining',
+            kind: 'assembly',
+            phase: 'open',
+            text: `Sew the belt loop upright to the outside of the back, a quarter of the way down, by its first and last row; to and fro three times.`,
+            check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
+            reaches: ['the inside of the back'],
+            minutes: 8,
+          } satisfies WorkStep,
+        ]
+      : []),
+    fastenOff(seam, 'three sides'),
+    {
+      id: 'stack',
+      section: 'joining',
+      kind: 'assembly',
+      phase: 'joining',
+      text: `Lay the back wrong side up, the ${pockets.length > 1 ? 'pockets on it, the lowest on top' : 'pocket on it'}, bottoms level, right sides out.`,
+      check: { look: 'Rows of all layers side by side, from the bottom up?', repair: 'Pin both bottom corners first.' },
+    },
+    {
+      id: 'sew-round',
+      section: 'joining',
+      kind: 'assembly',
+      phase: 'joining',
+      text: `Join side, bottom and side through all ${layers} layers at once: ${join.text.replace('both', 'all')}, ${alongRowEnds(rows, fabric)} up each side. Fasten off.`,
+      check: {
+        look: 'Has the needle caught every layer all the way?',
+        repair: 'Take it back to where a layer slipped.',
+      },
+      closes: ['between the layers', 'the inside of the back'],
+      minutes: 14,
+      seam: { mm: seam, factor: join.factor },
+    },
+  ];
+}
+
+function views(
+  context: ShapeContext,
+  back: Piece,
+  pockets: readonly Piece[],
+  loop: Piece | undefined,
+  stitches: number,
+): View[] {
+  const { thing, fabric } = context;
+  const width = back.width.value;
+  const sheets = [
+    {
+      parts: [
+        ...stripParts(back.sections, width, stitches),
+        ...folds([{ mm: back.sections[0]!.mm, label: 'over the top' }], width),
+        {
+          type: 'dimension',
+          along: 'y',
+          from: 0,
+          to: width,
+          mm: width,
+          count: `${stitches} stitches`,
+          choice: 'width',
+        } as Part,
+      ],
+      width: back.height.value,
+      height: width,
+    },
+    ...pockets.map((pocket) => ({
+      parts: [
+        panel({
+          role: 'pocket',
+          label: pocket.name.toLowerCase(),
+          sub: `${pocket.rows} rows`,
+          w: pocket.height.value,
+          h: width,
+          rows: pocket.rows,
+          stitches,
+          stacked: 'x',
+        }),
+        {
+          type: 'dimension',
+          along: 'x',
+          from: 0,
+          to: pocket.height.value,
+          mm: pocket.height.value,
+          count: `${pocket.rows} rows`,
+        } as Part,
+      ],
+      width: pocket.height.value,
+      height: width,
+    })),
+    ...(loop
+      ? [
+          {
+            parts: [
+              panel({
+                role: 'span',
+                label: 'loop',
+                sub: `${loop.rows} rows`,
+                w: loop.height.value,
+                h: loop.width.value,
+                rows: loop.rows,
+                stitches: loop.stitches,
+                stacked: 'x',
+              }),
+            ],
+            width: loop.height.value,
+            height: loop.width.value,
+          },
+        ]
+      : []),
+  ];
+  const flat = sideBySide(sheets);
+  const give = bottomGive(thing.depth, fabric.thickness).value;
+  const up = pockets[0]!.height.value - give;
+  const [, turn, flap] = back.sections;
+  const down = Math.max(1, Math.min(up, turn!.mm + flap!.mm - flapTurn(thing.depth, fabric.thickness).value));
+  const list = [back, ...pockets, ...(loop ? [loop] : [])].map(({ name, summary }) => `${name}: ${summary}`).join('. ');
+  return [
+    { id: 'flat', name: 'Flat', ...flat, text: `${list}. {mm:${formatNumber(width)}} wide.` },
+    ...closedViews({
+      context,
+      width,
+      height: up,
+      front: [
+        panel({
+          role: 'pocket',
+          label: 'pocket',
+          sub: `${pockets[0]!.rows} rows`,
+          w: width,
+          h: up,
+          rows: pockets[0]!.rows,
+          stitches,
+        }),
+        panel({
+          role: 'flap',
+          label: 'flap',
+          sub: `${flap!.rows} rows`,
+          w: width,
+          h: down,
+          rows: flap!.rows,
+          stitches,
+        }),
+      ],
+      frontUp: up,
+      backUp: up,
+      flap: down,
+      count: `${stitches} stitches`,
+      choice: 'width',
+    }),
+  ];
+}
+
+export const layered: ShapeDefinition = {
+  id: 'layered',
+  name: 'Layered belt pouch',
+  summary: 'A back with its flap, pocket pieces before it, a belt loop behind, sewn round through all layers.',
+  why: 'Rides on a belt; several pockets in one.',
+  worked: 'rows',
+  options,
+  holds: ['slab', 'spectacles', 'tools', 'set'],
+  build,
+};

@@ -1,0 +1,241 @@
+import { multipleOf, nearestCounts } from '../counts';
+import { chosen, derive } from '../figure';
+import { formatNumber, plural, type Field } from '../units';
+import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
+import type { Part, View } from './drawing';
+import { countChoice, countFigure, pickAdvice } from './kit/choice';
+import { cutPouch, folds, panel } from './kit/draw';
+import { wantedRound } from './kit/flat';
+import { fastenOff, joinField, joinOf } from './kit/joins';
+import { rowPiece } from './kit/rowPiece';
+import { fabricRound, sized } from './kit/sized';
+
+const options: readonly Field[] = [
+  joinField('Ends', 'How the two ends are closed.', 'whip'),
+  {
+    key: 'overlapMm',
+    kind: 'length',
+    label: 'The edges overlap by',
+    help: 'Less than nothing leaves a gap to take out of.',
+    min: -100,
+    max: 200,
+    default: 0,
+  },
+];
+
+/**
+ * A rectangle folded to the middle from both ends so that its edges meet, the ends joined. Its length is what must go
+ * round, `C + overlap`; for a sharp-edged thing without ease or fabric that is `2 (W + D) + overlap`, and both are added
+ * by the law of handbook 3. Its width covers height and depth, and each end gives a quarter turn of fabric (handbook 5.9).
+ */
+function build(context: ShapeContext): Built {
+  const { fabric, thing, fit, options: given, picks } = context;
+  const join = joinOf(given.join);
+  const take = chosen(join.take, 'stitches', join.name);
+  const overlap = chosen(Number(given.overlapMm), 'mm', 'overlap');
+  const h = fabric.rowHeight;
+  const w = fabric.stitchWidth;
+  const t = fabric.thickness;
+  const asked = derive('mm', 'length = C + overlap', { C: wantedRound(context).round, overlap }, (v) =>
+    Math.max(v.C + v.overlap, 1),
+  );
+  const choice = countChoice(
+    {
+      id: 'length',
+      name: 'Length',
+      noun: 'rows',
+      asked,
+      sizeOf: (rows) => rows * h.value,
+      insideOf: (rows) => rows * h.value - overlap.value - thing.pockets * Math.PI * t.value,
+      multiple: { repeat: 1, edge: 0 },
+      atLeast: 2,
+      stretch: fabric.stitch.factors.stretchAlong,
+    },
+    { ...context, demands: {} },
+  );
+  const rows = countFigure(choice, h, { asked: 'length', size: 'h', count: 'rows' }, 'rows', picks);
+  const across = derive(
+    'mm',
+    'width = H + cover ease + D + πt/2 + 2 take × w',
+    { H: thing.height, cover: fit.coverEase, D: thing.depth, t, take, w },
+    (v) => v.H + v.cover + v.D + (Math.PI * v.t) / 2 + 2 * v.take * v.w,
+  );
+  const stitches = nearestCounts({
+    askedMm: across.value,
+    sizeOf: (n) => n * w.value,
+    conditions: [multipleOf(fabric.stitch.rows), ...(context.demands.conditions ?? [])],
+    hurts: 'small',
+    atLeast: 2,
+    path: 'fabric.stitch',
+  }).find(({ best }) => best)!.count;
+  const n = derive(
+    'stitches',
+    'n = width / w, the nearest that the stitch allows',
+    { width: across, w },
+    () => stitches,
+  );
+  const length = derive('mm', 'length = rows × h', { rows, h }, (v) => v.rows * v.h);
+  const piece = rowPiece(
+    {
+      id: 'body',
+      name: 'Rectangle',
+      fabric,
+      stitches: n,
+      lengths: [{ name: 'front', figure: length }],
+      edge: 'opening',
+    },
+    context,
+  );
+  const { pockets } = thing;
+  const girth = sized(
+    `inside = rows × h − overlap${fabricRound(pockets)}`,
+    { rows, h, overlap, t },
+    (v) => v.rows * v.h - v.overlap - pockets * Math.PI * v.t,
+  );
+  const depth = sized(
+    'inside = (n − 2 take) w − D − πt/2',
+    { n, take, w, D: thing.depth, t },
+    (v) => (v.n - 2 * v.take) * v.w - v.D - (Math.PI * v.t) / 2,
+  );
+  return {
+    pieces: [piece],
+    inside: { girth: girth.figure, depth: depth.figure },
+    outside: {
+      width: piece.width,
+      height: derive('mm', '(length − overlap) / 2', { length, overlap }, (v) => (v.length - v.overlap) / 2),
+      thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure,
+    },
+    choices: [choice],
+    model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAlong },
+    assembly: assembly(context, piece),
+    advice: pickAdvice(choice, { repeat: 1, edge: 0 }),
+    views: views(context, piece),
+  };
+}
+
+function assembly({ options: given, fabric }: ShapeContext, piece: Piece): WorkStep[] {
+  const join = joinOf(given.join);
+  const overlap = Number(given.overlapMm);
+  const end = (piece.height.value - overlap) / 2;
+  const meet =
+    overlap > 0 ? `overlap by {mm:${overlap}}` : overlap < 0 ? `leave {mm:${-overlap}} between them` : 'meet';
+  return [
+    fastenOff(2 * end, 'both ends'),
+    {
+      id: 'fold',
+      section: 'joining',
+      kind: 'assembly',
+      phase: 'joining',
+      text: `Fold the first and the last row to the middle, so that their edges ${meet}, right side out.`,
+      check: { look: 'Does it go round the thing like this?', repair: 'Fold with more or less overlap.' },
+    },
+    {
+      id: 'join-ends',
+      section: 'joining',
+      kind: 'assembly',
+      phase: 'joining',
+      text: `Close both ends through all layers: ${join.text}, ${plural(Math.round(end / fabric.rowHeight.value), 'row end', 'row ends')} from fold to fold.`,
+      check: {
+        look: 'Both folds square, the edges level along the middle?',
+        repair: 'Take the end back and pin it first.',
+      },
+      closes: ['the ends'],
+      minutes: 8,
+      seam: { mm: 2 * end, factor: join.factor },
+    },
+  ];
+}
+
+function views({ thing, fabric, options: given }: ShapeContext, piece: Piece): View[] {
+  const long = piece.height.value;
+  const wide = piece.width.value;
+  const overlap = Number(given.overlapMm);
+  const quarter = (long - overlap) / 4;
+  const { rows, stitches } = piece;
+  const flat: Part[] = [
+    panel({ role: 'front', label: 'rectangle', sub: `${rows} rows`, w: long, h: wide, rows, stitches, stacked: 'x' }),
+    ...folds(
+      [
+        { mm: quarter + overlap / 2, label: 'fold' },
+        { mm: long - quarter - overlap / 2, label: 'fold' },
+      ],
+      wide,
+    ),
+    {
+      type: 'thing',
+      x: (long - thing.width.value) / 2,
+      y: (wide - thing.height.value) / 2,
+      w: thing.width.value,
+      h: thing.height.value,
+      r: thing.corner,
+    },
+    { type: 'dimension', along: 'x', from: 0, to: long, mm: long, count: `${rows} rows`, choice: 'length' },
+    { type: 'dimension', along: 'y', from: 0, to: wide, mm: wide, count: `${stitches} stitches` },
+  ];
+  const high = (long - overlap) / 2;
+  const folded: Part[] = [
+    panel({
+      role: 'front',
+      label: 'front',
+      sub: `${rows} rows`,
+      w: wide,
+      h: high,
+      rows: Math.round(rows / 2),
+      stitches,
+    }),
+    { type: 'line', kind: 'slot', x1: 0, y1: high / 2, x2: wide, y2: high / 2, label: 'opening' },
+    { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide, count: `${stitches} stitches` },
+    { type: 'dimension', along: 'y', from: 0, to: high, mm: high },
+    {
+      type: 'thing',
+      x: (wide - thing.height.value) / 2,
+      y: (high - thing.width.value) / 2,
+      w: thing.height.value,
+      h: thing.width.value,
+      r: thing.corner,
+    },
+  ];
+  const t = fabric.thickness.value;
+  const cut = cutPouch({
+    D: thing.depth.value,
+    H: thing.width.value,
+    t,
+    front: thing.width.value + t,
+    back: thing.width.value + t,
+  });
+  return [
+    {
+      id: 'flat',
+      name: 'Flat',
+      width: long,
+      height: wide,
+      parts: flat,
+      text: `The rectangle: ${rows} rows, {mm:${formatNumber(long)}} long; ${stitches} stitches, {mm:${formatNumber(wide)}} wide.`,
+    },
+    {
+      id: 'folded',
+      name: 'Folded',
+      width: wide,
+      height: high,
+      parts: folded,
+      text: `Folded: {mm:${formatNumber(wide)}} by {mm:${formatNumber(high)}}, open along the middle.`,
+    },
+    {
+      id: 'cut',
+      name: 'Cut through',
+      ...cut,
+      text: `Cut through: {mm:${formatNumber(thing.depth.value)}} of the thing between two layers of {mm:${formatNumber(t)}}.`,
+    },
+  ];
+}
+
+export const packet: ShapeDefinition = {
+  id: 'packet',
+  name: 'Packet',
+  summary: 'A rectangle folded to the middle from both ends, the ends joined, open along the middle.',
+  why: 'Opens along its middle: for what is pulled out, such as tissues.',
+  worked: 'rows',
+  options,
+  holds: ['slab', 'spectacles', 'loose'],
+  build,
+};

@@ -1,0 +1,308 @@
+import type { RowSpan } from '../counts';
+import { chosen, type Figure } from '../figure';
+import { bottomGive, flapTurn } from '../fit';
+import { formatNumber, LONGEST_MM, plural, type Field } from '../units';
+import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
+import type { Part, View } from './drawing';
+import { countChoice, chosenCount, countFigure, pickAdvice } from './kit/choice';
+import { cutPouch, panel, stripParts, standing } from './kit/draw';
+import { coverDrive, flapDrive } from './kit/drive';
+import { edgingDepth, leastReach, wantedRound } from './kit/flat';
+import { alongRowEnds, fastenOff, joinField, joinOf } from './kit/joins';
+import { rowPiece, sectionLong } from './kit/rowPiece';
+import { insideFaces, sized, type Sized } from './kit/sized';
+import { flapPlace, flapReach, foldAndJoin, foldedText, onTheStrip, stripLengths } from './kit/strip';
+
+type Mm = Figure<'mm'>;
+
+const options: readonly Field[] = [
+  joinField('Sides', 'How the two sides are closed.'),
+  {
+    key: 'edging',
+    kind: 'number',
+    label: 'Edging all round',
+    help: 'Rounds of single worked on the strip before it is folded.',
+    unit: 'rounds',
+    whole: true,
+    min: 0,
+    max: 5,
+    default: 0,
+  },
+  {
+    key: 'pocketMm',
+    kind: 'length',
+    label: 'Pocket only so deep',
+    help: 'Left empty: the front covers the thing. A caddy’s back goes on above its pocket.',
+    min: 10,
+    max: LONGEST_MM,
+    optional: true,
+  },
+];
+
+/**
+ * One strip worked in rows across: front, bottom fold, back, and where there is a flap, the turn over the top and the
+ * flap. The foundation chain is the front's top edge, so it becomes the opening (handbook 5.1).
+ *
+ * @throws PlanProblem when a flap is longer than the front it falls over
+ */
+function build(context: ShapeContext): Built {
+  const { fabric, thing, picks } = context;
+  const join = joinOf(context.options.join);
+  const take = chosen(join.take, 'stitches', join.name);
+  const edging = edgingDepth(Number(context.options.edging), context);
+  const w = fabric.stitchWidth;
+  const t = fabric.thickness;
+
+  const faceOf = (count: number) => (count - 2 * take.value) * w.value + 2 * edging.value;
+  const insideOf = (count: number) => 2 * faceOf(count) - thing.pockets * Math.PI * t.value;
+  const choice = countChoice(
+    {
+      id: 'width',
+      name: 'Width',
+      noun: 'stitches',
+      asked: wantedRound(context).face,
+      sizeOf: faceOf,
+      insideOf,
+      multiple: fabric.stitch.rows,
+      atLeast: 2,
+      stretch: fabric.stitch.factors.stretchAcross,
+    },
+    context,
+  );
+  const n = countFigure(choice, w, { asked: 'F', size: 'w', count: 'n' }, 'stitches', picks);
+  const lengths = stripLengths(context, edging);
+  const piece = rowPiece(
+    { id: 'body', name: 'Strip', fabric, stitches: n, lengths, edge: 'opening', notes: markers },
+    context,
+  );
+  const rows = chosen(piece.height.value / fabric.rowHeight.value, 'rows', 'rows from the chain to the flap’s edge');
+  const reach = flapReach(context, rows, 'h');
+  const flap = flapPlace(piece, reach, {
+    row: piece.sections.at(-1)!.to,
+    stitches: piece.stitches,
+    width: piece.width,
+  });
+  const hasEdging = edging.value > 0;
+  const face = sized(
+    `F = (n − 2 take) w${hasEdging ? ' + 2 edging' : ''}`,
+    { n, take, w, ...(hasEdging ? { edging } : {}) },
+    (v) => (v.n - 2 * v.take) * v.w + 2 * edging.value,
+  );
+  const girth = insideFaces(face, t, thing.pockets);
+  const depth = pocketDepth(context, piece.sections[0]!, edging);
+  const overlap = lengths.find(({ name }) => name === 'flap')?.figure;
+  const back = sectionLong(piece.sections[1]!, fabric);
+  const front = sectionLong(piece.sections[0]!, fabric);
+  return {
+    pieces: [piece],
+    inside: { girth: girth.figure, depth: depth.figure },
+    outside: {
+      width: piece.width,
+      height: back.value > front.value || flap ? back : front,
+      thickness: sized('D + layers × t', { D: thing.depth, t }, (v) => v.D + (flap ? 3 : 2) * v.t).figure,
+    },
+    choices: [choice],
+    model: {
+      girth: girth.of,
+      // a pocket chosen shallow is not meant to cover
+      depth: context.options.pocketMm === undefined ? depth.of : ({ H }) => H,
+      stretch: fabric.stitch.factors.stretchAcross,
+      ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
+    },
+    ...(flap ? { flap } : {}),
+    assembly: assembly(context, piece, chosenCount(choice)),
+    advice: pickAdvice(choice, fabric.stitch.rows),
+    views: views(context, piece),
+  };
+}
+
+function markers(sections: readonly RowSpan[]): Record<number, string> {
+  const notes: Record<number, string> = {
+    [sections[0]!.to]: 'Hang a marker at each end of this row: the bottom fold.',
+  };
+  if (sections.length > 2)
+    notes[sections[1]!.to] = 'Hang a marker at each end of this row: the back ends here, the turn begins.';
+  return notes;
+}
+
+function pocketDepth({ thing, fabric }: ShapeContext, front: Section, edging: Mm): Sized {
+  const rows = chosen(front.mm / fabric.rowHeight.value, 'rows', 'rows of the front');
+  return sized(
+    `inside = front rows × h${edging.value > 0 ? ' + edging' : ''} − D/2 − πt/4`,
+    { rows, h: fabric.rowHeight, ...(edging.value > 0 ? { edging } : {}), D: thing.depth, t: fabric.thickness },
+    (v) => v.rows * v.h + edging.value - v.D / 2 - (Math.PI * v.t) / 4,
+  );
+}
+
+function assembly({ fabric, options: given }: ShapeContext, piece: Piece, stitches: number): WorkStep[] {
+  const front = piece.sections[0]!;
+  const join = joinOf(given.join);
+  const edging = Number(given.edging);
+  const edged: WorkStep[] =
+    edging > 0
+      ? [
+          {
+            id: 'edging',
+            section: 'joining',
+            kind: 'assembly',
+            phase: 'open',
+            text: `Work ${plural(edging, 'round')} of {single} all round the strip: ${stitches} along each end, ${alongRowEnds(piece.rows, fabric)} up each side, 3 in each corner.`,
+            minutes: 6 * edging,
+          },
+        ]
+      : [];
+  return [
+    ...edged,
+    fastenOff(front.mm, 'the first side'),
+    ...foldAndJoin({
+      front,
+      join,
+      along: alongRowEnds(front.rows, fabric),
+      fold: { look: 'rows of both layers lie side by side', by: 'row' },
+      check: {
+        look: 'Same number of stitches up both sides, the front’s top edge level?',
+        repair: 'Take the side back to the fold and share the stitches out again.',
+      },
+    }),
+  ];
+}
+
+function views(context: ShapeContext, piece: Piece): View[] {
+  return [flatView(context, piece), foldedView(context, piece), cutView(context, piece)];
+}
+
+function flatView(context: ShapeContext, piece: Piece): View {
+  const { sections, stitches } = piece;
+  const width = piece.height.value;
+  const height = piece.width.value;
+  const ends = sections.map((_, index) => sections.slice(0, index + 1).reduce((sum, { mm }) => sum + mm, 0));
+  const parts: Part[] = [
+    ...stripParts(sections, height, stitches, {
+      ...flapDrive(context),
+      ...(context.options.pocketMm === undefined ? { front: coverDrive(context) } : {}),
+    }),
+    ...onTheStrip(context, sections, ends, height),
+    {
+      type: 'dimension',
+      along: 'y',
+      from: 0,
+      to: height,
+      mm: height,
+      count: `${stitches} stitches`,
+      choice: 'width',
+    },
+  ];
+  const list = sections.map((s) => `${s.name} ${s.rows} rows, {mm:${formatNumber(s.mm)}}`).join('; ');
+  return {
+    id: 'flat',
+    name: 'Flat',
+    width,
+    height,
+    parts,
+    text: `The strip laid flat: ${stitches} stitches, {mm:${formatNumber(height)}} wide; ${piece.rows} rows, {mm:${formatNumber(width)}} long. From the chain: ${list}.`,
+  };
+}
+
+/** Heights of the folded pouch: its top, the front's top edge below it, and how far down the flap comes. */
+function foldedHeights({ thing, fabric }: ShapeContext, piece: Piece): { top: number; front: number; flap?: number } {
+  const give = bottomGive(thing.depth, fabric.thickness).value;
+  const [front, back, turn, flap] = piece.sections;
+  const up = back!.mm - give;
+  const frontUp = front!.mm - give;
+  if (!turn || !flap) return { top: Math.max(up, frontUp), front: frontUp };
+  const down = turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value;
+  return { top: up, front: frontUp, flap: Math.max(1, Math.min(up, down)) };
+}
+
+function foldedView(context: ShapeContext, piece: Piece): View {
+  const { thing, fabric } = context;
+  const [front, back, , flap] = piece.sections;
+  const width = piece.width.value;
+  const { top, front: frontUp, flap: down } = foldedHeights(context, piece);
+  const { stitches } = piece;
+  const rowsIn = (mm: number) => Math.round(mm / fabric.rowHeight.value);
+  const shallow = context.options.pocketMm !== undefined && frontUp < top - 2;
+  const parts: Part[] = [
+    ...(shallow
+      ? [
+          panel({
+            role: 'back',
+            label: 'back',
+            sub: `${back!.rows} rows`,
+            w: width,
+            h: top - frontUp,
+            rows: rowsIn(top - frontUp),
+            stitches,
+          }),
+        ]
+      : []),
+    panel({
+      role: 'front',
+      label: 'front',
+      sub: `${front!.rows} rows`,
+      y: shallow ? top - frontUp : 0,
+      w: width,
+      h: shallow ? frontUp : top,
+      rows: rowsIn(shallow ? frontUp : top),
+      stitches,
+    }),
+  ];
+  if (flap && down !== undefined)
+    parts.push(
+      panel({ role: 'flap', label: 'flap', sub: `${flap.rows} rows`, w: width, h: down, rows: flap.rows, stitches }),
+    );
+  parts.push(
+    { type: 'dimension', along: 'y', from: 0, to: down ?? top, mm: down ?? top },
+    ...standing(thing, 0, width, top),
+    {
+      type: 'dimension',
+      along: 'x',
+      from: 0,
+      to: width,
+      mm: width,
+      count: `${stitches} stitches`,
+      choice: 'width',
+    },
+  );
+  return {
+    id: 'folded',
+    name: 'Folded',
+    width,
+    height: top,
+    parts,
+    text: foldedText(width, top, flap !== undefined),
+  };
+}
+
+function cutView(context: ShapeContext, piece: Piece): View {
+  const { thing, fabric } = context;
+  const { top, front, flap } = foldedHeights(context, piece);
+  const D = thing.depth.value;
+  const cut = cutPouch({
+    D,
+    H: thing.height.value,
+    t: fabric.thickness.value,
+    front,
+    back: top,
+    ...(flap === undefined ? {} : { flap }),
+  });
+  return {
+    id: 'cut',
+    name: 'Cut through',
+    ...cut,
+    text: `Cut through from front to back: {mm:${formatNumber(D)}} of the thing between two layers of {mm:${formatNumber(fabric.thickness.value)}}, {mm:${formatNumber(front)}} deep in front${flap === undefined ? '' : ', the flap over it'}.`,
+  };
+}
+
+export const stripAcross: ShapeDefinition = {
+  id: 'strip-across',
+  name: 'Folded strip, rows across',
+  summary: 'One strip, folded at the bottom, sides joined, the end turned over as a flap.',
+  why: 'One piece, no shaping; flap and dividers come easily.',
+  worked: 'rows',
+  options,
+  holds: ['slab', 'spectacles', 'tools', 'set', 'loose', 'cylinder'],
+  unsuited: ({ kind }) =>
+    kind === 'cylinder' ? 'Its bottom is a fold, and a bottle stands on a round one: take a disc and wall.' : undefined,
+  build,
+};

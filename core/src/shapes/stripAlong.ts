@@ -1,0 +1,283 @@
+import { cumulativeRows } from '../counts';
+import { chosen, derive, type Figure } from '../figure';
+import { bottomGive, flapTurn } from '../fit';
+import { formatNumber, plural } from '../units';
+import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
+import type { Part, View } from './drawing';
+import { countChoice, countFigure, pickAdvice } from './kit/choice';
+import { cutPouch, panel, roleOf, standing } from './kit/draw';
+import { edgingDepth, leastReach, wantedRound } from './kit/flat';
+import { fastenOff, joinField, joinOf } from './kit/joins';
+import { rowPiece } from './kit/rowPiece';
+import { insideFaces, sized, type Sized } from './kit/sized';
+import { flapPlace, flapReach, foldAndJoin, foldedText, onTheStrip, stripLengths, type StripLength } from './kit/strip';
+
+type Mm = Figure<'mm'>;
+
+/**
+ * The strip worked sideways: chain as long as the strip, rows as many as it is wide, so that ridges run up the pouch and
+ * it stretches where the rows are (handbook 5.2). Boundaries of sections are stitches.
+ */
+function build(context: ShapeContext): Built {
+  const { fabric, thing, picks } = context;
+  const { options } = context;
+  const join = joinOf(options.join);
+  // a join through edge stitches takes a quarter of a stitch's height there as it takes of its width elsewhere
+  const take = chosen(join.take, 'rows', join.name);
+  const h = fabric.rowHeight;
+  const t = fabric.thickness;
+  const faceOf = (rows: number) => (rows - 2 * take.value) * h.value;
+  const choice = countChoice(
+    {
+      id: 'width',
+      name: 'Width',
+      noun: 'rows',
+      asked: wantedRound(context).face,
+      sizeOf: faceOf,
+      insideOf: (rows) => 2 * faceOf(rows) - thing.pockets * Math.PI * t.value,
+      multiple: { repeat: 1, edge: 0 },
+      atLeast: 2,
+      stretch: fabric.stitch.factors.stretchAlong,
+    },
+    context,
+  );
+  const rows = countFigure(choice, h, { asked: 'F', size: 'h', count: 'rows' }, 'rows', picks);
+  const lengths = stripLengths(context, edgingDepth(0, context));
+  const piece = alongPiece(context, rows, lengths);
+  const face = sized('F = (rows − 2 take) h', { rows, take, h }, (v) => (v.rows - 2 * v.take) * v.h);
+  const girth = insideFaces(face, t, thing.pockets);
+  const depth = frontDepth(context, piece.sections[0]!);
+  const reach = flapReach(context, chosen(piece.stitches, 'stitches', 'stitches from end to end'), 'w');
+  const flap = flapPlace(piece, reach, { row: piece.rows, stitches: piece.rows, width: piece.height });
+  const overlap = lengths.find(({ name }) => name === 'flap')?.figure;
+  return {
+    pieces: [piece],
+    inside: { girth: girth.figure, depth: depth.figure },
+    outside: {
+      width: piece.height,
+      height: stitchesLong(piece.sections[1]!, context),
+      thickness: sized('D + layers × t', { D: thing.depth, t }, (v) => v.D + (flap ? 3 : 2) * v.t).figure,
+    },
+    choices: [choice],
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAlong,
+      ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
+    },
+    ...(flap ? { flap } : {}),
+    assembly: assembly(context, piece),
+    advice: pickAdvice(choice, { repeat: 1, edge: 0 }),
+    views: views(context, piece),
+  };
+}
+
+/** The strip with its sections in stitches; the last one carries what the stitch's multiple adds or takes. */
+function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readonly StripLength[]): Piece {
+  const { fabric } = context;
+  const { repeat, edge } = fabric.stitch.rows;
+  const w = fabric.stitchWidth;
+  const spans = cumulativeRows(
+    lengths.map(({ name, figure }) => ({ name, mm: figure.value })),
+    w.value,
+  );
+  const before = spans.at(-2)?.to ?? 0;
+  const asked = spans.at(-1)!.to;
+  const stitches = Math.max(
+    edge + repeat * Math.ceil((before + 1 - edge) / repeat),
+    edge + repeat * Math.round((asked - edge) / repeat),
+  );
+  const total = lengths.map(({ figure }) => figure).reduce((a, b) => derive('mm', 'a + b', { a, b }, (v) => v.a + v.b));
+  const n = derive(
+    'stitches',
+    'n = length / w, the nearest that the stitch allows',
+    { length: total, w },
+    () => stitches,
+  );
+  const piece = rowPiece(
+    {
+      id: 'body',
+      name: 'Strip',
+      fabric,
+      stitches: n,
+      lengths: [{ name: 'strip', figure: chosenHeight(rows, fabric.rowHeight) }],
+      edge: 'seam',
+    },
+    context,
+  );
+  const sections = spans.map((span, index): Section => {
+    const to = index === spans.length - 1 ? stitches : span.to;
+    const from = span.from;
+    const wanted = lengths[index]!.figure;
+    return {
+      name: span.name,
+      rows: piece.rows,
+      from,
+      to,
+      stitches: to - from + 1,
+      mm: (to - from + 1) * w.value,
+      count: derive(
+        'stitches',
+        'round((before × w + wanted) / w) − before, boundaries counted from the chain’s end',
+        { wanted, w, before: chosen(from - 1, 'stitches', 'stitches before it') },
+        () => to - from + 1,
+      ),
+    };
+  });
+  return { ...piece, sections };
+}
+
+/** The height of the rows that were chosen, so that the piece has just as many. */
+function chosenHeight(rows: Figure<'rows'>, h: Mm): Mm {
+  return derive('mm', 'width = rows × h', { rows, h }, (v) => v.rows * v.h);
+}
+
+function stitchesLong({ name, stitches }: Section, { fabric }: ShapeContext): Mm {
+  const n = chosen(stitches, 'stitches', `stitches of the ${name}`);
+  return derive('mm', `${name} = n × w`, { n, w: fabric.stitchWidth }, (v) => v.n * v.w);
+}
+
+function frontDepth({ thing, fabric }: ShapeContext, front: Section): Sized {
+  const n = chosen(front.stitches, 'stitches', 'stitches of the front');
+  return sized(
+    'inside = front stitches × w − D/2 − πt/4',
+    { n, w: fabric.stitchWidth, D: thing.depth, t: fabric.thickness },
+    (v) => v.n * v.w - v.D / 2 - (Math.PI * v.t) / 4,
+  );
+}
+
+function assembly({ options }: ShapeContext, piece: Piece): WorkStep[] {
+  const front = piece.sections[0]!;
+  const join = joinOf(options.join);
+  const last = piece.sections
+    .slice(0, -1)
+    .map(({ name, to }) => `after stitch ${to} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`);
+  return [
+    {
+      id: 'mark-folds',
+      section: 'joining',
+      kind: 'assembly',
+      phase: 'open',
+      text: `Hang a marker in the first and last row ${last.join(', ')}.`,
+    },
+    fastenOff(front.mm, 'the first side'),
+    ...foldAndJoin({
+      front,
+      join,
+      along: `${plural(front.stitches, 'stitch', 'stitches')}, one for one`,
+      fold: { look: 'ridges of both layers run straight up', by: 'stitch' },
+      check: {
+        look: 'The front’s top edge level on both sides?',
+        repair: 'Take the side back to the fold and match the stitches one for one.',
+      },
+    }),
+  ];
+}
+
+function views(context: ShapeContext, piece: Piece): View[] {
+  const { thing, fabric } = context;
+  const { sections, stitches, rows } = piece;
+  const width = piece.width.value;
+  const height = piece.height.value;
+  const give = bottomGive(thing.depth, fabric.thickness).value;
+  const ends = sections.map((section) => section.to * fabric.stitchWidth.value);
+  const flat: Part[] = [
+    ...sections.flatMap((section, index): Part[] => {
+      const x = index === 0 ? 0 : ends[index - 1]!;
+      const sub = plural(section.stitches, 'stitch', 'stitches');
+      return [
+        panel({
+          role: roleOf(section.name),
+          label: section.name,
+          sub,
+          x,
+          w: section.mm,
+          h: height,
+          rows,
+          stitches: section.stitches,
+        }),
+        { type: 'dimension', along: 'x', from: x, to: ends[index]!, mm: section.mm, count: sub },
+      ];
+    }),
+    ...onTheStrip(context, sections, ends, height),
+    { type: 'dimension', along: 'y', from: 0, to: height, mm: height, count: plural(rows, 'row'), choice: 'width' },
+  ];
+  const [front, back, turn, flap] = sections;
+  const top = (flap ? back! : front!).mm - give;
+  const down =
+    flap && turn
+      ? Math.max(1, Math.min(top, turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value))
+      : undefined;
+  const upright = { w: height, rows, stacked: 'x' as const };
+  const folded: Part[] = [
+    panel({
+      role: 'front',
+      label: 'front',
+      sub: plural(front!.stitches, 'stitch', 'stitches'),
+      ...upright,
+      h: top,
+      stitches: front!.stitches,
+    }),
+    ...(down === undefined
+      ? []
+      : [
+          panel({
+            role: 'flap',
+            label: 'flap',
+            sub: plural(flap!.stitches, 'stitch', 'stitches'),
+            ...upright,
+            h: down,
+            stitches: flap!.stitches,
+          }),
+        ]),
+    { type: 'dimension', along: 'y', from: 0, to: down ?? top, mm: down ?? top },
+    ...standing(thing, 0, height, top),
+    { type: 'dimension', along: 'x', from: 0, to: height, mm: height, count: plural(rows, 'row'), choice: 'width' },
+  ];
+  const cut = cutPouch({
+    D: thing.depth.value,
+    H: thing.height.value,
+    t: fabric.thickness.value,
+    front: front!.mm - give,
+    back: top,
+    ...(down === undefined ? {} : { flap: down }),
+  });
+  const list = sections.map((s) => `${s.name} ${s.stitches} stitches, {mm:${formatNumber(s.mm)}}`).join('; ');
+  return [
+    {
+      id: 'flat',
+      name: 'Flat',
+      width,
+      height,
+      parts: flat,
+      text: `The strip laid flat, worked sideways: ${rows} rows, {mm:${formatNumber(height)}} wide; ${stitches} stitches, {mm:${formatNumber(width)}} long. From the chain’s end: ${list}.`,
+    },
+    {
+      id: 'folded',
+      name: 'Folded',
+      width: height,
+      height: top,
+      parts: folded,
+      text: foldedText(height, top, flap !== undefined),
+    },
+    {
+      id: 'cut',
+      name: 'Cut through',
+      ...cut,
+      text: `Cut through from front to back: {mm:${formatNumber(thing.depth.value)}} of the thing between two layers of {mm:${formatNumber(fabric.thickness.value)}}.`,
+    },
+  ];
+}
+
+export const stripAlong: ShapeDefinition = {
+  id: 'strip-along',
+  name: 'Folded strip, rows along',
+  summary: 'The same strip worked sideways: ribs run up the pouch, and it stretches round the thing.',
+  why: 'Ribs run up and give most round the thing.',
+  worked: 'rows',
+  options: [joinField('Sides', 'How the two sides are closed.')],
+  holds: ['slab', 'spectacles', 'tools', 'set', 'loose', 'cylinder'],
+  unsuited: ({ kind }) =>
+    kind === 'cylinder' ? 'Its bottom is a fold, and a bottle stands on a round one: take a disc and wall.' : undefined,
+  build,
+};

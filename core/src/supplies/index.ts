@@ -1,0 +1,4 @@
+export * from './colours';
+export * from './notions';
+export * from './time';
+export * from './yarn';

@@ -1,0 +1,125 @@
+import {
+  BASES,
+  baseStitch,
+  CHAIN,
+  metresPer100g,
+  tallyRow,
+  type FabricSpec,
+  type StitchTally,
+  type WorkedFabric,
+} from '../fabric';
+import { derive, phi, prior, type Figure } from '../figure';
+import type { Course, Piece, WorkStep } from '../shapes';
+
+/** Spread of the yarn factors, as a fraction (prior, handbook 7). */
+const YARN_SPREAD = 0.15;
+
+/** A piece of the same fabric as its weighed swatch (prior, ours). */
+const WEIGHED_SPREAD = 0.05;
+
+/** Yarn left hanging at every beginning and end, mm (prior, handbook 7). */
+const TAIL_MM = 150;
+
+export interface YarnNeed {
+  metres: Figure<'m'>;
+  grams: Figure<'g'>;
+  /** Whole balls, where a ball's weight is known. */
+  balls: number | null;
+  /** The chance that what is in the house lasts, 0 to 1; null where it is not known what there is. */
+  enough: number | null;
+}
+
+/** mm of yarn in a stitch of a weighed swatch: its grams over its stitches (law, handbook 7). */
+function weighedStitch({ weighed, yarn }: FabricSpec): number | undefined {
+  if (!weighed) return undefined;
+  const strands = yarn.strands ?? 1;
+  return ((weighed.grams / weighed.stitches) * metresPer100g(yarn) * 10) / strands;
+}
+
+/** Stitches of every kind in all pieces, chains of foundations included: counted from the rows themselves. */
+export function tallyPieces(pieces: readonly Piece[]): StitchTally {
+  const total: StitchTally = {};
+  const add = (stitch: string, count: number) => {
+    total[stitch] = (total[stitch] ?? 0) + count;
+  };
+  for (const piece of pieces) {
+    if (piece.foundation.kind !== 'ring') add('chain', piece.times * piece.foundation.count);
+    // rows alike share one object: each is counted once, and taken as often as it stands
+    const often = new Map<Course, number>();
+    for (const course of piece.courses) often.set(course, (often.get(course) ?? 0) + piece.times);
+    for (const [course, times] of often) {
+      if (course.before) add('chain', times * course.before.count);
+      const tally = tallyRow(course.instructions);
+      for (const stitch of Object.keys(tally)) add(stitch, times * tally[stitch]!);
+    }
+  }
+  return total;
+}
+
+/** What a stitch of a kind takes of yarn against its own width (prior, handbook 2.2). */
+function yarnFactor(stitch: string, { stitch: pattern }: WorkedFabric): number {
+  if (stitch === 'chain') return CHAIN.yarn;
+  const base = baseStitch(stitch);
+  if (base) return base.yarn;
+  // kinds of single: in the back loop, linked, spike; and a maker's own
+  return stitch === 'own' ? pattern.factors.yarn : Math.max(BASES.single.yarn, pattern.factors.yarn);
+}
+
+/**
+ * Yarn a plan takes: every stitch at its factor of a stitch's width, foundation, seams, tails (prior, sd 15 %,
+ * handbook 7).
+ *
+ * @param extraMm cords, tassels and other lengths besides
+ */
+export function yarnNeed(
+  spec: FabricSpec,
+  fabric: WorkedFabric,
+  pieces: readonly Piece[],
+  tally: StitchTally,
+  steps: readonly WorkStep[],
+  extraMm: number,
+): YarnNeed {
+  const weighed = weighedStitch(spec);
+  const single = fabric.stitchWidth.value / fabric.stitch.factors.width;
+  const inStitches = Object.entries(tally).reduce((sum, [stitch, count]) => {
+    const width = (baseStitch(stitch)?.width ?? 1) * single;
+    if (weighed !== undefined && stitch !== 'chain') return sum + count * weighed;
+    return sum + count * yarnFactor(stitch, fabric) * width;
+  }, 0);
+  const seams = steps.reduce((sum, { seam }) => sum + (seam ? seam.mm * seam.factor : 0), 0);
+  const tails = pieces.reduce((sum, { times }) => sum + 2 * times * TAIL_MM, 0);
+  const from = weighed === undefined ? 'every stitch at its factor of a stitch’s width' : 'your weighed swatch';
+  const spread = weighed === undefined ? YARN_SPREAD : WEIGHED_SPREAD;
+  const metres = derive(
+    'm',
+    'metres = (stitches + seams + tails + cords) × strands / 1000',
+    {
+      stitches: prior(inStitches, 'mm', spread * inStitches, from),
+      seams: prior(seams, 'mm', YARN_SPREAD * seams, '3 or 4 times the seam'),
+      tails: prior(tails, 'mm', 0.2 * tails, '150 mm at each beginning and end'),
+      cords: prior(extraMm, 'mm', 0.1 * extraMm, 'cords, loops and tassels'),
+      strands: prior(spec.yarn.strands ?? 1, '1', 0, 'held together'),
+    },
+    (v) => ((v.stitches + v.seams + v.tails + v.cords) * v.strands) / 1000,
+  );
+  const per100 = prior(metresPer100g(spec.yarn), 'm', 0, 'metres per 100 g');
+  const grams = derive(
+    'g',
+    'grams = metres / metres per 100 g × 100',
+    { metres, per100 },
+    (v) => (v.metres / v.per100) * 100,
+  );
+  const { ballGrams, gramsLeft } = spec.yarn;
+  return {
+    metres,
+    grams,
+    balls: ballGrams === undefined ? null : Math.ceil(grams.value / ballGrams - 1e-9),
+    enough: gramsLeft === undefined ? null : chanceBelow(gramsLeft, grams),
+  };
+}
+
+/** The chance that a normal figure stays at or below a limit (law). */
+export function chanceBelow(limit: number, { value, sd = 0 }: Figure): number {
+  if (sd === 0) return value <= limit ? 1 : 0;
+  return phi((limit - value) / sd);
+}

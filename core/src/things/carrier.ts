@@ -1,0 +1,98 @@
+import { derive, type Figure } from '../figure';
+import { LONGEST_MM, type LengthField } from '../units';
+import type { Measure } from './measure';
+import { figureOf, mmOf } from './measure';
+
+/** What carries the finished piece, as a plan writes it: a bar it hangs over, or a body it hangs from. */
+export interface CarrierSpec {
+  kind: 'bar' | 'body';
+  section?: 'round' | 'flat';
+  [measure: string]: Measure | string | undefined;
+}
+
+export interface CarrierDefinition {
+  id: CarrierSpec['kind'];
+  name: string;
+  examples: string;
+  measures: readonly LengthField[];
+}
+
+const length = (key: string, label: string, help: string, optional = true): LengthField => ({
+  key,
+  kind: 'length',
+  label,
+  help,
+  min: 0,
+  max: LONGEST_MM,
+  optional,
+});
+
+/** What pieces are carried by (handbook 1). */
+export const CARRIERS: readonly CarrierDefinition[] = [
+  {
+    id: 'bar',
+    name: 'A bar or an arm',
+    examples: 'hide rail, chair arm, bed rail',
+    measures: [
+      length('diameter', 'Bar, across', 'A round bar.'),
+      length('width', 'Arm, wide', 'A flat arm.'),
+      length('thickness', 'Arm, thick', 'How deep its edge is.'),
+      length(
+        'dropFront',
+        'Drop in front',
+        'From the bar’s middle, or the arm’s top, down to the pocket’s mouth.',
+        false,
+      ),
+      length('dropBack', 'Drop behind', 'The same on the other side.', false),
+    ],
+  },
+  {
+    id: 'body',
+    name: 'The body',
+    examples: 'over the shoulder, round the wrist, in the hand',
+    measures: [
+      length('loop', 'Loop', 'Where the strap runs, anchor to anchor: by tape, or by a chain held there.', false),
+      length('wrist', 'Wrist, round', 'For a strap round the wrist.'),
+      length('hand', 'Hand, round', 'Across the knuckles, for what a hand must pass.'),
+    ],
+  },
+];
+
+export interface WorkedBar {
+  /** From pocket's mouth over the bar to the other pocket's mouth, along the middle of the fabric, mm. */
+  span: (t: Figure<'mm'>) => Figure<'mm'>;
+  dropFront: Figure<'mm'>;
+  dropBack: Figure<'mm'>;
+  /** The way over the bar alone. */
+  over: (t: Figure<'mm'>) => Figure<'mm'>;
+}
+
+/**
+ * The way over a bar: `π(b + t)/2` round a round one, drops measured from its middle; `arm + πt/2` over a flat one, drops
+ * measured from its top (law, handbook 5.8).
+ */
+export function workBar(carrier: CarrierSpec): WorkedBar {
+  const dropFront = figureOf(carrier, 'dropFront');
+  const dropBack = figureOf(carrier, 'dropBack');
+  const over = (t: Figure<'mm'>): Figure<'mm'> =>
+    isFlat(carrier)
+      ? derive('mm', 'over = arm + πt/2', { arm: figureOf(carrier, 'width'), t }, (v) => v.arm + (Math.PI * v.t) / 2)
+      : derive('mm', 'over = π(b + t)/2', { b: figureOf(carrier, 'diameter'), t }, (v) => (Math.PI * (v.b + v.t)) / 2);
+  return {
+    dropFront,
+    dropBack,
+    over,
+    span: (t) =>
+      derive(
+        'mm',
+        'span = drop in front + over + drop behind',
+        { front: dropFront, over: over(t), behind: dropBack },
+        (v) => v.front + v.over + v.behind,
+      ),
+  };
+}
+
+/** A flat arm has a width; a round bar a diameter. */
+export function isFlat(carrier: CarrierSpec): boolean {
+  return mmOf(carrier, 'diameter') === undefined && mmOf(carrier, 'width') !== undefined;
+}

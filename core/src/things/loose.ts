@@ -1,0 +1,36 @@
+import { derive, measured } from '../figure';
+import { LONGEST_MM } from '../units';
+import type { ThingDefinition, ThingSpec, WorkedThing } from './definition';
+import { figureOf } from './measure';
+
+/**
+ * What has no shape of its own: only the bag's wanted flat width and height are given (handbook 1). The size is the
+ * bag's, so that neither ease nor fabric is added to it.
+ */
+function work(given: ThingSpec): WorkedThing {
+  const width = figureOf(given, 'width');
+  const height = figureOf(given, 'height');
+  return {
+    kind: 'loose',
+    girth: derive('mm', 'g = 2W, the bag’s own', { W: width }, (v) => 2 * v.W),
+    height,
+    width,
+    depth: measured(0, 'mm', 0, 'laid flat'),
+    corner: Math.min(width.value, height.value) / 6,
+    pockets: 0,
+    advice: [],
+  };
+}
+
+export const loose: ThingDefinition = {
+  id: 'loose',
+  name: 'Loose things',
+  examples: 'a gift, soap ends, cards, yarn tails',
+  measures: [
+    { key: 'width', kind: 'length', label: 'Bag, wide', help: 'As it lies flat.', min: 10, max: LONGEST_MM },
+    { key: 'height', kind: 'length', label: 'Bag, high', help: 'Bottom to mouth.', min: 10, max: LONGEST_MM },
+  ],
+  numbers: [{ key: 'massG', kind: 'number', label: 'Weight', unit: 'g', min: 0, max: 50_000, optional: true }],
+  check: () => [],
+  work,
+};

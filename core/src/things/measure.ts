@@ -1,0 +1,57 @@
+import { measured, type Figure } from '../figure';
+
+/** How a measure was taken. Each way has its own standard uncertainty. */
+export type Method = 'calliper' | 'published' | 'ruler' | 'tape' | 'string' | 'eye';
+
+/** A measure of a thing: millimetres, how it was taken, and the text it was typed as. */
+export interface Measure {
+  mm: number;
+  by?: Method;
+  typed?: string;
+}
+
+interface MethodInfo {
+  id: Method;
+  name: string;
+  /** Standard uncertainty for a length of `mm`, in mm. */
+  sd: (mm: number) => number;
+}
+
+/** Standard uncertainties by way of measuring (prior, handbook 1). */
+export const METHODS: readonly MethodInfo[] = [
+  { id: 'calliper', name: 'calliper', sd: () => 0.2 },
+  { id: 'published', name: "maker's published figure", sd: () => 0.5 },
+  { id: 'ruler', name: 'ruler', sd: () => 1 },
+  { id: 'tape', name: 'tape', sd: () => 2 },
+  { id: 'string', name: 'string laid round', sd: () => 3 },
+  { id: 'eye', name: 'by eye', sd: (mm) => 0.1 * mm },
+];
+
+export const DEFAULT_METHOD: Method = 'ruler';
+
+export function methodInfo(by: Method = DEFAULT_METHOD): MethodInfo {
+  return METHODS.find((method) => method.id === by) as MethodInfo;
+}
+
+/**
+ * The figure of a measure.
+ * @returns mm, with the spread its method has (prior, handbook 1)
+ */
+export function measureFigure(measure: Measure): Figure<'mm'> {
+  const method = methodInfo(measure.by);
+  return measured(measure.mm, 'mm', method.sd(measure.mm), method.name);
+}
+
+/** A measure of a thing or of an entry of its list as a figure. The form of the plan has seen to it that it is one. */
+export function figureOf(
+  holder: Readonly<Record<string, unknown>>,
+  key: string,
+  otherwise: Measure = { mm: 0 },
+): Figure<'mm'> {
+  return measureFigure((holder[key] as Measure | undefined) ?? otherwise);
+}
+
+/** The millimetres of a measure, or undefined where it is left out. */
+export function mmOf(holder: Readonly<Record<string, unknown>>, key: string): number | undefined {
+  return (holder[key] as Measure | undefined)?.mm;
+}

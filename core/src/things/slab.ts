@@ -1,0 +1,66 @@
+import { derive } from '../figure';
+import { formatLength, LONGEST_MM, type LengthField } from '../units';
+import type { ThingDefinition, ThingSpec, WorkedThing } from './definition';
+import { figureOf, mmOf } from './measure';
+
+const measures: readonly LengthField[] = [
+  { key: 'width', kind: 'length', label: 'Width', help: 'Across the mouth of the pouch.', min: 1, max: LONGEST_MM },
+  { key: 'height', kind: 'length', label: 'Height', help: 'The way it goes in.', min: 1, max: LONGEST_MM },
+  {
+    key: 'depth',
+    kind: 'length',
+    label: 'Depth',
+    help: 'With its bumper on, if it wears one.',
+    min: 0,
+    max: LONGEST_MM,
+  },
+  {
+    key: 'edgeRadius',
+    kind: 'length',
+    label: 'Edge radius',
+    help: 'How round the long edges are; 0 is square.',
+    min: 0,
+    max: LONGEST_MM / 2,
+    optional: true,
+    default: 0,
+  },
+];
+
+/**
+ * Round a box whose four long edges are rounded: `g = 2(W + D) - (8 - 2π)r` (law, handbook 1). At r = 0 it is the
+ * rectangle's perimeter, at r = D/2 the stadium's `2(W - D) + πD`.
+ */
+function work(given: ThingSpec): WorkedThing {
+  const width = figureOf(given, 'width');
+  const height = figureOf(given, 'height');
+  const depth = figureOf(given, 'depth');
+  const radius = figureOf(given, 'edgeRadius');
+  const girth = derive(
+    'mm',
+    'g = 2(W + D) − (8 − 2π)r',
+    { W: width, D: depth, r: radius },
+    (v) => 2 * (v.W + v.D) - (8 - 2 * Math.PI) * v.r,
+  );
+  return { kind: 'slab', girth, height, width, depth, corner: radius.value, pockets: 1, advice: [] };
+}
+
+function check(given: ThingSpec) {
+  const radius = mmOf(given, 'edgeRadius') ?? 0;
+  const depth = mmOf(given, 'depth') ?? 0;
+  if (radius <= depth / 2) return [];
+  return [
+    {
+      path: 'edgeRadius.mm',
+      message: `${formatLength(radius)} is more than half the depth (${formatLength(depth / 2)}). An edge cannot be rounder than that: make it ${formatLength(depth / 2)} or less.`,
+    },
+  ];
+}
+
+export const slab: ThingDefinition = {
+  id: 'slab',
+  name: 'Flat and boxy',
+  examples: 'phone, notebook, tissue packet, card, soap, remote control',
+  measures,
+  check,
+  work,
+};

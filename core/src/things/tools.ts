@@ -1,0 +1,107 @@
+import { derive, measured, type PlanFault } from '../figure';
+import { formatLength } from '../units';
+import type { PocketWant, ThingDefinition, ThingEntry, ThingSpec, WorkedThing } from './definition';
+import { figureOf, mmOf } from './measure';
+
+const entriesOf = (thing: ThingSpec): readonly ThingEntry[] => (thing.tools as readonly ThingEntry[] | undefined) ?? [];
+
+/** Each single tool, in the order given: one entry may stand for several alike. */
+export function toolsOf(thing: ThingSpec): PocketWant[] {
+  return entriesOf(thing).flatMap((entry, index) => {
+    const grip = figureOf(entry, 'grip');
+    const want: PocketWant = {
+      name: String(entry.name ?? `tool ${index + 1}`),
+      girth: derive('mm', 'g = πa', { a: grip }, (v) => Math.PI * v.a),
+      height: mmOf(entry, 'length')!,
+      depth: grip.value,
+      tip: mmOf(entry, 'tip') ?? grip.value,
+      massG: 0,
+      tool: true,
+    };
+    return Array.from({ length: Number(entry.count ?? 1) }, () => want);
+  });
+}
+
+/**
+ * Tools side by side in one flat layer: as wide as their grips together, as deep as the thickest, and round that the
+ * stadium `2(W + D) − (8 − 2π) D/2` (law, handbook 1).
+ */
+function work(thing: ThingSpec): WorkedThing {
+  const wants = toolsOf(thing);
+  const grips = entriesOf(thing).map((entry) => ({ grip: figureOf(entry, 'grip'), count: Number(entry.count ?? 1) }));
+  const sd = Math.hypot(...grips.map(({ grip, count }) => (grip.sd ?? 0) * count));
+  const width = measured(
+    grips.reduce((sum, { grip, count }) => sum + grip.value * count, 0),
+    'mm',
+    sd,
+    'the grips side by side',
+  );
+  const thickest = grips.reduce((a, b) => (b.grip.value > a.grip.value ? b : a)).grip;
+  const longest = entriesOf(thing)
+    .map((entry) => figureOf(entry, 'length'))
+    .reduce((a, b) => (b.value > a.value ? b : a));
+  const girth = derive(
+    'mm',
+    'g = 2(W + D) − (8 − 2π) D/2, the tools in one layer',
+    { W: width, D: thickest },
+    (v) => 2 * (v.W + v.D) - (4 - Math.PI) * v.D,
+  );
+  return {
+    kind: 'tools',
+    girth,
+    height: longest,
+    width,
+    depth: thickest,
+    corner: Math.min(thickest.value / 2, width.value / 2),
+    pockets: 1,
+    wants,
+    advice: [],
+  };
+}
+
+/** A tool is a rod: thicker than long is a slip of two fields. */
+function check(thing: ThingSpec): PlanFault[] {
+  return entriesOf(thing).flatMap((entry, index) => {
+    const long = mmOf(entry, 'length')!;
+    const thick = mmOf(entry, 'grip')!;
+    if (thick <= long) return [];
+    return [
+      {
+        path: `tools[${index}].grip.mm`,
+        message: `${formatLength(thick)} thick is more than the ${formatLength(long)} it is long. Change the two over, or make the grip ${formatLength(long)} or less.`,
+      },
+    ];
+  });
+}
+
+export const tools: ThingDefinition = {
+  id: 'tools',
+  name: 'Tools',
+  examples: 'hooks, pens, scissors, pliers, brushes',
+  measures: [],
+  list: {
+    key: 'tools',
+    label: 'Tools',
+    one: 'tool',
+    help: 'Each wants a channel of its own. Alike ones can share an entry.',
+    measures: [
+      { key: 'length', kind: 'length', label: 'Length', min: 5, max: 1000 },
+      { key: 'grip', kind: 'length', label: 'Grip, across', help: 'Where it is thickest.', min: 1, max: 200 },
+      {
+        key: 'tip',
+        kind: 'length',
+        label: 'Tip, across',
+        help: 'The end that goes in.',
+        min: 0.2,
+        max: 200,
+        optional: true,
+      },
+    ],
+    numbers: [{ key: 'count', kind: 'number', label: 'How many', unit: '', whole: true, min: 1, max: 24, default: 1 }],
+    least: 1,
+    most: 40,
+  },
+  usually: { grip: 'calliper' },
+  check,
+  work,
+};

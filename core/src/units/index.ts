@@ -1,0 +1,3 @@
+export * from './fields';
+export * from './length';
+export * from './text';

@@ -1,0 +1,120 @@
+/** The units a person may type or read a length in. Inside the program every length is millimetres. */
+export type LengthUnit = 'mm' | 'cm' | 'm' | 'in';
+
+/** Millimetres in one of each unit (exact by definition; law). */
+export const MM_PER: Readonly<Record<LengthUnit, number>> = { mm: 1, cm: 10, m: 1000, in: 25.4 };
+
+export const LENGTH_UNITS = Object.keys(MM_PER) as LengthUnit[];
+
+export type ParsedLength = { ok: true; mm: number; unit: LengthUnit } | { ok: false; message: string };
+
+const WORDS: Readonly<Record<string, LengthUnit>> = {
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  '″': 'in',
+  '”': 'in',
+};
+
+const VULGAR: Readonly<Record<string, string>> = {
+  '¼': '1/4',
+  '½': '1/2',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
+
+const SHAPE =
+  /^(?<sign>[-−])?\s*(?:(?<whole>\d+)\s+)?(?:(?<over>\d+)\s*\/\s*(?<under>\d+)|(?<decimal>\d*[.,]?\d+|\d+[.,]))\s*(?<unit>[^\d\s.,/]+)?$/u;
+
+/**
+ * Reads a length as a person types it: `82`, `8,2 cm`, `3.25 in`, `3 1/4`, `3¼"`.
+ * A fraction without a unit is inches, since nobody measures in fractions of a millimetre.
+ *
+ * @param text what was typed
+ * @param bare the unit of a plain number
+ * @returns millimetres and the unit of entry, or a message that names the text and the repair. Never throws.
+ * @source handbook 1 (units of entry)
+ */
+export function parseLength(text: string, bare: LengthUnit = 'mm'): ParsedLength {
+  const typed = text.trim();
+  if (typed === '') return refuse('Nothing typed yet. Type a length, such as 82 mm or 3 1/4 in.');
+  const plain = typed.replace(/[¼½¾⅛⅜⅝⅞]/gu, (sign) => ` ${VULGAR[sign]}`).trim();
+  const parts = SHAPE.exec(plain)?.groups;
+  if (!parts) return refuse(`“${typed}” is not a length. Type it like 82 mm, 8,2 cm or 3 1/4 in.`);
+  if (parts.whole !== undefined && parts.over === undefined)
+    return refuse(`“${typed}” holds two numbers. Type one, such as 82 mm or 3 1/4 in.`);
+  const unit = unitOf(parts.unit, parts.over !== undefined ? 'in' : bare);
+  if (!unit) return refuse(`“${parts.unit}” is not a unit used here. Use mm, cm, m or in.`);
+  if (Number(parts.under) === 0) return refuse(`“${typed}” divides by zero. Type it like 3 1/4 in.`);
+  const size = amount(parts.whole, parts.over, parts.under, parts.decimal);
+  return { ok: true, mm: tidy((parts.sign ? -1 : 1) * size * MM_PER[unit]), unit };
+}
+
+/** To a millionth of a millimetre, so that 7 in is 177.8 and not a hair less. */
+function tidy(mm: number): number {
+  return Math.round(mm * 1e6) / 1e6;
+}
+
+function unitOf(word: string | undefined, otherwise: LengthUnit): LengthUnit | undefined {
+  return word === undefined ? otherwise : WORDS[word.toLowerCase()];
+}
+
+function amount(whole?: string, over?: string, under?: string, decimal?: string): number {
+  if (over !== undefined) return Number(whole ?? 0) + Number(over) / Number(under);
+  return Number((decimal ?? '').replace(',', '.'));
+}
+
+function refuse(message: string): ParsedLength {
+  return { ok: false, message };
+}
+
+/** How finely each unit is shown: half of this is the most a shown length can be off, in mm. */
+export const SHOWN_STEP_MM: Readonly<Record<LengthUnit, number>> = { mm: 0.1, cm: 0.1, m: 1, in: 25.4 / 16 };
+
+/**
+ * Writes a length for reading: `94.4 mm`, `9.44 cm`, `0.094 m`, `3 11/16 in`.
+ *
+ * @param mm the length in millimetres
+ * @param unit the unit to show
+ * @returns text rounded to SHOWN_STEP_MM of that unit; parseLength reads it back
+ */
+export function formatLength(mm: number, unit: LengthUnit = 'mm'): string {
+  return `${formatLengthNumber(mm, unit)} ${unit}`;
+}
+
+/** The number of formatLength without its unit, for places where the unit stands once beside many numbers. */
+export function formatLengthNumber(mm: number, unit: LengthUnit = 'mm'): string {
+  if (unit === 'in') return sixteenths(mm / MM_PER.in);
+  const digits = { mm: 1, cm: 2, m: 3 }[unit];
+  return fixed(mm / MM_PER[unit], digits);
+}
+
+function sixteenths(inches: number): string {
+  const total = Math.round(Math.abs(inches) * 16);
+  const sign = inches < 0 && total > 0 ? '-' : '';
+  const whole = Math.floor(total / 16);
+  const rest = total % 16;
+  if (rest === 0) return `${sign}${whole}`;
+  const shared = [8, 4, 2, 1].find((d) => rest % d === 0) ?? 1;
+  const fraction = `${rest / shared}/${16 / shared}`;
+  return whole === 0 ? `${sign}${fraction}` : `${sign}${whole} ${fraction}`;
+}
+
+/** A number with at most so many decimals, halves rounded away from nothing: 82.55 -> 82.6, 94.0 -> 94. */
+export function fixed(value: number, digits: number): string {
+  // what is half in decimal can lie a hair below it in binary
+  return trimZeros((value * (1 + 1e-12)).toFixed(digits));
+}
+
+/** Drops the zeros a fixed number of decimals leaves behind, and the sign of nothing: 94.0 -> 94, -0.0 -> 0. */
+function trimZeros(text: string): string {
+  const short = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+  return short === '-0' ? '0' : short;
+}

@@ -1,0 +1,199 @@
+import { doubtGauge, fitness, workFabric, type Duty, type WorkedFabric } from './fabric';
+import { derive, PlanProblem, type Advice, type PlanFault } from './figure';
+import { workFit, type WorkedFit } from './fit';
+import { collisions, fittingDefinition, type FittingDefinition, type FittingSpec, type Placed } from './fittings';
+import { DEFAULT_SCHOOLS, type Schools } from './pattern';
+import type { Plan } from './plan';
+import { shapeDefinition, type Built, type Demands, type ShapeDefinition } from './shapes';
+import { foundationAdvice } from './shapes/kit/advice';
+import { thingDefinition, type WorkedThing } from './things';
+import { formatLength, withDefaults } from './units';
+
+/** Everything of a plan that has a size, before any of it is put into words. */
+export interface WorkedOut {
+  shape: ShapeDefinition;
+  thing: WorkedThing;
+  fabric: WorkedFabric;
+  fit: WorkedFit;
+  schools: Schools;
+  built: Built;
+  placed: (Placed & { kind: string; name: string })[];
+  advice: Advice[];
+}
+
+/**
+ * Sizes, counts and places of a plan, without its words.
+ * @throws PlanProblem naming every entry that cannot be reckoned, its limit and the repair
+ */
+export function workOut(plan: Plan): WorkedOut {
+  refuse(kindFaults(plan));
+  const thingKind = thingDefinition(plan.thing.kind)!;
+  const shape = shapeDefinition(plan.shape.kind)!;
+  refuse(thingKind.check(plan.thing).map((fault) => ({ ...fault, path: `thing.${fault.path}` })));
+
+  const schools: Schools = { ...DEFAULT_SCHOOLS, ...plan.schools };
+  const thing = thingKind.work(plan.thing);
+  refuseUnsuited(shape, thing);
+  const fabric = workFabric(plan.fabric, shape.worked, thing.girth);
+  const fit = workFit(plan.fit, thing, fabric);
+  const specs = plan.fittings ?? [];
+  const carrier = plan.carrier ? { carrier: plan.carrier } : {};
+  const fittings = specs.map((spec, index) => resolve(spec, index));
+  const asked = fittings.map(({ definition, options, path }) => ({
+    definition,
+    context: { path, options, all: specs, thing, fabric, fit, ...carrier },
+  }));
+  const demands = demandsOf(asked.map(({ definition, context: ask }) => definition.demands?.(ask) ?? {}));
+  const context = {
+    thing: besideEachOther(thing, fit, fabric, demands.face),
+    fabric,
+    fit,
+    options: withDefaults(shape.options, plan.shape),
+    demands,
+    schools,
+    picks: plan.picks ?? {},
+    ...carrier,
+  };
+  const built = onChainHook(shape.build(context), plan.fabric.chainHookMm);
+  const placed = asked.map(({ definition, context: ask }) => ({
+    kind: definition.id,
+    name: definition.name,
+    ...definition.place({ ...ask, shape: shape.id, built, schools }),
+  }));
+  return {
+    shape,
+    thing: context.thing,
+    fabric,
+    fit,
+    schools,
+    built,
+    placed,
+    advice: [
+      ...thing.advice,
+      ...doubtGauge(plan.fabric, fabric),
+      ...fitness(plan.fabric, fabric, dutyOf(thing)),
+      ...built.pieces
+        .slice(0, 1)
+        .flatMap((piece) => foundationAdvice({ ...context, fabric: piece.fabric }, piece.foundation)),
+      ...built.advice,
+      ...placed.flatMap((p) => p.advice),
+      ...conditionAdvice(built),
+      ...collisions(placed.map((p) => ({ kind: p.kind, name: p.name, placed: p }))),
+    ],
+  };
+}
+
+/** What the thing asks of the fabric: not to let its tips through, and to carry it. */
+function dutyOf({ wants, mass, kind }: WorkedThing): Duty {
+  const tips = (wants ?? []).map(({ tip }) => tip);
+  return {
+    ...(tips.length > 0 ? { tipMm: Math.min(...tips) } : {}),
+    ...(mass ? { loadG: mass.value } : {}),
+    wet: kind === 'cylinder',
+  };
+}
+
+interface Resolved {
+  definition: FittingDefinition;
+  options: ReturnType<typeof withDefaults>;
+  path: string;
+}
+
+function resolve(spec: FittingSpec, index: number): Resolved {
+  const definition = fittingDefinition(spec.kind)!;
+  return { definition, options: withDefaults(definition.options, spec), path: `fittings[${index}]` };
+}
+
+/** All that the fittings ask of the shape; conditions on the count add up, of faces the widest counts. */
+function demandsOf(all: readonly Demands[]): Demands {
+  const conditions = all.flatMap((demands) => demands.conditions ?? []);
+  const faces = all.flatMap(({ face }) => face ?? []).sort((a, b) => b.value - a.value);
+  return {
+    ...(Object.assign({}, ...all) as Demands),
+    ...(conditions.length > 0 ? { conditions } : {}),
+    ...(faces[0] ? { face: faces[0] } : {}),
+  };
+}
+
+/**
+ * Things in channels beside each other are as far round as their channels make them: the face they need, less what the
+ * fit and the fabric add to it (law, handbook 6). A face that is wide enough as it is changes nothing.
+ */
+function besideEachOther(thing: WorkedThing, fit: WorkedFit, fabric: WorkedFabric, face: Demands['face']): WorkedThing {
+  if (!face) return thing;
+  const girth = derive(
+    'mm',
+    'g = 2F − ease − πt, the channels side by side',
+    { F: face, ease: fit.girthEase, t: fabric.thickness },
+    (v) => 2 * v.F - v.ease - Math.PI * v.t,
+  );
+  return girth.value > thing.girth.value ? { ...thing, girth } : thing;
+}
+
+/** Foundation chains that are worked with a hook of their own say so. */
+function onChainHook(built: Built, hookMm: number | undefined): Built {
+  if (hookMm === undefined) return built;
+  const pieces = built.pieces.map((piece) =>
+    piece.foundation.kind === 'ring' ? piece : { ...piece, foundation: { ...piece.foundation, hookMm } },
+  );
+  return { ...built, pieces };
+}
+
+function refuse(faults: readonly PlanFault[]): void {
+  if (faults.length > 0) throw new PlanProblem(faults);
+}
+
+function refuseUnsuited(shape: ShapeDefinition, thing: WorkedThing): void {
+  const why = shape.unsuited?.(thing);
+  if (why) refuse([{ path: 'shape.kind', message: why }]);
+}
+
+/** Faults of the plan's kinds taken together: a shape that cannot hold the thing, a fitting out of place. */
+function kindFaults(plan: Plan): PlanFault[] {
+  const shape = shapeDefinition(plan.shape.kind)!;
+  const faults: PlanFault[] = [];
+  if (!shape.holds.includes(plan.thing.kind))
+    faults.push({
+      path: 'shape.kind',
+      message: `“${shape.name}” cannot hold this kind of thing. Choose another shape.`,
+    });
+  const kinds = (plan.fittings ?? []).map(({ kind }) => kind);
+  kinds.forEach((kind, index) => {
+    const fitting = fittingDefinition(kind)!;
+    const path = `fittings[${index}].kind`;
+    if (kinds.indexOf(kind) !== index)
+      faults.push({ path, message: `There is a ${lower(fitting)} already. Take one of the two off.` });
+    if (!fitting.shapes.includes(shape.id))
+      faults.push({
+        path,
+        message: `${fitting.name} does not belong on “${shape.name}”. ${fitting.elsewhere} Or take it off.`,
+      });
+    for (const needed of fitting.needs) {
+      if (!kinds.includes(needed))
+        faults.push({
+          path,
+          message: `A ${lower(fitting)} needs a ${needed}. Add the ${needed}, or take the ${lower(fitting)} off.`,
+        });
+    }
+  });
+  return faults;
+}
+
+/** What each wish of a fitting costs the count, where it costs more than half a stitch (handbook 4). */
+function conditionAdvice({ choices }: Built): Advice[] {
+  return choices.flatMap(({ id, costs, noun }) =>
+    costs
+      .filter(({ mm }) => mm >= 3)
+      .map(({ text, mm, without }) => ({
+        id: `condition-costs-${id}`,
+        severity: 'advice' as const,
+        text: `The count must be ${text}: that puts it ${formatLength(mm)} further off. Without it ${without} ${noun} would be best.`,
+        repair: 'Keep it, or change what asks for it.',
+        at: 'fittings',
+      })),
+  );
+}
+
+function lower(fitting: FittingDefinition): string {
+  return fitting.name.toLowerCase();
+}
