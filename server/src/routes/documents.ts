@@ -1,0 +1,76 @@
+import { checkDocument, DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/formats';
+import { Router, type Request, type Response } from 'express';
+import Joi from 'joi';
+import type { DocumentStore, Kept } from '../store';
+import { sendProblem } from '../web/problem';
+
+const id = Joi.string().guid().required();
+
+/** `/api/plans`, `/api/things`, `/api/yarns`, `/api/swatches`, `/api/makes`: documents with revisions. */
+export function documentRoutes(store: DocumentStore): Router {
+  const router = Router();
+
+  router.param('kind', (_req, _res, next, kind: string) => {
+    next((DOCUMENT_KINDS as string[]).includes(kind) ? undefined : 'router');
+  });
+  router.param('id', (_req, res, next, value: string) => {
+    if (!id.validate(value).error) return next();
+    return sendProblem(res, 400, {
+      title: 'An id here is a UUID.',
+      errors: [{ path: 'id', message: `“${value}” is not a UUID.` }],
+    });
+  });
+
+  router.get('/:kind', async (req, res) => {
+    res.json(await store.list(kindOf(req)));
+  });
+
+  router.get('/:kind/:id', async (req, res) => {
+    const kept = await store.get(kindOf(req), req.params.id);
+    return kept ? sendKept(res, 200, kept) : sendProblem(res, 404, { title: 'There is no such document.' });
+  });
+
+  router.put('/:kind/:id', async (req, res) => {
+    const revision = revisionOf(req);
+    if (revision === null) return needsRevision(res);
+    const checked = checkDocument(kindOf(req), req.body);
+    if (!checked.ok)
+      return sendProblem(res, 422, { title: 'This document is not of its format.', errors: checked.errors });
+    const put = await store.put(kindOf(req), req.params.id, revision, checked.value);
+    return put.done ? sendKept(res, revision === 0 ? 201 : 200, put.kept) : stale(res, put.present);
+  });
+
+  router.delete('/:kind/:id', async (req, res) => {
+    const revision = revisionOf(req);
+    if (revision === null) return needsRevision(res);
+    const put = await store.remove(kindOf(req), req.params.id, revision);
+    return put.done ? res.status(204).end() : stale(res, put.present);
+  });
+
+  return router;
+}
+
+function kindOf(req: Request): DocumentKind {
+  return req.params.kind as DocumentKind;
+}
+
+/** The revision a write was made on: `If-Match: "3"`, or `If-None-Match: *` for a new document. */
+function revisionOf(req: Request): number | null {
+  if (req.get('If-None-Match') === '*') return 0;
+  const match = /^"(\d{1,15})"$/.exec(req.get('If-Match') ?? '');
+  return match ? Number(match[1]) : null;
+}
+
+function needsRevision(res: Response): void {
+  sendProblem(res, 428, {
+    title: 'Say which revision this was made on: If-Match with its number, or If-None-Match: * for a new document.',
+  });
+}
+
+function stale(res: Response, present: Kept | null): void {
+  sendProblem(res, 409, { title: 'This was changed elsewhere since. Nothing was overwritten.', present });
+}
+
+function sendKept(res: Response, status: number, kept: Kept): void {
+  res.status(status).set('ETag', `"${kept.revision}"`).json(kept);
+}

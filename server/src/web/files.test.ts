@@ -1,0 +1,65 @@
+import express from 'express';
+import { createHash } from 'node:crypto';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import request from 'supertest';
+import { freshStore } from '../fixtures/store';
+import { appFiles, inlineScriptHashes } from './files';
+import { createServer } from './server';
+
+const folder = mkdtempSync(join(tmpdir(), 'keep-snug-app-'));
+const inline = 'start()';
+
+beforeAll(() => {
+  writeFileSync(join(folder, 'index.html'), `<html><script>${inline}</script><script src="/a.js"></script></html>`);
+  writeFileSync(join(folder, `entry-${'0'.repeat(32)}.js`), '1');
+  writeFileSync(join(folder, 'plain.js'), '1');
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const server = () => express().use(appFiles(folder));
+
+describe('the app’s files', () => {
+  it('are one page for every place of the app', async () => {
+    for (const path of ['/', '/things', '/plan/7']) {
+      const answer = await request(server()).get(path);
+      expect([answer.status, answer.type]).toEqual([200, 'text/html']);
+    }
+  });
+
+  it('are not found where a file is meant and is missing, or lies outside', async () => {
+    expect((await request(server()).get('/missing.js')).status).toBe(404);
+    expect((await request(server()).get('/..%2f..%2fetc%2fpasswd.txt')).status).toBeGreaterThanOrEqual(400);
+  });
+
+  it('are kept by the browser only where their name changes with their content', async () => {
+    const hashed = await request(server()).get(`/entry-${'0'.repeat(32)}.js`);
+    expect(hashed.headers['cache-control']).toMatch(/immutable/);
+    expect((await request(server()).get('/plain.js')).headers['cache-control']).toBe('no-cache');
+    expect((await request(server()).get('/')).headers['cache-control']).toBe('no-cache');
+  });
+
+  it('are all fetched ahead, whatever place is asked for first', async () => {
+    expect((await request(server()).get('/')).headers.link).toBeUndefined();
+    mkdirSync(join(folder, '_expo/static/js/web'), { recursive: true });
+    writeFileSync(join(folder, '_expo/static/js/web/[id]-0.js'), '1');
+    writeFileSync(join(folder, '_expo/static/js/web/[id]-0.js.map'), '1');
+    const { link } = (await request(server()).get('/things')).headers;
+    expect(link).toBe('</_expo/static/js/web/[id]-0.js>; rel=prefetch; as=script');
+  });
+
+  it('may run the page’s own inline script and no other', async () => {
+    const hash = `'sha256-${createHash('sha256').update(inline).digest('base64')}'`;
+    expect(inlineScriptHashes(folder)).toEqual([hash]);
+    const { store, done } = await freshStore();
+    const answer = await request(createServer({ store, appRoot: folder })).get('/');
+    expect(answer.headers['content-security-policy']).toContain(`script-src 'self' ${hash}`);
+    done();
+  });
+
+  it('need not be there: the server answers without an app', async () => {
+    expect(inlineScriptHashes(join(folder, 'nowhere'))).toEqual([]);
+    expect((await request(express().use(appFiles(join(folder, 'nowhere')))).get('/')).status).toBe(404);
+  });
+});

@@ -1,0 +1,44 @@
+import express, { Router, type RequestHandler } from 'express';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { extname, join } from 'node:path';
+import { sendProblem } from './problem';
+
+/** Serves the exported app: files as they are, every other path its one page. */
+export function appFiles(root: string): Router {
+  const router = Router();
+  if (!existsSync(join(root, 'index.html'))) return router;
+  router.use(express.static(root, { index: false, setHeaders: cacheHashed }));
+  router.get('/{*path}', page(root));
+  return router;
+}
+
+function cacheHashed(res: express.Response, path: string): void {
+  const hashed = /[.-][0-9a-f]{16,}\./.test(path);
+  res.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+}
+
+function page(root: string): RequestHandler {
+  const link = ahead(root);
+  return (req, res) => {
+    if (extname(req.path) !== '') return sendProblem(res, 404, { title: 'There is no such file.' });
+    if (link) res.set('Link', link);
+    return res.set('Cache-Control', 'no-cache').sendFile('index.html', { root });
+  };
+}
+
+/** Has the browser fetch every screen's script when it is idle, so that each opens while the server is away. */
+function ahead(root: string): string {
+  const folder = '_expo/static/js/web';
+  if (!existsSync(join(root, folder))) return '';
+  const scripts = readdirSync(join(root, folder)).filter((file) => file.endsWith('.js'));
+  return scripts.map((file) => `</${folder}/${file}>; rel=prefetch; as=script`).join(', ');
+}
+
+/** Hashes of the page's inline scripts, for the content security policy. */
+export function inlineScriptHashes(root: string): string[] {
+  const file = join(root, 'index.html');
+  if (!existsSync(file)) return [];
+  const scripts = readFileSync(file, 'utf8').matchAll(/<script(?![^>]*\bsrc=)[^>]*>([\s\S]*?)<\/script>/g);
+  return [...scripts].map(([, code]) => `'sha256-${createHash('sha256').update(code!).digest('base64')}'`);
+}

@@ -1,0 +1,150 @@
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { randomUUID } from 'node:crypto';
+import request from 'supertest';
+import { freshStore } from '../fixtures/store';
+import { createServer } from './server';
+
+const plan = Object.values(TERN_POINT.plans)[0]!;
+let server: ReturnType<typeof createServer>;
+let end: () => void;
+
+beforeAll(async () => {
+  const { store, folder, done } = await freshStore();
+  server = createServer({ store, appRoot: `${folder}/no-app` });
+  end = done;
+});
+afterAll(() => end());
+
+const put = (id: string, body: object, header: Record<string, string>) =>
+  request(server).put(`/api/plans/${id}`).set(header).send(body);
+const created = { 'If-None-Match': '*' };
+
+describe('reckoning', () => {
+  it('answers a worked plan', async () => {
+    const { status, body } = await request(server).post('/api/reckon').send(plan);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ format: 'keep-snug.worked/1', pieces: [{ stitches: 16, foundation: { count: 17 } }] });
+  });
+
+  it.each<[string, unknown, number, string]>([
+    ['an unknown shape', { ...plan, shape: { kind: 'cone' } }, 422, 'shape.kind'],
+    [
+      'what only reckoning can tell',
+      { ...plan, thing: { ...plan.thing, edgeRadius: { mm: 9 } } },
+      422,
+      'thing.edgeRadius.mm',
+    ],
+    ['no JSON', '{"format":', 400, 'document'],
+    ['two megabytes', JSON.stringify({ title: 'x'.repeat(2_000_000) }), 413, 'document'],
+    ['a bare word', '"plan"', 422, 'plan'],
+  ])('refuses %s with a problem document', async (_, body, status, path) => {
+    const answer = await request(server)
+      .post('/api/reckon')
+      .set('Content-Type', 'application/json')
+      .send(body as string);
+    expect(answer.status).toBe(status);
+    expect(answer.type).toBe('application/problem+json');
+    expect(answer.body.errors.map((e: { path: string }) => e.path)).toContain(path);
+  });
+});
+
+describe('chance and ways', () => {
+  it('answer the same seeded figure every time, and every way with its reason', async () => {
+    const [one, two] = await Promise.all([1, 2].map(() => request(server).post('/api/chance').send(plan)));
+    expect(one!.body).toMatchObject({ format: 'keep-snug.chance/1', draws: 20_000 });
+    expect(two!.body).toEqual(one!.body);
+    const { body } = await request(server)
+      .post('/api/ways')
+      .send({ plan, hooksMm: [4] });
+    expect(body.format).toBe('keep-snug.ways/1');
+    expect(body.ways).toHaveLength(40);
+  }, 60_000);
+
+  it('refuse what is not of their form', async () => {
+    const answer = await request(server)
+      .post('/api/ways')
+      .send({ plan, hooksMm: ['4'] });
+    expect([answer.status, answer.body.errors[0].path]).toEqual([422, 'hooksMm[0]']);
+    expect((await request(server).post('/api/chance').send({})).status).toBe(422);
+  });
+});
+
+describe('documents', () => {
+  it('are kept with a revision, and changed on it', async () => {
+    const id = randomUUID();
+    expect((await put(id, plan, created)).status).toBe(201);
+    const changed = await put(id, { ...plan, title: 'wider' }, { 'If-Match': '"1"' });
+    expect([changed.status, changed.body.revision, changed.headers.etag]).toEqual([200, 2, '"2"']);
+    expect((await request(server).get(`/api/plans/${id}`)).body.body.title).toBe('wider');
+  });
+
+  it('answer a stale write with what stands there, and overwrite nothing', async () => {
+    const id = randomUUID();
+    await put(id, plan, created);
+    const stale = await put(id, { ...plan, title: 'mine' }, { 'If-Match': '"7"' });
+    expect([stale.status, stale.body.present.body.title]).toEqual([409, plan.title]);
+    expect((await put(id, plan, created)).status).toBe(409);
+    expect((await request(server).delete(`/api/plans/${id}`).set('If-Match', '"9"')).status).toBe(409);
+  });
+
+  it('of two writes at once on one revision take one', async () => {
+    const id = randomUUID();
+    await put(id, plan, created);
+    const both = await Promise.all(['a', 'b', 'c'].map((title) => put(id, { ...plan, title }, { 'If-Match': '"1"' })));
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
+  });
+
+  it('want a revision, a UUID and their form', async () => {
+    expect((await put(randomUUID(), plan, {})).status).toBe(428);
+    expect((await put('7', plan, created)).status).toBe(400);
+    const answer = await put(randomUUID(), { ...plan, title: '' }, created);
+    expect([answer.status, answer.body.errors[0].path]).toEqual([422, 'title']);
+    expect((await request(server).get('/api/hats')).status).toBe(404);
+    expect((await request(server).get(`/api/plans/${randomUUID()}`)).status).toBe(404);
+  });
+
+  it('can be taken off', async () => {
+    const id = randomUUID();
+    await put(id, plan, created);
+    expect((await request(server).delete(`/api/plans/${id}`).set('If-Match', '"1"')).status).toBe(204);
+    expect((await request(server).get(`/api/plans/${id}`)).status).toBe(404);
+  });
+});
+
+describe('events', () => {
+  const make = randomUUID();
+  const tick = () => ({ id: randomUUID(), make, device: randomUUID(), at: '2026-03-01T10:00:00.000Z', kind: 'ticked' });
+
+  it('sent twice are kept once, in the order they came', async () => {
+    const batch = [tick(), tick(), tick()];
+    for (let time = 0; time < 2; time += 1) {
+      const { body } = await request(server).post('/api/events').send(batch);
+      expect(body.accepted).toHaveLength(3);
+    }
+    const { body } = await request(server).get(`/api/events?make=${make}`);
+    expect(body.map(({ event }: { event: { id: string } }) => event.id)).toEqual(batch.map(({ id }) => id));
+    const later = await request(server).get(`/api/events?make=${make}&since=${body[1].seq}`);
+    expect(later.body).toHaveLength(1);
+  });
+
+  it('are refused whole where one is not of its form', async () => {
+    const answer = await request(server)
+      .post('/api/events')
+      .send([tick(), { ...tick(), kind: 'danced' }]);
+    expect([answer.status, answer.body.errors[0].path]).toEqual([422, '[1].kind']);
+    expect((await request(server).get('/api/events?since=soon')).status).toBe(400);
+  });
+});
+
+describe('the door', () => {
+  it('takes no write from another site’s page', async () => {
+    const answer = await request(server).post('/api/reckon').set('Origin', 'https://elsewhere.example').send(plan);
+    expect(answer.status).toBe(403);
+  });
+
+  it('sends a strict content policy and answers unknown paths as problems', async () => {
+    const answer = await request(server).get('/api/nothing');
+    expect([answer.status, answer.type]).toEqual([404, 'application/problem+json']);
+    expect(answer.headers['content-security-policy']).toMatch(/default-src 'self'.*object-src 'none'/s);
+  });
+});

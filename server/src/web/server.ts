@@ -1,0 +1,56 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { documentRoutes } from '../routes/documents';
+import { eventRoutes } from '../routes/events';
+import { reckonRoutes } from '../routes/reckon';
+import { documentStore, eventStore, type Store } from '../store';
+import { appFiles, inlineScriptHashes } from './files';
+import { sameOrigin } from './guard';
+import { problemHandler, sendProblem } from './problem';
+
+interface Parts {
+  store: Store;
+  /** Folder of the exported app; without it only the API is served. */
+  appRoot: string;
+  log?: Logger;
+}
+
+/** The whole server as one Express app, listening to nothing yet. */
+export function createServer({ store, appRoot, log }: Parts): Express {
+  const server = express();
+  server.disable('x-powered-by');
+  if (log) server.use(pinoHttp({ logger: log, autoLogging: false }));
+  server.use(helmet({ contentSecurityPolicy: { directives: policy(appRoot) }, strictTransportSecurity: false }));
+  server.use(compression());
+  server.use('/api', rateLimit({ windowMs: 60_000, limit: 6000, standardHeaders: true, legacyHeaders: false }));
+  server.use('/api', sameOrigin, express.json({ limit: '1mb', strict: false }));
+
+  server.get('/api/health', (_req, res) => void res.json({ ok: true }));
+  server.use('/api', reckonRoutes());
+  server.use('/api/events', eventRoutes(eventStore(store)));
+  server.use('/api', documentRoutes(documentStore(store)));
+  server.use('/api', (_req, res) => sendProblem(res, 404, { title: 'There is nothing here.' }));
+
+  server.use(appFiles(appRoot));
+  server.use(problemHandler);
+  return server;
+}
+
+function policy(appRoot: string): Record<string, string[] | null> {
+  return {
+    'default-src': ["'self'"],
+    'script-src': ["'self'", ...inlineScriptHashes(appRoot)],
+    // the app's style sheets are written at run time
+    'style-src': ["'self'", "'unsafe-inline'"],
+    'img-src': ["'self'", 'data:'],
+    'font-src': ["'self'", 'data:'],
+    'connect-src': ["'self'"],
+    'object-src': ["'none'"],
+    'frame-ancestors': ["'none'"],
+    'upgrade-insecure-requests': null,
+  };
+}
