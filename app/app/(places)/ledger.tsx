@@ -1,0 +1,1 @@
+export { Ledger as default } from '@/ledger/Ledger';

@@ -1,0 +1,1 @@
+export { Things as default } from '@/things/Things';

@@ -1,0 +1,1 @@
+export { YarnBox as default } from '@/yarn/YarnBox';

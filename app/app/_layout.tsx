@@ -1,0 +1,32 @@
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import { View } from 'react-native';
+import { PaperProvider } from 'react-native-paper';
+import { useWanted } from '@/parts/wanted';
+import { useSync } from '@/state/sync';
+import { paperTheme } from '@/theme/paper';
+import { FONTS } from '@/theme/type';
+import { useColours } from '@/theme/useTheme';
+
+export { Broken as ErrorBoundary } from '@/parts/Broken';
+
+/** Keeps device and server in step, and the place in mind, beside the screens: they are not drawn anew for it. */
+function InStep() {
+  useSync();
+  useWanted();
+  return null;
+}
+
+export default function Root() {
+  const colours = useColours();
+  const [ready, failed] = useFonts(FONTS);
+  if (!ready && !failed) return <View style={{ flex: 1, backgroundColor: colours.chalk }} />;
+  return (
+    <PaperProvider theme={paperTheme(colours)} settings={{ icon: () => null }}>
+      <View style={{ flex: 1, backgroundColor: colours.chalk }}>
+        <InStep />
+        <Slot />
+      </View>
+    </PaperProvider>
+  );
+}

@@ -1,0 +1,1 @@
+export { NewThing as default } from '@/things/NewThing';

@@ -1,0 +1,29 @@
+const { getDefaultConfig } = require('expo/metro-config');
+const http = require('node:http');
+
+const config = getDefaultConfig(__dirname);
+const api = { host: '127.0.0.1', port: Number(process.env.API_PORT ?? 8130) };
+
+/** In development the app's own server hands /api on, so that the browser sees one origin. */
+function handOn(req, res) {
+  const target = http.request({
+    ...api,
+    path: req.url,
+    method: req.method,
+    headers: { ...req.headers, host: `${api.host}:${api.port}` },
+  });
+  target.on('response', (answer) => {
+    res.writeHead(answer.statusCode, answer.headers);
+    answer.pipe(res);
+  });
+  target.on('error', () => {
+    res.statusCode = 502;
+    res.end();
+  });
+  req.pipe(target);
+}
+
+config.server.enhanceMiddleware = (metro) => (req, res, next) =>
+  req.url.startsWith('/api/') ? handOn(req, res) : metro(req, res, next);
+
+module.exports = config;

@@ -1,0 +1,149 @@
+import { useRouter } from 'expo-router';
+import type { Make, Plan } from '@keep-snug/core';
+import { View } from 'react-native';
+import { reckonFor, useReader } from '@/board/useWorked';
+import { MiniPiece } from '@/drawing/MiniPiece';
+import { courseWord, useProgress } from '@/making/useProgress';
+import { Action } from '@/parts/Action';
+import { Clash } from '@/parts/Clash';
+import { EmptyPlace } from '@/parts/EmptyPlace';
+import { Page } from '@/parts/Page';
+import { Press } from '@/parts/Press';
+import { Tape } from '@/parts/Tape';
+import { useBox } from '@/parts/useBox';
+import { Words } from '@/parts/Words';
+import { useLibrary, useShelf, type Held } from '@/state/library';
+import { useColours } from '@/theme/useTheme';
+
+/** What is on the hook now, and what is planned. */
+export function Bench() {
+  const router = useRouter();
+  const makes = useShelf('makes').sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt));
+  const plans = useShelf('plans');
+  const begun = new Set(makes.map(([, held]) => held.body.planId));
+  const waiting = plans.filter(([id]) => !begun.has(id));
+  return (
+    <Page
+      title="Bench"
+      actions={
+        <Action main onPress={() => router.push('/new')}>
+          Start a new one
+        </Action>
+      }
+    >
+      {plans.length + makes.length === 0 ? <Empty /> : null}
+      {makes.map(([id, held]) => (
+        <MakeStrip key={id} id={id} held={held} />
+      ))}
+      {waiting.length > 0 ? (
+        <View style={{ gap: 4 }}>
+          <Words as="heading" level={2}>
+            Planned, not begun
+          </Words>
+          {waiting.map(([id, held]) => (
+            <PlanLine key={id} id={id} held={held} />
+          ))}
+        </View>
+      ) : null}
+    </Page>
+  );
+}
+
+/** A make as a strip of tape pulled out as far as it has got, its next row in words. Finished ones lie in the ledger. */
+function MakeStrip({ id, held }: { id: string; held: Held<Make> }) {
+  const make = held.body;
+  const colours = useColours();
+  const router = useRouter();
+  const { box, onLayout } = useBox();
+  const progress = useProgress(id, make);
+  if (!progress || progress.state.finished) return null;
+  const { next, reachedMm, lengthMm, marksMm, state } = progress;
+  const row = next?.row ? `${courseWord(next)} ${next.row} of ${next.of}` : next ? 'Rows done' : 'All done';
+  return (
+    <View style={{ backgroundColor: colours.surface, borderWidth: 1, borderColor: colours.line, padding: 16, gap: 10 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 8 }}>
+        <View style={{ flexGrow: 1, flexBasis: 220 }}>
+          <Words as="heading" level={2} style={{ fontSize: 22, lineHeight: 28 }}>
+            {make.title}
+          </Words>
+          <Words as="strong">{`${row}${next?.row ? `, ${next.section}` : ''}`}</Words>
+        </View>
+        <View style={{ flexDirection: 'row', columnGap: 16 }}>
+          <Action label={`Plan: ${make.title}`} onPress={() => router.push(`/plan/${make.planId}`)}>
+            Plan
+          </Action>
+          <Action main label={`Go on making: ${make.title}`} onPress={() => router.push(`/make/${id}`)}>
+            {state.done === 0 ? 'Begin' : 'Go on'}
+          </Action>
+        </View>
+      </View>
+      <View onLayout={onLayout}>
+        <Tape lengthMm={lengthMm} px={box.width} outMm={Math.max(reachedMm, lengthMm * 0.01)} marks={marksMm} />
+      </View>
+      <Clash kind="makes" id={id} held={held} />
+      <Words tone="faint">{next ? `Next: ${next.text}` : 'Next: put it in the ledger.'}</Words>
+    </View>
+  );
+}
+
+function PlanLine({ id, held }: { id: string; held: Held<Plan> }) {
+  const plan = held.body;
+  const colours = useColours();
+  const router = useRouter();
+  const reader = useReader();
+  const remove = useLibrary((state) => state.remove);
+  const { worked } = reckonFor(plan, reader);
+  const piece = worked?.pieces[0];
+  return (
+    <View>
+      <View
+        style={{
+          flexDirection: 'row',
+          alignItems: 'center',
+          backgroundColor: colours.surface,
+          borderWidth: 1,
+          borderColor: colours.line,
+          marginTop: 6,
+        }}
+      >
+        <Press
+          label={`Open the plan: ${plan.title}`}
+          onPress={() => router.push(`/plan/${id}`)}
+          style={{ flex: 1, padding: 14 }}
+        >
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 6 }}>
+            <View style={{ flexGrow: 1, flexBasis: 200 }}>
+              <Words as="strong">{plan.title}</Words>
+              <Words as="small" tone="faint">
+                {piece ? piece.summary : 'an entry needs mending'}
+              </Words>
+            </View>
+            {piece ? <MiniPiece sections={piece.sections} rowsDone={0} width={120} height={30} /> : null}
+          </View>
+        </Press>
+        <View style={{ paddingRight: 12 }}>
+          <Action label={`Take off the bench: ${plan.title}`} onPress={() => remove('plans', id)}>
+            Take off
+          </Action>
+        </View>
+      </View>
+      <Clash kind="plans" id={id} held={held} />
+    </View>
+  );
+}
+
+function Empty() {
+  const router = useRouter();
+  const { box, onLayout } = useBox();
+  return (
+    <EmptyPlace
+      title="Nothing is on the hook"
+      text="Take the thing in one hand and a tape in the other: width, height and depth are enough to size a pouch for it."
+      action={{ name: 'Start the first one', do: () => router.push('/new') }}
+    >
+      <View onLayout={onLayout}>
+        <Tape lengthMm={200} px={box.width} outMm={4} />
+      </View>
+    </EmptyPlace>
+  );
+}

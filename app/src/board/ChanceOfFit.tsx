@@ -1,0 +1,87 @@
+import type { Chance, Help, Plan } from '@keep-snug/core';
+import { View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { useBox } from '@/parts/useBox';
+import { Words } from '@/parts/Words';
+import { useBoard } from '@/state/board';
+import { useWide } from '@/theme/useWide';
+import { useChance } from '@/worker/useDesk';
+import { ChancePicture } from './ChancePicture';
+
+/** Which stage a remedy is done in. */
+const STAGE_OF: Readonly<Record<Help['id'], string>> = {
+  swatch: 'fabric',
+  'measure-first-rows': 'fabric',
+  'measure-thing': 'thing',
+};
+
+const inHundred = (share: number) => Math.round(100 * share);
+
+/** How often such a piece would fit, the ways it fails, and what would help most. */
+export function ChanceOfFit({ plan }: { plan: Plan }) {
+  const { found } = useChance(plan);
+  const wide = useWide();
+  const { box, onLayout } = useBox();
+  // its place is kept while it is worked out, so that nothing below it moves under a finger
+  const room = { minHeight: wide ? 168 : 92 };
+  if (!found)
+    return (
+      <View onLayout={onLayout} style={room}>
+        <Words as="small" tone="faint">
+          Working out how often it fits…
+        </Words>
+      </View>
+    );
+  const picture = Math.min(box.width, wide ? box.width : 120);
+  return (
+    <View
+      onLayout={onLayout}
+      style={{
+        ...room,
+        flexDirection: wide ? 'column' : 'row',
+        gap: wide ? 4 : 14,
+        alignItems: wide ? 'stretch' : 'center',
+      }}
+    >
+      {picture > 0 ? <ChancePicture chance={found} width={picture} height={wide ? 72 : 54} /> : null}
+      <View style={{ flex: wide ? undefined : 1 }}>
+        <Words as="heading" level={2} live>
+          {`Fits ${inHundred(found.share)} times in 100`}
+        </Words>
+        <Words as="small" tone="faint">
+          {failures(found)}
+        </Words>
+        <Helps chance={found} />
+      </View>
+    </View>
+  );
+}
+
+/** The ways it fails, in a line. */
+export function failures({ draws, tight, loose, short }: Chance): string {
+  const parts = [
+    ['too tight', tight],
+    ['too loose', loose],
+    ['too short', short],
+  ] as const;
+  const told = parts.filter(([, count]) => inHundred(count / draws) > 0);
+  if (told.length === 0) return 'hardly ever too tight or too loose';
+  return told.map(([word, count]) => `${word}\u00a0${inHundred(count / draws)}`).join(', ');
+}
+
+function Helps({ chance: { helps } }: { chance: Chance }) {
+  const openStage = useBoard((state) => state.openStage);
+  const [best] = helps;
+  if (!best) return null;
+  return (
+    <View style={{ flexDirection: 'row' }}>
+      <Action
+        onPress={() => openStage(STAGE_OF[best.id])}
+      >{`${capital(best.text)}: fits ${inHundred(best.share)}`}</Action>
+    </View>
+  );
+}
+
+function capital(text: string): string {
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+}

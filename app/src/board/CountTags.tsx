@@ -1,0 +1,88 @@
+import { formatLength, formatSigned, type Choice, type ChoiceOption } from '@keep-snug/core';
+import { View } from 'react-native';
+import Svg, { Circle, Path } from 'react-native-svg';
+import { Press } from '@/parts/Press';
+import { useBox } from '@/parts/useBox';
+import { Words } from '@/parts/Words';
+import { useSettings } from '@/state/settings';
+import { useColours } from '@/theme/useTheme';
+
+interface Props {
+  choice: Choice;
+  onPick: (count: number) => void;
+}
+
+/** One less, best, one more: paper tags on a thread, each with what it measures and what that does to the ease. */
+export function CountTags({ choice, onPick }: Props) {
+  return (
+    <View style={{ gap: 4 }}>
+      <Words as="smallStrong">{`${choice.noun.replace(/^./, (c) => c.toUpperCase())} ${choice.id === 'round' ? 'round' : 'across'}, what they measure, and the ease they leave`}</Words>
+      <View
+        role="radiogroup"
+        aria-label={`${choice.name}, in ${choice.noun}`}
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}
+      >
+        {choice.options.map((option) => (
+          <Tag key={option.count} option={option} noun={choice.noun} onPick={() => onPick(option.count)} />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const VERDICTS = { tight: 'too tight', fits: 'fits', loose: 'too loose' } as const;
+
+function Tag({ option, noun, onPick }: { option: ChoiceOption; noun: string; onPick: () => void }) {
+  const units = useSettings((state) => state.units);
+  const { count, mm, easeShare, verdict, best, chosen } = option;
+  const tone = chosen ? 'chalk' : 'ink';
+  const words = `${best ? 'best, ' : ''}${VERDICTS[verdict]}`;
+  const size = formatLength(mm, units);
+  const ease = `${formatSigned(100 * easeShare)} % ease`;
+  return (
+    <Press
+      role="radio"
+      selected={chosen}
+      onPress={onPick}
+      label={`${count} ${noun}, ${size}, ${ease}, ${words}`}
+      style={{ flexGrow: 1, flexBasis: 92, paddingVertical: 8, paddingLeft: 22, paddingRight: 4 }}
+    >
+      <Paper chosen={chosen} />
+      <Words as="title" tone={tone}>
+        {count}
+      </Words>
+      <Words as="small" tone={tone}>
+        {size}
+      </Words>
+      <Words as="small" tone={tone}>
+        {`${formatSigned(100 * easeShare)} %`}
+      </Words>
+      <Words as="smallStrong" tone={chosen ? 'chalk' : verdict === 'fits' ? 'lichen' : 'rowan'}>
+        {words}
+      </Words>
+    </Press>
+  );
+}
+
+const POINT = 12;
+
+/** The tag itself, cut to a point at its thread hole. */
+function Paper({ chosen }: { chosen: boolean }) {
+  const colours = useColours();
+  const { box, onLayout } = useBox();
+  const { width: w, height: h } = box;
+  return (
+    <View onLayout={onLayout} style={{ position: 'absolute', top: 0, bottom: 0, left: 0, right: 0 }}>
+      {w > 0 ? (
+        <Svg width={w} height={h} aria-hidden>
+          <Path
+            d={`M1 ${h * 0.32}L${POINT} 1H${w - 1}V${h - 1}H${POINT}L1 ${h * 0.68}z`}
+            fill={chosen ? colours.ink : colours.surface}
+            stroke={chosen ? colours.ink : colours.faint}
+          />
+          <Circle cx={POINT} cy={h / 2} r={3.5} fill={colours.chalk} stroke={colours.faint} />
+        </Svg>
+      ) : null}
+    </View>
+  );
+}

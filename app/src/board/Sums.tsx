@@ -1,0 +1,75 @@
+import { plural, type Worked } from '@keep-snug/core';
+import { View } from 'react-native';
+import { FigureLine } from '@/parts/FigureLine';
+import { Words } from '@/parts/Words';
+import { Supplies } from './Supplies';
+
+const FOUNDATIONS = {
+  chain: 'Chain',
+  'joined-chain': 'Chain, joined',
+  'chain-both-sides': 'Chain, both sides',
+  ring: 'Into the ring',
+  'picked-up': 'Picked up',
+} as const;
+
+/** What the plan comes to, every figure with its workings. */
+export function Sums({ worked }: { worked: Worked }) {
+  const several = worked.pieces.length > 1;
+  return (
+    <View>
+      {worked.pieces.map((piece) => (
+        <View key={piece.id}>
+          {several || piece.times > 1 ? (
+            <Words as="strong" level={3} style={{ paddingTop: 8 }}>
+              {piece.times > 1 ? `${piece.name}, ${piece.times} alike` : piece.name}
+            </Words>
+          ) : null}
+          <FigureLine
+            name={FOUNDATIONS[piece.foundation.kind]}
+            figure={piece.counts.foundation}
+            text={String(piece.foundation.count)}
+          />
+          <FigureLine
+            name={piece.worked === 'rows' ? 'Stitches in a row' : 'Stitches round'}
+            figure={piece.counts.stitches}
+            text={String(piece.stitches)}
+          />
+          <FigureLine
+            name={piece.worked === 'rows' ? 'Rows' : 'Rounds'}
+            figure={piece.counts.rows}
+            text={String(piece.rows)}
+          />
+          {piece.sections.length > 1
+            ? piece.sections.map((section) => (
+                <FigureLine
+                  key={section.name}
+                  name={`${wordOf(section.count.unit, piece.worked)}, ${section.name}`}
+                  figure={section.count}
+                  text={counted(section, piece.worked)}
+                />
+              ))
+            : null}
+          <FigureLine name={`${piece.name}, wide`} figure={piece.width} />
+          <FigureLine name={`${piece.name}, long`} figure={piece.height} />
+        </View>
+      ))}
+      <FigureLine name="Inside, round" figure={worked.inside.girth} />
+      <FigureLine name="Inside, deep" figure={worked.inside.depth} />
+      <FigureLine name="Filled, thick" figure={worked.outside.thickness} />
+      <Supplies worked={worked} />
+    </View>
+  );
+}
+
+function wordOf(unit: string, worked: 'rows' | 'rounds'): string {
+  if (unit === 'stitches') return 'Stitches';
+  return worked === 'rows' ? 'Rows' : 'Rounds';
+}
+
+function counted(
+  { count, rows, stitches }: Worked['pieces'][number]['sections'][number],
+  worked: 'rows' | 'rounds',
+): string {
+  if (count.unit === 'stitches') return plural(stitches, 'stitch', 'stitches');
+  return plural(rows, worked === 'rows' ? 'row' : 'round');
+}

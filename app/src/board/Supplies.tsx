@@ -1,0 +1,47 @@
+import { formatNumber, plural, type Worked } from '@keep-snug/core';
+import { View } from 'react-native';
+import { FigureLine } from '@/parts/FigureLine';
+import { Words } from '@/parts/Words';
+import { duration } from './duration';
+
+/** Yarn in all and by colour, whether it lasts, time, and what to have at hand. */
+export function Supplies({ worked: { supplies } }: { worked: Worked }) {
+  const { yarn, byColour, time, notions } = supplies;
+  return (
+    <View role="group" aria-label="Supplies">
+      <FigureLine name="Yarn" figure={yarn.metres} text={yarnText(supplies)} />
+      {yarn.enough === null ? null : (
+        <Words as="smallStrong" tone={yarn.enough > 0.9 ? 'lichen' : yarn.enough < 0.5 ? 'rowan' : 'thread'} live>
+          {lastsText(yarn.enough)}
+        </Words>
+      )}
+      {byColour.map(({ name, metres, grams, rows }) => (
+        <Words
+          key={name}
+          as="small"
+        >{`${name}: ${formatNumber(metres, 0)} m, ${formatNumber(grams, 0)} g, ${plural(rows, 'row')}`}</Words>
+      ))}
+      <FigureLine name="Time, about" figure={time} text={duration(time.value)} />
+      <Words as="small" tone="faint">{`At hand: ${notionsText(notions)}.`}</Words>
+    </View>
+  );
+}
+
+/** Whether the yarn in the house lasts, in words and with the chance. */
+export function lastsText(enough: number): string {
+  const share = Math.round(100 * enough);
+  if (enough > 0.9) return `There is enough in the house (${share} in 100).`;
+  if (enough < 0.5) return `Not enough in the house (lasts ${share} times in 100).`;
+  return `It may just last (${share} times in 100).`;
+}
+
+export function notionsText(notions: Worked['supplies']['notions']): string {
+  return notions
+    .map(({ name, size, count }) => `${count > 1 ? `${count} × ` : ''}${name}${size ? ` ${size}` : ''}`)
+    .join(', ');
+}
+
+export function yarnText({ yarn: { metres, grams, balls } }: Worked['supplies']): string {
+  const whole = balls === null ? '' : `, ${plural(balls, 'ball')}`;
+  return `${formatNumber(metres.value, 0)} m, ${formatNumber(grams.value, 0)} g${whole}`;
+}

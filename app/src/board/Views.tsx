@@ -1,0 +1,102 @@
+import { stitchPattern, type Plan, type Worked } from '@keep-snug/core';
+import { memo, useMemo } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Drawing, type Work } from '@/drawing/Drawing';
+import { Tabs } from '@/parts/Tabs';
+import { useBox } from '@/parts/useBox';
+import { Words } from '@/parts/Words';
+import { useBoard } from '@/state/board';
+import { useColours } from '@/theme/useTheme';
+import { usePlanNow } from './usePlanNow';
+import { drawnFor, useLastGood, useReader, type DrawnUp } from './useWorked';
+
+interface Props {
+  id: string;
+  edit: Work['edit'];
+}
+
+/** The drawing as it stands this very moment: it follows a hand even while the rest of the board waits. */
+function useDrawnNow(id: string, edit: Work['edit']): { drawn: DrawnUp | null; work: Work } {
+  const plan = usePlanNow(id);
+  const moving = useBoard((state) => state.drawing);
+  const reader = useReader();
+  const drawn = useLastGood(useMemo(() => drawnFor(plan, reader, moving), [plan, reader, moving]));
+  return { drawn, work: useWork(plan, drawn, edit) };
+}
+
+/** What the drawing needs to be drawn on. */
+function useWork(plan: Plan, drawn: DrawnUp | null, edit: Work['edit']): Work {
+  const { stitch, pattern } = plan.fabric;
+  return useMemo(
+    () => ({ choices: drawn?.choices ?? [], edit, symbols: stitchPattern(stitch, pattern).symbols }),
+    [drawn, edit, stitch, pattern],
+  );
+}
+
+/** On a phone: one view at a time, which stays in sight while the stages are worked through. */
+export function OneView({ id, edit }: Props) {
+  const { drawn, work } = useDrawnNow(id, edit);
+  return drawn ? <Shown drawn={drawn} work={work} /> : <Unready />;
+}
+
+const Shown = memo(function Shown({ drawn, work }: { drawn: DrawnUp; work: Work }) {
+  const colours = useColours();
+  const shown = useBoard((state) => state.view);
+  const setShown = useBoard((state) => state.look);
+  const view = drawn.views.find(({ id }) => id === shown) ?? drawn.views[0]!;
+  return (
+    <View
+      style={{ backgroundColor: colours.chalk, borderBottomWidth: 1, borderColor: colours.line, paddingHorizontal: 8 }}
+    >
+      <Tabs label="Views" options={drawn.views} value={view.id} onChange={setShown} />
+      <Drawing view={view} tape={view.id === 'flat'} height={view.id === 'flat' ? 210 : 250} work={work} />
+    </View>
+  );
+});
+
+interface AllProps extends Props {
+  /** As worked out when the hand last rested. */
+  plan: Plan;
+  worked: Worked | null;
+}
+
+/** When wide: the flat view as large as it can be, the others below it beside each other. */
+export function AllViews({ id, edit, plan, worked }: AllProps) {
+  const { box, onLayout } = useBox();
+  const work = useWork(plan, worked, edit);
+  if (!worked) return <Unready />;
+  const [first, ...rest] = worked.views;
+  const flatHeight = first ? Math.min(box.height * 0.5, (box.width * first.height) / first.width + 110) : 0;
+  const restHeight = Math.max(240, box.height - flatHeight - 76);
+  return (
+    <ScrollView onLayout={onLayout} style={{ flex: 1 }} contentContainerStyle={{ padding: 12, gap: 4 }}>
+      {first && box.height > 0 ? (
+        <>
+          <Words as="smallStrong">{first.name}</Words>
+          <FirstView id={id} edit={edit} height={flatHeight} />
+        </>
+      ) : null}
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        {rest.map((view) => (
+          <View key={view.id} style={{ flex: 1 }}>
+            <Words as="smallStrong">{view.name}</Words>
+            <Drawing view={view} height={restHeight} work={work} />
+          </View>
+        ))}
+      </View>
+    </ScrollView>
+  );
+}
+
+function FirstView({ id, edit, height }: Props & { height: number }) {
+  const { drawn, work } = useDrawnNow(id, edit);
+  return drawn ? <Drawing view={drawn.views[0]!} tape height={height} work={work} /> : null;
+}
+
+function Unready() {
+  return (
+    <View style={{ padding: 24 }}>
+      <Words>The drawing comes as soon as the entries below can be worked out.</Words>
+    </View>
+  );
+}

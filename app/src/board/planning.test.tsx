@@ -1,0 +1,236 @@
+import { chance, reckon, type Plan } from '@keep-snug/core';
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { fireEvent, screen } from '@testing-library/react-native';
+import { useEffect, useState } from 'react';
+import { show } from '@/fixtures/show';
+import { useBoard } from '@/state/board';
+import { useLibrary } from '@/state/library';
+import { useSettings } from '@/state/settings';
+import { GaugeChart } from '@/yarn/GaugeChart';
+import { AdviceList } from './AdviceList';
+import { Cautions } from './Cautions';
+import { ChanceOfFit, failures } from './ChanceOfFit';
+import { duration } from './duration';
+import { StageList } from './StageList';
+import { lastsText, notionsText, Supplies, yarnText } from './Supplies';
+import { useWorked } from './useWorked';
+
+const planOf = (title: string): Plan => Object.values(TERN_POINT.plans).find((plan) => plan.title.includes(title))!;
+const phone = planOf('Field phone');
+const mockChance = jest.fn();
+jest.mock('@/worker/useDesk', () => ({
+  useChance: (plan: unknown) => mockChance(plan),
+}));
+
+let now: Plan;
+
+function Board({ start, stage }: { start: Plan; stage: string }) {
+  const [plan, setPlan] = useState(start);
+  useState(() => useBoard.getState().openStage(stage));
+  useEffect(() => {
+    now = plan;
+  }, [plan]);
+  const { worked, faults } = useWorked(plan);
+  const edit = (work: (old: Plan) => Plan) => setPlan(work);
+  return (
+    <>
+      <StageList plan={plan} worked={worked} faults={faults} edit={edit} />
+      {worked ? <AdviceList advice={worked.advice} edit={edit} /> : null}
+      {worked ? <Cautions cautions={worked.cautions} edit={edit} /> : null}
+    </>
+  );
+}
+
+beforeEach(() => {
+  useSettings.getState().set({ units: 'mm', terms: 'US', hand: 'right' });
+  useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, yarns: {}, swatches: {} } }));
+});
+
+/** The list of shapes, not the stage of the same name. */
+const shapePick = () => screen.getAllByLabelText('Shape').at(-1)!;
+
+describe('the shape', () => {
+  it('is chosen from all there are; its options and fittings follow', () => {
+    show(<Board start={phone} stage="shape" />);
+    fireEvent(shapePick(), 'change', { target: { value: 'ring-tube' } });
+    expect(now.shape).toEqual({ kind: 'ring-tube' });
+    expect(now.fittings).toEqual([]);
+    expect(screen.getByLabelText('The chain becomes')).toBeTruthy();
+  });
+
+  it('that cannot hold the thing says why, at its own field', () => {
+    show(<Board start={phone} stage="shape" />);
+    fireEvent(shapePick(), 'change', { target: { value: 'disc-wall' } });
+    expect(screen.getByText(/Its base is round, and this is flat/)).toBeTruthy();
+    expect(screen.getByText('Something here needs mending')).toBeTruthy();
+  });
+});
+
+describe('the fabric', () => {
+  it('takes another stitch without the gauge of the one before, and shows what can be set of it', () => {
+    show(<Board start={phone} stage="fabric" />);
+    fireEvent(screen.getByLabelText('Stitch'), 'change', { target: { value: 'net' } });
+    expect(now.fabric).toMatchObject({ stitch: 'net' });
+    expect(now.fabric.gauge).toBeUndefined();
+    fireEvent.changeText(screen.getByLabelText('Chains in a loop'), '7');
+    expect(now.fabric.pattern).toEqual({ chains: 7 });
+  });
+
+  it('takes a maker’s own pattern once a swatch of it is measured', () => {
+    show(<Board start={phone} stage="fabric" />);
+    fireEvent(screen.getByLabelText('Stitch'), 'change', { target: { value: 'own' } });
+    expect(screen.getByText('Something here needs mending')).toBeTruthy();
+    for (const [one, length] of [
+      ['stitches', '12 cm'],
+      ['rows', '10 cm'],
+    ] as const) {
+      fireEvent.press(screen.getByText(`Measure ${one} of a swatch`));
+      expect(now.fabric.gauge?.[one]).toBeUndefined();
+      fireEvent.changeText(screen.getByLabelText(`measure, ${one}`), length);
+      expect(now.fabric.gauge?.[one]).toEqual([expect.objectContaining({ count: 20, typed: length })]);
+    }
+    fireEvent.changeText(screen.getByLabelText('Its name'), 'little shells');
+    fireEvent.changeText(screen.getByLabelText('Multiple of'), '6');
+    expect(now.fabric.pattern).toEqual({ name: 'little shells', repeat: 6 });
+    expect(reckon(now).pieces[0]!.stitches % 6).toBe(0);
+  });
+
+  it('takes stripes as a list, one more and one less', () => {
+    show(<Board start={{ ...phone, fabric: { ...phone.fabric, stitch: 'stripes', gauge: {} } }} stage="fabric" />);
+    fireEvent.press(screen.getByText('One more'));
+    expect(now.fabric.pattern!.rows).toEqual(['single', 'single', 'double', 'double']);
+    fireEvent.press(screen.getByLabelText('Take out 1'));
+    expect(now.fabric.pattern!.rows).toEqual(['single', 'double', 'double']);
+    fireEvent(screen.getByLabelText('1'), 'change', { target: { value: 'treble' } });
+    expect(now.fabric.pattern!.rows).toEqual(['treble', 'double', 'double']);
+  });
+
+  it('is striped in colours, each for its rows', () => {
+    show(<Board start={phone} stage="fabric" />);
+    fireEvent.press(screen.getByText('Work it in stripes'));
+    fireEvent.press(screen.getByText('Add a colour'));
+    fireEvent.changeText(screen.getByLabelText('Colour 1'), 'oat');
+    fireEvent.changeText(screen.getByLabelText('Rows of colour 1'), '6');
+    expect(now.fabric.colours).toEqual([
+      { name: 'oat', rows: 6 },
+      { name: 'colour 2', rows: 4 },
+    ]);
+    fireEvent.press(screen.getByLabelText('Take out colour 2'));
+    expect(now.fabric.colours).toHaveLength(1);
+  });
+
+  it('tells the same counts on another hook, larger and looser or smaller and firmer', () => {
+    show(<Board start={phone} stage="fabric" />);
+    expect(screen.getByText(/^4\.5 mm: \d+ % larger, looser; cover 0\.\d+ → 0\.\d+/)).toBeTruthy();
+    expect(screen.getByText(/^3\.5 mm: \d+ % smaller, firmer/)).toBeTruthy();
+  });
+
+  it('may be begun with a chain alone that reaches round', () => {
+    show(<Board start={{ ...phone, fabric: { ...phone.fabric, gauge: {} } }} stage="fabric" />);
+    fireEvent.press(screen.getByText('My chain reaches round it'));
+    expect(now.fabric.gauge!.chains).toEqual([{ count: 20, reaches: 'round' }]);
+    expect(screen.getByText('reach just round the thing')).toBeTruthy();
+  });
+});
+
+describe('fittings', () => {
+  it('are added with what they need, changed, and taken off with what needs them', () => {
+    show(<Board start={{ ...phone, fittings: [] }} stage="fittings" />);
+    fireEvent(screen.getByLabelText('Add a fitting'), 'change', { target: { value: 'magnet' } });
+    expect(now.fittings).toEqual([{ kind: 'flap' }, { kind: 'magnet' }]);
+    fireEvent.changeText(screen.getByLabelText('Magnet, across'), '12');
+    expect(now.fittings![1]).toEqual({ kind: 'magnet', acrossMm: 12 });
+    fireEvent.press(screen.getByLabelText('Take off: Flap'));
+    expect(now.fittings).toEqual([]);
+  });
+
+  it('that do not belong here say where they would', () => {
+    show(<Board start={phone} stage="fittings" />);
+    expect(screen.getByText(/^Handles in the wall: .*take a ring tube/)).toBeTruthy();
+  });
+
+  it('with a wrong entry keep it, and tell it at its field', () => {
+    show(<Board start={phone} stage="fittings" />);
+    fireEvent.changeText(screen.getByLabelText('Button, across'), '75');
+    expect(screen.getAllByText(/A 75 mm button is more than half the flap/).length).toBeGreaterThan(0);
+  });
+});
+
+describe('advice', () => {
+  it('with a repair is made by one press', () => {
+    show(<Board start={{ ...phone, fittings: [{ kind: 'flap' }, { kind: 'button-loop', chains: 3 }] }} stage="" />);
+    fireEvent.press(screen.getByText(/^Chain \d+\.$/));
+    expect(now.fittings![1]).toEqual({ kind: 'button-loop' });
+    expect(screen.queryByText(/does not pass over its button/)).toBeNull();
+  });
+});
+
+describe('cautions', () => {
+  it('are set aside and shown again', () => {
+    show(<Board start={phone} stage="" />);
+    fireEvent.press(screen.getByLabelText(/^Set aside: A phone gets warm/));
+    expect(now.setAside).toEqual(['charging']);
+    expect(screen.queryByText(/A phone gets warm/)).toBeNull();
+    fireEvent.press(screen.getByText('Show 1 set aside'));
+    expect(screen.getByText(/A phone gets warm/)).toBeTruthy();
+  });
+
+  it('are all there where none can be set aside', () => {
+    show(<Cautions cautions={reckon({ ...phone, setAside: ['charging'] }).cautions} />);
+    expect(screen.getByText(/A phone gets warm/)).toBeTruthy();
+    expect(screen.queryByText('Read, set aside')).toBeNull();
+  });
+});
+
+describe('the chance of fit', () => {
+  it('is said in hundreds, with the ways it fails and what would help most', () => {
+    const found = chance(phone, 4000);
+    mockChance.mockReturnValue({ found, stale: false });
+    show(<ChanceOfFit plan={phone} />);
+    expect(screen.getByText(`Fits ${Math.round(100 * found.share)} times in 100`)).toBeTruthy();
+    expect(screen.getByText(/^too tight \d+, too loose \d+/)).toBeTruthy();
+    fireEvent.press(screen.getByText(/^Measure the first rows: fits \d+$/));
+    expect(useBoard.getState().stage).toBe('fabric');
+  });
+
+  it('is not shown before it is known, and says when hardly anything fails', () => {
+    mockChance.mockReturnValue({ found: null, stale: true });
+    show(<ChanceOfFit plan={phone} />);
+    expect(screen.queryByText(/times in 100/)).toBeNull();
+    expect(failures({ ...chance(phone, 1000), tight: 0, loose: 0, short: 1 })).toMatch(/hardly ever/);
+  });
+});
+
+describe('supplies in words', () => {
+  it('say yarn, balls, whether it lasts, what to have at hand', () => {
+    const worked = reckon(planOf('tote'));
+    show(<Supplies worked={worked} />);
+    expect(yarnText(worked.supplies)).toMatch(/^\d+ m, \d+ g, \d balls$/);
+    expect(screen.getByText(/^kelp: \d+ m, \d+ g, \d+ rows$/)).toBeTruthy();
+    expect(notionsText(worked.supplies.notions)).toMatch(/hook 5 mm, blunt needle/);
+    expect([lastsText(0.99), lastsText(0.2), lastsText(0.7)]).toEqual([
+      'There is enough in the house (99 in 100).',
+      'Not enough in the house (lasts 20 times in 100).',
+      'It may just last (70 times in 100).',
+    ]);
+  });
+
+  it('say time as people do', () => {
+    expect([3, 52, 60, 131, 600].map(duration)).toEqual(['5 min', '50 min', '1 h', '2 h 10', '10 h']);
+  });
+});
+
+describe('the gauge chart', () => {
+  const yarn = Object.values(TERN_POINT.yarns)[0]!;
+  const swatches = Object.values(TERN_POINT.swatches).filter(({ name }) => name.startsWith('oat'));
+
+  it('tells the hand against the estimate, in words as well', () => {
+    show(<GaugeChart yarn={yarn} swatches={swatches} />);
+    expect(screen.getByText('Your hand is 6 % tighter than the estimate.')).toBeTruthy();
+  });
+
+  it('is not there without a swatch in single', () => {
+    show(<GaugeChart yarn={yarn} swatches={swatches.map((swatch) => ({ ...swatch, stitch: 'double' }))} />);
+    expect(screen.queryByText(/Your hand/)).toBeNull();
+  });
+});

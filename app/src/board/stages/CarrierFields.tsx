@@ -1,0 +1,62 @@
+import { CARRIERS, type CarrierSpec, type Measure } from '@keep-snug/core';
+import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
+import { faultAt } from '@/parts/OptionFields';
+import { Pick } from '@/parts/Pick';
+import { Words } from '@/parts/Words';
+import { MeasureField } from '@/things/MeasureField';
+import type { StageProps } from './definition';
+
+const NONE = '';
+
+/** A first guess for what carries it, to be measured at once. */
+const START: Readonly<Record<CarrierSpec['kind'], CarrierSpec>> = {
+  bar: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 80 }, dropBack: { mm: 80 } },
+  body: { kind: 'body', loop: { mm: 1100, by: 'tape' } },
+};
+
+/** What carries the finished piece: nothing, a bar, or the body. */
+export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>) {
+  const { carrier } = plan;
+  const definition = CARRIERS.find(({ id }) => id === carrier?.kind);
+  const set = (next: CarrierSpec | undefined) =>
+    edit(({ carrier: _old, ...old }) => (next ? { ...old, carrier: next } : old));
+  const missing = faultAt(faults, 'carrier');
+  return (
+    <View style={{ gap: 8 }}>
+      <FieldRow>
+        <Pick
+          label="Carried by"
+          value={carrier?.kind ?? NONE}
+          options={[{ id: NONE, name: 'the hand, a pocket, nothing' }, ...CARRIERS]}
+          onChange={(kind) => set(kind === NONE ? undefined : START[kind as CarrierSpec['kind']])}
+          hint={definition?.examples ?? ''}
+        />
+      </FieldRow>
+      {missing ? (
+        <Words as="small" tone="rowan">
+          {missing}
+        </Words>
+      ) : null}
+      {carrier && definition
+        ? definition.measures.map((field) => (
+            <MeasureField
+              key={field.key}
+              field={field}
+              asked={{ of: definition.id, at: field.key }}
+              usual="tape"
+              measure={carrier[field.key] as Measure | undefined}
+              onChange={(measure) => set({ ...carrier, [field.key]: measure })}
+              {...(field.optional ? { onClear: () => set(without(carrier, field.key)) } : {})}
+              fault={faultAt(faults, `carrier.${field.key}`) ?? faultAt(faults, `carrier.${field.key}.mm`)}
+            />
+          ))
+        : null}
+    </View>
+  );
+}
+
+function without(carrier: CarrierSpec, key: string): CarrierSpec {
+  const { [key]: _gone, ...rest } = carrier;
+  return rest as CarrierSpec;
+}

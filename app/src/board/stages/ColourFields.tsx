@@ -1,0 +1,54 @@
+import type { FabricSpec } from '@keep-snug/core';
+import { View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { FieldRow } from '@/parts/FieldRow';
+import { NumberField } from '@/parts/NumberField';
+import { TextField } from '@/parts/TextField';
+import { Words } from '@/parts/Words';
+
+type Colours = NonNullable<FabricSpec['colours']>;
+
+interface Props {
+  colours: Colours;
+  onChange: (colours: Colours) => void;
+}
+
+/** Stripes of colour: each for so many rows, over and over. None is one colour throughout. */
+export function ColourFields({ colours, onChange }: Props) {
+  const put = (index: number, next: Colours[number]) => onChange(colours.map((old, at) => (at === index ? next : old)));
+  return (
+    <View role="group" aria-label="Stripes of colour" style={{ gap: 4 }}>
+      {colours.length > 0 ? <Words as="smallStrong">Stripes, from the first row, over and over</Words> : null}
+      {colours.map((colour, index) => (
+        <FieldRow key={`${index} of ${colours.length}`}>
+          <TextField
+            label={`Colour ${index + 1}`}
+            value={colour.name}
+            onChange={(name) => put(index, { ...colour, name: name.slice(0, 60) || 'colour' })}
+          />
+          <NumberField
+            label={`Rows of colour ${index + 1}`}
+            value={colour.rows}
+            min={1}
+            max={1000}
+            whole
+            onChange={(rows) => put(index, { ...colour, rows })}
+          />
+          <Action
+            label={`Take out colour ${index + 1}`}
+            onPress={() => onChange(colours.filter((_, at) => at !== index))}
+          >
+            Take out
+          </Action>
+        </FieldRow>
+      ))}
+      {colours.length < 12 ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Action onPress={() => onChange([...colours, { name: `colour ${colours.length + 1}`, rows: 4 }])}>
+            {colours.length === 0 ? 'Work it in stripes' : 'Add a colour'}
+          </Action>
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,84 @@
+import { FITS, fitDefinition, formatSigned, type FitName, type FitSpec } from '@keep-snug/core';
+import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
+import { FigureLine } from '@/parts/FigureLine';
+import { faultAt } from '@/parts/OptionFields';
+import { LengthField } from '@/parts/LengthField';
+import { NumberField } from '@/parts/NumberField';
+import { Tabs } from '@/parts/Tabs';
+import { Words } from '@/parts/Words';
+import { CountTags } from '../CountTags';
+import { EaseTape } from '../EaseTape';
+import type { Stage, StageProps } from './definition';
+
+/** Typed eases: what the schema of a plan takes. */
+const EASE = { min: -50, max: 200 };
+
+function Body({ plan, worked, faults, edit }: StageProps) {
+  const { fit } = plan;
+  const setFit = (next: FitSpec) => edit(({ picks: _picks, ...old }) => ({ ...old, fit: next }));
+  const percent = worked ? (100 * worked.wanted.girth.value) / worked.thing.girth.value : 0;
+  return (
+    <View style={{ gap: 12 }}>
+      <Tabs as="radio" label="Fit" options={FITS} value={fit.name} onChange={(name: FitName) => setFit({ name })} />
+      <Words as="small" tone="faint">
+        {fitDefinition(fit.name).meantFor}
+      </Words>
+      <EaseTape percent={percent} onChange={(easePercent) => setFit({ name: fit.name, easePercent, ...cover(fit) })} />
+      <FieldRow>
+        <NumberField
+          label="Ease round"
+          unit="%"
+          value={fit.easePercent ?? Number(percent.toFixed(1))}
+          {...EASE}
+          help={fit.easePercent === undefined ? `as ${fit.name} goes` : 'typed'}
+          onChange={(easePercent) => setFit({ name: fit.name, easePercent, ...cover(fit) })}
+          onClear={() => setFit({ name: fit.name, ...cover(fit) })}
+        />
+        <LengthField
+          label="Reaches past the thing"
+          mm={worked?.wanted.cover.value}
+          min={0}
+          max={500}
+          help={fit.coverMm === undefined ? `as ${fit.name} goes` : 'typed'}
+          fault={faultAt(faults, 'fit.coverMm')}
+          onChange={({ mm }) => setFit({ ...fit, coverMm: mm })}
+        />
+      </FieldRow>
+      {worked ? (
+        <>
+          {worked.choices.map((choice) => (
+            <CountTags
+              key={choice.id}
+              choice={choice}
+              onPick={(count) => edit((old) => ({ ...old, picks: { ...old.picks, [choice.id]: count } }))}
+            />
+          ))}
+          <View>
+            <FigureLine name="Thing, round" figure={worked.thing.girth} />
+            <FigureLine name="Inside, round" figure={worked.inside.girth} />
+            <FigureLine name="Ease round, as counted" figure={worked.ease.girth} />
+            <FigureLine name="Reaches past the thing, as counted" figure={worked.ease.cover} />
+          </View>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+function cover({ coverMm }: FitSpec): Pick<FitSpec, 'coverMm'> {
+  return coverMm === undefined ? {} : { coverMm };
+}
+
+export const fitStage: Stage = {
+  id: 'fit',
+  name: 'Fit',
+  owns: ['fit', 'picks'],
+  summary: ({ fit }, worked, say) => {
+    if (!worked) return fit.name;
+    const ease = worked.ease.girth.value;
+    const share = formatSigned((100 * ease) / worked.thing.girth.value);
+    return `${fit.name}, ${share} % round (${ease > 0 ? '+' : ''}${say.length(ease)})`;
+  },
+  Body,
+};

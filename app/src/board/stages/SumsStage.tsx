@@ -1,0 +1,22 @@
+import { View } from 'react-native';
+import { Sums } from '../Sums';
+import type { Stage, StageProps } from './definition';
+
+function Body({ worked }: StageProps) {
+  return <View>{worked ? <Sums worked={worked} /> : null}</View>;
+}
+
+function lowered(text: string): string {
+  return `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+}
+
+export const sumsStage: Stage = {
+  id: 'sums',
+  name: 'Sums',
+  owns: [],
+  summary: (_plan, worked, say) => {
+    if (!worked) return 'waiting for an entry above';
+    return `${lowered(worked.pieces[0]!.summary)}; comes to ${say.number(worked.outside.width.value)} × ${say.length(worked.outside.height.value)}`;
+  },
+  Body,
+};

@@ -1,0 +1,66 @@
+import { thingDefinition, type Plan } from '@keep-snug/core';
+import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
+import { Action } from '@/parts/Action';
+import { Pick } from '@/parts/Pick';
+import { TextField } from '@/parts/TextField';
+import { useLibrary, useShelf } from '@/state/library';
+import { sizesOf } from '@/things/outlineOf';
+import { ThingFields } from '@/things/ThingFields';
+import { CarrierFields } from './CarrierFields';
+import type { Stage, StageProps } from './definition';
+
+function Body({ plan, faults, edit }: StageProps) {
+  const definition = thingDefinition(plan.thing.kind)!;
+  const shelf = useShelf('things');
+  const add = useLibrary((state) => state.add);
+  const same = shelf.find(([, held]) => JSON.stringify(held.body.thing) === JSON.stringify(plan.thing));
+  const setThing = (thing: Plan['thing']) => edit((old) => ({ ...old, thing }));
+  const name = String(plan.thing.name ?? '');
+
+  return (
+    <View style={{ gap: 8 }}>
+      {shelf.length > 0 ? (
+        <FieldRow>
+          <Pick
+            label="From your things"
+            value={same?.[0] ?? ''}
+            options={[
+              ...(same ? [] : [{ id: '', name: 'as measured here' }]),
+              ...shelf.map(([id, held]) => ({ id, name: held.body.name })),
+            ]}
+            onChange={(id) => {
+              const found = shelf.find(([key]) => key === id);
+              if (found) setThing(found[1].body.thing);
+            }}
+          />
+        </FieldRow>
+      ) : null}
+      <FieldRow>
+        <TextField
+          label="What it is"
+          value={name}
+          onChange={(next) => setThing({ ...plan.thing, name: next.slice(0, 120) })}
+        />
+      </FieldRow>
+      <ThingFields definition={definition} thing={plan.thing} path="thing" faults={faults} onChange={setThing} />
+      <CarrierFields plan={plan} faults={faults} edit={edit} />
+      {same || !name.trim() ? null : (
+        <Action onPress={() => add('things', { name: name.trim(), thing: plan.thing })}>
+          Keep it with your things
+        </Action>
+      )}
+    </View>
+  );
+}
+
+export const thingStage: Stage = {
+  id: 'thing',
+  name: 'Thing',
+  owns: ['thing', 'carrier'],
+  summary: ({ thing, carrier }, _worked, say) => {
+    const hung = carrier ? `, on ${carrier.kind === 'bar' ? 'a bar' : 'the body'}` : '';
+    return `${String(thing.name || 'thing')}, ${sizesOf(thing, say)}${hung}`;
+  },
+  Body,
+};

@@ -1,0 +1,179 @@
+import type { Choice, LengthUnit, Plan, View } from '@keep-snug/core';
+import { memo, useMemo } from 'react';
+import { StyleSheet, View as Box, type ViewStyle } from 'react-native';
+import { Icon, type IconName } from '@/parts/Icon';
+import { Press } from '@/parts/Press';
+import { TapeStrip } from '@/parts/Tape';
+import { useBox } from '@/parts/useBox';
+import { useSettings } from '@/state/settings';
+import type { Colours } from '@/theme/colours';
+import { useColours } from '@/theme/useTheme';
+import { clothInk, labelInk } from './cloth';
+import { dimensionInk } from './dimensions';
+import { Handles } from './Handles';
+import { G, Plain, Svg } from './ink';
+import { layOut, mirrored, px, type Layout } from './layout';
+import { markInk } from './mark';
+import { stitchInk } from './stitches';
+import { useZoom, WHOLE, type Zoom } from './useZoom';
+
+/** What makes a drawing more than a picture: it can be drawn on, and looked into down to single stitches. */
+export interface Work {
+  choices: readonly Choice[];
+  edit: (work: (plan: Plan) => Plan) => void;
+  symbols: readonly (readonly string[])[];
+}
+
+interface Props {
+  view: View;
+  /** Lay the tape under the piece. */
+  tape?: boolean;
+  height: number;
+  /** Without dimensions and names, for a small picture beside words that tell them. */
+  bare?: boolean;
+  work?: Work;
+}
+
+/** One view of the piece, to scale, as large as its place allows. */
+export const Drawing = memo(function Drawing({ view: given, tape = false, height, bare = false, work }: Props) {
+  const hand = useSettings((state) => state.hand);
+  const units = useSettings((state) => state.units);
+  const colours = useColours();
+  const { box, onLayout } = useBox();
+  const { ref, zoom, larger, whole } = useZoom();
+  const view = useMemo(() => (hand === 'left' ? mirrored(given) : given), [given, hand]);
+  const at = zoomed(layOut(view, box.width, height, bare), work ? zoom : WHOLE);
+  const touch = work ? (zoom.by > 1 ? STYLES.movable : STYLES.still) : null;
+  const style = useMemo(() => ({ ...STYLES.place, ...touch, height }), [touch, height]);
+  return (
+    <Box ref={ref} onLayout={onLayout} style={style}>
+      <Plain role="img" aria-label={view.text} style={STYLES.whole}>
+        {box.width > 0 ? (
+          <Svg width={box.width} height={height} aria-hidden>
+            <Piece
+              view={view}
+              at={at}
+              width={box.width}
+              height={height}
+              symbols={work?.symbols}
+              colours={colours}
+              units={bare ? null : units}
+              leftHand={hand === 'left'}
+            />
+            {tape ? (
+              <G transform={`translate(${px(at.x)} ${px(Math.min(at.y + view.height * at.scale + 8, height - TAPE))})`}>
+                <TapeStrip lengthMm={view.width} px={view.width * at.scale} />
+              </G>
+            ) : null}
+          </Svg>
+        ) : null}
+      </Plain>
+      {work && box.width > 0 ? (
+        <>
+          <Handles
+            view={view}
+            choices={work.choices}
+            layout={at}
+            edit={work.edit}
+            mirrored={hand === 'left'}
+            units={units}
+          />
+          <ZoomKeys
+            zoomed={zoom.by > 1}
+            larger={larger}
+            whole={whole}
+            width={box.width}
+            height={height}
+            above={tape && zoom.by > 1 ? TAPE : 0}
+            name={view.name}
+          />
+        </>
+      ) : null}
+    </Box>
+  );
+});
+
+/** How much of the tape shows below a drawing that is looked into, px. */
+const TAPE = 26;
+
+const STYLES = StyleSheet.create({
+  place: { width: '100%', overflow: 'hidden' },
+  whole: { display: 'flex', width: '100%', height: '100%' },
+  // a plain drag is the page's own, until there is something beyond the edge to be drawn into sight
+  movable: { touchAction: 'none' } as ViewStyle,
+  still: { touchAction: 'pan-y' } as ViewStyle,
+});
+
+function zoomed({ scale, x, y }: Layout, { by, x: dx, y: dy }: Zoom): Layout {
+  return { scale: scale * by, x: x * by + dx, y: y * by + dy };
+}
+
+interface PieceProps {
+  view: View;
+  at: Layout;
+  width: number;
+  height: number;
+  symbols?: Work['symbols'] | undefined;
+  colours: Colours;
+  /** The unit of its dimensions; none where it has neither dimensions nor names. */
+  units: LengthUnit | null;
+  leftHand: boolean;
+}
+
+function Piece({ view, at, width, height, symbols, colours, units, leftHand }: PieceProps) {
+  const cloths = view.parts.filter((part) => part.type === 'cloth');
+  const marks = view.parts.filter((part) => part.type !== 'cloth' && part.type !== 'dimension');
+  const isUnder = (type: string) => type === 'cut' || type === 'fold' || type === 'thing';
+  const under = marks.filter(({ type }) => isUnder(type));
+  const over = marks.filter(({ type }) => !isUnder(type));
+  const seen = { left: -at.x, top: -at.y, right: width - at.x, bottom: height - at.y };
+  const ink = { scale: at.scale, colours, mirrored: leftHand };
+  return (
+    <G transform={`translate(${px(at.x)} ${px(at.y)})`}>
+      {cloths.flatMap((part, index) => clothInk(part, ink, `cloth ${index}`))}
+      {symbols ? cloths.map((part, index) => stitchInk(part, ink, symbols, seen, `stitches ${index}`)) : null}
+      {under.map((part, index) => markInk(part, ink, `under ${index}`))}
+      {units ? cloths.flatMap((part, index) => labelInk(part, ink, `label ${index}`)) : null}
+      {over.map((part, index) => markInk(part, ink, `over ${index}`))}
+      {units ? dimensionInk(view, ink, units) : null}
+    </G>
+  );
+}
+
+interface ZoomKeysProps extends Pick<ReturnType<typeof useZoom>, 'larger' | 'whole'> {
+  zoomed: boolean;
+  /** What lies below them, px. */
+  above: number;
+  name: string;
+  width: number;
+  height: number;
+}
+
+/** Larger, smaller, whole: for those without a wheel or two fingers. */
+const ZoomKeys = memo(function ZoomKeys({ zoomed, above, name, width, height, larger, whole }: ZoomKeysProps) {
+  const colours = useColours();
+  const keys: { icon: IconName; label: string; press: () => void; off: boolean }[] = [
+    { icon: 'larger', label: `Larger: ${name}`, press: () => larger(1.6, width, height), off: false },
+    { icon: 'smaller', label: `Smaller: ${name}`, press: () => larger(1 / 1.6, width, height), off: !zoomed },
+    { icon: 'whole', label: `Whole: ${name}`, press: whole, off: !zoomed },
+  ];
+  return (
+    <Box
+      style={{
+        position: 'absolute',
+        right: 0,
+        bottom: above,
+        flexDirection: 'row',
+        ...(zoomed ? { backgroundColor: colours.chalk, opacity: 0.92 } : {}),
+      }}
+    >
+      {keys
+        .filter(({ off }) => !off)
+        .map(({ icon, label, press }) => (
+          <Press key={icon} label={label} onPress={press} style={{ width: 44, alignItems: 'center' }}>
+            <Icon name={icon} colour={colours.sea} size={20} />
+          </Press>
+        ))}
+    </Box>
+  );
+});

@@ -1,0 +1,185 @@
+import { applyChange, formatLength, type Choice, type LengthUnit, type Plan, type View } from '@keep-snug/core';
+import { memo, useCallback, useEffect, useRef } from 'react';
+import { View as Box, type ViewStyle } from 'react-native';
+import { useFocusRing } from '@/parts/useFocusRing';
+import { useBoard } from '@/state/board';
+import { useColours } from '@/theme/useTheme';
+import { drawnCount, drawnValue, handlesOf, stepsOf, type Handle } from './handles';
+import { Plain } from './ink';
+import { KNOB, type Layout } from './layout';
+
+interface Props {
+  view: View;
+  choices: readonly Choice[];
+  layout: Layout;
+  edit: (work: (plan: Plan) => Plan) => void;
+  /** Whether the drawing is the left hand's. */
+  mirrored: boolean;
+  units: LengthUnit;
+}
+
+const TARGET = 44;
+
+/** What can be drawn on the drawing: knobs at the ends of its dimensions, which click to whole stitches and rows. */
+export function Handles({ view, choices, ...hand }: Props) {
+  return handlesOf(view, choices).map((handle) => (
+    <Knob key={handle.choice?.id ?? handle.drive?.path} handle={handle} {...hand} />
+  ));
+}
+
+function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Omit<Props, 'view' | 'choices'>) {
+  const { ring, onFocus, onBlur } = useFocusRing();
+  const { moves, rests } = useHand();
+  const start = useRef<{ at: number; handle: Handle } | null>(null);
+  const { dimension, choice, drive } = handle;
+  const across = dimension.along === 'x';
+  // mirrored, a length grows to the left
+  const sign = across && mirrored ? -1 : 1;
+  const end = (across && mirrored ? dimension.from : dimension.to) * layout.scale;
+  const beside = (dimension.at ?? 0) * layout.scale;
+  const x = across ? layout.x + end : layout.x + beside - 14;
+  const y = across ? layout.y + beside - 14 : layout.y + end;
+
+  const chosen = choice?.options.find((option) => option.chosen);
+  const now = chosen?.count ?? Math.round(drive?.value ?? 0);
+
+  const draw = (from: Handle, byMm: number) => {
+    if (from.choice) {
+      const count = drawnCount(from.choice, byMm);
+      if (count === now) return;
+      edit((plan) => ({ ...plan, picks: { ...plan.picks, [from.choice.id]: count } }));
+    } else {
+      const value = drawnValue(from.drive, byMm);
+      if (value === drive?.value) return;
+      edit((plan) => applyChange(plan, { [from.drive.path]: value }));
+    }
+  };
+  const step = () => (choice ? stepsOf(choice).count * stepsOf(choice).mm : drive.step);
+  const letGo = () => {
+    start.current = null;
+    rests();
+  };
+  const events = {
+    onPointerDown: (event: PointerEvent) => {
+      event.stopPropagation();
+      // no mouse events beside the pointer's own: every movement would be told twice
+      event.preventDefault();
+      (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+      (event.currentTarget as HTMLElement).focus();
+      start.current = { at: across ? event.clientX : event.clientY, handle };
+      moves();
+    },
+    onPointerMove: (event: PointerEvent) => {
+      if (!start.current) return;
+      moves();
+      const now = across ? event.clientX : event.clientY;
+      draw(start.current.handle, (sign * (now - start.current.at)) / layout.scale);
+    },
+    onPointerUp: letGo,
+    onPointerCancel: letGo,
+    onLostPointerCapture: letGo,
+    onKeyDown: (event: KeyboardEvent) => {
+      const way = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+      if (!way) return;
+      event.preventDefault();
+      event.stopPropagation();
+      draw(handle, way * step());
+    },
+  };
+  const words = choice
+    ? `${chosen!.count} ${choice.noun}, ${formatLength(dimension.mm, units)}`
+    : formatLength(dimension.mm, units);
+  return (
+    <Plain
+      {...(events as object)}
+      role="slider"
+      tabIndex={0}
+      aria-label={`${choice ? choice.name : nameOf(handle)}, drawn`}
+      aria-valuenow={now}
+      aria-valuetext={words}
+      onFocus={onFocus}
+      onBlur={onBlur}
+      style={
+        {
+          ...GRIP,
+          cursor: across ? 'ew-resize' : 'ns-resize',
+          left: x - TARGET / 2,
+          top: y - TARGET / 2,
+        } as unknown as ViewStyle
+      }
+    >
+      <Face ring={ring} across={across} />
+    </Plain>
+  );
+}
+
+const GRIP = {
+  position: 'absolute',
+  display: 'flex',
+  width: TARGET,
+  height: TARGET,
+  alignItems: 'center',
+  justifyContent: 'center',
+  touchAction: 'none',
+  outlineWidth: 0,
+} as const;
+
+/** What is seen of a knob. */
+const Face = memo(function Face({ ring, across }: { ring: boolean; across: boolean }) {
+  const colours = useColours();
+  return (
+    <Box
+      style={{
+        width: KNOB,
+        height: KNOB,
+        borderRadius: KNOB / 2,
+        borderWidth: ring ? 4 : 2,
+        borderColor: colours.sea,
+        backgroundColor: colours.surface,
+        flexDirection: across ? 'row' : 'column',
+        alignItems: 'center',
+        justifyContent: 'center',
+        gap: 3,
+      }}
+    >
+      {[0, 1].map((line) => (
+        <Box
+          key={line}
+          style={
+            across
+              ? { width: 1.5, height: 8, backgroundColor: colours.sea }
+              : { width: 8, height: 1.5, backgroundColor: colours.sea }
+          }
+        />
+      ))}
+    </Box>
+  );
+});
+
+/** A hand that has not moved for so long rests, ms. */
+const STILL_MS = 300;
+
+/** Tells the board whether a hand moves, and takes it for resting once it is still. */
+function useHand(): { moves: () => void; rests: () => void } {
+  const moved = useRef(0);
+  const watch = useRef<ReturnType<typeof setInterval>>(undefined);
+  const rests = useCallback(() => {
+    clearInterval(watch.current);
+    watch.current = undefined;
+    useBoard.getState().draw(false);
+  }, []);
+  const moves = useCallback(() => {
+    moved.current = Date.now();
+    watch.current ??= setInterval(() => {
+      if (Date.now() - moved.current >= STILL_MS) rests();
+    }, STILL_MS / 3);
+    useBoard.getState().draw(true);
+  }, [rests]);
+  useEffect(() => rests, [rests]);
+  return { moves, rests };
+}
+
+function nameOf({ dimension, drive }: Handle): string {
+  if (drive?.path === 'fit.coverMm') return 'Height';
+  return dimension.count ? 'Flap' : 'Length';
+}

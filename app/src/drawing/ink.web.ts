@@ -1,0 +1,20 @@
+import type { View } from 'react-native';
+import type * as Shapes from 'react-native-svg';
+
+/**
+ * The elements of an SVG as the browser has them, under the names and with the properties they have elsewhere. A drawing
+ * is drawn anew at every movement of a hand, and elements without a component between them and the page cost a tenth.
+ * Only properties the browser knows by the same name are used in drawings.
+ */
+const element = <Name extends keyof typeof Shapes>(tag: string) => tag as unknown as (typeof Shapes)[Name];
+
+export const Circle = element<'Circle'>('circle');
+export const G = element<'G'>('g');
+export const Line = element<'Line'>('line');
+export const Path = element<'Path'>('path');
+export const Polygon = element<'Polygon'>('polygon');
+export const Polyline = element<'Polyline'>('polyline');
+export const Rect = element<'Rect'>('rect');
+export const Svg = element<'Svg'>('svg');
+export const Text = element<'Text'>('text');
+export const Plain = 'div' as unknown as typeof View;

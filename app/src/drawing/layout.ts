@@ -1,0 +1,188 @@
+import type { ClothRole, Dimension, Part, View } from '@keep-snug/core';
+
+export interface Layout {
+  /** Px per mm. */
+  scale: number;
+  /** Where the drawing's own origin lies, px. */
+  x: number;
+  y: number;
+}
+
+/** Room round the cloth for dimension lines, loops and the tape, px. */
+export const MARGIN = { top: 52, left: 52, right: 14, bottom: 40 };
+
+/** Room round a picture without dimensions, px. */
+const BARE = { top: 8, left: 6, right: 6, bottom: 8 };
+
+/** The largest scale at which a view fits a box with its margins, centred. */
+export function layOut(view: View, width: number, height: number, bare = false): Layout {
+  const margin = bare ? BARE : MARGIN;
+  const reach = overhang(view);
+  const roomX = width - margin.left - margin.right;
+  const roomY = height - margin.top - margin.bottom;
+  const across = view.width + reach.left + reach.right;
+  const scale = Math.max(0.001, Math.min(roomX / across, roomY / (view.height + reach.down)));
+  return {
+    scale,
+    x: margin.left + (roomX - across * scale) / 2 + reach.left * scale,
+    y: margin.top + (roomY - (view.height + reach.down) * scale) / 2,
+  };
+}
+
+/** How far loops and flaps hang over the piece, mm. */
+function overhang(view: View): { left: number; right: number; down: number } {
+  const reach = { left: 0, right: 0, down: 0 };
+  for (const part of view.parts) {
+    if (part.type !== 'loop') continue;
+    if (part.towards === 'right') reach.right = Math.max(reach.right, part.x + part.reach - view.width);
+    else if (part.towards === 'left') reach.left = Math.max(reach.left, part.reach - part.x);
+    else if (part.towards === 'down') reach.down = Math.max(reach.down, part.y + part.reach - view.height);
+  }
+  return reach;
+}
+
+const ACROSS: Readonly<Record<string, 'left' | 'right'>> = { left: 'right', right: 'left' };
+
+/** The view as a left-handed maker sees it: mirrored, words and numbers not. */
+export function mirrored(view: View): View {
+  const flip = (x: number) => view.width - x;
+  const parts = view.parts.map((part): Part => {
+    switch (part.type) {
+      case 'cloth':
+      case 'thing':
+        return { ...part, x: flip(part.x + part.w) };
+      case 'line':
+      case 'fold':
+        return { ...part, x1: flip(part.x1), x2: flip(part.x2) };
+      case 'dimension':
+        if (part.along === 'x') return { ...part, from: flip(part.to), to: flip(part.from) };
+        return atLeft(part, flip(reach(part, view)));
+      case 'loop':
+        return { ...part, x: flip(part.x), towards: ACROSS[part.towards] ?? part.towards };
+      case 'button':
+      case 'words':
+        return { ...part, x: flip(part.x) };
+      case 'dots':
+      case 'cut':
+        return { ...part, points: part.points.map(([x, y]) => [flip(x), y] as const) };
+    }
+  });
+  return { ...view, parts };
+}
+
+/** How far the piece goes on to the right of the line up its side: mirrored, the line stands there, at its left again. */
+function reach({ at = 0, from, to }: Dimension, { parts, width }: View): number {
+  const cloths = parts.filter((part) => part.type === 'cloth');
+  // a piece cut through is one whole
+  if (cloths.length === 0) return width;
+  const beside = cloths.filter(({ y, h }) => y < to && y + h > from).sort((a, b) => a.x - b.x);
+  return beside.reduce((right, { x, w }) => (x <= right + 0.01 ? Math.max(right, x + w) : right), at);
+}
+
+/** A line up the side that stands at a place; at the drawing's own edge without saying so. */
+function atLeft({ at: _at, ...line }: Dimension, at: number): Dimension {
+  return at > 0.01 ? { ...line, at } : line;
+}
+
+const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
+
+/** The tint of a section by its name. */
+export function roleOf(section: string): ClothRole {
+  const first = section.split(' ')[0]!;
+  return ROLES.includes(first) ? (first as ClothRole) : 'front';
+}
+
+/** A place on screen as a path writes it, to a tenth of a px. */
+export const px = (value: number): string => String(Math.round(value * 10) / 10);
+
+/** About how wide a word is at a font size, px; for placing labels before they are drawn. */
+export function wordWidth(text: string, size: number): number {
+  return text.length * size * 0.56;
+}
+
+/** Lines to write and which way they run; no lines where nothing fits. */
+export interface LabelPlace {
+  lines: string[];
+  upright: boolean;
+  /** The first line at the upper edge, the last at the lower. */
+  apart?: boolean;
+}
+
+export const LABEL_SIZE = 14;
+export const LINE = LABEL_SIZE + 2;
+
+/** Lower than this, a piece has room for one line beside what lies on it, px. */
+const LOW = 84;
+
+/** Two lines at the far edges of a low piece leave so much between them for what lies at its middle, px. */
+const BETWEEN = 20;
+
+/**
+ * How a label and its count fit into a piece of cloth: in one line, in two, turned upright, or the count alone.
+ * @param width room in px
+ */
+export function placeLabel(label: string, sub: string, width: number, height: number): LabelPlace {
+  if (sub === '') return placeWords([[label]], [[label]], width, height);
+  const [whole, both, count] = [[`${label}, ${sub}`], [label, sub], [sub]];
+  const lying = placeWords([whole], [], width, height);
+  if (lying.lines.length > 0) return lying;
+  // two lines together in a low piece would cover what lies at its middle
+  if (height <= LOW && height >= 2 * LINE + BETWEEN && fits(both, width, height))
+    return { lines: both, upright: false, apart: true };
+  return placeWords([whole, ...(height > LOW ? [both] : []), count], [whole, both, count], width, height);
+}
+
+/** The first of several ways to write something that fits, lying or standing. */
+function placeWords(
+  lying: readonly string[][],
+  standing: readonly string[][],
+  width: number,
+  height: number,
+): LabelPlace {
+  const flat = lying.find((lines) => fits(lines, width, height));
+  if (flat) return { lines: flat, upright: false };
+  return { lines: standing.find((lines) => fits(lines, height, width + 8)) ?? [], upright: true };
+}
+
+function fits(lines: readonly string[], along: number, across: number): boolean {
+  return (
+    along >= Math.max(...lines.map((line) => wordWidth(line, LABEL_SIZE))) + 2 && across >= lines.length * LINE + 4
+  );
+}
+
+/** How wide a knob at the end of a dimension line is, px. */
+export const KNOB = 20;
+
+/** A dimension line from end to end, px, its words, and the end at which a knob sits. */
+export interface Span {
+  from: number;
+  to: number;
+  text: string;
+  knob?: number | undefined;
+}
+
+/** Where a dimension's words have their middle, px: the line's, or as far beside it as the knob at its end asks. */
+export function wordsMiddle({ from, to, text, knob }: Span): number {
+  const middle = (from + to) / 2;
+  if (knob === undefined) return middle;
+  const clear = wordWidth(text, LABEL_SIZE) / 2 + KNOB / 2 + 2;
+  return knob > middle ? Math.min(middle, knob - clear) : Math.max(middle, knob + clear);
+}
+
+/**
+ * Where each dimension's words go: their middle, px, and on which of two lines, so that neighbours never run into each
+ * other.
+ */
+export function placeSpans(spans: readonly Span[]): { middle: number; tier: 0 | 1 }[] {
+  const placed = new Map<Span, { middle: number; tier: 0 | 1 }>();
+  const ends = { 0: -Infinity, 1: -Infinity };
+  for (const span of [...spans].sort((a, b) => a.from - b.from)) {
+    const half = wordWidth(span.text, LABEL_SIZE) / 2 + 2;
+    const own = wordsMiddle(span);
+    const tier = ends[0] <= own - half && 2 * half <= span.to - span.from ? 0 : 1;
+    const middle = Math.max(own, ends[tier] + half);
+    ends[tier] = middle + half;
+    placed.set(span, { middle, tier });
+  }
+  return spans.map((span) => placed.get(span)!);
+}

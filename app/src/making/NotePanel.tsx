@@ -1,0 +1,40 @@
+import { useState } from 'react';
+import { FieldRow } from '@/parts/FieldRow';
+import { Action } from '@/parts/Action';
+import { Panel } from '@/parts/Panel';
+import { TextField } from '@/parts/TextField';
+import { useEvents } from '@/state/events';
+
+interface Props {
+  make: string;
+  step: number;
+  onClose: () => void;
+}
+
+const LONGEST = 2000;
+
+/** A note at the row where the work stands. */
+export function NotePanel({ make, step, onClose }: Props) {
+  const [text, setText] = useState('');
+  const happened = useEvents((state) => state.happened);
+  const keep = () => {
+    if (text.trim()) happened(make, { kind: 'noted', text: text.trim().slice(0, LONGEST), step });
+    onClose();
+  };
+  return (
+    <Panel title="Note at this row" onClose={onClose}>
+      <FieldRow>
+        <TextField
+          label="Note"
+          value={text}
+          onChange={setText}
+          multiline
+          hint="Comes up again when you are back at this row."
+        />
+      </FieldRow>
+      <Action main onPress={keep}>
+        Keep the note
+      </Action>
+    </Panel>
+  );
+}

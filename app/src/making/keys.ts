@@ -1,0 +1,8 @@
+import type { Keys } from '@/parts/KeysPanel';
+
+export const MAKE_KEYS: Keys = [
+  ['Space or →', 'next row'],
+  ['Backspace or ←', 'back a row'],
+  ['N', 'note'],
+  ['?', 'this list'],
+];

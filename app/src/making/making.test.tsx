@@ -1,0 +1,162 @@
+import { foldMake, reckon, type Make, type MakeEvent } from '@keep-snug/core';
+import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import { Bench } from '@/bench/Bench';
+import { show } from '@/fixtures/show';
+import { Ledger } from '@/ledger/Ledger';
+import { useEvents } from '@/state/events';
+import { useLibrary, type Held } from '@/state/library';
+import { useLine } from '@/state/sync';
+import { MakeRoom } from './MakeRoom';
+import { startMake } from './start';
+
+const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
+jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
+jest.mock('./useMakeKeys', () => ({ useMakeKeys: jest.fn() }));
+jest.mock('./useAwake', () => ({ useAwake: jest.fn() }));
+
+const [phoneId, tideId] = Object.keys(TERN_POINT.makes) as [string, string];
+const steps = (id: string) => reckon(TERN_POINT.makes[id]!.plan).steps.length;
+const makeOf = (id: string): Held<Make> => useLibrary.getState().shelves.makes[id]!;
+const stateOf = (id: string) => foldMake(useEvents.getState().byMake[id] ?? [], steps(phoneId));
+
+function layOut(): void {
+  for (const kind of ['plans', 'makes', 'things'] as const) {
+    const list = Object.entries(TERN_POINT[kind]).map(([id, body]) => ({ id, body, revision: 1 }));
+    useLibrary.getState().receive(kind, list);
+  }
+  const events: MakeEvent[] = ternPointEvents(steps(tideId));
+  useEvents.setState({ byMake: {}, unsent: [], seq: 0 });
+  useEvents.getState().receive(events.map((event, index) => ({ seq: index + 1, event })));
+}
+
+beforeEach(() => {
+  layOut();
+  Object.values(mockGo).forEach((go) => go.mockClear());
+});
+
+describe('the counter room', () => {
+  const open = () => show(<MakeRoom id={phoneId} held={makeOf(phoneId)} />);
+
+  it('tells row, count and what to do, as they stand', () => {
+    open();
+    expect(screen.getByText('Row 23 of 86')).toBeTruthy();
+    expect(screen.getByText('16')).toBeTruthy();
+    expect(screen.getByText('front, right side facing')).toBeTruthy();
+    expect(screen.getByText(/^Chain 1 \(not a stitch\), single crochet/)).toBeTruthy();
+  });
+
+  it('counts a row when it is done, and takes it back', () => {
+    open();
+    fireEvent.press(screen.getByLabelText('Row 23 done'));
+    expect(screen.getByText('Row 24 of 86')).toBeTruthy();
+    expect(useEvents.getState().unsent).toHaveLength(1);
+    fireEvent.press(screen.getByText('Undo'));
+    expect(screen.getByText('Row 23 of 86')).toBeTruthy();
+    expect(useEvents.getState().unsent).toHaveLength(2);
+  });
+
+  it('takes a row back when the target is dragged to the left, and does not count one', () => {
+    open();
+    const target = screen.getByLabelText('Row 23 done');
+    fireEvent(target, 'pressIn', { nativeEvent: { pageX: 300 } });
+    fireEvent(target, 'pressOut', { nativeEvent: { pageX: 120 } });
+    fireEvent.press(target);
+    expect(stateOf(phoneId).done).toBe(22);
+    expect(screen.getByText('Row 22 of 86')).toBeTruthy();
+  });
+
+  it('brings the fold’s marker and its check at their row', () => {
+    for (let row = 23; row <= 34; row += 1) useEvents.getState().happened(phoneId, { kind: 'ticked' });
+    open();
+    expect(screen.getByText(/Hang a marker .* bottom fold/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Row 35 done'));
+    expect(screen.getByText('Check')).toBeTruthy();
+    expect(screen.getByText(/Two rows make a ridge: 35 rows/)).toBeTruthy();
+  });
+
+  it('ends in the ledger once everything is done', () => {
+    const left = steps(phoneId) - 23;
+    for (let step = 0; step < left; step += 1) useEvents.getState().happened(phoneId, { kind: 'ticked' });
+    open();
+    expect(screen.getByText('All done')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Put it in the ledger'));
+    expect(stateOf(phoneId).finished).toBe(true);
+    expect(mockGo.navigate).toHaveBeenCalledWith('/ledger');
+  });
+
+  it('keeps a note for its row', () => {
+    open();
+    fireEvent.press(screen.getByText('Note'));
+    fireEvent.changeText(screen.getByLabelText('Note'), '  slack edge  ');
+    fireEvent.press(screen.getByText('Keep the note'));
+    expect(screen.getByText('slack edge')).toBeTruthy();
+  });
+
+  it('says what waits only while the server is away', () => {
+    open();
+    expect(screen.queryByText(/server is away/)).toBeNull();
+    act(() => useLine.setState({ reached: false }));
+    fireEvent.press(screen.getByLabelText('Row 23 done'));
+    expect(screen.getByText(/The server is away. 1 kept on this device/)).toBeTruthy();
+    act(() => useLine.setState({ reached: true }));
+  });
+
+  it('offers a plan changed meanwhile, and goes on as begun until it is taken', () => {
+    const { planId, plan } = TERN_POINT.makes[phoneId]!;
+    useLibrary.getState().change('plans', planId, { ...plan, picks: { width: 17 } });
+    open();
+    expect(screen.getByText(/It now says: Chain 18, skip 1: 17 stitches/)).toBeTruthy();
+    fireEvent.press(screen.getByText('Go on as begun'));
+    expect(screen.queryByText(/It now says/)).toBeNull();
+    expect(makeOf(phoneId).body.plan.picks).toBeUndefined();
+  });
+});
+
+describe('the bench', () => {
+  it('shows makes on the hook with their next row, and plans not begun', () => {
+    show(<Bench />);
+    expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
+    expect(screen.getByText(/^Next: Chain 1/)).toBeTruthy();
+    expect(screen.getByText('Planned, not begun')).toBeTruthy();
+    expect(screen.getByText('Ringing notebook sleeve')).toBeTruthy();
+    expect(screen.queryByText('Tide table case')).toBeNull();
+    fireEvent.press(screen.getByLabelText('Go on making: Field phone pouch'));
+    expect(mockGo.push).toHaveBeenCalledWith(`/make/${phoneId}`);
+  });
+
+  it('takes a plan off', () => {
+    show(<Bench />);
+    fireEvent.press(screen.getByLabelText('Take off the bench: Ringing notebook sleeve'));
+    expect(screen.queryByText('Ringing notebook sleeve')).toBeNull();
+  });
+
+  it('teaches with one action where nothing is there', () => {
+    for (const kind of ['plans', 'makes'] as const)
+      useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, [kind]: {} } }));
+    show(<Bench />);
+    expect(screen.getByText('Nothing is on the hook')).toBeTruthy();
+  });
+});
+
+describe('the ledger', () => {
+  it('holds finished makes, to be made again or reopened', () => {
+    show(<Ledger />);
+    expect(screen.getByText('Tide table case')).toBeTruthy();
+    expect(screen.queryByText('Field phone pouch')).toBeNull();
+    fireEvent.press(screen.getByLabelText('Not finished after all: Tide table case'));
+    expect(screen.queryByText('Tide table case')).toBeNull();
+    expect(mockGo.push).toHaveBeenCalledWith(`/make/${tideId}`);
+  });
+});
+
+it('a make follows the plan as it stood when it was begun', () => {
+  const { planId, plan } = TERN_POINT.makes[phoneId]!;
+  const id = startMake(planId, plan);
+  useLibrary.getState().change('plans', planId, { ...plan, title: 'changed' });
+  expect(makeOf(id)).toMatchObject({
+    dirty: true,
+    revision: 0,
+    body: { planId, plan: { title: 'Field phone pouch' } },
+  });
+});

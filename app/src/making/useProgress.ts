@@ -1,0 +1,74 @@
+import { foldMake, type Make, type MakeState, type Step, type ToldPiece, type Worked } from '@keep-snug/core';
+import { useMemo } from 'react';
+import { reckonFor, useReader } from '@/board/useWorked';
+import { useMakeEvents } from '@/state/events';
+
+export interface Progress {
+  worked: Worked;
+  state: MakeState;
+  /** The step that is next; none when all are done. */
+  next: Step | undefined;
+  /** The piece that is on the hook: that of the next step, or the last one. */
+  piece: ToldPiece;
+  /** Height reached and height in all, mm: all pieces one after the other. */
+  reachedMm: number;
+  lengthMm: number;
+  /** Where sections and pieces end along the tape, mm. */
+  marksMm: readonly number[];
+  /** Rows or rounds done of the piece on the hook. */
+  rowsDone: number;
+}
+
+/** A row or a round, as it begins a line. */
+export function courseWord({ kind }: Pick<Step, 'kind'>): 'Row' | 'Round' {
+  return kind === 'round' ? 'Round' : 'Row';
+}
+
+/** How far a make has got: its frozen plan, reckoned, and the sum of what happened. */
+export function useProgress(id: string, make: Make): Progress | null {
+  const reader = useReader();
+  const events = useMakeEvents(id);
+  const { worked } = reckonFor(make.plan, reader);
+  const state = useMemo(() => foldMake(events, worked?.steps.length ?? 0), [events, worked]);
+  if (!worked) return null;
+  const next = worked.steps[state.done];
+  const tape = tapeOf(worked);
+  const done = worked.steps.slice(0, state.done);
+  const piece = worked.pieces.find((one) => one.id === (next ?? worked.steps.at(-1))?.piece) ?? worked.pieces[0]!;
+  return {
+    worked,
+    state,
+    next,
+    piece,
+    reachedMm: Math.max(
+      0,
+      ...done.map((step) => (step.heightMm === null ? 0 : tape.starts[step.piece]! + step.heightMm)),
+    ),
+    lengthMm: tape.length,
+    marksMm: tape.marks,
+    rowsDone: done.filter((step) => step.row !== null && step.piece === piece.id).length,
+  };
+}
+
+interface TapeOfPieces {
+  length: number;
+  marks: number[];
+  starts: Record<string, number>;
+}
+
+/** All pieces along one tape, in the order they are worked, with a mark where each section ends. */
+export function tapeOf({ pieces, steps }: Worked): TapeOfPieces {
+  const starts: Record<string, number> = {};
+  const marks: number[] = [];
+  let length = 0;
+  for (const { id } of pieces) {
+    starts[id] = length;
+    const rows = steps.filter((step) => step.piece === id && step.row !== null);
+    rows.forEach((step, index) => {
+      const ends = rows[index + 1]?.section !== step.section;
+      if (ends) marks.push(length + (step.heightMm ?? 0));
+    });
+    length += rows.at(-1)?.heightMm ?? 0;
+  }
+  return { length, marks: marks.slice(0, -1), starts };
+}

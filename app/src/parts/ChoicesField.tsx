@@ -1,0 +1,44 @@
+import type { ChoicesField as Field } from '@keep-snug/core';
+import { View } from 'react-native';
+import { Action } from './Action';
+import { Pick } from './Pick';
+import { Words } from './Words';
+
+interface Props {
+  field: Field;
+  value: readonly string[];
+  onChange: (list: readonly string[]) => void;
+}
+
+/** Several of a list in an order that matters: each can be changed or taken out, and one more put at the end. */
+export function ChoicesField({ field, value, onChange }: Props) {
+  const last = value.at(-1) ?? field.options[0]!.id;
+  return (
+    <View role="group" aria-label={field.label} style={{ flexBasis: '100%', gap: 4 }}>
+      <Words as="smallStrong">{field.label}</Words>
+      {value.map((id, index) => (
+        <View
+          key={`${index} of ${value.length}`}
+          style={{ flexDirection: 'row', alignItems: 'flex-end', columnGap: 12 }}
+        >
+          <Pick
+            label={String(index + 1)}
+            value={id}
+            options={field.options}
+            onChange={(next) => onChange(value.map((old, at) => (at === index ? next : old)))}
+          />
+          {value.length > 1 ? (
+            <Action label={`Take out ${index + 1}`} onPress={() => onChange(value.filter((_, at) => at !== index))}>
+              Take out
+            </Action>
+          ) : null}
+        </View>
+      ))}
+      {value.length < field.most ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Action onPress={() => onChange([...value, last])}>One more</Action>
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,36 @@
+import type { DocumentKind } from '@keep-snug/core/formats';
+import { View } from 'react-native';
+import { Action } from './Action';
+import { Notice } from './Notice';
+import { useLibrary, type Held } from '@/state/library';
+
+interface Props {
+  kind: DocumentKind;
+  id: string;
+  held: Held<unknown>;
+}
+
+/** Told when a change here came too late, or was not taken; offers both. Nothing is overwritten unasked. */
+export function Clash({ kind, id, held }: Props) {
+  const settle = useLibrary((state) => state.settle);
+  if (held.refused)
+    return <Notice tone="rowan" word="Not taken by the server; it stays on this device" text={held.refused} />;
+  if (held.theirs === undefined) return null;
+  const gone = held.theirs === null;
+  return (
+    <Notice
+      tone="thread"
+      word={gone ? 'Taken off on another device' : 'Changed on another device'}
+      text={
+        gone
+          ? 'You changed this here, and it was taken off elsewhere meanwhile.'
+          : 'You changed this here, and it was changed elsewhere meanwhile.'
+      }
+    >
+      <View style={{ flexDirection: 'row', gap: 16 }}>
+        <Action onPress={() => settle(kind, id, 'mine')}>Keep what is here</Action>
+        <Action onPress={() => settle(kind, id, 'theirs')}>{gone ? 'Let it go' : 'Take what is there'}</Action>
+      </View>
+    </Notice>
+  );
+}

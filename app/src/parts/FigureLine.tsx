@@ -1,0 +1,56 @@
+import type { Figure } from '@keep-snug/core';
+import { View } from 'react-native';
+import { useAsking } from '@/state/asking';
+import { useSettings } from '@/state/settings';
+import { useColours } from '@/theme/useTheme';
+import { KIND_WORDS, valueText } from './figureText';
+import { Press } from './Press';
+import { Words } from './Words';
+
+interface Props {
+  name: string;
+  figure: Figure;
+  /** Written in place of the plain value. */
+  text?: string;
+}
+
+/** A figure that answers "why?" when pressed. */
+export function FigureLine({ name, figure, text }: Props) {
+  const colours = useColours();
+  const units = useSettings((state) => state.units);
+  const ask = useAsking((state) => state.ask);
+  const shown = text ?? valueText(figure.value, figure.unit, units);
+  const estimate = figure.kind === 'prior';
+  return (
+    <Press
+      onPress={() => ask(name, figure)}
+      label={`${name}: ${shown}${estimate ? ', estimate' : ''}. Workings`}
+      style={{ borderBottomWidth: 1, borderColor: colours.line }}
+    >
+      <View
+        style={{
+          flexDirection: 'row',
+          flexWrap: 'wrap',
+          justifyContent: 'space-between',
+          columnGap: 12,
+          paddingVertical: 6,
+        }}
+      >
+        <Words tone="faint">{name}</Words>
+        <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline', marginLeft: 'auto' }}>
+          {estimate ? (
+            <Words as="small" tone="thread">
+              {KIND_WORDS.prior.word}
+            </Words>
+          ) : null}
+          <Words
+            as="strong"
+            style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted', textDecorationColor: colours.sea }}
+          >
+            {shown}
+          </Words>
+        </View>
+      </View>
+    </Press>
+  );
+}

@@ -1,0 +1,54 @@
+import { TextInput } from 'react-native-paper';
+import { useId, type Ref } from 'react';
+import { View, type KeyboardTypeOptions, type TextInput as RNTextInput } from 'react-native';
+import { useColours } from '@/theme/useTheme';
+import { useType } from '@/theme/useType';
+import { Words } from './Words';
+
+interface Props {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+  /** What the field was read as, or what to do. */
+  hint?: string;
+  error?: string | undefined;
+  keyboard?: KeyboardTypeOptions;
+  multiline?: boolean;
+  onBlur?: () => void;
+  /** For whoever has to lead to this line. */
+  inputRef?: Ref<RNTextInput>;
+}
+
+/** A line to type on, with its message in its own place. */
+export function TextField({ label, value, onChange, hint, error, keyboard, multiline, onBlur, inputRef }: Props) {
+  const colours = useColours();
+  const id = useId();
+  const type = useType('body');
+  return (
+    <View style={{ gap: 4, flexGrow: 1, flexBasis: 130 }}>
+      <Words as="smallStrong">{label}</Words>
+      <TextInput
+        ref={inputRef}
+        mode="outlined"
+        dense
+        value={value}
+        onChangeText={onChange}
+        onBlur={onBlur}
+        error={error !== undefined}
+        keyboardType={keyboard ?? 'default'}
+        multiline={multiline ?? false}
+        aria-label={label}
+        aria-describedby={id}
+        aria-invalid={error !== undefined}
+        autoComplete="off"
+        style={[type, { backgroundColor: colours.surface, minHeight: multiline ? 96 : 48 }]}
+        contentStyle={type}
+      />
+      <View nativeID={id} role={error ? 'alert' : undefined}>
+        <Words as="small" tone={error ? 'rowan' : 'faint'}>
+          {error ?? hint ?? ''}
+        </Words>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,17 @@
+import { formatLength, formatNumber, type Kind, type LengthUnit, type Unit } from '@keep-snug/core';
+
+/** A value with its unit, in the reader's own. */
+export function valueText(value: number, unit: Unit, units: LengthUnit): string {
+  if (unit === 'mm') return formatLength(value, units);
+  if (unit === '1') return formatNumber(value, 3);
+  const digits = unit === 'g' || unit === 'm' || unit === 'min' ? 1 : 2;
+  return `${formatNumber(value, digits)} ${unit}`;
+}
+
+/** What kind of figure it is, in a word and in a sentence. */
+export const KIND_WORDS: Readonly<Record<Kind, { word: string; says: string }>> = {
+  law: { word: 'exact', says: 'Geometry or arithmetic: it holds exactly.' },
+  prior: { word: 'estimate', says: 'A starting value. Measure, and it gives way to what you measured.' },
+  measured: { word: 'measured', says: 'Comes from what was measured.' },
+  chosen: { word: 'chosen', says: 'A choice, or a count decided on.' },
+};

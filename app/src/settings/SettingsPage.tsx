@@ -1,0 +1,143 @@
+import { useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { Page } from '@/parts/Page';
+import { Tabs } from '@/parts/Tabs';
+import { Words } from '@/parts/Words';
+import { useSettings, type Choices } from '@/state/settings';
+import { useWaiting } from '@/state/sync';
+import { saveEverything, useHeldInWords } from './everything';
+
+/** What can be set, and how each choice is named. */
+const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: Choices[K]; name: string }[] } } = {
+  units: {
+    name: 'Lengths in',
+    options: [
+      { id: 'mm', name: 'mm' },
+      { id: 'cm', name: 'cm' },
+      { id: 'in', name: 'inches' },
+    ],
+  },
+  terms: {
+    name: 'Crochet words',
+    options: [
+      { id: 'US', name: 'US: single crochet' },
+      { id: 'UK', name: 'UK: double crochet' },
+    ],
+  },
+  hand: {
+    name: 'Hook hand',
+    options: [
+      { id: 'right', name: 'right' },
+      { id: 'left', name: 'left: drawings mirrored' },
+    ],
+  },
+  rounds: {
+    name: 'Rounds are',
+    options: [
+      { id: 'spiral', name: 'worked on in a spiral' },
+      { id: 'joined', name: 'joined and chained up' },
+    ],
+  },
+  turningChain: {
+    name: 'The turning chain of tall stitches',
+    options: [
+      { id: 'plain', name: 'is no stitch' },
+      { id: 'counts', name: 'counts as a stitch' },
+    ],
+  },
+  ring: {
+    name: 'A ring begins',
+    options: [
+      { id: 'wrapped', name: 'wrapped round the fingers' },
+      { id: 'two-chains', name: 'with two chains' },
+    ],
+  },
+  foundation: {
+    name: 'Rows begin on',
+    options: [
+      { id: 'chain', name: 'a chain' },
+      { id: 'stitches', name: 'foundation stitches' },
+    ],
+  },
+  letters: {
+    name: 'Letters',
+    options: [
+      { id: 'usual', name: 'usual' },
+      { id: 'large', name: 'large' },
+      { id: 'larger', name: 'larger' },
+    ],
+  },
+  theme: {
+    name: 'Light',
+    options: [
+      { id: 'device', name: 'as the device' },
+      { id: 'light', name: 'light' },
+      { id: 'dark', name: 'dark' },
+      { id: 'lamp', name: 'lamp-light' },
+    ],
+  },
+};
+
+/** How this device reads and shows. */
+export function SettingsPage() {
+  return (
+    <Page title="Settings">
+      <ChoiceOf of="units" />
+      <ChoiceOf of="terms" />
+      <ChoiceOf of="hand" />
+      <ChoiceOf of="rounds" />
+      <ChoiceOf of="turningChain" />
+      <ChoiceOf of="ring" />
+      <ChoiceOf of="foundation" />
+      <ChoiceOf of="letters" />
+      <ChoiceOf of="theme" />
+      <Kept />
+    </Page>
+  );
+}
+
+function ChoiceOf<K extends keyof Choices>({ of }: { of: K }) {
+  const value = useSettings((state) => state[of]) as Choices[K];
+  const set = useSettings((state) => state.set);
+  const { name, options } = CHOICES[of];
+  return (
+    <Setting name={name}>
+      <Tabs as="radio" label={name} value={value} options={options} onChange={(next) => set({ [of]: next })} />
+    </Setting>
+  );
+}
+
+function Kept() {
+  const waiting = useWaiting();
+  const [saved, setSaved] = useState('');
+  const held = useHeldInWords();
+  const save = () => setSaved(saveEverything());
+  return (
+    <Setting name="Data">
+      <Words>{`On this device: ${held}.`}</Words>
+      <Words tone="faint">
+        {waiting > 0 ? `${waiting} changes are not with the server yet.` : 'The server has all of it too.'}
+      </Words>
+      <View style={{ flexDirection: 'row', marginLeft: -4 }}>
+        <Action onPress={save}>Save everything as a file</Action>
+      </View>
+      {saved ? (
+        <Words as="small" tone="lichen" live>
+          {`Saved as ${saved}: plain JSON, each piece in its open format.`}
+        </Words>
+      ) : null}
+    </Setting>
+  );
+}
+
+function Setting({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <View style={{ gap: 4, maxWidth: 640 }}>
+      <Words as="heading" level={2}>
+        {name}
+      </Words>
+      {children}
+    </View>
+  );
+}

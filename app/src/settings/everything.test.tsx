@@ -1,0 +1,58 @@
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { parsePlan, type DocumentKind } from '@keep-snug/core/formats';
+import { screen } from '@testing-library/react-native';
+import { show } from '@/fixtures/show';
+import { useEvents } from '@/state/events';
+import { useLibrary } from '@/state/library';
+import { LETTERS, useSettings } from '@/state/settings';
+import { Words } from '@/parts/Words';
+import { larger, TYPE } from '@/theme/type';
+import { everything } from './everything';
+import { SettingsPage } from './SettingsPage';
+
+const kept = (record: Readonly<Record<string, unknown>>) =>
+  Object.entries(record).map(([id, body]) => ({ id, body, revision: 1 }));
+
+beforeEach(() => {
+  useLibrary.setState({ shelves: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {} } });
+  const { plans, things, yarns, swatches } = TERN_POINT;
+  for (const [kind, record] of Object.entries({ plans, things, yarns, swatches }))
+    useLibrary.getState().receive(kind as DocumentKind, kept(record));
+  useSettings.getState().set({ letters: 'usual' });
+});
+
+describe('everything as a file', () => {
+  it('holds each document as it is, by its id, and reads back as what it was', () => {
+    const file = JSON.parse(everything());
+    expect(file.format).toBe('keep-snug.everything/1');
+    expect(Object.keys(file)).toEqual(['format', 'plans', 'things', 'yarns', 'swatches', 'makes', 'events']);
+    expect(file.plans).toEqual(JSON.parse(JSON.stringify(TERN_POINT.plans)));
+    for (const plan of Object.values(file.plans)) expect(parsePlan(JSON.stringify(plan))).toEqual(plan);
+    expect(file.events).toHaveLength(Object.values(useEvents.getState().byMake).flat().length);
+  });
+
+  it('leaves out what was taken off', () => {
+    const [id] = Object.keys(TERN_POINT.things);
+    useLibrary.getState().remove('things', id!);
+    expect(Object.keys(JSON.parse(everything()).things)).not.toContain(id);
+  });
+
+  it('is told in numbers among the settings', () => {
+    show(<SettingsPage />);
+    const { plans, things } = TERN_POINT;
+    const words = `${Object.keys(plans).length} plans, ${Object.keys(things).length} things`;
+    expect(screen.getByText(new RegExp(`On this device: ${words}`))).toBeTruthy();
+  });
+});
+
+describe('letters', () => {
+  it('grow with their lines, in whole pixels, wherever words are', () => {
+    for (const times of Object.values(LETTERS)) {
+      const { fontSize, lineHeight } = larger(TYPE.body, times);
+      expect([fontSize, lineHeight]).toEqual([Math.round(16 * times), Math.round(23 * times)]);
+    }
+    useSettings.getState().set({ letters: 'larger' });
+    show(<Words style={{ fontSize: 20 }}>hook</Words>);
+    expect(screen.getByText('hook')).toHaveStyle({ fontSize: 26 });
+  });
+});

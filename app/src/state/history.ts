@@ -1,0 +1,63 @@
+import type { Plan } from '@keep-snug/core';
+import { create } from 'zustand';
+import { useLibrary } from './library';
+
+interface Steps {
+  past: Plan[];
+  future: Plan[];
+}
+
+interface History {
+  byPlan: Record<string, Steps>;
+  /** Changes a plan and remembers what it was. */
+  edit: (id: string, work: (plan: Plan) => Plan) => void;
+  undo: (id: string) => void;
+  redo: (id: string) => void;
+}
+
+/** Changes in one field no further apart than this are one: a word typed, a dimension drawn. */
+const PAUSE_MS = 900;
+const last: { id: string; field: unknown; at: number } = { id: '', field: null, at: -Infinity };
+
+function goesOn(id: string): boolean {
+  const field = globalThis.document?.activeElement;
+  const typing = /^(INPUT|TEXTAREA)$/.test(field?.tagName ?? '') || field?.getAttribute?.('role') === 'slider';
+  const same = typing && last.id === id && last.field === field && Date.now() - last.at < PAUSE_MS;
+  Object.assign(last, { id, field, at: Date.now() });
+  return same;
+}
+
+const NONE: Steps = { past: [], future: [] };
+
+/** Undo and redo for every plan, without end, for as long as the app is open. */
+export const useHistory = create<History>()((set, get) => {
+  const steps = (id: string) => get().byPlan[id] ?? NONE;
+  const present = (id: string) => useLibrary.getState().shelves.plans[id]?.body;
+  const go = (id: string, to: Plan, next: Steps) => {
+    set((state) => ({ byPlan: { ...state.byPlan, [id]: next } }));
+    useLibrary.getState().change('plans', id, to);
+  };
+  return {
+    byPlan: {},
+    edit: (id, work) => {
+      const plan = present(id);
+      if (!plan) return;
+      const { past } = steps(id);
+      const same = goesOn(id) && past.length > 0;
+      go(id, work(plan), { past: same ? past : [...past, plan], future: [] });
+    },
+    undo: (id) => {
+      const { past, future } = steps(id);
+      const plan = present(id);
+      const to = past.at(-1);
+      last.id = '';
+      if (plan && to) go(id, to, { past: past.slice(0, -1), future: [plan, ...future] });
+    },
+    redo: (id) => {
+      const { past, future } = steps(id);
+      const plan = present(id);
+      const [to, ...rest] = future;
+      if (plan && to) go(id, to, { past: [...past, plan], future: rest });
+    },
+  };
+});

@@ -1,0 +1,47 @@
+import type { LengthUnit, Schools } from '@keep-snug/core';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import type { ThemeName } from '@/theme/colours';
+import { newId } from './ids';
+import { deviceStorage } from './storage';
+
+/** How much larger than usual letters are. */
+export const LETTERS = { usual: 1, large: 1.15, larger: 1.3 } as const;
+
+/** What a person sets. */
+export interface Choices {
+  units: LengthUnit;
+  terms: Schools['terms'];
+  hand: Schools['hand'];
+  theme: ThemeName | 'device';
+  letters: keyof typeof LETTERS;
+  rounds: Schools['rounds'];
+  turningChain: 'plain' | 'counts';
+  ring: Schools['ring'];
+  foundation: Schools['foundation'];
+}
+
+/** What is kept per device: how this one reads and shows. */
+interface Settings extends Choices {
+  device: string;
+  set: (change: Partial<Choices>) => void;
+}
+
+export const useSettings = create<Settings>()(
+  persist(
+    (set) => ({
+      device: newId(),
+      units: 'mm',
+      terms: 'US',
+      hand: 'right',
+      theme: 'device',
+      letters: 'usual',
+      rounds: 'spiral',
+      turningChain: 'plain',
+      ring: 'wrapped',
+      foundation: 'chain',
+      set: (change) => set(change),
+    }),
+    { name: 'keep-snug.settings', storage: deviceStorage },
+  ),
+);

@@ -1,0 +1,130 @@
+import { prior, type Term } from '@keep-snug/core';
+import { zoomedAt, WHOLE } from '@/drawing/useZoom';
+import fc from 'fast-check';
+import { useAsking } from './asking';
+import { useBoard } from './board';
+import { BLANK, useDraft } from './draft';
+import { calmStorage } from './storage';
+
+describe('a thing being measured', () => {
+  beforeEach(() => useDraft.getState().clear());
+
+  it('is kept whole, every word as typed', () => {
+    const draft = {
+      kind: 'cylinder',
+      texts: { width: ' 3 1/4 ', height: 'about this' },
+      ways: { width: 'calliper' as const },
+      counts: { items: 3 },
+      members: ['slab', 'tools'],
+    };
+    useDraft.getState().keep(draft);
+    expect(useDraft.getState()).toMatchObject(draft);
+  });
+
+  it('is blank once it became a plan', () => {
+    useDraft.getState().keep({ ...BLANK, texts: { width: '78' } });
+    useDraft.getState().clear();
+    expect(useDraft.getState()).toMatchObject(BLANK);
+  });
+});
+
+describe('workings asked for', () => {
+  const girth = prior(180, 'mm', 1, 'test');
+  const ease = { name: 'ease', from: 'the fit', ...prior(9, 'mm', 1, 'test') };
+  beforeEach(() => useAsking.getState().close());
+
+  it('lead on into what was reckoned, back again, and shut', () => {
+    const { ask, into, back, close } = useAsking.getState();
+    ask('girth', girth);
+    into(ease as Term);
+    expect(useAsking.getState().trail.map(({ name }) => name)).toEqual(['girth', 'ease']);
+    back();
+    expect(useAsking.getState().trail).toEqual([{ name: 'girth', figure: girth }]);
+    into(ease as Term);
+    close();
+    expect(useAsking.getState().trail).toEqual([]);
+  });
+
+  it('stay where they are at a term that was simply taken', () => {
+    useAsking.getState().ask('girth', girth);
+    useAsking.getState().into({ name: 'W', value: 78, unit: 'mm', from: 'ruler' } as Term);
+    expect(useAsking.getState().trail).toHaveLength(1);
+  });
+
+  it('begin anew with another figure', () => {
+    const { ask, into } = useAsking.getState();
+    ask('girth', girth);
+    into(ease as Term);
+    ask('yarn', prior(40, 'm', 6, 'test'));
+    expect(useAsking.getState().trail.map(({ name }) => name)).toEqual(['yarn']);
+  });
+});
+
+it('the board remembers its stage and its view, each by itself', () => {
+  useBoard.getState().openStage('fabric');
+  useBoard.getState().look('folded');
+  expect(useBoard.getState()).toMatchObject({ stage: 'fabric', view: 'folded' });
+  useBoard.getState().openStage('');
+  expect(useBoard.getState()).toMatchObject({ stage: '', view: 'folded' });
+});
+
+describe('what changes at every movement', () => {
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+  const state = (n: number) => ({ state: { n }, version: 1 });
+
+  it('is written down once it is calm, the last of it', () => {
+    const storage = calmStorage<{ n: number }>();
+    for (let n = 0; n < 30; n += 1) {
+      void storage.setItem('calm', state(n));
+      jest.advanceTimersByTime(16);
+      expect(storage.getItem('calm')).toBeNull();
+    }
+    jest.advanceTimersByTime(1000);
+    expect(storage.getItem('calm')).toEqual(state(29));
+  });
+
+  it('is not written after it was taken away', () => {
+    const storage = calmStorage<{ n: number }>();
+    void storage.setItem('gone', state(1));
+    void storage.removeItem('gone');
+    jest.advanceTimersByTime(1000);
+    expect(storage.getItem('gone')).toBeNull();
+  });
+
+  it('holds apart what has different names', () => {
+    const storage = calmStorage<{ n: number }>();
+    void storage.setItem('one', state(1));
+    void storage.setItem('two', state(2));
+    jest.advanceTimersByTime(1000);
+    expect([storage.getItem('one'), storage.getItem('two')]).toEqual([state(1), state(2)]);
+  });
+});
+
+describe('looking into the drawing', () => {
+  const px = fc.double({ min: -500, max: 500, noNaN: true });
+  const factor = fc.double({ min: 0.2, max: 5, noNaN: true });
+
+  it('leaves the point under the finger where it is', () => {
+    fc.assert(
+      fc.property(factor, factor, px, px, (first, second, x, y) => {
+        const before = zoomedAt(WHOLE, first, { x: 10, y: 20 });
+        const after = zoomedAt(before, second, { x, y });
+        if (after.by === 1) return expect(after).toEqual(WHOLE);
+        // the piece's own point under the finger, before and after
+        expect((x - after.x) / after.by).toBeCloseTo((x - before.x) / before.by, 6);
+        expect((y - after.y) / after.by).toBeCloseTo((y - before.y) / before.by, 6);
+      }),
+    );
+  });
+
+  it('never goes below the whole, nor past single stitches', () => {
+    fc.assert(
+      fc.property(fc.array(factor, { maxLength: 30 }), (factors) => {
+        const { by } = factors.reduce((zoom, one) => zoomedAt(zoom, one, { x: 5, y: 5 }), WHOLE);
+        expect(by).toBeGreaterThanOrEqual(1);
+        expect(by).toBeLessThanOrEqual(40);
+      }),
+    );
+  });
+});

@@ -1,0 +1,51 @@
+import { METHODS, type LengthField as Field, type Measure, type Method } from '@keep-snug/core';
+import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
+import { LengthField } from '@/parts/LengthField';
+import { Pick } from '@/parts/Pick';
+import { Asked } from './Asked';
+
+interface Props {
+  field: Field;
+  /** Whose measure it is, to be drawn beside it. */
+  asked: { of: string; at: string };
+  measure: Measure | undefined;
+  /** How it is taken unless it is said otherwise. */
+  usual: Method;
+  onChange: (measure: Measure) => void;
+  onClear?: () => void;
+  fault?: string | undefined;
+}
+
+/** One measure of a thing: the length in any unit, and how it was taken. */
+export function MeasureField({ field, asked, measure, usual, onChange, onClear, fault }: Props) {
+  const by = measure?.by ?? usual;
+  return (
+    <View style={{ flexDirection: 'row', columnGap: 12 }}>
+      <Asked {...asked} />
+      <View style={{ flex: 1 }}>
+        <FieldRow>
+          <LengthField
+            label={field.label}
+            help={field.help}
+            mm={measure?.mm}
+            typed={measure?.typed}
+            min={field.min}
+            max={field.max}
+            fault={fault}
+            {...(onClear ? { onClear } : {})}
+            onChange={({ mm, typed }) => onChange({ mm, by, typed: typed.slice(0, 60) })}
+          />
+          {measure ? (
+            <Pick
+              label={`${field.label}, taken with`}
+              value={by}
+              options={METHODS}
+              onChange={(next) => onChange({ ...measure, by: next as Method })}
+            />
+          ) : null}
+        </FieldRow>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,137 @@
+import { thingDefinition, THINGS, type ThingSpec } from '@keep-snug/core';
+import { useRouter } from 'expo-router';
+import { ScrollView, View } from 'react-native';
+import { newPlan } from '@/board/newPlan';
+import { Outline } from '@/drawing/Outline';
+import { Action } from '@/parts/Action';
+import { FieldRow } from '@/parts/FieldRow';
+import { Press } from '@/parts/Press';
+import { RoomBar } from '@/parts/RoomBar';
+import { Tabs } from '@/parts/Tabs';
+import { useBox } from '@/parts/useBox';
+import { Words } from '@/parts/Words';
+import { useDraft } from '@/state/draft';
+import { useLibrary, useShelf } from '@/state/library';
+import { useSettings } from '@/state/settings';
+import { useColours } from '@/theme/useTheme';
+import { DraftFields, Line } from './DraftFields';
+import { outlineOf } from './outlineOf';
+import { readDraft } from './readDraft';
+import { faultsOf, ThingForm, useThingDraft } from './ThingForm';
+
+/** "What should it hold?": a thing from the shelf, or one measured now. */
+export function NewThing() {
+  return (
+    <ThingForm>
+      <Measuring />
+    </ThingForm>
+  );
+}
+
+function Measuring() {
+  const colours = useColours();
+  const router = useRouter();
+  const units = useSettings((state) => state.units);
+  const { form, draft } = useThingDraft();
+  const kind = thingDefinition(draft.kind) ?? THINGS[0]!;
+  const shelf = useShelf('things');
+  const tried = form.formState.isSubmitted;
+  const { thing } = readDraft(draft, units);
+  const faults = faultsOf(draft, units);
+
+  const goOn = form.handleSubmit(() => {
+    useLibrary.getState().add('things', { name: (draft.texts.name ?? '').trim(), thing });
+    const plan = newPlan(thing);
+    useDraft.getState().clear();
+    router.replace(`/plan/${plan}?stage=fabric`);
+  });
+
+  return (
+    <View style={{ flex: 1, backgroundColor: colours.chalk }}>
+      <RoomBar back={{ to: '/', name: 'the bench' }}>
+        <Words as="heading" level={1} style={{ fontSize: 20, flex: 1 }}>
+          What should it hold?
+        </Words>
+      </RoomBar>
+      <ScrollView role="main" contentContainerStyle={{ alignItems: 'center' }}>
+        <View style={{ width: '100%', maxWidth: 720, padding: 20, gap: 14 }}>
+          {shelf.length > 0 ? (
+            <View style={{ gap: 4 }}>
+              <Words as="heading" level={2}>
+                One of your things
+              </Words>
+              <Shelf onTake={(taken) => router.replace(`/plan/${newPlan(taken)}?stage=fabric`)} />
+            </View>
+          ) : null}
+          <Words as="heading" level={2}>
+            {shelf.length > 0 ? 'Or measure another' : 'Measure it'}
+          </Words>
+          <Tabs
+            as="radio"
+            label="Kind of thing"
+            options={THINGS}
+            value={kind.id}
+            onChange={(next) => form.setValue('kind', next)}
+          />
+          <Words tone="faint">{`${kind.examples.replace(/^./, (c) => c.toUpperCase())}. In mm, cm or inches: 82, 8,2 cm, 3 1/4.`}</Words>
+          <Preview thing={thing} />
+          <FieldRow>
+            <Line path="name" label="What it is" most={120} error={tried ? faults.name : undefined} />
+          </FieldRow>
+          <DraftFields definition={kind} faults={faults} tried={tried} />
+          <View style={{ alignItems: 'flex-start', paddingBottom: 24 }}>
+            <Action main onPress={() => void goOn()}>
+              Plan a cover for it
+            </Action>
+          </View>
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+const TALLEST = 72;
+
+/** The things on the shelf in outline, all to one scale, each to be taken by a press. */
+function Shelf({ onTake }: { onTake: (thing: ThingSpec) => void }) {
+  const things = useShelf('things').flatMap(([id, { body }]) => {
+    const outline = outlineOf(body.thing);
+    return outline ? [{ id, body, outline }] : [];
+  });
+  const tallest = Math.max(1, ...things.map(({ outline }) => outline.height));
+  const widest = Math.max(1, ...things.map(({ outline }) => outline.width));
+  const scale = Math.min(TALLEST / tallest, 96 / widest);
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        flexWrap: 'wrap',
+        alignItems: 'flex-end',
+        columnGap: 12,
+        rowGap: 12,
+        paddingTop: 8,
+      }}
+    >
+      {things.map(({ id, body, outline }) => (
+        <Press key={id} onPress={() => onTake(body.thing)} style={{ width: 108, justifyContent: 'flex-end', gap: 4 }}>
+          <Outline outline={outline} scale={scale} />
+          <Words as="smallStrong" tone="sea" style={{ minHeight: 40 }}>
+            {body.name}
+          </Words>
+        </Press>
+      ))}
+    </View>
+  );
+}
+
+/** The thing's outline as far as it is known, growing as it is typed. */
+function Preview({ thing }: { thing: Parameters<typeof outlineOf>[0] }) {
+  const { box, onLayout } = useBox();
+  const outline = outlineOf(thing);
+  const scale = outline ? Math.min(120 / outline.height, (box.width - 8) / outline.width) : 0;
+  return (
+    <View onLayout={onLayout} style={{ minHeight: outline ? 128 : 0 }}>
+      {outline && box.width > 0 ? <Outline outline={outline} scale={scale} /> : null}
+    </View>
+  );
+}

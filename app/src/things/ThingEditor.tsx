@@ -1,0 +1,89 @@
+import { thingDefinition, type Plan, type ThingSpec } from '@keep-snug/core';
+import type { ThingRecord } from '@keep-snug/core/formats';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { FieldRow } from '@/parts/FieldRow';
+import { Panel } from '@/parts/Panel';
+import { TextField } from '@/parts/TextField';
+import { Words } from '@/parts/Words';
+import { useHistory } from '@/state/history';
+import { useLibrary, useShelf, type Held } from '@/state/library';
+import { ThingFields } from './ThingFields';
+
+interface Props {
+  id: string;
+  body: ThingRecord;
+  onClose: () => void;
+}
+
+/** A thing on the shelf, measured anew; then asks which open plans should follow. */
+export function ThingEditor({ id, body, onClose }: Props) {
+  const change = useLibrary((state) => state.change);
+  // what plans held when the editor was opened: those are the ones that may follow
+  const [before] = useState(() => JSON.stringify(unnamed(body.thing)));
+  const definition = thingDefinition(body.thing.kind)!;
+  const put = (next: ThingRecord) => change('things', id, next);
+  return (
+    <Panel title={body.name} onClose={onClose}>
+      <FieldRow>
+        <TextField
+          label="What it is"
+          value={body.name}
+          onChange={(text) => {
+            const name = text.slice(0, 120);
+            if (name.trim()) put({ name, thing: { ...body.thing, name } });
+          }}
+        />
+      </FieldRow>
+      <ThingFields
+        definition={definition}
+        thing={body.thing}
+        path="thing"
+        faults={definition.check(body.thing).map((fault) => ({ ...fault, path: `thing.${fault.path}` }))}
+        onChange={(thing) => put({ ...body, thing })}
+      />
+      <Followers before={before} thing={body.thing} />
+    </Panel>
+  );
+}
+
+/** Its measures without its name: what two plans of one thing have in common. */
+function unnamed({ name: _name, ...thing }: ThingSpec): object {
+  return thing;
+}
+
+/** Plans that still hold the thing as it was, each to follow or to stay. */
+function Followers({ before, thing }: { before: string; thing: ThingSpec }) {
+  const edit = useHistory((state) => state.edit);
+  const plans = useShelf('plans').filter(([, held]) => holds(held, before));
+  if (JSON.stringify(unnamed(thing)) === before || plans.length === 0) return null;
+  const follow = (ids: readonly string[]) => ids.forEach((plan) => edit(plan, (old) => ({ ...old, thing })));
+  return (
+    <View role="group" aria-label="Plans that may follow" style={{ gap: 4 }}>
+      <Words as="strong" level={3}>
+        Which plans should follow?
+      </Words>
+      {plans.map(([plan, held]) => (
+        <View key={plan} style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
+          <Words style={{ flex: 1 }}>{held.body.title}</Words>
+          <Action label={`Follow: ${held.body.title}`} onPress={() => follow([plan])}>
+            Follow
+          </Action>
+        </View>
+      ))}
+      {plans.length > 1 ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Action onPress={() => follow(plans.map(([plan]) => plan))}>All of them</Action>
+        </View>
+      ) : null}
+      <Words as="small" tone="faint">
+        The others keep the measures they have.
+      </Words>
+    </View>
+  );
+}
+
+function holds({ body }: Held<Plan>, before: string): boolean {
+  return JSON.stringify(unnamed(body.thing)) === before;
+}

@@ -1,0 +1,171 @@
+import { THINGS, thingDefinition, type Plan, type ThingSpec } from '@keep-snug/core';
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { fireEvent, screen } from '@testing-library/react-native';
+import { useEffect, useState } from 'react';
+import { CarrierFields } from '@/board/stages/CarrierFields';
+import { show } from '@/fixtures/show';
+import { BLANK, useDraft } from '@/state/draft';
+import { useLibrary } from '@/state/library';
+import { useSettings } from '@/state/settings';
+import { DraftFields } from './DraftFields';
+import { readDraft } from './readDraft';
+import { ThingForm } from './ThingForm';
+import { ThingEditor } from './ThingEditor';
+import { ThingFields } from './ThingFields';
+
+const thingOf = (name: string) => Object.values(TERN_POINT.things).find((record) => record.name.includes(name))!.thing;
+let now: ThingSpec;
+
+function Editor({ start }: { start: ThingSpec }) {
+  const [thing, setThing] = useState(start);
+  useEffect(() => {
+    now = thing;
+  }, [thing]);
+  return (
+    <ThingFields definition={thingDefinition(thing.kind)!} thing={thing} path="thing" faults={[]} onChange={setThing} />
+  );
+}
+
+beforeEach(() => {
+  useDraft.getState().clear();
+  useSettings.getState().set({ units: 'mm' });
+  for (const kind of ['things', 'plans'] as const) {
+    const list = Object.entries(TERN_POINT[kind]).map(([id, body]) => ({ id, body, revision: 1 }));
+    useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, [kind]: {} } }));
+    useLibrary.getState().receive(kind, list);
+  }
+});
+
+describe('a thing changed in place', () => {
+  it('keeps every measure as it was typed', () => {
+    show(<Editor start={thingOf('field phone')} />);
+    fireEvent.changeText(screen.getByLabelText('Width'), '3 1/4');
+    expect(now.width).toEqual({ mm: 82.55, by: 'ruler', typed: '3 1/4' });
+    fireEvent.changeText(screen.getByLabelText('Width'), 'wide');
+    expect(screen.getByText(/“wide” is not a length/)).toBeTruthy();
+    expect(now.width).toMatchObject({ mm: 82.55 });
+  });
+
+  it('lets one of two measures go, and never both', () => {
+    show(<Editor start={{ kind: 'cylinder', height: { mm: 200 }, diameter: { mm: 70 }, girth: { mm: 221 } }} />);
+    fireEvent.changeText(screen.getByLabelText('Across'), '');
+    expect(now.diameter).toBeUndefined();
+    fireEvent.changeText(screen.getByLabelText('Round'), '');
+    expect(now.girth).toMatchObject({ mm: 221 });
+  });
+
+  it('takes numbers, and clears them', () => {
+    show(<Editor start={thingOf('flask')} />);
+    fireEvent.changeText(screen.getByLabelText('Weight, empty'), '280');
+    expect(now.massG).toBe(280);
+    fireEvent.changeText(screen.getByLabelText('Weight, empty'), '');
+    expect(now.massG).toBeUndefined();
+  });
+
+  it('adds tools like the last one, and takes them out', () => {
+    show(<Editor start={thingOf('storm days')} />);
+    fireEvent.press(screen.getByText('Add a tool'));
+    expect(now.tools).toHaveLength(4);
+    fireEvent.press(screen.getAllByLabelText('Take out: snips')[0]!);
+    expect((now.tools as { name: string }[]).map(({ name }) => name)).toEqual(['slim hooks', 'stout hooks', 'snips']);
+  });
+
+  it('changes a member of a set by the fields of its own kind', () => {
+    show(<Editor start={thingOf('hide needs')} />);
+    fireEvent.changeText(screen.getAllByLabelText('Width')[0]!, '110');
+    expect((now.members as ThingSpec[])[0]!.width).toMatchObject({ mm: 110 });
+    fireEvent.press(screen.getByLabelText('Take out: field phone'));
+    expect(now.members).toHaveLength(2);
+  });
+});
+
+describe('a thing on the shelf, measured anew', () => {
+  const [id, body] = Object.entries(TERN_POINT.things).find(([, record]) => record.name === 'tissue packet')!;
+
+  function Shelf() {
+    const held = useLibrary((state) => state.shelves.things[id]);
+    return held ? <ThingEditor id={id} body={held.body} onClose={() => undefined} /> : null;
+  }
+
+  it('asks nothing while nothing was changed, then which plans follow', () => {
+    show(<Shelf />);
+    expect(body.thing.kind).toBe('slab');
+    expect(screen.queryByText('Which plans should follow?')).toBeNull();
+    fireEvent.changeText(screen.getByLabelText('Width'), '60');
+    expect(screen.getByText('Which plans should follow?')).toBeTruthy();
+    fireEvent.press(screen.getByText('All of them'));
+    const widths = Object.values(useLibrary.getState().shelves.plans)
+      .filter((held) => held.body.thing.name === 'tissue packet')
+      .map((held) => (held.body.thing.width as { mm: number }).mm);
+    expect(widths).toEqual([60, 60]);
+  });
+
+  it('may be called something else', () => {
+    show(<Shelf />);
+    fireEvent.changeText(screen.getByLabelText('What it is'), 'soft tissues');
+    expect(useLibrary.getState().shelves.things[id]!.body).toMatchObject({
+      name: 'soft tissues',
+      thing: { name: 'soft tissues' },
+    });
+  });
+});
+
+describe('what carries it', () => {
+  function Carried({ start }: { start: Plan }) {
+    const [plan, setPlan] = useState(start);
+    useEffect(() => {
+      carrier = plan.carrier;
+    }, [plan]);
+    return <CarrierFields plan={plan} faults={[]} edit={(work) => setPlan(work)} />;
+  }
+  let carrier: Plan['carrier'];
+
+  it('is a bar with both drops, and can be measured', () => {
+    const caddy = Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'saddle')!;
+    show(<Carried start={caddy} />);
+    fireEvent.changeText(screen.getByLabelText('Bar, across'), '2 in');
+    expect(carrier!.diameter).toMatchObject({ mm: 50.8 });
+    fireEvent.changeText(screen.getByLabelText('Bar, across'), '');
+    expect(carrier!.diameter).toBeUndefined();
+    fireEvent.changeText(screen.getByLabelText('Drop behind'), '90');
+    expect(carrier!.dropBack).toMatchObject({ mm: 90 });
+  });
+});
+
+describe('a draft', () => {
+  const shown = (kind: string, texts: Record<string, string> = {}, tried = true) => {
+    useDraft.getState().keep({ ...BLANK, kind, texts });
+    const { faults } = readDraft(useDraft.getState(), 'mm');
+    show(
+      <ThingForm>
+        <DraftFields definition={thingDefinition(kind)!} faults={faults} tried={tried} />
+      </ThingForm>,
+    );
+    return faults;
+  };
+
+  it.each(THINGS.map(({ id }) => [id]))('of %s shows all its kind asks for', (id) => {
+    const definition = thingDefinition(id)!;
+    const faults = shown(id);
+    for (const { label } of definition.measures) expect(screen.getByLabelText(label)).toBeTruthy();
+    for (const { label } of definition.list?.measures ?? []) {
+      if (definition.list!.least > 0) expect(screen.getByLabelText(label)).toBeTruthy();
+    }
+    expect(Object.keys(faults).length).toBeGreaterThan(0);
+  });
+
+  it('of a bottle shows the other measure at once, and moves a mixed up one', () => {
+    shown('cylinder', { diameter: '240' }, false);
+    expect(screen.getByText('240 mm across is 754 mm round.')).toBeTruthy();
+    fireEvent.press(screen.getByText('It is round'));
+    expect(useDraft.getState().texts).toMatchObject({ diameter: '', girth: '240' });
+    expect(screen.getByText('240 mm round is 76.4 mm across.')).toBeTruthy();
+  });
+
+  it('is kept on the device as it is typed, each line by its name', () => {
+    shown('slab', {}, false);
+    fireEvent.changeText(screen.getByLabelText('Width'), 'about 3');
+    fireEvent.changeText(screen.getByLabelText('Height'), '3 1/4');
+    expect(useDraft.getState().texts).toMatchObject({ width: 'about 3', height: '3 1/4' });
+  });
+});

@@ -1,0 +1,227 @@
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { show } from '@/fixtures/show';
+import { SettingsPage } from '@/settings/SettingsPage';
+import { Sheet } from '@/sheet/Sheet';
+import { useDraft } from '@/state/draft';
+import { useLibrary } from '@/state/library';
+import { useSettings } from '@/state/settings';
+import { useLine } from '@/state/sync';
+import { YarnBox } from '@/yarn/YarnBox';
+import { NewThing } from './NewThing';
+import { lineName, readDraft, type DraftThing } from './readDraft';
+import { Things } from './Things';
+
+const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
+jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
+jest.mock('@/sheet/usePrintStyle', () => ({ usePrintStyle: jest.fn() }));
+
+beforeEach(() => {
+  useDraft.getState().clear();
+  useSettings.getState().set({ units: 'mm', terms: 'US', hand: 'right', theme: 'device' });
+  for (const kind of ['things', 'yarns', 'swatches', 'plans'] as const) {
+    const list = Object.entries(TERN_POINT[kind]).map(([id, body]) => ({ id, body, revision: 1 }));
+    useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, [kind]: {} } }));
+    useLibrary.getState().receive(kind, list);
+  }
+  Object.values(mockGo).forEach((go) => go.mockClear());
+});
+
+const drafted = (lines: Record<string, string>, more: Partial<DraftThing> = {}) => {
+  const texts = Object.fromEntries(Object.entries(lines).map(([path, text]) => [lineName(path), text]));
+  return readDraft({ kind: 'slab', texts, ways: {}, counts: {}, members: [], ...more }, 'mm');
+};
+
+describe('reading a new thing', () => {
+  const texts = { width: '3 1/4', height: '16,4 cm', depth: '14' };
+
+  it('takes every unit, keeps what was typed, and may leave out what is optional', () => {
+    const { thing, faults } = drafted({ ...texts, name: 'phone' }, { ways: { depth: 'calliper' } });
+    expect(faults).toEqual({});
+    expect(thing).toEqual({
+      kind: 'slab',
+      name: 'phone',
+      width: { mm: 82.55, by: 'ruler', typed: '3 1/4' },
+      height: { mm: 164, by: 'ruler', typed: '16,4 cm' },
+      depth: { mm: 14, by: 'calliper', typed: '14' },
+    });
+  });
+
+  it('finds what is missing, wrong, or does not go together, each at its line', () => {
+    expect(Object.keys(drafted({}).faults)).toEqual(['width', 'height', 'depth']);
+    expect(drafted({ ...texts, width: 'wide' }).faults).toEqual({ width: expect.stringMatching(/not a length/) });
+    expect(drafted({ ...texts, edgeRadius: '9' }).faults).toEqual({ edgeRadius: expect.stringMatching(/7 mm/) });
+  });
+
+  it('takes a bottle by either measure, and asks for one of them', () => {
+    const bottle = { kind: 'cylinder' };
+    expect(drafted({ height: '240', girth: '230' }, bottle)).toMatchObject({
+      faults: {},
+      thing: { girth: { mm: 230, by: 'tape' } },
+    });
+    expect(drafted({ height: '240' }, bottle).faults.diameter).toMatch(/“Across” or “Round”/);
+    expect(drafted({ height: '240', diameter: '70', shoulderHeight: '300' }, bottle).faults.shoulderHeight).toMatch(
+      /240 mm or less/,
+    );
+  });
+
+  it('takes tools one by one, with how many of each', () => {
+    const tools = {
+      'tools[0].length': '14 cm',
+      'tools[0].grip': '10',
+      'tools[0].count': '3',
+      'tools[1].length': '160',
+      'tools[1].grip': 'x',
+    };
+    const { thing, faults } = drafted(tools, { kind: 'tools', counts: { tools: 2 } });
+    expect(thing.tools).toMatchObject([
+      { length: { mm: 140 }, grip: { mm: 10, by: 'calliper' }, count: 3 },
+      { length: { mm: 160 }, count: 1 },
+    ]);
+    expect(faults).toEqual({ 'tools[1].grip': expect.stringMatching(/not a length/) });
+    expect(
+      drafted({ ...tools, 'tools[1].grip': '8', 'tools[0].count': '1.5' }, { kind: 'tools', counts: { tools: 2 } })
+        .faults,
+    ).toEqual({
+      'tools[0].count': expect.stringMatching(/whole/),
+    });
+  });
+
+  it('takes what a set holds, each by the fields of its own kind', () => {
+    const set = {
+      'members[0].width': '78',
+      'members[0].height': '164',
+      'members[0].depth': '14',
+      'members[1].tools[0].length': '140',
+      'members[1].tools[0].grip': '10',
+    };
+    const { thing, faults } = drafted(set, { kind: 'set', members: ['slab', 'tools'] });
+    expect(faults).toEqual({});
+    expect(thing.members).toMatchObject([{ kind: 'slab' }, { kind: 'tools', tools: [{ grip: { mm: 10 } }] }]);
+    expect(drafted({}, { kind: 'set' }).faults.members).toMatch(/Nothing in it yet/);
+  });
+});
+
+describe('a new thing', () => {
+  it('says what is missing only when asked to go on, then makes a plan and keeps the thing', async () => {
+    show(<NewThing />);
+    expect(screen.queryByText(/No name yet/)).toBeNull();
+    fireEvent.press(screen.getByText('Plan a cover for it'));
+    expect(await screen.findByText(/No name yet/)).toBeTruthy();
+    expect(screen.getAllByText(/Nothing typed yet/)).toHaveLength(3);
+    for (const [name, text] of [
+      ['What it is', 'chart loupe'],
+      ['Width', '60'],
+      ['Height', '70'],
+      ['Depth', '25'],
+    ] as const) {
+      fireEvent.changeText(screen.getByLabelText(name), text);
+    }
+    fireEvent.press(screen.getByText('Plan a cover for it'));
+    await waitFor(() => expect(mockGo.replace).toHaveBeenCalled());
+    expect(mockGo.replace).toHaveBeenCalledWith(expect.stringMatching(/^\/plan\/.*stage=fabric$/));
+    const { plans, things } = useLibrary.getState().shelves;
+    expect(Object.values(things).map(({ body }) => body.name)).toContain('chart loupe');
+    expect(Object.values(plans).map(({ body }) => body.title)).toContain('Pouch for the chart loupe');
+    expect(useDraft.getState().texts).toEqual({});
+  });
+
+  it('may be of another kind, with that kind’s own measures', async () => {
+    show(<NewThing />);
+    expect(screen.queryByLabelText('Round, by tape')).toBeNull();
+    fireEvent.press(screen.getByText('Glasses, folded'));
+    expect(screen.queryByLabelText('Edge radius')).toBeNull();
+    for (const [name, text] of [
+      ['What it is', 'sun glasses'],
+      ['Width', '55'],
+      ['Height', '150'],
+      ['Depth', '35'],
+    ] as const) {
+      fireEvent.changeText(screen.getByLabelText(name), text);
+    }
+    fireEvent.changeText(screen.getByLabelText('Round, by tape'), '5 in');
+    fireEvent.press(screen.getByText('Plan a cover for it'));
+    await waitFor(() => expect(mockGo.replace).toHaveBeenCalled());
+    const kept = Object.values(useLibrary.getState().shelves.things).find(({ body }) => body.name === 'sun glasses')!;
+    expect(kept.body.thing).toMatchObject({ kind: 'spectacles', girth: { mm: 127, by: 'tape', typed: '5 in' } });
+  });
+
+  it('may be one from the shelf', () => {
+    show(<NewThing />);
+    fireEvent.press(screen.getByText('ringing notebook'));
+    expect(mockGo.replace).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('the things', () => {
+  it('stand beside each other with their sizes, in the unit in use', () => {
+    show(<Things />);
+    expect(screen.getByText('148 × 210 × 16 mm, 328 mm round')).toBeTruthy();
+    act(() => useSettings.getState().set({ units: 'in' }));
+    expect(screen.getByText('3 1/4 × 5 1/2 × 5/16 in, 7 1/8 in round')).toBeTruthy();
+  });
+});
+
+describe('the yarn box', () => {
+  it('shows each yarn with its swatches against the estimate', () => {
+    show(<YarnBox />);
+    expect(screen.getByText('190 m in 100 g, category 4, cotton, 92 g left')).toBeTruthy();
+    expect(screen.getAllByText(/^Swatch: single crochet/)).toHaveLength(4);
+    expect(screen.getAllByText(/tighter than the estimate/).length).toBeGreaterThan(0);
+  });
+
+  it('asks a new swatch for its measures, and takes nothing for measured before', () => {
+    show(<YarnBox />);
+    fireEvent.press(screen.getByLabelText('Add a swatch of oat cotton'));
+    const added = () => Object.values(useLibrary.getState().shelves.swatches).at(-1)!.body;
+    expect(screen.getByText('not measured yet')).toBeTruthy();
+    expect(added().gauge).toEqual({});
+    fireEvent.changeText(screen.getByLabelText('How many stitches'), '18');
+    expect(added().gauge).toEqual({});
+    fireEvent.changeText(screen.getByLabelText('measure, stitches'), '10,8 cm');
+    expect(added().gauge.stitches).toEqual([expect.objectContaining({ count: 18, overMm: 108, typed: '10,8 cm' })]);
+    expect(screen.queryByText('not measured yet')).toBeNull();
+    fireEvent(screen.getByLabelText('Stitch'), 'change', { target: { value: 'double' } });
+    expect(added().stitch).toBe('double');
+  });
+
+  it('shows a swatch of a pattern of one’s own even without its rows', () => {
+    const { add, shelves } = useLibrary.getState();
+    const [yarn] = Object.keys(shelves.yarns);
+    const gauge = { stitches: [{ count: 20, overMm: 110 }] };
+    add('swatches', { name: 'little shells', yarn: yarn!, stitch: 'own', hookMm: 4, gauge });
+    show(<YarnBox />);
+    expect(screen.getByText('not measured yet')).toBeTruthy();
+  });
+});
+
+describe('the sheet', () => {
+  const [id, plan] = Object.entries(TERN_POINT.plans)[0]!;
+
+  it('holds materials, every section and the counts, in either terms', () => {
+    show(<Sheet id={id} plan={plan} />);
+    for (const name of ['Front', 'Back', 'Over the top', 'Flap', 'Joining', 'Closing', 'Finishing'])
+      expect(screen.getByText(name)).toBeTruthy();
+    expect(screen.getByText(/oat cotton, hook 4 mm, single crochet/)).toBeTruthy();
+    fireEvent.press(screen.getByText('UK'));
+    expect(screen.getByText(/oat cotton, hook 4 mm, double crochet/)).toBeTruthy();
+    expect(screen.getByText('Tension')).toBeTruthy();
+  });
+
+  it('says an estimated gauge is one', () => {
+    show(<Sheet id={id} plan={Object.values(TERN_POINT.plans)[3]!} />);
+    expect(screen.getByText(/estimated: work a swatch first/)).toBeTruthy();
+  });
+});
+
+describe('settings', () => {
+  it('are taken at once, and tell what is kept where', () => {
+    show(<SettingsPage />);
+    fireEvent.press(screen.getByText('lamp-light'));
+    fireEvent.press(screen.getByText('inches'));
+    expect(useSettings.getState()).toMatchObject({ theme: 'lamp', units: 'in' });
+    act(() => useLine.setState({ reached: false }));
+    expect(screen.getByText(/The server is away/)).toBeTruthy();
+    act(() => useLine.setState({ reached: true }));
+  });
+});

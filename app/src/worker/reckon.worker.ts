@@ -1,0 +1,12 @@
+import { chance, ways, type Plan, type WaysAsk } from '@keep-snug/core';
+import { expose } from 'comlink';
+
+/** What takes longer than a frame, reckoned beside the page by the same core. */
+const desk = {
+  chance: (plan: Plan) => chance(plan),
+  ways: (ask: WaysAsk) => ways(ask),
+};
+
+export type Desk = typeof desk;
+
+expose(desk);

@@ -1,0 +1,53 @@
+import type { Chance, Plan, Ways, WaysAsk } from '@keep-snug/core';
+import { wrap, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { Desk } from './reckon.worker';
+
+let remote: Remote<Desk> | null = null;
+
+/** The worker, begun when it is first asked; none where there are no workers. */
+function desk(): Remote<Desk> | null {
+  if (remote || typeof Worker === 'undefined') return remote;
+  remote = wrap<Desk>(new Worker(new URL('./reckon.worker.ts', import.meta.url)));
+  return remote;
+}
+
+/** An answer of the desk's: what it was asked, and what came of it. */
+interface Answer<Ask, Found> {
+  ask: Ask;
+  found: Found | null;
+}
+
+/** Asks the desk whenever the question changes; the last answer stays until the next one comes. */
+function useAnswer<Ask, Found>(
+  ask: Ask | null,
+  put: (desk: Remote<Desk>, ask: Ask) => Promise<Found>,
+): { found: Found | null; stale: boolean } {
+  const [answer, setAnswer] = useState<Answer<Ask, Found> | null>(null);
+  useEffect(() => {
+    const to = desk();
+    if (ask === null || !to) return undefined;
+    let current = true;
+    put(to, ask)
+      .then((found) => current && setAnswer({ ask, found }))
+      // a plan that cannot be reckoned has no chance to show; the board says why
+      .catch(() => current && setAnswer({ ask, found: null }));
+    return () => {
+      current = false;
+    };
+  }, [ask, put]);
+  return { found: answer?.found ?? null, stale: answer?.ask !== ask };
+}
+
+const askChance = (to: Remote<Desk>, plan: Plan): Promise<Chance> => to.chance(plan);
+const askWays = (to: Remote<Desk>, ask: WaysAsk): Promise<Ways> => to.ways(ask);
+
+/** How sure it is that the plan's piece fits. */
+export function useChance(plan: Plan | null) {
+  return useAnswer(plan, askChance);
+}
+
+/** Every way to make a cover for the plan's thing. */
+export function useWays(ask: WaysAsk | null) {
+  return useAnswer(ask, askWays);
+}

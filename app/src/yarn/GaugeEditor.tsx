@@ -1,0 +1,161 @@
+import {
+  DEFAULT_METHOD,
+  LONGEST_MM,
+  METHODS,
+  type GaugeMeasure,
+  type GaugeSpec,
+  type Method,
+  type SwatchState,
+} from '@keep-snug/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
+import { Action } from '@/parts/Action';
+import { LengthField } from '@/parts/LengthField';
+import { NumberField } from '@/parts/NumberField';
+import { Pick } from '@/parts/Pick';
+import { Words } from '@/parts/Words';
+
+const COUNTED = [
+  { key: 'stitches', name: 'Stitches across', one: 'stitches' },
+  { key: 'rows', name: 'Rows up', one: 'rows' },
+  { key: 'roundStitches', name: 'Stitches across, in rounds', one: 'stitches in rounds' },
+  { key: 'rounds', name: 'Rounds up', one: 'rounds' },
+  { key: 'chains', name: 'Chains', one: 'chains' },
+] as const;
+
+type Counted = (typeof COUNTED)[number]['key'];
+
+/** What is counted off where the maker has not said otherwise. */
+const ASKED: GaugeMeasure = { count: 20, by: DEFAULT_METHOD };
+
+const STATES: readonly { id: SwatchState; name: string }[] = [
+  { id: 'as-worked', name: 'as worked' },
+  { id: 'blocked', name: 'blocked' },
+  { id: 'washed', name: 'washed and dried' },
+];
+
+interface Props {
+  gauge: GaugeSpec;
+  onChange: (gauge: GaugeSpec) => void;
+  /** Whether there is a thing that a chain may be tried round. */
+  round?: boolean;
+  /** What is asked for from the start. */
+  asks?: readonly Counted[];
+}
+
+/**
+ * A swatch: so many stitches, rows, chains over a length, measured as often as wanted. A line that is asked for counts
+ * only once its length is there: nothing is taken for measured that was not.
+ */
+export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props) {
+  const [asked, setAsked] = useState<Partial<Record<Counted, GaugeMeasure>>>(() =>
+    Object.fromEntries(asks.map((key) => [key, ASKED])),
+  );
+  const ask = (key: Counted, measure?: GaugeMeasure) => setAsked((old) => ({ ...old, [key]: measure }));
+  return (
+    <View style={{ gap: 8 }}>
+      {COUNTED.map(({ key, name, one }) => {
+        const list: readonly GaugeMeasure[] = gauge[key] ?? [];
+        const waits = asked[key];
+        const all = waits ? [...list, waits] : list;
+        const put = (next: readonly GaugeMeasure[]) => onChange({ ...gauge, [key]: next });
+        const change = (index: number, next: GaugeMeasure) => {
+          if (index < list.length) return put(list.map((old, at) => (at === index ? next : old)));
+          if (next.overMm === undefined) return ask(key, next);
+          ask(key);
+          return put([...list, next]);
+        };
+        const takeOff = (index: number) => (index < list.length ? put(list.filter((_, at) => at !== index)) : ask(key));
+        return (
+          <View key={key} role="group" aria-label={name}>
+            {all.map((measure, index) => (
+              <Measured
+                key={`${index} of ${all.length}`}
+                name={all.length > 1 ? `${name}, ${index + 1}` : name}
+                one={one}
+                measure={measure}
+                onChange={(next) => change(index, next)}
+                onRemove={() => takeOff(index)}
+              />
+            ))}
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+              {waits ? null : (
+                <Action onPress={() => ask(key, ASKED)}>
+                  {list.length > 0 ? `Measure ${one} once more` : `Measure ${one} of a swatch`}
+                </Action>
+              )}
+              {key === 'chains' && round ? (
+                <Action onPress={() => put([...list, { count: ASKED.count, reaches: 'round' }])}>
+                  My chain reaches round it
+                </Action>
+              ) : null}
+            </View>
+          </View>
+        );
+      })}
+      {Object.values(gauge).some((list) => Array.isArray(list) && list.length > 0) ? (
+        <FieldRow>
+          <Pick
+            label="The swatch was measured"
+            value={gauge.state ?? 'as-worked'}
+            options={STATES}
+            onChange={(state) => onChange({ ...gauge, state: state as SwatchState })}
+          />
+        </FieldRow>
+      ) : null}
+    </View>
+  );
+}
+
+interface MeasuredProps {
+  name: string;
+  one: string;
+  measure: GaugeMeasure;
+  onChange: (measure: GaugeMeasure) => void;
+  onRemove: () => void;
+}
+
+function Measured({ name, one, measure, onChange, onRemove }: MeasuredProps) {
+  return (
+    <View style={{ gap: 2 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
+        <Words as="smallStrong" tone="thread">
+          {name}
+        </Words>
+        <Action onPress={onRemove} label={`Take off: ${name}`}>
+          Take off
+        </Action>
+      </View>
+      <FieldRow>
+        <NumberField
+          label={`How many ${one}`}
+          value={measure.count}
+          min={1}
+          max={1000}
+          onChange={(count) => onChange({ ...measure, count })}
+        />
+        {measure.reaches ? <Words as="small">reach just round the thing</Words> : null}
+        {measure.reaches ? null : (
+          <LengthField
+            label={`measure, ${one}`}
+            mm={measure.overMm}
+            typed={measure.typed}
+            help="Lay the tape along them."
+            min={1}
+            max={LONGEST_MM}
+            onChange={({ mm, typed }) => onChange({ ...measure, overMm: mm, typed: typed.slice(0, 60) })}
+          />
+        )}
+        {measure.reaches ? null : (
+          <Pick
+            label={`${name}, taken with`}
+            value={measure.by ?? DEFAULT_METHOD}
+            options={METHODS}
+            onChange={(by) => onChange({ ...measure, by: by as Method })}
+          />
+        )}
+      </FieldRow>
+    </View>
+  );
+}
