@@ -1,0 +1,52 @@
+import { chance, FITS, reckon, ways, workOut, type Plan } from '@keep-snug/core';
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { ms, timed } from './measure';
+import { stripInSheet } from './sheet';
+
+const RUNS = 1000;
+
+const plans: Plan[] = Object.values(TERN_POINT.plans);
+
+/** How long a plan takes to reckon, for every plan of the sample data and for a strip as long as a sofa. */
+export async function benchReckon(): Promise<void> {
+  const sofa: Plan = {
+    ...plans[0]!,
+    title: 'as long as a sofa',
+    thing: { kind: 'slab', width: { mm: 900 }, height: { mm: 2200 }, depth: { mm: 300 } },
+  };
+  console.log('reckon, in Node (wanted: median under 1 ms, under 3 ms for the largest)');
+  for (const plan of [...plans, sofa]) {
+    const { median, p95 } = await timed(plan === sofa ? 200 : RUNS, () => reckon(plan));
+    console.log(`  ${plan.title}: median ${ms(median)}, p95 ${ms(p95)}, ${reckon(plan).steps.length} steps`);
+  }
+}
+
+/** The same strip's sizes and counts by its formulas in a spreadsheet engine, in the same run. */
+export async function benchSheet(): Promise<void> {
+  const plan = plans[0]!;
+  const sheet = stripInSheet(plan);
+  const own = await timed(RUNS, () => workOut(plan));
+  const other = await timed(RUNS, () => sheet.run());
+  const { stitches, rows } = sheet.run();
+  const piece = reckon(plan).pieces[0]!;
+  console.log('a strip’s counts, against its formulas in a spreadsheet engine');
+  console.log(
+    `  ours ${ms(own.median)}, the sheet ${ms(other.median)}: ${(other.median / own.median).toFixed(2)} x; both say ${piece.stitches} stitches, ${piece.rows} rows: ${stitches === piece.stitches && rows === piece.rows}`,
+  );
+}
+
+/** Chance of fit, and every way to make a thing; that twice as many ways take twice as long. */
+export async function benchSearch(): Promise<void> {
+  const plan = plans[0]!;
+  const drawn = await timed(20, () => chance(plan));
+  console.log('chance of fit, 20,000 draws and what would help (wanted: under 100 ms for the draws)');
+  console.log(`  median ${ms(drawn.median)}, p95 ${ms(drawn.p95)}`);
+  console.log('ways, every shape x hooks x fits (wanted: under 1 s for 5 hooks and 4 fits)');
+  const fits = FITS.map(({ id }) => id);
+  for (const hooksMm of [[3, 3.5, 4, 4.5, 5], Array.from({ length: 10 }, (_, index) => 2.5 + index / 2)]) {
+    const { median } = await timed(3, () => ways({ plan, hooksMm, fits }));
+    console.log(
+      `  ${hooksMm.length} hooks: median ${ms(median)}, ${(median / (10 * hooksMm.length * 4)).toFixed(3)} ms a way`,
+    );
+  }
+}

@@ -1,0 +1,71 @@
+import { createClient } from '@libsql/client';
+import express from 'express';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openStore } from '../server/src/store';
+import { createServer } from '../server/src/web/server';
+import { ms, timedInTurn, type Taken } from './measure';
+
+const RUNS = 600;
+const ROUNDS = 3;
+
+interface Running {
+  url: string;
+  end: () => void;
+}
+
+async function listening(server: Server): Promise<string> {
+  await new Promise((resolve) => server.once('listening', resolve));
+  return `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/events`;
+}
+
+async function ours(folder: string): Promise<Running> {
+  const store = await openStore(join(folder, 'ours.sqlite'));
+  const server = createServer({ store, appRoot: folder }).listen(0, '127.0.0.1');
+  return { url: await listening(server), end: () => (server.close(), store.close()) };
+}
+
+/** The least that could do the same: Express, and an insert of the body. */
+async function bare(folder: string): Promise<Running> {
+  const client = createClient({ url: `file:${join(folder, 'bare.sqlite')}` });
+  await client.execute('PRAGMA journal_mode = WAL');
+  await client.execute('CREATE TABLE events (id TEXT PRIMARY KEY, body TEXT NOT NULL)');
+  const app = express().use(express.json());
+  app.post('/api/events', async (req, res) => {
+    const [event] = req.body as { id: string }[];
+    await client.execute({ sql: 'INSERT INTO events VALUES (?, ?)', args: [event!.id, JSON.stringify(event)] });
+    res.json({ accepted: [event!.id] });
+  });
+  const server = app.listen(0, '127.0.0.1');
+  return { url: await listening(server), end: () => (server.close(), client.close()) };
+}
+
+/** A tick, sent and stored, against bare Express with the same insert. */
+export async function benchTick(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'keep-snug-bench-'));
+  const make = randomUUID();
+  const send = (url: string) => async () => {
+    const event = { id: randomUUID(), make, device: make, at: '2026-03-01T10:00:00.000Z', kind: 'ticked' };
+    const answer = await fetch(url, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify([event]),
+    });
+    await answer.arrayBuffer();
+  };
+  console.log('a stored tick (wanted: at least 0.7 x the rate of bare Express with the same insert)');
+  const [own, plain] = [await ours(folder), await bare(folder)];
+  for (let round = 1; round <= ROUNDS; round += 1) {
+    const [bareTime, ownTime] = (await timedInTurn(RUNS, [send(plain.url), send(own.url)])) as [Taken, Taken];
+    console.log(
+      `  round ${round}: median ${ms(ownTime.median)}, p95 ${ms(ownTime.p95)}; bare ${ms(bareTime.median)}, p95 ${ms(bareTime.p95)}; ${(bareTime.median / ownTime.median).toFixed(2)} x its rate`,
+    );
+  }
+  own.end();
+  plain.end();
+  rmSync(folder, { recursive: true, force: true });
+}

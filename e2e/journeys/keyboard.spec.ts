@@ -1,0 +1,71 @@
+import type { Page } from '@playwright/test';
+import { expect, PHONE_MAKE, test } from '../house';
+
+/** Tabs on until the control of that name has the focus. */
+async function tabTo(page: Page, name: string | RegExp): Promise<void> {
+  for (let step = 0; step < 120; step += 1) {
+    await page.keyboard.press('Tab');
+    const label = await page.evaluate(() => {
+      const at = document.activeElement;
+      return at?.getAttribute('aria-label') ?? at?.textContent ?? '';
+    });
+    if (typeof name === 'string' ? label === name : name.test(label)) return;
+  }
+  throw new Error(`no way to ${String(name)} by the Tab key`);
+}
+
+test('a plan, from its thing to a ticked row, without a pointer', async ({ page, empty }) => {
+  await page.goto(empty.url);
+  await page.getByRole('button', { name: 'Start a new one' }).waitFor();
+  await tabTo(page, 'Start a new one');
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'What it is');
+  await page.keyboard.type('ring box');
+  for (const [name, size] of [
+    ['Width', '60'],
+    ['Height', '90'],
+    ['Depth', '12'],
+  ] as const) {
+    await tabTo(page, name);
+    await page.keyboard.type(size);
+  }
+  await tabTo(page, 'Plan a cover for it');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('img', { name: /laid flat/ })).toBeVisible();
+
+  await tabTo(page, 'Fit');
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'slides');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('radio', { name: 'slides', exact: true })).toBeChecked();
+  await tabTo(page, 'Ease round, in percent');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('typed', { exact: true })).toBeVisible();
+  await tabTo(page, /^Inside, round/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('inside = 2F − πt')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('inside = 2F − πt')).toHaveCount(0);
+
+  await page.keyboard.press('Shift+Tab');
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await tabTo(page, 'Start making');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { name: /^Row 2 of/ })).toBeVisible();
+  await page.keyboard.press('Backspace');
+  await expect(page.getByRole('heading', { name: /^Row 1 of/ })).toBeVisible();
+});
+
+test('a note is written from the keyboard and comes up at its row', async ({ page, house }) => {
+  await page.goto(house.url + PHONE_MAKE);
+  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await page.keyboard.press('n');
+  await page.getByRole('textbox', { name: 'Note' }).fill('a knot to hide');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await expect(page.getByText('a knot to hide')).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByText('next row')).toBeVisible();
+});

@@ -1,0 +1,63 @@
+import { expect, field, openStage, test } from '../house';
+
+interface Kept<T> {
+  body: T;
+}
+
+test('a yarn and its swatch are put in the box and size a new plan', async ({ page, empty }) => {
+  await page.goto(`${empty.url}/yarn`);
+  await expect(page.getByText('No yarn in the box')).toBeVisible();
+  await page.getByRole('button', { name: 'Add a yarn' }).click();
+  await page.getByRole('button', { name: 'Change: new yarn' }).click();
+  await field(page, 'Yarn name').fill('kelp linen');
+  await field(page, 'Metres per 100 g').fill('250');
+  await field(page, 'Left, in grams').fill('75,5');
+  await page.getByRole('button', { name: 'Add a swatch of kelp linen' }).click();
+  await expect(page.getByText('not measured yet')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Stitch', exact: true }).selectOption({ label: 'single crochet' });
+  await field(page, 'measure, stitches').fill('90 mm');
+  await expect(page.getByText(/4\.5 mm a stitch/)).toBeVisible();
+  await page.getByRole('button', { name: /^Stitch width: 4.5 mm. Workings/ }).click();
+  await expect(page.getByText('90 mm over 20')).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect
+    .poll(async () => (await empty.read<Kept<{ name: string; gramsLeft: number }>[]>('/yarns'))[0]?.body)
+    .toMatchObject({ name: 'kelp linen', gramsLeft: 75.5 });
+
+  await page.goto(`${empty.url}/new`);
+  await field(page, 'What it is').fill('seed packet');
+  for (const [name, size] of [
+    ['Width', '80'],
+    ['Height', '120'],
+    ['Depth', '5'],
+  ] as const)
+    await field(page, name).fill(size);
+  await page.getByRole('button', { name: 'Plan a cover for it' }).click();
+  await openStage(page, 'Fabric');
+  await expect(page.getByRole('combobox', { name: 'Yarn', exact: true })).toContainText('kelp linen');
+  await expect(field(page, 'measure, stitches')).toHaveValue('90 mm');
+
+  // what is on the shelf is drawn there, and what is taken off stays off
+  await page.goto(`${empty.url}/things`);
+  await expect(page.getByText('80 × 120 × 5 mm, 170 mm round')).toBeVisible();
+  await page.getByRole('button', { name: 'Take off the shelf: seed packet' }).click();
+  await expect.poll(async () => (await empty.read<unknown[]>('/things')).length).toBe(0);
+  await page.reload();
+  await expect(page.getByText('The shelf is empty')).toBeVisible();
+});
+
+test('a plan without a swatch is an estimate everywhere, until rows of a swatch are measured', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.url}/plan/b0000000-0000-4000-8000-000000000004`);
+  await openStage(page, 'Fabric');
+  await expect(page.getByRole('button', { name: /^Stitch width: .*, estimate. Workings/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Measure stitches of a swatch' }).click();
+  await expect(page.getByRole('button', { name: /^Stitch width: .*, estimate. Workings/ })).toBeVisible();
+  await field(page, 'measure, stitches').fill('12 cm');
+  await expect(page.getByRole('button', { name: /^Stitch width: [^,]*\. Workings/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this swatch' }).click();
+  await page.goto(`${house.url}/yarn`);
+  await expect(page.getByRole('group', { name: 'Swatch, oat cotton on 4.5 mm' })).toHaveCount(2);
+});

@@ -1,0 +1,82 @@
+import { chromium, type Page } from '@playwright/test';
+import { mkdirSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { bundleServer } from '../tools/bundle-server.mjs';
+import { House, openStage, PHONE_MAKE, PHONE_PLAN } from './house';
+
+/** The pictures in docs/screenshots, taken of the sample data through the real program. */
+
+const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
+const SHEET = '/sheet/b0000000-0000-4000-8000-000000000001';
+const WAYS = '/ways/b0000000-0000-4000-8000-000000000001';
+const PLAN = '/plan/b0000000-0000-4000-8000-00000000';
+
+interface Shot {
+  name: string;
+  path: string;
+  size: keyof typeof SIZES;
+  scheme?: 'light' | 'dark';
+  before?: (page: Page) => Promise<void>;
+}
+
+const openWorkings = async (page: Page) => {
+  await openStage(page, 'Fit');
+  await page
+    .getByRole('button', { name: /^Inside, round.*Workings/ })
+    .first()
+    .click();
+};
+
+const SHOTS: readonly Shot[] = [
+  { name: 'bench-phone', path: '/', size: 'phone' },
+  { name: 'bench-wide', path: '/', size: 'wide' },
+  { name: 'plan-phone', path: PHONE_PLAN, size: 'phone' },
+  { name: 'plan-wide', path: PHONE_PLAN, size: 'wide' },
+  { name: 'plan-wide-dark', path: PHONE_PLAN, size: 'wide', scheme: 'dark' },
+  { name: 'plan-tools-wide', path: `${PLAN}0010`, size: 'wide' },
+  { name: 'plan-round-phone', path: `${PLAN}0009`, size: 'phone' },
+  { name: 'ways-phone', path: WAYS, size: 'phone' },
+  { name: 'ways-wide', path: WAYS, size: 'wide' },
+  { name: 'workings-phone', path: PHONE_PLAN, size: 'phone', before: openWorkings },
+  { name: 'workings-wide', path: PHONE_PLAN, size: 'wide', before: openWorkings },
+  { name: 'make-phone', path: PHONE_MAKE, size: 'phone' },
+  { name: 'make-wide', path: PHONE_MAKE, size: 'wide' },
+  { name: 'sheet-phone', path: SHEET, size: 'phone' },
+  { name: 'sheet-wide', path: SHEET, size: 'wide' },
+  { name: 'new-phone', path: '/new', size: 'phone' },
+  { name: 'things-wide', path: '/things', size: 'wide' },
+  { name: 'yarn-wide', path: '/yarn', size: 'wide' },
+];
+
+async function main(): Promise<void> {
+  mkdirSync(FOLDER, { recursive: true });
+  await bundleServer();
+  const house = new House(true);
+  await house.start();
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox'],
+  });
+  for (const { name, path, size, scheme = 'light', before } of SHOTS) {
+    const context = await browser.newContext({
+      viewport: SIZES[size],
+      colorScheme: scheme,
+      reducedMotion: 'reduce',
+      locale: 'en-GB',
+    });
+    const page = await context.newPage();
+    await page.goto(house.url + path);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    await before?.(page);
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: `${FOLDER}${name}.png` });
+    await context.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+  await browser.close();
+  await house.end();
+}
+
+void main();
