@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { relative, resolve } from 'node:path';
 
 /** Runs every check, shows each one's closing line, and closes with `N passed, N failed`. */
 
@@ -10,7 +10,7 @@ mkdirSync(REPORTS, { recursive: true });
 
 const env = {
   ...process.env,
-  NO_COLOR: '1',
+  // on its own: next to NO_COLOR it makes every process warn
   FORCE_COLOR: '0',
   PLAYWRIGHT_JSON_OUTPUT_FILE: resolve(REPORTS, 'journeys.json'),
 };
@@ -33,6 +33,10 @@ const CHECKS = [
       const report = read('unit.json');
       return { passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites };
     },
+    failures: () =>
+      read('unit.json')
+        .testResults.filter((file) => file.status === 'failed')
+        .map((file) => `${relative('.', file.name)}\n${file.message}`),
   },
   {
     name: 'journeys',
@@ -41,8 +45,22 @@ const CHECKS = [
       const { stats } = read('journeys.json');
       return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
     },
+    failures: () => read('journeys.json').suites.flatMap(failedJourneys),
   },
 ];
+
+/** Each failed journey of a report's suite and of those inside it: where, what, and why. */
+function failedJourneys({ suites = [], specs = [] }) {
+  const own = specs.flatMap((spec) =>
+    spec.tests
+      .filter((test) => test.status !== 'expected' && test.status !== 'skipped')
+      .map((test) => {
+        const why = test.results.flatMap((result) => result.errors).map((error) => error.message);
+        return `[${test.projectName}] ${spec.file}:${spec.line} ${spec.title}\n${why.join('\n')}`;
+      }),
+  );
+  return [...own, ...suites.flatMap(failedJourneys)];
+}
 
 function read(file) {
   return JSON.parse(readFileSync(`${REPORTS}/${file}`, 'utf8'));
@@ -68,11 +86,23 @@ function counted(count, ok) {
   }
 }
 
+/** What failed, said once more: the output above is long, and its beginning may be cut off. */
+function failuresOf({ name, failures = () => [] }) {
+  try {
+    return failures();
+  } catch {
+    return [`${name} ended without a report`];
+  }
+}
+
 const total = { passed: 0, failed: 0 };
+const failures = [];
 for (const check of CHECKS) {
   const { passed, failed } = run(check);
   total.passed += passed;
   total.failed += failed;
+  if (failed > 0) failures.push(...failuresOf(check));
 }
+for (const failure of failures) console.log(`\nfailed: ${failure}`);
 console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exitCode = total.failed > 0 ? 1 : 0;
