@@ -9,6 +9,6 @@ const plain = (name) => ({
 
 module.exports = {
   // a small machine that does other things besides may take its time
-  testTimeout: 60_000,
+  testTimeout: 180_000,
   projects: [plain('core'), plain('server'), '<rootDir>/app'],
 };

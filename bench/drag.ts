@@ -1,6 +1,6 @@
 import { setTimeout } from 'node:timers/promises';
 import { chromium, type CDPSession } from '@playwright/test';
-import { bundleServer } from '../tools/bundle-server.mjs';
+import { bundleServer } from '../tools/bundle.mjs';
 import { House } from '../e2e/house';
 import { ms } from './measure';
 

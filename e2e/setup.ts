@@ -1,4 +1,4 @@
-import { bundleServer } from '../tools/bundle-server.mjs';
+import { bundleServer } from '../tools/bundle.mjs';
 
 /** Once before all journeys: the server as one file. */
 export default async function setup(): Promise<void> {

@@ -1,7 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { bundleServer } from '../tools/bundle-server.mjs';
+import { bundleServer } from '../tools/bundle.mjs';
 import { House, openStage, PHONE_MAKE, PHONE_PLAN } from './house';
 
 /** The pictures in docs/screenshots, taken of the sample data through the real program. */

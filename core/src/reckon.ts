@@ -183,12 +183,19 @@ function allSteps(
   after: readonly WorkStep[],
   schools: Schools,
 ): Step[] {
-  const changes = placed.flatMap((p) => p.rows);
-  const rows = pieces.flatMap((piece) => {
-    const replaced = new Map<number, Instruction[]>(
-      changes.filter((change) => change.piece === piece.id).map((change) => [change.row, change.instructions]),
-    );
-    return pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1);
-  });
-  return [...rows, ...workSteps(after, pieces[0]!.id, schools)];
+  const steps: Step[] = [];
+  for (const piece of pieces) {
+    const replaced = replacedIn(piece, placed);
+    for (const step of pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1)) steps.push(step);
+  }
+  for (const step of workSteps(after, pieces[0]!.id, schools)) steps.push(step);
+  return steps;
+}
+
+/** The rows of a piece that its fittings have worked otherwise. */
+function replacedIn({ id }: Piece, placed: readonly Placed[]): Map<number, Instruction[]> {
+  const replaced = new Map<number, Instruction[]>();
+  for (const { rows } of placed)
+    for (const { piece, row, instructions } of rows) if (piece === id) replaced.set(row, instructions);
+  return replaced;
 }

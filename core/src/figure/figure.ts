@@ -72,20 +72,18 @@ export function derive<U extends Unit, T extends Record<string, Figure>>(
   terms: T,
   of: (values: Values<T>) => number,
 ): Figure<U> {
-  const names = Object.keys(terms);
-  const values: Record<string, number> = {};
-  for (const name of names) values[name] = terms[name]!.value;
-  const value = of(values as Values<T>);
+  const values = valuesOf(terms);
+  const value = of(values);
   let square = 0;
   let most = 0;
   let kind: Kind | undefined;
   const told: Term[] = [];
-  for (const name of names) {
+  for (const name in terms) {
     const term = terms[name]!;
     told.push(asTerm(name, term));
     if (!term.sd) continue;
     values[name] = term.value + term.sd;
-    const move = Math.abs(of(values as Values<T>) - value);
+    const move = Math.abs(of(values) - value);
     values[name] = term.value;
     square += move * move;
     if (move > most) {
@@ -96,6 +94,13 @@ export function derive<U extends Unit, T extends Record<string, Figure>>(
   const figure: Figure<U> = { value, unit, kind: kind ?? weakest(told), workings: { formula, terms: told } };
   if (square > 0) figure.sd = Math.sqrt(square);
   return figure;
+}
+
+/** The bare numbers of a formula's terms. */
+export function valuesOf<T extends Record<string, Figure>>(terms: T): Values<T> {
+  const values: Record<string, number> = {};
+  for (const name in terms) values[name] = terms[name]!.value;
+  return values as Values<T>;
 }
 
 /** A figure as a term of another's workings. */

@@ -48,6 +48,9 @@ const RING_WORDS: Readonly<Record<Schools['ring'], string>> = {
 
 type Named = 'id' | 'piece' | 'pieceName' | 'section' | 'kind' | 'text';
 
+/** What a piece's beginning is told by, besides where it belongs. */
+type Begun = Pick<Step, 'text' | 'makes'> & Partial<Pick<Step, 'ends' | 'side' | 'heightMm' | 'row' | 'of' | 'check'>>;
+
 /** A step of what it has, the rest empty. Every field by name: spreading an empty step costs more than all its words. */
 function stepOf(given: Pick<Step, Named> & Partial<Omit<Step, Named>>): Step {
   return {
@@ -125,18 +128,25 @@ export function pieceSteps(
 function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step {
   const { kind, count, edge } = piece.foundation;
   const first = piece.courses[0]!;
-  const base = {
-    piece: piece.id,
-    pieceName,
-    id: `${piece.id}-foundation`,
-    section: first.section,
-    kind: 'foundation' as const,
-    heightMm: 0,
-  };
+  const begun = (more: Begun) =>
+    stepOf({
+      piece: piece.id,
+      pieceName,
+      id: `${piece.id}-foundation`,
+      section: first.section,
+      kind: 'foundation',
+      text: more.text,
+      ends: more.ends,
+      side: more.side,
+      heightMm: more.heightMm ?? 0,
+      row: more.row,
+      of: more.of,
+      makes: more.makes,
+      check: more.check,
+    });
   const plain = foundationStitch(piece);
   if (kind === 'chain' && schools.foundation === 'stitches' && plain)
-    return stepOf({
-      ...base,
+    return begun({
       text: `Work ${piece.stitches} foundation ${term(plain, schools.terms)}: chain and row 1 in one. ${EDGE_WORDS[edge]}${piece.courses.length > 1 ? ' Turn.' : ''}`,
       ends: piece.stitches,
       row: 1,
@@ -146,8 +156,7 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
       makes: { count: piece.stitches, kind: 'stitch' },
     });
   if (kind === 'picked-up')
-    return stepOf({
-      ...base,
+    return begun({
       text: wordText(
         `Join the yarn and pick up ${plural(count, 'stitch', 'stitches')} ${piece.foundation.from ?? 'along the edge'}.`,
         schools,
@@ -155,12 +164,11 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
       ends: count,
       makes: { count, kind: 'stitch' },
     });
-  if (kind === 'ring') return stepOf({ ...base, text: RING_WORDS[schools.ring], makes: { count: 0, kind: 'stitch' } });
+  if (kind === 'ring') return begun({ text: RING_WORDS[schools.ring], makes: { count: 0, kind: 'stitch' } });
   const joined =
     kind === 'joined-chain' ? ` Join to a ring with a ${term('slip', schools.terms)}, the chain not twisted.` : '';
   const both = kind === 'chain-both-sides' ? ' Both its sides are worked.' : '';
-  return stepOf({
-    ...base,
+  return begun({
     text: `Chain ${count}${piece.foundation.hookMm ? ` with a ${formatNumber(piece.foundation.hookMm, 2)} mm hook` : ''}.${joined}${both} ${EDGE_WORDS[edge]}`,
     ends: count,
     makes: { count, kind: 'chain' },

@@ -35,10 +35,21 @@ export function wordText(
   text: string,
   { terms, units, hand = 'right' }: Pick<Schools, 'terms' | 'units'> & Partial<Pick<Schools, 'hand'>>,
 ): string {
-  if (!text.includes('{')) return text;
-  return text.replace(/\{(mm:|side:)?([^}]+)\}/g, (_, kind: string | undefined, body: string) => {
-    if (kind === 'mm:') return formatLength(Number(body), units);
-    if (kind === 'side:') return hand === 'left' ? (MIRRORED[body] ?? body) : body;
-    return term(body, terms);
-  });
+  let said = '';
+  let done = 0;
+  for (let open = text.indexOf('{'); open >= 0; open = text.indexOf('{', done)) {
+    const close = text.indexOf('}', open);
+    if (close < 0) break;
+    const token = text.slice(open + 1, close);
+    said += text.slice(done, open);
+    if (token.startsWith('mm:')) said += formatLength(Number(token.slice(3)), units);
+    else if (token.startsWith('side:')) said += sideFor(token.slice(5), hand);
+    else said += term(token, terms);
+    done = close + 1;
+  }
+  return done === 0 ? text : said + text.slice(done);
+}
+
+function sideFor(side: string, hand: Schools['hand']): string {
+  return hand === 'left' ? (MIRRORED[side] ?? side) : side;
 }

@@ -1,4 +1,4 @@
-import { derive, type Figure } from '../../figure';
+import { derive, valuesOf, type Figure } from '../../figure';
 import type { Draw } from '../../fit';
 
 /** A size with its workings, and the same formula to be drawn from for the chance of fit. */
@@ -19,16 +19,14 @@ export function sized<T extends Record<string, Figure>>(
   terms: T,
   of: (values: { [K in keyof T]: number }) => number,
 ): Sized {
-  const values = Object.fromEntries(Object.entries(terms).map(([name, { value }]) => [name, value])) as {
-    [K in keyof T]: number;
-  };
   const drawn = DRAWN.filter((name) => name in terms) as (keyof T & string)[];
-  const scratch = { ...values };
+  let values: { [K in keyof T]: number } | undefined;
   return {
     figure: derive('mm', formula, terms, of),
     of: (draw) => {
-      for (const name of drawn) scratch[name] = draw[name] as number;
-      return of(scratch);
+      values ??= valuesOf(terms);
+      for (const name of drawn) values[name] = draw[name] as number;
+      return of(values);
     },
   };
 }
