@@ -5,7 +5,7 @@ import { FITS } from './fit';
 import { PlanProblem, type PlanFault } from './figure';
 import { refereePiece } from './pattern';
 import { PLAN_FORMAT, type Plan } from './plan';
-import { reckon } from './reckon';
+import { drawUp, reckon } from './reckon';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;
 
@@ -166,6 +166,26 @@ describe('any strip for any slab', () => {
       }),
       { numRuns: 30 },
     );
+  });
+});
+
+describe('a plan drawn on', () => {
+  it.each(Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const))(
+    'shows of %s what the reckoning of each count picked shows',
+    (_, plan) => {
+      const draw = drawUp(plan);
+      const [choice] = reckon(plan).choices;
+      for (const { count } of choice!.options) {
+        const picks = { ...plan.picks, [choice!.id]: count };
+        const { views, choices } = reckon({ ...plan, picks });
+        expect(draw(picks)).toEqual({ views, choices });
+      }
+    },
+  );
+
+  it('refuses what the reckoning refuses', () => {
+    const misplaced: Plan = { ...phone, shape: { kind: 'saddle' } };
+    expect(() => drawUp(misplaced)).toThrow(PlanProblem);
   });
 });
 

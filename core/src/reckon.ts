@@ -7,7 +7,7 @@ import { pieceSteps, wordText, workSteps, type Schools, type Step } from './patt
 import type { Plan } from './plan';
 import type { Choice, Phase, Piece, View, WorkStep } from './shapes';
 import type { WorkedThing } from './things';
-import { workOut, type WorkedOut } from './workOut';
+import { adviceOf, prepare, workOut, workWith, type WorkedOut } from './workOut';
 
 export const WORKED_FORMAT = 'keep-snug.worked/1';
 
@@ -53,7 +53,7 @@ export interface Worked {
  */
 export function reckon(plan: Plan): Worked {
   const out = workOut(plan);
-  const { thing, fabric, fit, schools, built, placed, advice } = out;
+  const { thing, fabric, fit, schools, built, placed } = out;
   const after = stepsAfter(out);
   const pieces = allPieces(out);
   const supplies = suppliesOf(plan, out, after);
@@ -81,7 +81,11 @@ export function reckon(plan: Plan): Worked {
     choices: built.choices,
     fittings: placed.map(({ kind, figures, place }) => ({ kind, figures, place: wordText(place, schools) })),
     supplies,
-    advice: advice.map((one) => ({ ...one, text: wordText(one.text, schools), repair: wordText(one.repair, schools) })),
+    advice: adviceOf(plan, out).map((one) => ({
+      ...one,
+      text: wordText(one.text, schools),
+      repair: wordText(one.repair, schools),
+    })),
     cautions: cautionsOf({
       plan,
       thing,
@@ -94,16 +98,22 @@ export function reckon(plan: Plan): Worked {
   };
 }
 
+/** The views of a plan and the choices to be made in them. */
+export type DrawnUp = Pick<Worked, 'views' | 'choices'>;
+
 /**
- * The views and choices of a plan alone, for a hand that draws and must see them within a frame: what `reckon` says of
- * them, without its steps, supplies and words.
+ * A plan to be drawn on: gives its views and choices for any counts picked, and must do so within a frame. They are what
+ * `reckon` says of them; steps, supplies and words are left out, and what the picks do not change is worked out once.
  *
  * @param plan a plan whose form has been checked (formats: parsePlan)
  * @throws PlanProblem as reckon does
  */
-export function drawUp(plan: Plan): Pick<Worked, 'views' | 'choices'> {
-  const out = workOut(plan);
-  return { views: viewsOf(out), choices: out.built.choices };
+export function drawUp(plan: Plan): (picks: Plan['picks']) => DrawnUp {
+  const prepared = prepare(plan);
+  return (picks) => {
+    const out = workWith(prepared, picks);
+    return { views: viewsOf(out), choices: out.built.choices };
+  };
 }
 
 /** The shape's views with its fittings laid on. */

@@ -1,13 +1,23 @@
 import { doubtGauge, fitness, workFabric, type Duty, type WorkedFabric } from './fabric';
 import { derive, PlanProblem, type Advice, type PlanFault } from './figure';
 import { workFit, type WorkedFit } from './fit';
-import { collisions, fittingDefinition, type FittingDefinition, type FittingSpec, type Placed } from './fittings';
+import { collisions, fittingDefinition, type DemandContext, type FittingDefinition, type Placed } from './fittings';
 import { DEFAULT_SCHOOLS, type Schools } from './pattern';
 import type { Plan } from './plan';
-import { shapeDefinition, type Built, type Demands, type ShapeDefinition } from './shapes';
+import { shapeDefinition, type Built, type Demands, type ShapeContext, type ShapeDefinition } from './shapes';
 import { foundationAdvice } from './shapes/kit/advice';
 import { thingDefinition, type WorkedThing } from './things';
 import { formatLength, withDefaults } from './units';
+
+/** What of a plan does not hang on the counts picked for it: worked out once for all of them. */
+export interface Prepared {
+  plan: Plan;
+  shape: ShapeDefinition;
+  schools: Schools;
+  /** What the shape is built from, but for the picks. */
+  context: Omit<ShapeContext, 'picks'>;
+  asked: { definition: FittingDefinition; context: DemandContext }[];
+}
 
 /** Everything of a plan that has a size, before any of it is put into words. */
 export interface WorkedOut {
@@ -18,7 +28,6 @@ export interface WorkedOut {
   schools: Schools;
   built: Built;
   placed: (Placed & { kind: string; name: string })[];
-  advice: Advice[];
 }
 
 /**
@@ -26,6 +35,14 @@ export interface WorkedOut {
  * @throws PlanProblem naming every entry that cannot be reckoned, its limit and the repair
  */
 export function workOut(plan: Plan): WorkedOut {
+  return workWith(prepare(plan), plan.picks ?? {});
+}
+
+/**
+ * Thing, fabric, fit and what the fittings ask for.
+ * @throws PlanProblem naming every entry that cannot be reckoned, its limit and the repair
+ */
+export function prepare(plan: Plan): Prepared {
   refuse(kindFaults(plan));
   const thingKind = thingDefinition(plan.thing.kind)!;
   const shape = shapeDefinition(plan.shape.kind)!;
@@ -36,51 +53,58 @@ export function workOut(plan: Plan): WorkedOut {
   refuseUnsuited(shape, thing);
   const fabric = workFabric(plan.fabric, shape.worked, thing.girth);
   const fit = workFit(plan.fit, thing, fabric);
-  const specs = plan.fittings ?? [];
+  const all = plan.fittings ?? [];
   const carrier = plan.carrier ? { carrier: plan.carrier } : {};
-  const fittings = specs.map((spec, index) => resolve(spec, index));
-  const asked = fittings.map(({ definition, options, path }) => ({
-    definition,
-    context: { path, options, all: specs, thing, fabric, fit, ...carrier },
-  }));
-  const demands = demandsOf(asked.map(({ definition, context: ask }) => definition.demands?.(ask) ?? {}));
-  const context = {
-    thing: besideEachOther(thing, fit, fabric, demands.face),
-    fabric,
-    fit,
-    options: withDefaults(shape.options, plan.shape),
-    demands,
+  const asked = all.map((spec, index) => {
+    const definition = fittingDefinition(spec.kind)!;
+    const options = withDefaults(definition.options, spec);
+    return { definition, context: { path: `fittings[${index}]`, options, all, thing, fabric, fit, ...carrier } };
+  });
+  const demands = demandsOf(asked.map(({ definition, context }) => definition.demands?.(context) ?? {}));
+  return {
+    plan,
+    shape,
     schools,
-    picks: plan.picks ?? {},
-    ...carrier,
+    context: {
+      thing: besideEachOther(thing, fit, fabric, demands.face),
+      fabric,
+      fit,
+      options: withDefaults(shape.options, plan.shape),
+      demands,
+      schools,
+      ...carrier,
+    },
+    asked,
   };
-  const built = onChainHook(shape.build(context), plan.fabric.chainHookMm);
+}
+
+/**
+ * The plan prepared, with these counts picked.
+ * @throws PlanProblem where a fitting finds no place
+ */
+export function workWith({ plan, shape, schools, context, asked }: Prepared, picks: Plan['picks'] = {}): WorkedOut {
+  const { thing, fabric, fit } = context;
+  const built = onChainHook(shape.build({ ...context, picks }), plan.fabric.chainHookMm);
   const placed = asked.map(({ definition, context: ask }) => ({
     kind: definition.id,
     name: definition.name,
     ...definition.place({ ...ask, shape: shape.id, built, schools }),
   }));
-  return {
-    shape,
-    thing: context.thing,
-    fabric,
-    fit,
-    schools,
-    built,
-    placed,
-    advice: [
-      ...thing.advice,
-      ...doubtGauge(plan.fabric, fabric),
-      ...fitness(plan.fabric, fabric, dutyOf(thing)),
-      ...built.pieces
-        .slice(0, 1)
-        .flatMap((piece) => foundationAdvice({ ...context, fabric: piece.fabric }, piece.foundation)),
-      ...built.advice,
-      ...placed.flatMap((p) => p.advice),
-      ...conditionAdvice(built),
-      ...collisions(placed.map((p) => ({ kind: p.kind, name: p.name, placed: p }))),
-    ],
-  };
+  return { shape, thing, fabric, fit, schools, built, placed };
+}
+
+/** All that there is to say of a plan worked out, the thing first, the fittings last. */
+export function adviceOf(plan: Plan, { thing, fabric, built, placed }: WorkedOut): Advice[] {
+  return [
+    ...thing.advice,
+    ...doubtGauge(plan.fabric, fabric),
+    ...fitness(plan.fabric, fabric, dutyOf(thing)),
+    ...built.pieces.slice(0, 1).flatMap((piece) => foundationAdvice(piece.fabric, piece.foundation)),
+    ...built.advice,
+    ...placed.flatMap((p) => p.advice),
+    ...conditionAdvice(built),
+    ...collisions(placed.map((p) => ({ kind: p.kind, name: p.name, placed: p }))),
+  ];
 }
 
 /** What the thing asks of the fabric: not to let its tips through, and to carry it. */
@@ -91,17 +115,6 @@ function dutyOf({ wants, mass, kind }: WorkedThing): Duty {
     ...(mass ? { loadG: mass.value } : {}),
     wet: kind === 'cylinder',
   };
-}
-
-interface Resolved {
-  definition: FittingDefinition;
-  options: ReturnType<typeof withDefaults>;
-  path: string;
-}
-
-function resolve(spec: FittingSpec, index: number): Resolved {
-  const definition = fittingDefinition(spec.kind)!;
-  return { definition, options: withDefaults(definition.options, spec), path: `fittings[${index}]` };
 }
 
 /** All that the fittings ask of the shape; conditions on the count add up, of faces the widest counts. */

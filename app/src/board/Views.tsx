@@ -1,4 +1,4 @@
-import { stitchPattern, type Plan, type Worked } from '@keep-snug/core';
+import { stitchPattern, type DrawnUp, type Plan, type Worked } from '@keep-snug/core';
 import { memo, useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Drawing, type Work } from '@/drawing/Drawing';
@@ -8,7 +8,7 @@ import { Words } from '@/parts/Words';
 import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
 import { usePlanNow } from './usePlanNow';
-import { drawnFor, useLastGood, useReader, type DrawnUp } from './useWorked';
+import { drawnFor, useLastGood, useReader } from './useWorked';
 
 interface Props {
   id: string;

@@ -1,4 +1,13 @@
-import { drawUp, PlanProblem, reckon, type Plan, type PlanFault, type Schools, type Worked } from '@keep-snug/core';
+import {
+  drawUp,
+  PlanProblem,
+  reckon,
+  type DrawnUp,
+  type Plan,
+  type PlanFault,
+  type Schools,
+  type Worked,
+} from '@keep-snug/core';
 import { useMemo, useState } from 'react';
 import { useSettings } from '@/state/settings';
 
@@ -34,18 +43,26 @@ function readBy(plan: Plan, { habits, ...reads }: Reader): Plan {
   return { ...plan, schools: { ...habits, ...plan.schools, ...reads } };
 }
 
-/** The views of a plan and what can be drawn in them; none while it cannot be worked out. */
-export type DrawnUp = Pick<Worked, 'views' | 'choices'>;
+let lastDrawn: { plan: Plan; reader: Reader; draw: ReturnType<typeof drawUp> } | null = null;
 
-/** What a hand that draws sees: only what it needs is reckoned while it moves. */
+/** What a hand that draws sees: only what it needs is reckoned while it moves; null while it cannot be worked out. */
 export function drawnFor(plan: Plan, reader: Reader, moving: boolean): DrawnUp | null {
   if (!moving) return reckonFor(plan, reader).worked;
   try {
-    return drawUp(readBy(plan, reader));
+    if (lastDrawn?.reader !== reader || !alikeButPicks(lastDrawn.plan, plan))
+      lastDrawn = { plan, reader, draw: drawUp(readBy(plan, reader)) };
+    return lastDrawn.draw(plan.picks);
   } catch (error) {
     if (error instanceof PlanProblem) return null;
     throw error;
   }
+}
+
+/** Whether two states of a plan are the same but for the counts picked. What an edit does not touch stays one object. */
+function alikeButPicks(a: Plan, b: Plan): boolean {
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)]) as Set<keyof Plan>;
+  keys.delete('picks');
+  return [...keys].every((key) => a[key] === b[key]);
 }
 
 /** How this device reads: one object for as long as nothing of it is changed. */

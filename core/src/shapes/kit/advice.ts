@@ -1,13 +1,14 @@
+import type { WorkedFabric } from '../../fabric';
 import type { Advice } from '../../figure';
 import { formatLength, formatNumber } from '../../units';
-import type { Foundation, ShapeContext } from '../definition';
+import type { Foundation } from '../definition';
 import { GAPES_ABOVE, PUCKERS_BELOW } from './flat';
 
 /**
  * Whether the foundation is fit for the edge it becomes (handbook 2.1): an opening must not pucker, a closed bottom must
  * not gape.
  */
-export function foundationAdvice({ fabric }: ShapeContext, { kind, count, edge }: Foundation): Advice[] {
+export function foundationAdvice(fabric: WorkedFabric, { kind, count, edge }: Foundation): Advice[] {
   if (kind === 'ring') return [];
   const { chain, stitchWidth, hookMm } = fabric;
   const ratio = chain.value / stitchWidth.value;
