@@ -1,7 +1,7 @@
 import { stitchPattern, type DrawnUp, type Plan, type Worked } from '@keep-snug/core';
 import { memo, useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
-import { Drawing, type Work } from '@/drawing/Drawing';
+import { Drawing, DrawingPlace, Drawn, type Frame, type Work } from '@/drawing/Drawing';
 import { Tabs } from '@/parts/Tabs';
 import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
@@ -88,9 +88,18 @@ export function AllViews({ id, edit, plan, worked }: AllProps) {
   );
 }
 
+/** The place stays as it is while a hand draws: only what is drawn in it is made anew. */
 function FirstView({ id, edit, height }: Props & { height: number }) {
+  return (
+    <DrawingPlace height={height} looks>
+      {(frame) => <FirstDrawn id={id} edit={edit} frame={frame} />}
+    </DrawingPlace>
+  );
+}
+
+function FirstDrawn({ id, edit, frame }: Props & { frame: Frame }) {
   const { drawn, work } = useDrawnNow(id, edit);
-  return drawn ? <Drawing view={drawn.views[0]!} tape height={height} work={work} /> : null;
+  return drawn ? <Drawn view={drawn.views[0]!} tape frame={frame} work={work} /> : null;
 }
 
 function Unready() {

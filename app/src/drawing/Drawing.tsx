@@ -1,5 +1,5 @@
 import type { Choice, LengthUnit, Plan, View } from '@keep-snug/core';
-import { memo, useMemo } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import { StyleSheet, View as Box, type ViewStyle } from 'react-native';
 import { Icon, type IconName } from '@/parts/Icon';
 import { Press } from '@/parts/Press';
@@ -24,36 +24,72 @@ export interface Work {
   symbols: readonly (readonly string[])[];
 }
 
-interface Props {
+interface Props extends Omit<DrawnProps, 'frame'> {
+  height: number;
+}
+
+/** One view of the piece, to scale, as large as its place allows. */
+export const Drawing = memo(function Drawing({ height, ...drawn }: Props) {
+  return (
+    <DrawingPlace height={height} looks={drawn.work !== undefined}>
+      {(frame) => <Drawn frame={frame} {...drawn} />}
+    </DrawingPlace>
+  );
+});
+
+/** The room a drawing has, and how it is looked at. */
+export interface Frame extends Pick<ReturnType<typeof useZoom>, 'zoom' | 'larger' | 'whole'> {
+  width: number;
+  height: number;
+}
+
+interface PlaceProps {
+  height: number;
+  /** Whether it can be looked into. */
+  looks: boolean;
+  children: (frame: Frame) => ReactNode;
+}
+
+/** Where a drawing lies: measured, and listening for wheel and fingers. It stays while what is drawn in it changes. */
+export function DrawingPlace({ height, looks, children }: PlaceProps) {
+  const { box, onLayout } = useBox();
+  const { ref, zoom, larger, whole } = useZoom();
+  const touch = looks ? (zoom.by > 1 ? STYLES.movable : STYLES.still) : null;
+  const style = useMemo(() => ({ ...STYLES.place, ...touch, height }), [touch, height]);
+  return (
+    <Box ref={ref} onLayout={onLayout} style={style}>
+      {children({ width: box.width, height, zoom: looks ? zoom : WHOLE, larger, whole })}
+    </Box>
+  );
+}
+
+interface DrawnProps {
   view: View;
+  frame: Frame;
   /** Lay the tape under the piece. */
   tape?: boolean;
-  height: number;
   /** Without dimensions and names, for a small picture beside words that tell them. */
   bare?: boolean;
   work?: Work;
 }
 
-/** One view of the piece, to scale, as large as its place allows. */
-export const Drawing = memo(function Drawing({ view: given, tape = false, height, bare = false, work }: Props) {
+/** What lies in the place: the piece with its tape, and what it is drawn and looked into by. */
+export function Drawn({ view: given, frame, tape = false, bare = false, work }: DrawnProps) {
   const hand = useSettings((state) => state.hand);
   const units = useSettings((state) => state.units);
   const colours = useColours();
-  const { box, onLayout } = useBox();
-  const { ref, zoom, larger, whole } = useZoom();
+  const { width, height, zoom, larger, whole } = frame;
   const view = useMemo(() => (hand === 'left' ? mirrored(given) : given), [given, hand]);
-  const at = zoomed(layOut(view, box.width, height, bare), work ? zoom : WHOLE);
-  const touch = work ? (zoom.by > 1 ? STYLES.movable : STYLES.still) : null;
-  const style = useMemo(() => ({ ...STYLES.place, ...touch, height }), [touch, height]);
+  const at = zoomed(layOut(view, width, height, bare), zoom);
   return (
-    <Box ref={ref} onLayout={onLayout} style={style}>
+    <>
       <Plain role="img" aria-label={view.text} style={STYLES.whole}>
-        {box.width > 0 ? (
-          <Svg width={box.width} height={height} aria-hidden>
+        {width > 0 ? (
+          <Svg width={width} height={height} aria-hidden>
             <Piece
               view={view}
               at={at}
-              width={box.width}
+              width={width}
               height={height}
               symbols={work?.symbols}
               colours={colours}
@@ -68,7 +104,7 @@ export const Drawing = memo(function Drawing({ view: given, tape = false, height
           </Svg>
         ) : null}
       </Plain>
-      {work && box.width > 0 ? (
+      {work && width > 0 ? (
         <>
           <Handles
             view={view}
@@ -82,16 +118,16 @@ export const Drawing = memo(function Drawing({ view: given, tape = false, height
             zoomed={zoom.by > 1}
             larger={larger}
             whole={whole}
-            width={box.width}
+            width={width}
             height={height}
             above={tape && zoom.by > 1 ? TAPE : 0}
             name={view.name}
           />
         </>
       ) : null}
-    </Box>
+    </>
   );
-});
+}
 
 /** How much of the tape shows below a drawing that is looked into, px. */
 const TAPE = 26;

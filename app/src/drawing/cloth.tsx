@@ -57,14 +57,16 @@ function shownRows(count: number, rowPx: number): number[] {
 function rowLines({ x, y, w, h, top, form, rows }: ClothPart, scale: number): string {
   const along = rows.stacked === 'x';
   const rowPx = ((along ? w : h) / rows.count) * scale;
-  const [left, up, right, down] = [x * scale, y * scale, (x + w) * scale, (y + h) * scale];
-  return shownRows(rows.count, rowPx)
+  const shown = shownRows(rows.count, rowPx);
+  if (along) {
+    const [from, to] = [px(y * scale), px((y + h) * scale)];
+    return shown.map((row) => `M${px(x * scale + row * rowPx)} ${from}V${to}`).join('');
+  }
+  const narrows = form === 'taper' && top !== undefined ? ((w - top) / 2) * scale : 0;
+  return shown
     .map((row) => {
-      const at = row * rowPx;
-      const inset = form === 'taper' && top !== undefined ? ((w - top) / 2) * scale * (1 - row / rows.count) : 0;
-      return along
-        ? `M${px(left + at)} ${px(up)}V${px(down)}`
-        : `M${px(left + inset)} ${px(up + at)}H${px(right - inset)}`;
+      const inset = narrows * (1 - row / rows.count);
+      return `M${px(x * scale + inset)} ${px(y * scale + row * rowPx)}H${px((x + w) * scale - inset)}`;
     })
     .join('');
 }
