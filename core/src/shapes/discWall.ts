@@ -277,13 +277,13 @@ function views(
   const high = wallHigh + shoulderHigh;
   const across = 2 * counts.length * base.rowHeight.value;
   const neckHalf = shoulder ? (shoulder.neck * plain.stitchWidth.value) / 2 : half;
-  const side: Part[] = [
+  const body = (w: number, top: number, wall: string, taken: (rounds: number, neck: number) => string): Part[] => [
     panel({
       role: 'wall',
       label: 'wall',
-      sub: `${wallRounds} rounds of ${n}`,
+      sub: wall,
       y: shoulderHigh,
-      w: half,
+      w,
       h: wallHigh,
       rows: wallRounds,
       stitches: n / 2,
@@ -293,16 +293,19 @@ function views(
           panel({
             role: 'turn',
             label: 'shoulder',
-            sub: `${shoulder.courses.length} rounds to ${shoulder.neck}`,
+            sub: taken(shoulder.courses.length, shoulder.neck),
             form: 'taper',
-            top: neckHalf,
-            w: half,
+            top,
+            w,
             h: shoulderHigh,
             rows: shoulder.courses.length,
             stitches: n / 2,
           }),
         ]
       : []),
+  ];
+  const side: Part[] = [
+    ...body(half, neckHalf, `${wallRounds} rounds of ${n}`, (taken, neck) => `${taken} rounds to ${neck}`),
     { type: 'dimension', along: 'x', from: 0, to: half, mm: half, count: `${n} stitches round`, choice: 'round' },
     {
       type: 'dimension',
@@ -335,31 +338,7 @@ function views(
   const wide = Math.max(across, (n * fabric.stitchWidth.value) / Math.PI);
   const neckWide = (2 * neckHalf) / Math.PI;
   const upright: Part[] = [
-    panel({
-      role: 'wall',
-      label: 'wall',
-      sub: `${wallRounds} rounds`,
-      y: shoulderHigh,
-      w: wide,
-      h: wallHigh,
-      rows: wallRounds,
-      stitches: n / 2,
-    }),
-    ...(shoulder
-      ? [
-          panel({
-            role: 'turn',
-            label: 'shoulder',
-            sub: `to ${shoulder.neck}`,
-            form: 'taper',
-            top: neckWide,
-            w: wide,
-            h: shoulderHigh,
-            rows: shoulder.courses.length,
-            stitches: n / 2,
-          }),
-        ]
-      : []),
+    ...body(wide, neckWide, `${wallRounds} rounds`, (_, neck) => `to ${neck}`),
     ...standing(thing, 0, wide, high),
     { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide },
     { type: 'dimension', along: 'y', from: 0, to: high, mm: high },
