@@ -14,7 +14,7 @@ export function benchFirstLoad(): void {
   const named = [...page.matchAll(/src="([^"]+\.js)"/g)].map(([, path]) => path!);
   const folder = '_expo/static/js/web';
   const routes = readdirSync(join(DIST, folder))
-    .filter((file) => /^(index|_layout|__common)-/.test(file))
+    .filter((file) => /^(index|_layout|__common)-.*\.js$/.test(file))
     .map((file) => `/${folder}/${file}`);
   const files = [...new Set([...named, ...routes])];
   const kb = files.reduce((sum, file) => sum + gzipSync(readFileSync(join(DIST, file))).length, 0) / 1024;

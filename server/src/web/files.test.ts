@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import request from 'supertest';
 import { freshStore } from '../fixtures/store';
 import { appFiles, inlineScriptHashes } from './files';
@@ -38,6 +39,19 @@ describe('the app’s files', () => {
     expect(hashed.headers['cache-control']).toMatch(/immutable/);
     expect((await request(server()).get('/plain.js')).headers['cache-control']).toBe('no-cache');
     expect((await request(server()).get('/')).headers['cache-control']).toBe('no-cache');
+  });
+
+  it('come compressed as they were when built, to a browser that can read it', async () => {
+    const file = `page-${'1'.repeat(32)}.js`;
+    writeFileSync(join(folder, file), 'long()');
+    writeFileSync(join(folder, `${file}.br`), brotliCompressSync('long()'));
+    const get = (encoding: string) => request(server()).get(`/${file}`).set('Accept-Encoding', encoding);
+    const small = await get('gzip, br').responseType('blob');
+    expect(small.headers).toMatchObject({ 'content-encoding': 'br', vary: 'Accept-Encoding' });
+    expect(small.headers['content-type']).toMatch(/javascript/);
+    expect(small.headers['cache-control']).toMatch(/immutable/);
+    const plain = await get('identity');
+    expect([plain.headers['content-encoding'], plain.text]).toEqual([undefined, 'long()']);
   });
 
   it('are all fetched ahead, whatever place is asked for first', async () => {

@@ -1,19 +1,28 @@
-import express, { Router, type RequestHandler } from 'express';
+import { Router, type RequestHandler } from 'express';
+import compressedAhead from 'express-static-gzip';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import type { ServerResponse } from 'node:http';
 import { createHash } from 'node:crypto';
 import { extname, join } from 'node:path';
 import { sendProblem } from './problem';
 
-/** Serves the exported app: files as they are, every other path its one page. */
+/** Serves the exported app: its files, compressed where that was done when it was built; every other path its one page. */
 export function appFiles(root: string): Router {
   const router = Router();
   if (!existsSync(join(root, 'index.html'))) return router;
-  router.use(express.static(root, { index: false, setHeaders: cacheHashed }));
+  router.use(
+    compressedAhead(root, {
+      enableBrotli: true,
+      orderPreference: ['br'],
+      index: false,
+      serveStatic: { index: false, setHeaders: cacheHashed },
+    }),
+  );
   router.get('/{*path}', page(root));
   return router;
 }
 
-function cacheHashed(res: express.Response, path: string): void {
+function cacheHashed(res: ServerResponse, path: string): void {
   const hashed = /[.-][0-9a-f]{16,}\./.test(path);
   res.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
 }
