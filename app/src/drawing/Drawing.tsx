@@ -200,9 +200,7 @@ const ZoomKeys = memo(function ZoomKeys({ zoomed, above, name, width, height, la
         right: 0,
         bottom: above,
         flexDirection: 'row',
-        // a wide piece and its tape reach below them
-        backgroundColor: colours.chalk,
-        opacity: 0.92,
+        ...(zoomed ? { backgroundColor: colours.chalk, opacity: 0.92 } : {}),
       }}
     >
       {keys
