@@ -148,3 +148,15 @@ describe('the door', () => {
     expect(answer.headers['content-security-policy']).toMatch(/default-src 'self'.*object-src 'none'/s);
   });
 });
+
+describe('what is not there', () => {
+  it.each([
+    ['get', '/settings'],
+    ['post', '/plan/7'],
+    ['get', '/api/nothing'],
+  ] as const)('answers %s %s with a problem document', async (method, path) => {
+    const answer = await request(server)[method](path);
+    expect([answer.status, answer.type]).toEqual([404, 'application/problem+json']);
+    expect(answer.body).toMatchObject({ status: 404, title: 'There is nothing here.' });
+  });
+});

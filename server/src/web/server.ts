@@ -1,5 +1,5 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -33,12 +33,15 @@ export function createServer({ store, appRoot, log }: Parts): Express {
   server.use('/api', reckonRoutes());
   server.use('/api/events', eventRoutes(eventStore(store)));
   server.use('/api', documentRoutes(documentStore(store)));
-  server.use('/api', (_req, res) => sendProblem(res, 404, { title: 'There is nothing here.' }));
+  server.use('/api', nothingHere);
 
   server.use(appFiles(appRoot));
+  server.use(nothingHere);
   server.use(problemHandler);
   return server;
 }
+
+const nothingHere: RequestHandler = (_req, res) => sendProblem(res, 404, { title: 'There is nothing here.' });
 
 function policy(appRoot: string): Record<string, string[] | null> {
   return {
