@@ -35,7 +35,7 @@ export interface WorkedOut {
  * @throws PlanProblem naming every entry that cannot be reckoned, its limit and the repair
  */
 export function workOut(plan: Plan): WorkedOut {
-  return workWith(prepare(plan), plan.picks ?? {});
+  return workWith(prepare(plan), plan.picks);
 }
 
 /**

@@ -34,6 +34,11 @@ describe('the app’s files', () => {
     expect((await request(server()).get('/..%2f..%2fetc%2fpasswd.txt')).status).toBeGreaterThanOrEqual(400);
   });
 
+  it('are asked for by an address that can be read, or refused in the form of every refusal', async () => {
+    const answer = await request(server()).get('/%E0%A4%A');
+    expect([answer.status, answer.type]).toEqual([400, 'application/problem+json']);
+  });
+
   it('are kept by the browser only where their name changes with their content', async () => {
     const hashed = await request(server()).get(`/entry-${'0'.repeat(32)}.js`);
     expect(hashed.headers['cache-control']).toMatch(/immutable/);

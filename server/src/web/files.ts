@@ -11,6 +11,7 @@ export function appFiles(root: string): Router {
   const router = Router();
   if (!existsSync(join(root, 'index.html'))) return router;
   router.use(
+    readablePath,
     compressedAhead(root, {
       enableBrotli: true,
       orderPreference: ['br'],
@@ -21,6 +22,16 @@ export function appFiles(root: string): Router {
   router.get('/{*path}', page(root));
   return router;
 }
+
+/** An address that is no text is refused here, in our own form: what serves the files would do it in its own. */
+const readablePath: RequestHandler = (req, res, next) => {
+  try {
+    decodeURIComponent(req.path);
+  } catch {
+    return sendProblem(res, 400, { title: 'This address cannot be read.' });
+  }
+  return next();
+};
 
 function cacheHashed(res: ServerResponse, path: string): void {
   const hashed = /[.-][0-9a-f]{16,}\./.test(path);
