@@ -1,7 +1,8 @@
 import { setTimeout } from 'node:timers/promises';
-import { chromium, type CDPSession } from '@playwright/test';
-import { bundleServer } from '../tools/bundle.mjs';
-import { House } from '../e2e/house';
+import type { CDPSession } from '@playwright/test';
+import { launchBrowser } from '../e2e/browser';
+import setup from '../e2e/setup';
+import { SEED, TestServer } from '../e2e/testServer';
 import { ms } from './measure';
 
 /** The CPU is slowed so many times, as a phone would be beside this machine. */
@@ -52,13 +53,10 @@ function told(name: string, { median, p95, worst }: Frames): void {
 
 /** The real app on the sample data: a dimension drawn, and forty thousand stitches looked into and moved. */
 export async function benchDrag(): Promise<void> {
-  await bundleServer();
-  const house = new House(true);
-  await house.start();
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox'],
-  });
+  await setup();
+  const server = new TestServer(SEED);
+  await server.start();
+  const browser = await launchBrowser();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const session = await page.context().newCDPSession(page);
   await session.send('Performance.enable');
@@ -66,7 +64,7 @@ export async function benchDrag(): Promise<void> {
     `the board, its CPU slowed ${SLOWED} times (wanted: a drag’s p95 under 16.7 ms; no frame over 50 ms zoomed)`,
   );
 
-  await page.goto(`${house.url}/plan/b0000000-0000-4000-8000-000000000001`);
+  await page.goto(`${server.url}/plan/b0000000-0000-4000-8000-000000000001`);
   const knob = page.getByRole('slider', { name: 'Width, drawn' }).first();
   await knob.waitFor();
   // the board stands still once it has said how often the piece fits
@@ -84,7 +82,7 @@ export async function benchDrag(): Promise<void> {
   await page.mouse.up();
 
   await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
-  await page.goto(`${house.url}/plan/b0000000-0000-4000-8000-000000000001`);
+  await page.goto(`${server.url}/plan/b0000000-0000-4000-8000-000000000001`);
   await page.getByRole('button', { name: 'Thing', exact: true }).click();
   await page.getByRole('textbox', { name: 'Width', exact: true }).fill('1 m');
   await page.getByRole('textbox', { name: 'Height', exact: true }).fill('55 cm');
@@ -103,5 +101,5 @@ export async function benchDrag(): Promise<void> {
     await framesOf(session, (frame) => page.mouse.wheel(0, frame % 20 < 10 ? -40 : 40)),
   );
   await browser.close();
-  await house.end();
+  await server.end();
 }

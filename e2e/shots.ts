@@ -1,16 +1,16 @@
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { bundleServer } from '../tools/bundle.mjs';
-import { House, openStage, PHONE_MAKE, PHONE_PLAN } from './house';
+import { launchBrowser } from './browser';
+import setup from './setup';
+import { openStage, PHONE_MAKE, PHONE_PLAN, planAt, SEED, TestServer } from './testServer';
 
 /** The pictures in docs/screenshots, taken of the sample data through the real program. */
 
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
-const SHEET = '/sheet/b0000000-0000-4000-8000-000000000001';
-const WAYS = '/ways/b0000000-0000-4000-8000-000000000001';
-const PLAN = '/plan/b0000000-0000-4000-8000-00000000';
+const SHEET = PHONE_PLAN.replace('plan', 'sheet');
+const WAYS = PHONE_PLAN.replace('plan', 'ways');
 
 interface Shot {
   name: string;
@@ -34,8 +34,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'plan-phone', path: PHONE_PLAN, size: 'phone' },
   { name: 'plan-wide', path: PHONE_PLAN, size: 'wide' },
   { name: 'plan-wide-dark', path: PHONE_PLAN, size: 'wide', scheme: 'dark' },
-  { name: 'plan-tools-wide', path: `${PLAN}0010`, size: 'wide' },
-  { name: 'plan-round-phone', path: `${PLAN}0009`, size: 'phone' },
+  { name: 'plan-tools-wide', path: planAt(10), size: 'wide' },
+  { name: 'plan-round-phone', path: planAt(9), size: 'phone' },
   { name: 'ways-phone', path: WAYS, size: 'phone' },
   { name: 'ways-wide', path: WAYS, size: 'wide' },
   { name: 'workings-phone', path: PHONE_PLAN, size: 'phone', before: openWorkings },
@@ -51,13 +51,10 @@ const SHOTS: readonly Shot[] = [
 
 async function main(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
-  await bundleServer();
-  const house = new House(true);
-  await house.start();
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox'],
-  });
+  await setup();
+  const server = new TestServer(SEED);
+  await server.start();
+  const browser = await launchBrowser();
   for (const { name, path, size, scheme = 'light', before } of SHOTS) {
     const context = await browser.newContext({
       viewport: SIZES[size],
@@ -66,7 +63,7 @@ async function main(): Promise<void> {
       locale: 'en-GB',
     });
     const page = await context.newPage();
-    await page.goto(house.url + path);
+    await page.goto(server.url + path);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     await before?.(page);
     await page.waitForLoadState('networkidle');
@@ -76,7 +73,7 @@ async function main(): Promise<void> {
     console.log(`docs/screenshots/${name}.png`);
   }
   await browser.close();
-  await house.end();
+  await server.end();
 }
 
 void main();

@@ -1,36 +1,31 @@
 import { build } from 'esbuild';
 import { fileURLToPath } from 'node:url';
 
-/** The server with the core as one file, so that each journey's own server starts at once; packages stay outside. */
-export function bundleServer() {
-  return bundle('server/src/main.ts', 'server/.cache/main.mjs');
-}
+/** The server and the core as one file each, packages left outside: they start at once, and as they ship. */
 
-/** The core alone as one file, in the form in which app and server carry it. */
-export function bundleCore() {
-  return bundle('core/src/index.ts', 'core/.cache/core.mjs');
-}
+const BUNDLES = {
+  'server/src/start.ts': 'server/.cache/start.mjs',
+  'core/src/index.ts': 'core/.cache/core.mjs',
+};
 
-async function bundle(entry, into) {
-  const [from, outfile] = [entry, into].map((path) => fileURLToPath(new URL(`../${path}`, import.meta.url)));
+const inRoot = (path) => fileURLToPath(new URL(`../${path}`, import.meta.url));
+
+const packagesOutside = {
+  name: 'packages-outside',
+  setup({ onResolve }) {
+    onResolve({ filter: /^[^./]/ }, ({ path }) => (path.startsWith('@keep-snug/') ? undefined : { external: true }));
+  },
+};
+
+for (const [entry, into] of Object.entries(BUNDLES)) {
   await build({
-    entryPoints: [from],
-    outfile,
+    entryPoints: [inRoot(entry)],
+    outfile: inRoot(into),
     bundle: true,
     platform: 'node',
     format: 'esm',
     target: 'node20',
     logLevel: 'error',
-    plugins: [
-      {
-        name: 'packages-outside',
-        setup({ onResolve }) {
-          onResolve({ filter: /^[^./]/ }, ({ path }) =>
-            path.startsWith('@keep-snug/') ? undefined : { external: true },
-          );
-        },
-      },
-    ],
+    plugins: [packagesOutside],
   });
-  return outfile;
 }

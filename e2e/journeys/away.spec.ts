@@ -1,20 +1,20 @@
-import { expect, PHONE_MAKE, PHONE_MAKE_ID, PHONE_PLAN, openStage, field, test } from '../house';
+import { expect, PHONE_MAKE, PHONE_MAKE_ID, PHONE_PLAN, openStage, field, test } from '../testServer';
 
 interface Stored {
   event: { id: string; kind: string };
 }
 
-test('ticks made while the server is away are kept, and sent once when it is back', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_MAKE);
+test('ticks made while the server is away are kept, and sent once when it is back', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_MAKE);
   await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
-  await house.stop();
+  await server.stop();
   for (const row of [23, 24, 25]) await page.getByRole('button', { name: `Row ${row} done` }).click();
   await expect(page.getByRole('heading', { name: 'Row 26 of 86' })).toBeVisible();
   await expect(page.getByText(/The server is away. 3 kept on this device/)).toBeVisible();
 
-  await house.start();
+  await server.start();
   const ticks = async () => {
-    const stored = await house.read<Stored[]>(`/events?make=${PHONE_MAKE_ID}`);
+    const stored = await server.read<Stored[]>(`/events?make=${PHONE_MAKE_ID}`);
     return stored.filter(({ event }) => event.kind === 'ticked').map(({ event }) => event.id);
   };
   await expect.poll(async () => (await ticks()).length, { timeout: 20_000 }).toBe(26);
@@ -23,27 +23,27 @@ test('ticks made while the server is away are kept, and sent once when it is bac
   await expect(page.getByRole('heading', { name: 'Row 26 of 86' })).toBeVisible();
 });
 
-test('a plan changed on two devices is offered both ways, and nothing is overwritten', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('a plan changed on two devices is offered both ways, and nothing is overwritten', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await expect(field(page, 'Name of the plan')).toHaveValue('Field phone pouch');
   const id = PHONE_PLAN.split('/').at(-1);
-  const kept = await house.read<{ revision: number; body: object }>(`/plans/${id}`);
-  await fetch(`${house.url}/api/plans/${id}`, {
+  const kept = await server.read<{ revision: number; body: object }>(`/plans/${id}`);
+  await fetch(`${server.url}/api/plans/${id}`, {
     method: 'PUT',
     headers: { 'Content-Type': 'application/json', 'If-Match': `"${kept.revision}"` },
     body: JSON.stringify({ ...kept.body, title: 'Changed elsewhere' }),
   });
   await field(page, 'Name of the plan').fill('Changed here');
   await expect(page.getByText('Changed on another device')).toBeVisible();
-  expect((await house.read<{ body: { title: string } }>(`/plans/${id}`)).body.title).toBe('Changed elsewhere');
+  expect((await server.read<{ body: { title: string } }>(`/plans/${id}`)).body.title).toBe('Changed elsewhere');
   await page.getByRole('button', { name: 'Keep what is here' }).click();
   await expect
-    .poll(async () => (await house.read<{ body: { title: string } }>(`/plans/${id}`)).body.title)
+    .poll(async () => (await server.read<{ body: { title: string } }>(`/plans/${id}`)).body.title)
     .toBe('Changed here');
 });
 
-test('a plan changed after its make began is taken up only when asked', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('a plan changed after its make began is taken up only when asked', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fit');
   await page.getByRole('radio', { name: /^17 stitches/ }).click();
   await page.getByRole('button', { name: 'Go on making' }).click();
@@ -54,29 +54,29 @@ test('a plan changed after its make began is taken up only when asked', async ({
   await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
 });
 
-test('a plan is changed while the server is away, and is with it when it is back', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('a plan is changed while the server is away, and is with it when it is back', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Thing');
-  await house.stop();
+  await server.stop();
   await field(page, 'Height').fill('17 cm');
   await expect(page.getByRole('status').filter({ hasText: 'The server is away.' })).toContainText('1 change is kept');
   await expect(page.getByRole('heading', { name: /Chain 17, skip 1/ }).first()).toBeVisible();
-  await house.start();
+  await server.start();
   const height = async () =>
-    (await house.read<{ body: { thing: { height: { mm: number } } } }>(`/plans/${PHONE_PLAN.split('/').at(-1)}`)).body
+    (await server.read<{ body: { thing: { height: { mm: number } } } }>(`/plans/${PHONE_PLAN.split('/').at(-1)}`)).body
       .thing.height.mm;
   await expect.poll(height).toBe(170);
   await expect(page.getByText('The server is away.')).toBeHidden();
 });
 
-test('two tabs of one device: the later one is told, and may take what is there', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('two tabs of one device: the later one is told, and may take what is there', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await expect(field(page, 'Name of the plan')).toHaveValue('Field phone pouch');
   const other = await page.context().newPage();
-  await other.goto(house.url + PHONE_PLAN);
+  await other.goto(server.url + PHONE_PLAN);
   await field(other, 'Name of the plan').fill('Named in the second tab');
   const stored = async () =>
-    (await house.read<{ body: { title: string } }>(`/plans/${PHONE_PLAN.split('/').at(-1)}`)).body.title;
+    (await server.read<{ body: { title: string } }>(`/plans/${PHONE_PLAN.split('/').at(-1)}`)).body.title;
   await expect.poll(stored).toBe('Named in the second tab');
   await openStage(page, 'Thing');
   await field(page, 'Height').fill('171');
@@ -87,19 +87,19 @@ test('two tabs of one device: the later one is told, and may take what is there'
   expect(await stored()).toBe('Named in the second tab');
 });
 
-test('every screen opens while the server is away: its script was fetched ahead', async ({ page, house }) => {
-  await page.goto(house.url);
+test('every screen opens while the server is away: its script was fetched ahead', async ({ page, server }) => {
+  await page.goto(server.url);
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').map(({ name }) => name));
   await expect.poll(async () => (await fetched()).filter((name) => /yarn-|settings-/.test(name)).length).toBe(2);
-  await house.stop();
+  await server.stop();
   await page.getByRole('link', { name: 'Yarn box' }).click();
   await expect(page.getByRole('heading', { name: 'Yarn box' })).toBeVisible();
 });
 
-test('a screen that cannot be fetched says so, and comes when it can', async ({ page, house }) => {
+test('a screen that cannot be fetched says so, and comes when it can', async ({ page, server }) => {
   await page.route('**/yarn-*.js', (route) => route.abort());
-  await page.goto(house.url);
+  await page.goto(server.url);
   await page.getByRole('link', { name: 'Yarn box' }).click();
   await expect(page.getByRole('heading', { name: 'This screen could not be shown' })).toBeVisible();
   await page.unroute('**/yarn-*.js');

@@ -1,33 +1,37 @@
-import { expect, field, measureThing, openStage, PHONE_PLAN, test } from '../house';
+import { BOTH_SIZES, expect, field, measureThing, openStage, PHONE_PLAN, test } from '../testServer';
 
-test('a new thing: each wrong line says what is wrong, and nothing typed is lost', async ({ page, empty }) => {
-  await page.goto(`${empty.url}/new`);
-  await measureThing(page);
-  const wrong = [
-    ['wide', /“wide” is not a length/],
-    ['0', /0 mm is too small: 1 mm at the least/],
-    ['-5 cm', /-5 cm is too small/],
-    ['10 km', /“km” is not a unit used here/],
-    ['10000 m', /10000 m is too large: 5 m at the most/],
-  ] as const;
-  for (const [text, message] of wrong) {
-    await field(page, 'Width').fill(text);
-    await expect(page.getByText(message)).toBeVisible();
-  }
-  await field(page, 'Width').fill('82');
-  await field(page, 'Edge radius').fill('9');
-  await expect(page.getByText(/9 mm is more than half the depth/)).toBeVisible();
-  await page.getByRole('button', { name: 'Plan a cover for it' }).click();
-  await expect(page).toHaveURL(/\/new$/);
+test(
+  'a new thing: each wrong line says what is wrong, and nothing typed is lost',
+  BOTH_SIZES,
+  async ({ page, emptyServer }) => {
+    await page.goto(`${emptyServer.url}/new`);
+    await measureThing(page);
+    const wrong = [
+      ['wide', /“wide” is not a length/],
+      ['0', /0 mm is too small: 1 mm at the least/],
+      ['-5 cm', /-5 cm is too small/],
+      ['10 km', /“km” is not a unit used here/],
+      ['10000 m', /10000 m is too large: 5 m at the most/],
+    ] as const;
+    for (const [text, message] of wrong) {
+      await field(page, 'Width').fill(text);
+      await expect(page.getByText(message)).toBeVisible();
+    }
+    await field(page, 'Width').fill('82');
+    await field(page, 'Edge radius').fill('9');
+    await expect(page.getByText(/9 mm is more than half the depth/)).toBeVisible();
+    await page.getByRole('button', { name: 'Plan a cover for it' }).click();
+    await expect(page).toHaveURL(/\/new$/);
 
-  await page.reload();
-  await expect(field(page, 'What it is')).toHaveValue('hide log book');
-  await expect(field(page, 'Height')).toHaveValue('6.5 in');
-  await expect(field(page, 'Edge radius')).toHaveValue('9');
-});
+    await page.reload();
+    await expect(field(page, 'What it is')).toHaveValue('hide log book');
+    await expect(field(page, 'Height')).toHaveValue('6.5 in');
+    await expect(field(page, 'Edge radius')).toHaveValue('9');
+  },
+);
 
-test('on the board a wrong entry keeps the last good drawing and says how to mend it', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('on the board a wrong entry keeps the last good drawing and says how to mend it', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Thing');
   await field(page, 'Edge radius').fill('9');
   await expect(page.getByText(/9 mm is more than half the depth/).first()).toBeVisible();
@@ -54,7 +58,7 @@ test('on the board a wrong entry keeps the last good drawing and says how to men
   await expect(page.locator('body')).not.toContainText(/NaN|Infinity|undefined/);
 });
 
-test('an address that leads nowhere says so', async ({ page, house }) => {
-  await page.goto(`${house.url}/plan/b0000000-0000-4000-8000-00000000dead`);
+test('an address that leads nowhere says so', async ({ page, server }) => {
+  await page.goto(`${server.url}/plan/b0000000-0000-4000-8000-00000000dead`);
   await expect(page.getByRole('heading', { name: 'There is no such plan here' })).toBeVisible();
 });

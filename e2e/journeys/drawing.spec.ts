@@ -1,33 +1,34 @@
 import type { Plan } from '@keep-snug/core';
-import { expect, PHONE_PLAN, test } from '../house';
+import { BOTH_SIZES, expect, PHONE_PLAN, test } from '../testServer';
 
 const PHONE_ID = PHONE_PLAN.split('/').at(-1)!;
 
-test('a dimension is drawn with the hand: it clicks to whole stitches, and is one step back', async ({
-  page,
-  house,
-}) => {
-  await page.goto(house.url + PHONE_PLAN);
-  const knob = page.getByRole('slider', { name: 'Width, drawn' }).first();
-  await expect(knob).toHaveAttribute('aria-valuenow', '16');
-  const box = (await knob.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  for (let step = 1; step <= 12; step += 1) await page.mouse.move(x, y + 2 * step, { steps: 2 });
-  await page.mouse.up();
-  const count = Number(await knob.getAttribute('aria-valuenow'));
-  expect(count).toBeGreaterThan(17);
-  await expect(
-    page.getByRole('heading', { name: new RegExp(`Chain ${count + 1}, skip 1: ${count} stitches`) }),
-  ).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('heading', { name: /: 16 stitches/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
-});
+test(
+  'a dimension is drawn with the hand: it clicks to whole stitches, and is one step back',
+  BOTH_SIZES,
+  async ({ page, server }) => {
+    await page.goto(server.url + PHONE_PLAN);
+    const knob = page.getByRole('slider', { name: 'Width, drawn' }).first();
+    await expect(knob).toHaveAttribute('aria-valuenow', '16');
+    const box = (await knob.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    for (let step = 1; step <= 12; step += 1) await page.mouse.move(x, y + 2 * step, { steps: 2 });
+    await page.mouse.up();
+    const count = Number(await knob.getAttribute('aria-valuenow'));
+    expect(count).toBeGreaterThan(17);
+    await expect(
+      page.getByRole('heading', { name: new RegExp(`Chain ${count + 1}, skip 1: ${count} stitches`) }),
+    ).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('heading', { name: /: 16 stitches/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  },
+);
 
-test('a knob moves by the arrow keys, a stitch or a row at a time', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('a knob moves by the arrow keys, a stitch or a row at a time', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   const knob = page.getByRole('slider', { name: 'Width, drawn' }).first();
   await knob.focus();
   await page.keyboard.press('ArrowUp');
@@ -39,15 +40,15 @@ test('a knob moves by the arrow keys, a stitch or a row at a time', async ({ pag
   await flap.focus();
   await page.keyboard.press('ArrowRight');
   await expect
-    .poll(async () => (await house.read<{ body: Plan }>(`/plans/${PHONE_ID}`)).body.fittings![0]!.overlapMm)
+    .poll(async () => (await server.read<{ body: Plan }>(`/plans/${PHONE_ID}`)).body.fittings![0]!.overlapMm)
     .toBe(66);
   await page.getByRole('slider', { name: 'Height, drawn' }).focus();
   await page.keyboard.press('ArrowRight');
-  await expect.poll(async () => (await house.read<{ body: Plan }>(`/plans/${PHONE_ID}`)).body.fit.coverMm).toBe(7);
+  await expect.poll(async () => (await server.read<{ body: Plan }>(`/plans/${PHONE_ID}`)).body.fit.coverMm).toBe(7);
 });
 
-test('looked into, the drawing shows single stitches, and comes back whole', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('looked into, the drawing shows single stitches, and comes back whole', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   const signs = page.locator('svg path[opacity="0.72"]');
   await page.getByRole('button', { name: 'Larger: Flat' }).waitFor();
   const before = await signs.count();
@@ -63,8 +64,8 @@ test('looked into, the drawing shows single stitches, and comes back whole', asy
   await expect(page.getByRole('button', { name: 'Whole: Flat' })).toHaveCount(0);
 });
 
-test('keys of the board: stages, views, workings, steps, and the list of them', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('keys of the board: stages, views, workings, steps, and the list of them', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await page.getByRole('button', { name: 'Fit', exact: true }).waitFor();
   await page.keyboard.press('1');
   await expect(page.getByRole('textbox', { name: 'Width', exact: true })).toBeVisible();
@@ -81,25 +82,25 @@ test('keys of the board: stages, views, workings, steps, and the list of them', 
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
 });
 
-test('a thing measured anew asks which plans follow', async ({ page, house }) => {
-  await page.goto(`${house.url}/things`);
+test('a thing measured anew asks which plans follow', async ({ page, server }) => {
+  await page.goto(`${server.url}/things`);
   await page.getByRole('button', { name: 'Measure anew: tissue packet' }).click();
   await page.getByRole('textbox', { name: 'Width', exact: true }).fill('70');
   const followers = page.getByRole('group', { name: 'Plans that may follow' });
   await expect(followers).toContainText('Hide tissue packet');
   await followers.getByRole('button', { name: 'Follow: Tissue packet pouch' }).click();
   const width = async (number: number) =>
-    (await house.read<{ body: Plan }>(`/plans/b0000000-0000-4000-8000-${String(number).padStart(12, '0')}`)).body.thing
+    (await server.read<{ body: Plan }>(`/plans/b0000000-0000-4000-8000-${String(number).padStart(12, '0')}`)).body.thing
       .width;
   await expect.poll(() => width(4)).toMatchObject({ mm: 70 });
   expect(await width(13)).toMatchObject({ mm: 54 });
 });
 
-test('habits of the hand are set once, and every pattern follows them', async ({ page, house }) => {
-  await page.goto(`${house.url}/settings`);
+test('habits of the hand are set once, and every pattern follows them', async ({ page, server }) => {
+  await page.goto(`${server.url}/settings`);
   await page.getByRole('radio', { name: 'joined and chained up', exact: true }).click();
   await page.getByRole('radio', { name: 'with two chains', exact: true }).click();
-  await page.goto(`${house.url}/sheet/b0000000-0000-4000-8000-000000000009`);
+  await page.goto(`${server.url}/sheet/b0000000-0000-4000-8000-000000000009`);
   await expect(page.getByText(/Chain 2, work the first round into the second chain/)).toBeVisible();
   await expect(page.getByText(/slip stitch into the first stitch to join/).first()).toBeVisible();
 });

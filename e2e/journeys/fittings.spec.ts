@@ -1,18 +1,18 @@
 import type { Plan } from '@keep-snug/core';
-import { expect, field, openStage, PHONE_PLAN, test } from '../house';
+import { BOTH_SIZES, expect, field, openStage, PHONE_PLAN, test } from '../testServer';
 
 const TOTE = '/plan/b0000000-0000-4000-8000-000000000016';
 const FLASK = '/plan/b0000000-0000-4000-8000-000000000009';
 const PHONE_ID = PHONE_PLAN.split('/').at(-1)!;
 
-test('handles on a tote: in the round’s count, in the pattern, refused too long', async ({ page, house }) => {
-  await page.goto(house.url + TOTE);
+test('handles on a tote: in the round’s count, in the pattern, refused too long', async ({ page, server }) => {
+  await page.goto(server.url + TOTE);
   await openStage(page, 'Fittings');
   const handles = page.getByRole('group', { name: 'Handles in the wall', exact: true });
   await expect(handles.getByText(/handle of \d+/)).toBeVisible();
   await page.getByRole('button', { name: 'Sheet', exact: true }).click();
   await expect(page.getByText(/chain 1\d, skip 1\d stitches/).first()).toBeVisible();
-  await page.goto(house.url + TOTE);
+  await page.goto(server.url + TOTE);
   await openStage(page, 'Fit');
   await page.getByRole('radio', { name: /^76 stitches/ }).click();
   await openStage(page, 'Fittings');
@@ -22,8 +22,8 @@ test('handles on a tote: in the round’s count, in the pattern, refused too lon
   await expect(handles.getByText(/handle of 1\d/)).toBeVisible();
 });
 
-test('a strap follows the body measure, and a hang test takes the place of the estimate', async ({ page, house }) => {
-  await page.goto(house.url + FLASK);
+test('a strap follows the body measure, and a hang test takes the place of the estimate', async ({ page, server }) => {
+  await page.goto(server.url + FLASK);
   await openStage(page, 'Fittings');
   const strap = page.getByRole('group', { name: 'Strap', exact: true });
   const length = strap.getByRole('button', { name: /^Length: / });
@@ -37,8 +37,8 @@ test('a strap follows the body measure, and a hang test takes the place of the e
   await expect(strap.getByRole('button', { name: /^Grows under its load.*0\.1/ })).toBeVisible();
 });
 
-test('yarn in the house: enough, then not enough', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('yarn in the house: enough, then not enough', BOTH_SIZES, async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fabric');
   await field(page, 'In the house, grams').fill('200');
   const wide = (page.viewportSize()?.width ?? 0) > 900;
@@ -50,8 +50,8 @@ test('yarn in the house: enough, then not enough', async ({ page, house }) => {
   await expect(page.getByText(/Not enough in the house/)).toBeVisible();
 });
 
-test('a repair is one press: a loop too small, a foundation too tight', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('a repair is one press: a loop too small, a foundation too tight', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fittings');
   await field(page, 'Chains of the loop').fill('3');
   await expect(page.getByText(/does not pass over its button/)).toBeVisible();
@@ -61,12 +61,12 @@ test('a repair is one press: a loop too small, a foundation too tight', async ({
   await page.getByRole('group', { name: 'Chains' }).getByRole('textbox', { name: 'measure, chains' }).fill('90 mm');
   await page.getByRole('button', { name: /Work the chain looser, or with a 4.5 mm hook/ }).click();
   await expect
-    .poll(async () => (await house.read<{ body: Plan }>(`/plans/${PHONE_ID}`)).body.fabric.chainHookMm)
+    .poll(async () => (await server.read<{ body: Plan }>(`/plans/${PHONE_ID}`)).body.fabric.chainHookMm)
     .toBe(4.5);
 });
 
-test('a caution is read and set aside on the board, and stays on the sheet', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('a caution is read and set aside on the board, and stays on the sheet', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   const warm = page.getByText(/gets warm while it charges/);
   await expect(warm).toBeVisible();
   await page.getByRole('button', { name: /^Set aside: A phone gets warm/ }).click();
@@ -75,8 +75,8 @@ test('a caution is read and set aside on the board, and stays on the sheet', asy
   await expect(warm).toBeVisible();
 });
 
-test('what does not belong on a shape says where it would', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('what does not belong on a shape says where it would', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fittings');
   await expect(page.getByText(/^Drawstring: .*take a ring tube/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Add a fitting' }).selectOption({ label: 'Belt loop' });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, PHONE_MAKE, test } from '../house';
+import { BOTH_SIZES, expect, PHONE_MAKE, test } from '../testServer';
 
 /** Tabs on until the control of that name has the focus. */
 async function tabTo(page: Page, name: string | RegExp): Promise<void> {
@@ -14,8 +14,8 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
   throw new Error(`no way to ${String(name)} by the Tab key`);
 }
 
-test('a plan, from its thing to a ticked row, without a pointer', async ({ page, empty }) => {
-  await page.goto(empty.url);
+test('a plan, from its thing to a ticked row, without a pointer', async ({ page, emptyServer }) => {
+  await page.goto(emptyServer.url);
   await page.getByRole('button', { name: 'Start a new one' }).waitFor();
   await tabTo(page, 'Start a new one');
   await page.keyboard.press('Enter');
@@ -59,8 +59,8 @@ test('a plan, from its thing to a ticked row, without a pointer', async ({ page,
   await expect(page.getByRole('heading', { name: /^Row 1 of/ })).toBeVisible();
 });
 
-test('a note is written from the keyboard and comes up at its row', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_MAKE);
+test('a note is written from the keyboard and comes up at its row', BOTH_SIZES, async ({ page, server }) => {
+  await page.goto(server.url + PHONE_MAKE);
   await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('a knot to hide');

@@ -1,7 +1,7 @@
-import { expect, field, measureThing, openStage, test } from '../house';
+import { BOTH_SIZES, expect, field, measureThing, openStage, test } from '../testServer';
 
-test('from inches to a counted row, kept through reload and restart', async ({ page, empty }) => {
-  await page.goto(empty.url);
+test('from inches to a counted row, kept through reload and restart', BOTH_SIZES, async ({ page, emptyServer }) => {
+  await page.goto(emptyServer.url);
   await expect(page.getByRole('heading', { name: 'Nothing is on the hook' })).toBeVisible();
   await page.getByRole('button', { name: 'Start a new one' }).click();
   await measureThing(page);
@@ -38,20 +38,20 @@ test('from inches to a counted row, kept through reload and restart', async ({ p
 
   await page.reload();
   await expect(page.getByRole('heading', { name: /^Row 2 of/ })).toBeVisible();
-  await expect.poll(async () => (await empty.read<unknown[]>('/events')).length).toBe(4);
+  await expect.poll(async () => (await emptyServer.read<unknown[]>('/events')).length).toBe(4);
 
   // another device sees it too, after the server was started anew
-  await empty.stop();
-  await empty.start();
+  await emptyServer.stop();
+  await emptyServer.start();
   const other = await page.context().browser()!.newContext();
   const second = await other.newPage();
-  await second.goto(empty.url);
+  await second.goto(emptyServer.url);
   await expect(second.getByText(/^Row 2 of/)).toBeVisible();
   await other.close();
 });
 
-test('every change shows at once, and can be taken back', async ({ page, house }) => {
-  await page.goto(`${house.url}/plan/b0000000-0000-4000-8000-000000000001`);
+test('every change shows at once, and can be taken back', async ({ page, server }) => {
+  await page.goto(`${server.url}/plan/b0000000-0000-4000-8000-000000000001`);
   await expect(page.getByRole('heading', { name: /Chain 17, skip 1: 16 stitches/ })).toBeVisible();
   await openStage(page, 'Thing');
   await field(page, 'Width').fill('4 in');

@@ -1,28 +1,23 @@
 import type { Worked } from '@keep-snug/core';
-import { expect, field, openStage, PHONE_PLAN, test } from '../house';
+import { expect, field, openStage, PHONE_PLAN, test } from '../testServer';
 
-test('a thing and a swatch serve another plan', async ({ page, house }) => {
-  await page.goto(`${house.url}/things`);
+test('a thing and a swatch serve another plan', async ({ page, server }) => {
+  await page.goto(`${server.url}/things`);
   await page.getByRole('button', { name: 'Make a cover for ringing notebook' }).click();
   await expect(field(page, 'Name of the plan')).toHaveValue('Pouch for the ringing notebook');
   await openStage(page, 'Fabric');
   await page.getByRole('combobox', { name: 'Yarn', exact: true }).selectOption({ label: 'slate wool' });
   await page.getByRole('combobox', { name: 'Swatch', exact: true }).selectOption({ label: 'slate wool on 4 mm' });
   await expect(field(page, 'measure, stitches')).toHaveValue('104 mm');
-  await page.goto(house.url);
+  await page.goto(server.url);
   await expect(page.getByText('Pouch for the ringing notebook')).toBeVisible();
 });
 
-test('the sheet says what the reckoning of the same plan says, in either terms', async ({ page, house }) => {
+test('the sheet says what the reckoning of the same plan says, in either terms', async ({ page, server }) => {
   const id = PHONE_PLAN.split('/').at(-1);
-  const { body } = await house.read<{ body: object }>(`/plans/${id}`);
-  const answer = await fetch(`${house.url}/api/reckon`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  const worked = (await answer.json()) as Worked;
-  await page.goto(`${house.url}/sheet/${id}`);
+  const { body } = await server.read<{ body: object }>(`/plans/${id}`);
+  const worked = await server.reckon<Worked>(body);
+  await page.goto(`${server.url}/sheet/${id}`);
   const piece = worked.pieces[0]!;
   await expect(page.getByText(`Chain ${piece.foundation.count}.`, { exact: false })).toBeVisible();
   await expect(page.getByText(worked.steps.find(({ row }) => row === piece.rows)!.text)).toBeVisible();
@@ -32,8 +27,8 @@ test('the sheet says what the reckoning of the same plan says, in either terms',
   await expect(page.locator('body')).not.toContainText('single crochet');
 });
 
-test('a figure tells its workings, and leads on to those it stands on', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN);
+test('a figure tells its workings, and leads on to those it stands on', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fit');
   await page
     .getByRole('button', { name: /^Thing, round.*Workings/ })
@@ -54,8 +49,8 @@ test('a figure tells its workings, and leads on to those it stands on', async ({
   await expect(page.getByText('F = (n − 2 take) w')).toBeVisible();
 });
 
-test('a finished make goes to the ledger and can be made again', async ({ page, house }) => {
-  await page.goto(`${house.url}/ledger`);
+test('a finished make goes to the ledger and can be made again', async ({ page, server }) => {
+  await page.goto(`${server.url}/ledger`);
   await expect(page.getByRole('heading', { name: 'Tide table case' })).toBeVisible();
   await page.getByRole('button', { name: 'Make again: Tide table case' }).click();
   await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();

@@ -1,22 +1,22 @@
 import { readFile } from 'node:fs/promises';
-import { expect, field, openStage, PHONE_MAKE, PHONE_PLAN, test } from '../house';
+import { expect, field, openStage, PHONE_MAKE, PHONE_PLAN, test } from '../testServer';
 
-test('words, unit, hand and light are this device’s own, and stay', async ({ page, house }) => {
-  await page.goto(`${house.url}/settings`);
+test('words, unit, hand and light are this device’s own, and stay', async ({ page, server }) => {
+  await page.goto(`${server.url}/settings`);
   for (const choice of ['inches', 'UK: double crochet', 'left: drawings mirrored', 'lamp-light']) {
     await page.getByRole('radio', { name: choice, exact: true }).click();
   }
-  await page.goto(house.url + PHONE_MAKE);
+  await page.goto(server.url + PHONE_MAKE);
   await expect(page.getByText(/double crochet in each of the next 16 stitches/)).toBeVisible();
 
-  await page.goto(house.url + PHONE_PLAN);
+  await page.goto(server.url + PHONE_PLAN);
   await expect(page.getByRole('img', { name: /16 stitches, 3 11\/16 in wide/ })).toBeVisible();
   await openStage(page, 'Thing');
   await expect(field(page, 'Height')).toHaveValue('6 7/16 in');
   // a plain number is inches now
   await field(page, 'Height').fill('7');
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
-  await expect.poll(async () => JSON.stringify(await house.read('/plans'))).toContain('177.8');
+  await expect.poll(async () => JSON.stringify(await server.read('/plans'))).toContain('177.8');
 
   // the front is worked first, so for the left hand it lies at the right
   const places = await page
@@ -31,8 +31,8 @@ test('words, unit, hand and light are this device’s own, and stay', async ({ p
   expect(ground).toBe('rgb(39, 30, 23)');
 });
 
-test('the sheet goes to paper whole, without what is pressed', async ({ page, house }) => {
-  await page.goto(house.url + PHONE_PLAN.replace('plan', 'sheet'));
+test('the sheet goes to paper whole, without what is pressed', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN.replace('plan', 'sheet'));
   await expect(page.getByText(/Weave in the tails/)).toBeVisible();
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
@@ -48,44 +48,44 @@ test('the sheet goes to paper whole, without what is pressed', async ({ page, ho
   expect(height).toBeGreaterThanOrEqual(Math.floor(last));
 });
 
-// what is left of a page between its margins of 14 mm, in px of 96 to the inch
-for (const [paper, width] of [
-  ['A4', ((210 - 28) / 25.4) * 96],
-  ['Letter', (8.5 - 28 / 25.4) * 96],
-] as const) {
-  test(`the sheet fits ${paper}: nothing is cut off at its side`, async ({ page, house }) => {
-    await page.emulateMedia({ media: 'print' });
-    await page.setViewportSize({ width: Math.floor(width), height: 1000 });
-    await page.goto(house.url + PHONE_PLAN.replace('plan', 'sheet'));
-    await page.getByText(/Weave in the tails/).waitFor();
-    const beyond = await page.evaluate(() =>
-      [...document.querySelectorAll('#root [dir], #root svg, #root svg text')]
-        .map((node) => ({ text: node.textContent?.slice(0, 30), box: node.getBoundingClientRect() }))
-        .filter(({ box }) => box.width > 0 && (box.right > window.innerWidth + 1 || box.left < -1))
-        .map(({ text }) => text),
-    );
-    expect(beyond).toEqual([]);
-    const pdf = await page.pdf({ format: paper, preferCSSPageSize: false });
-    expect(pdf.length).toBeGreaterThan(10_000);
-  });
-}
+/** What is left of a page between its margins of 14 mm, in px of 96 to the inch. */
+const PAPERS = { A4: ((210 - 28) / 25.4) * 96, Letter: (8.5 - 28 / 25.4) * 96 };
 
-test('letters grow everywhere, and stay so', async ({ page, house }) => {
-  await page.goto(house.url);
+test('the sheet fits its paper: nothing is cut off at its side', async ({ page, server }) => {
+  await page.emulateMedia({ media: 'print' });
+  await page.goto(server.url + PHONE_PLAN.replace('plan', 'sheet'));
+  await page.getByText(/Weave in the tails/).waitFor();
+  for (const [format, width] of Object.entries(PAPERS)) {
+    await page.setViewportSize({ width: Math.floor(width), height: 1000 });
+    const beyond = () =>
+      page.evaluate(() =>
+        [...document.querySelectorAll('#root [dir], #root svg, #root svg text')]
+          .map((node) => ({ text: node.textContent?.slice(0, 30), box: node.getBoundingClientRect() }))
+          .filter(({ box }) => box.width > 0 && (box.right > window.innerWidth + 1 || box.left < -1))
+          .map(({ text }) => text),
+      );
+    await expect.poll(beyond).toEqual([]);
+    const pdf = await page.pdf({ format, preferCSSPageSize: false });
+    expect(pdf.length).toBeGreaterThan(10_000);
+  }
+});
+
+test('letters grow everywhere, and stay so', async ({ page, server }) => {
+  await page.goto(server.url);
   const size = () =>
     page
       .getByRole('heading', { level: 1 })
       .first()
       .evaluate((node) => Number.parseFloat(getComputedStyle(node).fontSize));
   const usual = await size();
-  await page.goto(`${house.url}/settings`);
+  await page.goto(`${server.url}/settings`);
   await page.getByRole('radio', { name: 'large', exact: true }).click();
-  await page.goto(house.url);
+  await page.goto(server.url);
   expect(await size()).toBeGreaterThan(usual * 1.1);
 });
 
-test('everything is saved as a file that reads back', async ({ page, house }) => {
-  await page.goto(`${house.url}/settings`);
+test('everything is saved as a file that reads back', async ({ page, server }) => {
+  await page.goto(`${server.url}/settings`);
   await page.getByText(/On this device: 18 plans/).waitFor();
   const [download] = await Promise.all([
     page.waitForEvent('download'),

@@ -1,61 +1,62 @@
 import type { Plan, Worked } from '@keep-snug/core';
-import { expect, field, openStage, test, type House } from '../house';
+import { expect, field, openStage, planAt, test, type TestServer } from '../testServer';
 
-/** A plan of the sample data for each shape. */
-const PLANS = [
-  ['strip-across', 1],
-  ['strip-along', 6],
-  ['ring-tube', 7],
-  ['round-chain', 8],
-  ['disc-wall', 9],
-  ['two-panels', 10],
-  ['cluster-panels', 11],
-  ['saddle', 12],
-  ['packet', 13],
-  ['layered', 14],
-] as const;
+/** The sample data has a plan of each shape. */
+const SHAPE_PLANS = {
+  'strip-across': 1,
+  'strip-along': 6,
+  'ring-tube': 7,
+  'round-chain': 8,
+  'disc-wall': 9,
+  'two-panels': 10,
+  'cluster-panels': 11,
+  saddle: 12,
+  packet: 13,
+  layered: 14,
+};
 
-const idOf = (number: number) => `b0000000-0000-4000-8000-${String(number).padStart(12, '0')}`;
+const idOf = (number: number) => planAt(number).split('/').at(-1)!;
 
-async function reckoned(house: House, id: string): Promise<Worked> {
-  const { body } = await house.read<{ body: Plan }>(`/plans/${id}`);
-  const answer = await fetch(`${house.url}/api/reckon`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  return (await answer.json()) as Worked;
+async function workedOf(server: TestServer, id: string): Promise<Worked> {
+  return server.reckon<Worked>((await server.read<{ body: Plan }>(`/plans/${id}`)).body);
 }
 
-for (const [shape, number] of PLANS) {
-  test(`${shape}: from its thing to a sheet whose counts are those of the reckoning`, async ({ page, house }) => {
-    const id = idOf(number);
-    await page.goto(`${house.url}/plan/${id}`);
-    const before = await reckoned(house, id);
-    await expect(page.getByRole('heading', { name: before.pieces[0]!.summary })).toBeVisible();
-
-    // a looser fit, and the next count up, as the tags offer it
-    await openStage(page, 'Fit');
-    await page.getByRole('radio', { name: 'roomy', exact: true }).click();
-    const more = page.getByRole('radio', { name: /(stitches|rows|rounds), / }).last();
-    await more.click();
-    await expect(more).toBeChecked();
-    await expect
-      .poll(async () => Object.keys((await house.read<{ body: Plan }>(`/plans/${id}`)).body.picks ?? {}).length)
-      .toBe(1);
-    const worked = await reckoned(house, id);
+test('every shape has its sheet, with the counts of the reckoning', async ({ page, server }) => {
+  await page.goto(server.url);
+  for (const [shape, number] of Object.entries(SHAPE_PLANS)) {
+    const worked = await workedOf(server, idOf(number));
+    expect(await server.read(`/plans/${idOf(number)}`)).toMatchObject({ body: { shape: { kind: shape } } });
+    await page.getByRole('button', { name: new RegExp(`^(Open the plan|Plan): ${worked.title}$`) }).click();
     await expect(page.getByRole('heading', { name: worked.pieces[0]!.summary })).toBeVisible();
-
     await page.getByRole('button', { name: 'Sheet', exact: true }).click();
     for (const { summary } of worked.pieces) await expect(page.getByText(summary).first()).toBeVisible();
     const last = worked.steps.filter(({ row }) => row !== null).at(-1)!;
     await expect(page.getByText(last.text).first()).toBeAttached();
     for (const caution of worked.cautions) await expect(page.getByText(caution.text)).toBeAttached();
-  });
-}
+    await page.goBack();
+    await page.goBack();
+  }
+});
 
-test('ways to make it: compared in words, taken by a press, and taken back', async ({ page, house }) => {
-  await page.goto(`${house.url}/plan/${idOf(1)}`);
+test('a looser fit, and the next count up, are those of the sheet', async ({ page, server }) => {
+  const id = idOf(8);
+  await page.goto(server.url + planAt(8));
+  await openStage(page, 'Fit');
+  await page.getByRole('radio', { name: 'roomy', exact: true }).click();
+  const more = page.getByRole('radio', { name: /(stitches|rows|rounds), / }).last();
+  await more.click();
+  await expect(more).toBeChecked();
+  await expect
+    .poll(async () => Object.keys((await server.read<{ body: Plan }>(`/plans/${id}`)).body.picks ?? {}).length)
+    .toBe(1);
+  const worked = await workedOf(server, id);
+  await expect(page.getByRole('heading', { name: worked.pieces[0]!.summary })).toBeVisible();
+  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await expect(page.getByText(worked.pieces[0]!.summary).first()).toBeVisible();
+});
+
+test('ways to make it: compared in words, taken by a press, and taken back', async ({ page, server }) => {
+  await page.goto(server.url + planAt(1));
   await page.getByRole('button', { name: 'Ways to make it' }).first().click();
   await expect(page.getByRole('group', { name: 'Disc and wall' })).toContainText('take it round a chain');
   await expect(page.getByRole('group', { name: 'Saddle caddy' })).toContainText(/bar/);
@@ -67,22 +68,22 @@ test('ways to make it: compared in words, taken by a press, and taken back', asy
   await expect(page.getByRole('heading', { name: /Chain 17, skip 1: 16 stitches/ })).toBeVisible();
 });
 
-test('another stitch brings its multiple, its rows and its options', async ({ page, house }) => {
-  await page.goto(`${house.url}/plan/${idOf(9)}`);
+test('another stitch brings its multiple, its rows and its options', async ({ page, server }) => {
+  await page.goto(server.url + planAt(9));
   await openStage(page, 'Fabric');
   await page.getByRole('combobox', { name: 'Stitch', exact: true }).selectOption({ label: 'net of chain loops' });
   await field(page, 'Chains in a loop').fill('7');
   await expect
-    .poll(async () => (await house.read<{ body: Plan }>(`/plans/${idOf(9)}`)).body.fabric.pattern)
+    .poll(async () => (await server.read<{ body: Plan }>(`/plans/${idOf(9)}`)).body.fabric.pattern)
     .toMatchObject({ chains: 7 });
-  const worked = await reckoned(house, idOf(9));
+  const worked = await workedOf(server, idOf(9));
   expect(worked.choices[0]!.options.find(({ best }) => best)!.count % 4).toBe(0);
   await page.getByRole('button', { name: 'Sheet', exact: true }).click();
   await expect(page.getByText(/chain 7, single crochet in the next space/).first()).toBeVisible();
 });
 
-test('no gauge but a chain that reaches round: everything follows it', async ({ page, house }) => {
-  await page.goto(`${house.url}/plan/${idOf(7)}`);
+test('no gauge but a chain that reaches round: everything follows it', async ({ page, server }) => {
+  await page.goto(server.url + planAt(7));
   await openStage(page, 'Fabric');
   await page.getByRole('button', { name: 'Take off: Stitches across', exact: true }).click();
   await page.getByRole('button', { name: 'Take off: Rows up', exact: true }).click();

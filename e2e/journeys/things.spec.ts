@@ -1,19 +1,14 @@
 import type { Plan, Worked } from '@keep-snug/core';
-import { expect, field, openStage, test, type House } from '../house';
+import { expect, field, openStage, test, type TestServer } from '../testServer';
 
-async function planned(house: House): Promise<{ plan: Plan; worked: Worked }> {
-  const plans = await house.read<{ body: Plan }[]>('/plans');
+async function planned(server: TestServer): Promise<{ plan: Plan; worked: Worked }> {
+  const plans = await server.read<{ body: Plan }[]>('/plans');
   const plan = plans.at(-1)!.body;
-  const answer = await fetch(`${house.url}/api/reckon`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(plan),
-  });
-  return { plan, worked: (await answer.json()) as Worked };
+  return { plan, worked: await server.reckon<Worked>(plan) };
 }
 
-test('a bottle: round taken for across is questioned, moved by a press, and sized', async ({ page, empty }) => {
-  await page.goto(`${empty.url}/new`);
+test('a bottle: round taken for across is questioned, moved by a press, and sized', async ({ page, emptyServer }) => {
+  await page.goto(`${emptyServer.url}/new`);
   await page.getByRole('radio', { name: 'Round and upright', exact: true }).click();
   await field(page, 'What it is').fill('tea flask');
   await field(page, 'Height').fill('9 1/2 in');
@@ -25,15 +20,15 @@ test('a bottle: round taken for across is questioned, moved by a press, and size
   await expect(page.getByText('240 mm round is 76.4 mm across.')).toBeVisible();
   await page.getByRole('button', { name: 'Plan a cover for it' }).click();
   await expect(field(page, 'Name of the plan')).toHaveValue('Sling for the tea flask');
-  await expect.poll(async () => (await empty.read<unknown[]>('/plans')).length).toBe(1);
-  const { worked, plan } = await planned(empty);
+  await expect.poll(async () => (await emptyServer.read<unknown[]>('/plans')).length).toBe(1);
+  const { worked, plan } = await planned(emptyServer);
   expect(plan.shape.kind).toBe('disc-wall');
   await expect(page.getByRole('heading', { name: worked.pieces[0]!.summary })).toBeVisible();
   await expect(page.getByText(/Fits \d+ times in 100/)).toBeVisible();
 });
 
-test('tools are listed one by one, and dividers give each its channel', async ({ page, empty }) => {
-  await page.goto(`${empty.url}/new`);
+test('tools are listed one by one, and dividers give each its channel', async ({ page, emptyServer }) => {
+  await page.goto(`${emptyServer.url}/new`);
   await page.getByRole('radio', { name: 'Tools', exact: true }).click();
   await field(page, 'What it is').fill('hooks');
   for (const [index, [length, grip]] of [
@@ -64,8 +59,8 @@ test('tools are listed one by one, and dividers give each its channel', async ({
   await expect(dividers.getByRole('button', { name: /^Channel 5/ })).toHaveCount(0);
 });
 
-test('a set holds things of several kinds, and a wrong one is told at its field', async ({ page, empty }) => {
-  await page.goto(`${empty.url}/new`);
+test('a set holds things of several kinds, and a wrong one is told at its field', async ({ page, emptyServer }) => {
+  await page.goto(`${emptyServer.url}/new`);
   await page.getByRole('radio', { name: 'Several together', exact: true }).click();
   await field(page, 'What it is').fill('desk things');
   await page.getByRole('button', { name: 'Plan a cover for it' }).click();

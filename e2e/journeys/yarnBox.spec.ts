@@ -1,11 +1,11 @@
-import { expect, field, openStage, test } from '../house';
+import { expect, field, openStage, test } from '../testServer';
 
 interface Kept<T> {
   body: T;
 }
 
-test('a yarn and its swatch are put in the box and size a new plan', async ({ page, empty }) => {
-  await page.goto(`${empty.url}/yarn`);
+test('a yarn and its swatch are put in the box and size a new plan', async ({ page, emptyServer }) => {
+  await page.goto(`${emptyServer.url}/yarn`);
   await expect(page.getByText('No yarn in the box')).toBeVisible();
   await page.getByRole('button', { name: 'Add a yarn' }).click();
   await page.getByRole('button', { name: 'Change: new yarn' }).click();
@@ -21,10 +21,10 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await expect(page.getByText('90 mm over 20')).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await expect
-    .poll(async () => (await empty.read<Kept<{ name: string; gramsLeft: number }>[]>('/yarns'))[0]?.body)
+    .poll(async () => (await emptyServer.read<Kept<{ name: string; gramsLeft: number }>[]>('/yarns'))[0]?.body)
     .toMatchObject({ name: 'kelp linen', gramsLeft: 75.5 });
 
-  await page.goto(`${empty.url}/new`);
+  await page.goto(`${emptyServer.url}/new`);
   await field(page, 'What it is').fill('seed packet');
   for (const [name, size] of [
     ['Width', '80'],
@@ -38,19 +38,19 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await expect(field(page, 'measure, stitches')).toHaveValue('90 mm');
 
   // what is on the shelf is drawn there, and what is taken off stays off
-  await page.goto(`${empty.url}/things`);
+  await page.goto(`${emptyServer.url}/things`);
   await expect(page.getByText('80 × 120 × 5 mm, 170 mm round')).toBeVisible();
   await page.getByRole('button', { name: 'Take off the shelf: seed packet' }).click();
-  await expect.poll(async () => (await empty.read<unknown[]>('/things')).length).toBe(0);
+  await expect.poll(async () => (await emptyServer.read<unknown[]>('/things')).length).toBe(0);
   await page.reload();
   await expect(page.getByText('The shelf is empty')).toBeVisible();
 });
 
 test('a plan without a swatch is an estimate everywhere, until rows of a swatch are measured', async ({
   page,
-  house,
+  server,
 }) => {
-  await page.goto(`${house.url}/plan/b0000000-0000-4000-8000-000000000004`);
+  await page.goto(`${server.url}/plan/b0000000-0000-4000-8000-000000000004`);
   await openStage(page, 'Fabric');
   await expect(page.getByRole('button', { name: /^Stitch width: .*, estimate. Workings/ })).toBeVisible();
   await page.getByRole('button', { name: 'Measure stitches of a swatch' }).click();
@@ -58,6 +58,6 @@ test('a plan without a swatch is an estimate everywhere, until rows of a swatch 
   await field(page, 'measure, stitches').fill('12 cm');
   await expect(page.getByRole('button', { name: /^Stitch width: [^,]*\. Workings/ })).toBeVisible();
   await page.getByRole('button', { name: 'Keep this swatch' }).click();
-  await page.goto(`${house.url}/yarn`);
+  await page.goto(`${server.url}/yarn`);
   await expect(page.getByRole('group', { name: 'Swatch, oat cotton on 4.5 mm' })).toHaveCount(2);
 });

@@ -9,7 +9,8 @@ export interface Store {
   db: LibSQLDatabase;
   /** Runs a write after all earlier ones: SQLite takes one writer at a time. Reads do not queue. */
   write: <T>(work: () => Promise<T>) => Promise<T>;
-  close: () => void;
+  /** Writes what waits in the log into the file itself, and lets go of it. */
+  close: () => Promise<void>;
 }
 
 const MIGRATIONS = `${HOME}server/drizzle`;
@@ -23,7 +24,11 @@ export async function openStore(file: string): Promise<Store> {
   const db = drizzle(client);
   await migrate(db, { migrationsFolder: MIGRATIONS });
   await client.execute('PRAGMA foreign_keys = ON');
-  return { db, write: queue(), close: () => client.close() };
+  const close = async () => {
+    if (!client.closed) await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+    client.close();
+  };
+  return { db, write: queue(), close };
 }
 
 function queue(): Store['write'] {

@@ -12,11 +12,11 @@ it('is the same after closing and opening the file again', async () => {
   const { store, file, done } = await freshStore();
   const id = randomUUID();
   await documentStore(store).put('plans', id, 0, { title: 'kept' });
-  store.close();
+  await store.close();
   const again = await openStore(file);
   expect((await documentStore(again).get('plans', id))?.body).toEqual({ title: 'kept' });
-  again.close();
-  done();
+  await again.close();
+  await done();
 });
 
 it('lays the sample data once, and leaves what was changed since', async () => {
@@ -30,7 +30,7 @@ it('lays the sample data once, and leaves what was changed since', async () => {
   const [, finished] = Object.entries(TERN_POINT.makes)[1]!;
   const events = await eventStore(store).since(0);
   expect(events.filter(({ event }) => event.kind === 'ticked')).toHaveLength(23 + reckon(finished.plan).steps.length);
-  done();
+  await done();
 });
 
 it('loses no acknowledged event when the process is killed while writing', async () => {
@@ -42,7 +42,7 @@ it('loses no acknowledged event when the process is killed while writing', async
     expect(acknowledged.length).toBeGreaterThanOrEqual(25);
     expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
   }
-  done();
+  await done();
 }, 60_000);
 
 /** Starts a writer, kills it once it has acknowledged so many events, and answers with all it acknowledged. */

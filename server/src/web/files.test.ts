@@ -74,7 +74,7 @@ describe('the app’s files', () => {
     const { store, done } = await freshStore();
     const answer = await request(createServer({ store, appRoot: folder })).get('/');
     expect(answer.headers['content-security-policy']).toContain(`script-src 'self' ${hash}`);
-    done();
+    await done();
   });
 
   it('need not be there: the server answers without an app', async () => {

@@ -1,0 +1,115 @@
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import type { RunningServer, startServer as StartServer } from '../server/src/start';
+
+const ROOT = fileURLToPath(new URL('../', import.meta.url));
+
+/** A file with the sample data in it, laid there once by the program itself. */
+export const SEED = join(ROOT, 'e2e/.cache/seed.sqlite');
+
+/** The bundled server, loaded once by each worker; every journey has a server and a file of its own. */
+let loaded: Promise<{ startServer: typeof StartServer }> | undefined;
+
+function program(): Promise<{ startServer: typeof StartServer }> {
+  loaded ??= import(pathToFileURL(join(ROOT, 'server/.cache/start.mjs')).href);
+  return loaded;
+}
+
+/** The real server on a real SQLite file of its own, that can be stopped and started again. */
+export class TestServer {
+  private running: RunningServer | null = null;
+  private port = 0;
+  private readonly folder = mkdtempSync(join(tmpdir(), 'keep-snug-'));
+  private readonly file = join(this.folder, 'store.sqlite');
+
+  /** @param seed a file to begin with a copy of; without one the store is empty */
+  constructor(seed?: string) {
+    if (seed) copyFileSync(seed, this.file);
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const { startServer } = await program();
+    const appRoot = join(ROOT, 'app/dist');
+    this.running = await startServer({ host: '127.0.0.1', port: this.port, file: this.file, appRoot });
+    this.port = this.running.port;
+  }
+
+  async stop(): Promise<void> {
+    await this.running?.stop();
+    this.running = null;
+  }
+
+  async end(): Promise<void> {
+    await this.stop();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  async read<T>(path: string): Promise<T> {
+    return (await fetch(`${this.url}/api${path}`)).json() as Promise<T>;
+  }
+
+  async reckon<T>(plan: object): Promise<T> {
+    const answer = await fetch(`${this.url}/api/reckon`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(plan),
+    });
+    return answer.json() as Promise<T>;
+  }
+}
+
+interface Servers {
+  /** With the Tern Point sample data. */
+  server: TestServer;
+  /** With nothing in it. */
+  emptyServer: TestServer;
+}
+
+async function serving(seed: string | undefined, use: (server: TestServer) => Promise<void>): Promise<void> {
+  const server = new TestServer(seed);
+  await server.start();
+  await use(server);
+  await server.end();
+}
+
+export const test = base.extend<Servers>({
+  server: async ({}, use) => serving(SEED, use),
+  emptyServer: async ({}, use) => serving(undefined, use),
+});
+
+/** What differs by the size of the screen is gone through on a phone's as well. */
+export const BOTH_SIZES = { tag: '@both-sizes' };
+
+/** What only a phone's screen can show. */
+export const PHONE_ONLY = { tag: '@phone-only' };
+
+export { expect };
+
+export const planAt = (number: number) => `/plan/b0000000-0000-4000-8000-${String(number).padStart(12, '0')}`;
+export const PHONE_PLAN = planAt(1);
+export const PHONE_MAKE_ID = 'c0000000-0000-4000-8000-000000000001';
+export const PHONE_MAKE = `/make/${PHONE_MAKE_ID}`;
+
+export async function openStage(page: Page, name: string): Promise<void> {
+  const stage = page.getByRole('button', { name, exact: true });
+  if ((await stage.getAttribute('aria-expanded')) !== 'true') await stage.click();
+}
+
+export function field(page: Page, label: string): Locator {
+  return page.getByRole('textbox', { name: label, exact: true });
+}
+
+/** Sizes of the thing as they would be typed with an inch tape in hand. */
+export async function measureThing(page: Page): Promise<void> {
+  await field(page, 'What it is').fill('hide log book');
+  await field(page, 'Width').fill('3 1/4');
+  await field(page, 'Height').fill('6.5 in');
+  await field(page, 'Depth').fill('1/2"');
+}
