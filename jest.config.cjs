@@ -1,8 +1,8 @@
-const plain = (name) => ({
+const plain = (name, folder = 'src') => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  testMatch: [`<rootDir>/${folder}/**/*.test.ts`],
   setupFiles: [`${__dirname}/tools/jest-properties.cjs`],
   transform: { '\\.tsx?$': `${__dirname}/tools/jest-esbuild.cjs` },
 });
@@ -10,5 +10,5 @@ const plain = (name) => ({
 module.exports = {
   // a small machine that does other things besides may take its time
   testTimeout: 180_000,
-  projects: [plain('core'), plain('server'), '<rootDir>/app'],
+  projects: [plain('core'), plain('server'), plain('tools', '.'), '<rootDir>/app'],
 };

@@ -8,6 +8,7 @@ export * from './fit';
 export * from './fittings';
 export * from './making';
 export * from './pattern';
+export * from './newPlan';
 export * from './plan';
 export * from './reckon';
 export * from './shapes';

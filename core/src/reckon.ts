@@ -1,12 +1,21 @@
 import { cautionsOf, type Caution } from './cautions';
-import { byColour, notionsOf, tallyPieces, workingTime, yarnNeed, type ColourNeed, type YarnNeed } from './supplies';
+import {
+  byColour,
+  notionsOf,
+  ONE_SITTING_MINUTES,
+  tallyPieces,
+  workingTime,
+  yarnNeed,
+  type ColourNeed,
+  type YarnNeed,
+} from './supplies';
 import type { Instruction, WorkedFabric } from './fabric';
 import { derive, type Advice, type Figure } from './figure';
 import type { Notion, Placed } from './fittings';
 import { pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
 import type { Plan } from './plan';
 import type { Choice, Phase, Piece, View, WorkStep } from './shapes';
-import type { WorkedThing } from './things';
+import { carrierDefinition, type Hazard, type WorkedThing } from './things';
 import { adviceOf, prepare, workOut, workWith, type WorkedOut } from './workOut';
 
 export const WORKED_FORMAT = 'keep-snug.worked/1';
@@ -79,23 +88,32 @@ export function reckon(plan: Plan): Worked {
     },
     wanted: { girth: fit.girthEase, cover: fit.coverEase },
     choices: built.choices,
-    fittings: placed.map(({ kind, figures, place }) => ({ kind, figures, place: wordText(place, schools) })),
+    fittings: placed.map(({ definition, figures, place }) => ({
+      kind: definition.id,
+      figures,
+      place: wordText(place, schools),
+    })),
     supplies,
     advice: adviceOf(plan, out).map((one) => ({
       ...one,
       text: wordText(one.text, schools),
       repair: wordText(one.repair, schools),
     })),
-    cautions: cautionsOf({
-      plan,
-      thing,
-      fittings: new Set(placed.map(({ kind }) => kind)),
-      placed,
-      minutes: supplies.time.value,
-    }),
+    cautions: cautionsOf(hazardsOf(plan, out, supplies.time.value), plan.setAside),
     steps: allSteps(pieces, placed, after, schools),
     views: viewsOf(out),
   };
+}
+
+/** All that a plan's parts bring with them that someone should be warned of. */
+function hazardsOf({ carrier }: Plan, { thing, shape, placed }: WorkedOut, minutes: number): ReadonlySet<Hazard> {
+  return new Set([
+    ...thing.hazards,
+    ...(carrier ? carrierDefinition(carrier.kind).hazards(carrier) : []),
+    ...(shape.hazards ?? []),
+    ...placed.flatMap(({ definition }) => definition.hazards ?? []),
+    ...(minutes > ONE_SITTING_MINUTES ? (['long-work'] as const) : []),
+  ]);
 }
 
 /** The views of a plan and the choices to be made in them. */

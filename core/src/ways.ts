@@ -2,7 +2,7 @@ import { chanceInputs, seedOf } from './chance';
 import type { FabricSpec } from './fabric';
 import { PlanProblem } from './figure';
 import { chanceOfFit, FITS, type FitName } from './fit';
-import { fittingDefinition } from './fittings';
+import { fittingsOn } from './fittings';
 import type { Plan } from './plan';
 import { stepsAfter, suppliesOf } from './reckon';
 import { SHAPES, shapeDefinition, type View } from './shapes';
@@ -80,7 +80,7 @@ function candidate(plan: Plan, shape: string, fabric: FabricSpec, hookMm: number
     fabric: sameHook ? fabric : { ...ungauged, hookMm, ...(gauge?.state ? { gauge: { state: gauge.state } } : {}) },
     shape: plan.shape.kind === shape ? plan.shape : { kind: shape },
     fit: plan.fit.name === fit ? plan.fit : { name: fit },
-    fittings: (plan.fittings ?? []).filter(({ kind }) => fittingDefinition(kind)?.shapes.includes(shape)),
+    fittings: fittingsOn(shapeDefinition(shape)!, plan.fittings),
   };
 }
 

@@ -1,12 +1,21 @@
-import { doubtGauge, fitness, workFabric, type Duty, type WorkedFabric } from './fabric';
+import { doubtGauge, fitness, swatchAdvice, workFabric, type Duty, type WorkedFabric } from './fabric';
 import { derive, PlanProblem, type Advice, type PlanFault } from './figure';
 import { workFit, type WorkedFit } from './fit';
-import { collisions, fittingDefinition, type DemandContext, type FittingDefinition, type Placed } from './fittings';
+import {
+  belongsOn,
+  collisions,
+  fittingDefinition,
+  giverOf,
+  whyNotOn,
+  type DemandContext,
+  type FittingDefinition,
+  type Placed,
+} from './fittings';
 import { DEFAULT_SCHOOLS, type Schools } from './pattern';
 import type { Plan } from './plan';
 import { shapeDefinition, type Built, type Demands, type ShapeContext, type ShapeDefinition } from './shapes';
 import { foundationAdvice } from './shapes/kit/advice';
-import { thingDefinition, type WorkedThing } from './things';
+import { checkThing, workThing, type WorkedThing } from './things';
 import { formatLength, withDefaults } from './units';
 
 /** What of a plan does not hang on the counts picked for it: worked out once for all of them. */
@@ -27,7 +36,7 @@ export interface WorkedOut {
   fit: WorkedFit;
   schools: Schools;
   built: Built;
-  placed: (Placed & { kind: string; name: string })[];
+  placed: (Placed & { definition: FittingDefinition })[];
 }
 
 /**
@@ -43,22 +52,22 @@ export function workOut(plan: Plan): WorkedOut {
  * @throws PlanProblem naming every entry that cannot be reckoned, its limit and the repair
  */
 export function prepare(plan: Plan): Prepared {
-  refuse(kindFaults(plan));
-  const thingKind = thingDefinition(plan.thing.kind)!;
   const shape = shapeDefinition(plan.shape.kind)!;
-  refuse(thingKind.check(plan.thing).map((fault) => ({ ...fault, path: `thing.${fault.path}` })));
+  refuse(fittingFaults(plan, shape));
+  refuse(checkThing(plan.thing).map((fault) => ({ ...fault, path: `thing.${fault.path}` })));
 
   const schools: Schools = { ...DEFAULT_SCHOOLS, ...plan.schools };
-  const thing = thingKind.work(plan.thing);
+  const thing = workThing(plan.thing);
   refuseUnsuited(shape, thing);
   const fabric = workFabric(plan.fabric, shape.worked, thing.girth);
   const fit = workFit(plan.fit, thing, fabric);
-  const all = plan.fittings ?? [];
+  const specs = plan.fittings ?? [];
+  const closesFlap = specs.some(({ kind }) => fittingDefinition(kind)!.closesFlap);
   const carrier = plan.carrier ? { carrier: plan.carrier } : {};
-  const asked = all.map((spec, index) => {
+  const asked = specs.map((spec, index) => {
     const definition = fittingDefinition(spec.kind)!;
     const options = withDefaults(definition.options, spec);
-    return { definition, context: { path: `fittings[${index}]`, options, all, thing, fabric, fit, ...carrier } };
+    return { definition, context: { path: `fittings[${index}]`, options, closesFlap, thing, fabric, fit, ...carrier } };
   });
   const demands = demandsOf(asked.map(({ definition, context }) => definition.demands?.(context) ?? {}));
   return {
@@ -86,8 +95,7 @@ export function workWith({ plan, shape, schools, context, asked }: Prepared, pic
   const { thing, fabric, fit } = context;
   const built = onChainHook(shape.build({ ...context, picks }), plan.fabric.chainHookMm);
   const placed = asked.map(({ definition, context: ask }) => ({
-    kind: definition.id,
-    name: definition.name,
+    definition,
     ...definition.place({ ...ask, shape: shape.id, built, schools }),
   }));
   return { shape, thing, fabric, fit, schools, built, placed };
@@ -98,22 +106,23 @@ export function adviceOf(plan: Plan, { thing, fabric, built, placed }: WorkedOut
   return [
     ...thing.advice,
     ...doubtGauge(plan.fabric, fabric),
+    ...swatchAdvice(plan.fabric),
     ...fitness(plan.fabric, fabric, dutyOf(thing)),
     ...built.pieces.slice(0, 1).flatMap((piece) => foundationAdvice(piece.fabric, piece.foundation)),
     ...built.advice,
     ...placed.flatMap((p) => p.advice),
     ...conditionAdvice(built),
-    ...collisions(placed.map((p) => ({ kind: p.kind, name: p.name, placed: p }))),
+    ...collisions(placed),
   ];
 }
 
 /** What the thing asks of the fabric: not to let its tips through, and to carry it. */
-function dutyOf({ wants, mass, kind }: WorkedThing): Duty {
+function dutyOf({ wants, mass, getsWet }: WorkedThing): Duty {
   const tips = (wants ?? []).map(({ tip }) => tip);
   return {
     ...(tips.length > 0 ? { tipMm: Math.min(...tips) } : {}),
     ...(mass ? { loadG: mass.value } : {}),
-    wet: kind === 'cylinder',
+    wet: getsWet,
   };
 }
 
@@ -157,39 +166,28 @@ function refuse(faults: readonly PlanFault[]): void {
 }
 
 function refuseUnsuited(shape: ShapeDefinition, thing: WorkedThing): void {
-  const why = shape.unsuited?.(thing);
+  const takes = shape.takes[thing.profile];
+  const why = takes === true ? shape.unsuited?.(thing) : takes;
   if (why) refuse([{ path: 'shape.kind', message: why }]);
 }
 
-/** Faults of the plan's kinds taken together: a shape that cannot hold the thing, a fitting out of place. */
-function kindFaults(plan: Plan): PlanFault[] {
-  const shape = shapeDefinition(plan.shape.kind)!;
-  const faults: PlanFault[] = [];
-  if (!shape.holds.includes(plan.thing.kind))
-    faults.push({
-      path: 'shape.kind',
-      message: `“${shape.name}” cannot hold this kind of thing. Choose another shape.`,
-    });
-  const kinds = (plan.fittings ?? []).map(({ kind }) => kind);
-  kinds.forEach((kind, index) => {
+/** Faults of the fittings taken together: one out of place, twice, or without what it needs. */
+function fittingFaults({ fittings = [] }: Plan, shape: ShapeDefinition): PlanFault[] {
+  const kinds = fittings.map(({ kind }) => kind);
+  return kinds.flatMap((kind, index): PlanFault[] => {
     const fitting = fittingDefinition(kind)!;
-    const path = `fittings[${index}].kind`;
-    if (kinds.indexOf(kind) !== index)
-      faults.push({ path, message: `There is a ${lower(fitting)} already. Take one of the two off.` });
-    if (!fitting.shapes.includes(shape.id))
-      faults.push({
-        path,
-        message: `${fitting.name} does not belong on “${shape.name}”. ${fitting.elsewhere} Or take it off.`,
-      });
-    for (const needed of fitting.needs) {
-      if (!kinds.includes(needed))
-        faults.push({
-          path,
-          message: `A ${lower(fitting)} needs a ${needed}. Add the ${needed}, or take the ${lower(fitting)} off.`,
-        });
-    }
+    const name = fitting.name.toLowerCase();
+    const giver = giverOf(fitting);
+    const messages = [
+      kinds.indexOf(kind) !== index && `There is a ${name} already. Remove one of the two.`,
+      !belongsOn(shape, fitting) &&
+        `“${fitting.name}” does not go on “${shape.name}”. ${whyNotOn(shape, fitting)} Choose one of these shapes, or remove it.`,
+      giver &&
+        !kinds.includes(giver.id) &&
+        `A ${name} needs a ${giver.name.toLowerCase()}. Add the ${giver.name.toLowerCase()}, or remove the ${name}.`,
+    ];
+    return messages.flatMap((message) => (message ? [{ path: `fittings[${index}].kind`, message }] : []));
   });
-  return faults;
 }
 
 /** What each wish of a fitting costs the count, where it costs more than half a stitch (handbook 4). */
@@ -205,8 +203,4 @@ function conditionAdvice({ choices }: Built): Advice[] {
         at: 'fittings',
       })),
   );
-}
-
-function lower(fitting: FittingDefinition): string {
-  return fitting.name.toLowerCase();
 }

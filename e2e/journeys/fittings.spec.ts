@@ -78,7 +78,7 @@ test('a caution is read and set aside on the board, and stays on the sheet', asy
 test('what does not belong on a shape says where it would', async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fittings');
-  await expect(page.getByText(/^Drawstring: .*take a ring tube/)).toBeVisible();
+  await expect(page.getByText(/^Drawstring: It runs through an eyelet round.*“Ring tube”/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Add a fitting' }).selectOption({ label: 'Belt loop' });
   await expect(
     page.getByRole('group', { name: 'Belt loop', exact: true }).getByText(/on the back, centred/i),

@@ -1,4 +1,4 @@
-import { PlanProblem, reckon, type Plan } from '@keep-snug/core';
+import { planFor, PlanProblem, reckon, type Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { useState } from 'react';
@@ -11,7 +11,6 @@ import { useSettings } from '@/state/settings';
 import { AdviceList } from './AdviceList';
 import { Clash } from '@/parts/Clash';
 import { CountTags } from './CountTags';
-import { planFor } from './newPlan';
 import { StageList } from './StageList';
 import { Sums } from './Sums';
 import { STAGES } from './stages';

@@ -67,11 +67,13 @@ describe('the shape', () => {
 });
 
 describe('the fabric', () => {
-  it('takes another stitch without the gauge of the one before, and shows what can be set of it', () => {
+  it('takes another stitch with the swatch of the one before as no more than that, and shows what can be set of it', () => {
     show(<Board start={phone} stage="fabric" />);
     fireEvent(screen.getByLabelText('Stitch'), 'change', { target: { value: 'net' } });
     expect(now.fabric).toMatchObject({ stitch: 'net' });
-    expect(now.fabric.gauge).toBeUndefined();
+    expect(now.fabric.gauge).toMatchObject({ stitch: 'single' });
+    expect(screen.getByText(/follow from your swatch in single crochet/)).toBeTruthy();
+    expect(screen.getByText('Measure stitches of a swatch')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Chains in a loop'), '7');
     expect(now.fabric.pattern).toEqual({ chains: 7 });
   });
@@ -85,7 +87,6 @@ describe('the fabric', () => {
       ['rows', '10 cm'],
     ] as const) {
       fireEvent.press(screen.getByText(`Measure ${one} of a swatch`));
-      expect(now.fabric.gauge?.[one]).toBeUndefined();
       fireEvent.changeText(screen.getByLabelText(`measure, ${one}`), length);
       expect(now.fabric.gauge?.[one]).toEqual([expect.objectContaining({ count: 20, typed: length })]);
     }
@@ -146,7 +147,9 @@ describe('fittings', () => {
 
   it('that do not belong here say where they would', () => {
     show(<Board start={phone} stage="fittings" />);
-    expect(screen.getByText(/^Handles in the wall: .*take a ring tube/)).toBeTruthy();
+    expect(
+      screen.getByText(/^Handles in the wall: They are left open in a round\. It goes on “Ring tube”/),
+    ).toBeTruthy();
   });
 
   it('with a wrong entry keep it, and tell it at its field', () => {

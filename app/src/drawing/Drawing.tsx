@@ -1,4 +1,4 @@
-import type { Choice, LengthUnit, Plan, View } from '@keep-snug/core';
+import type { ChartSymbol, Choice, LengthUnit, Plan, View } from '@keep-snug/core';
 import { memo, useMemo, type ReactNode } from 'react';
 import { StyleSheet, View as Box, type ViewStyle } from 'react-native';
 import { Icon, type IconName } from '@/parts/Icon';
@@ -21,7 +21,7 @@ import { useZoom, WHOLE, type Zoom } from './useZoom';
 export interface Work {
   choices: readonly Choice[];
   edit: (work: (plan: Plan) => Plan) => void;
-  symbols: readonly (readonly string[])[];
+  symbols: readonly (readonly ChartSymbol[])[];
 }
 
 interface Props extends Omit<DrawnProps, 'frame'> {

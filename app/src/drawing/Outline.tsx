@@ -1,6 +1,6 @@
+import type { ThingOutline } from '@keep-snug/core';
 import Svg, { G, Polygon, Rect } from 'react-native-svg';
 import { useColours } from '@/theme/useTheme';
-import type { ThingOutline } from '@/things/outlineOf';
 
 interface Props {
   outline: ThingOutline;

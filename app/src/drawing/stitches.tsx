@@ -1,4 +1,4 @@
-import type { Cloth } from '@keep-snug/core';
+import type { ChartSymbol, Cloth } from '@keep-snug/core';
 import type { ReactElement } from 'react';
 import { G, Path } from './ink';
 import type { Ink } from './lettering';
@@ -19,7 +19,7 @@ export const STITCH_PX = 9;
 export function stitchInk(
   part: Cloth,
   { scale, colours }: Ink,
-  symbols: readonly (readonly string[])[],
+  symbols: readonly (readonly ChartSymbol[])[],
   seen: Seen,
   key: string,
 ): ReactElement | null {

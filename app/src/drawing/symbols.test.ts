@@ -1,5 +1,5 @@
-import { STITCHES, stitchPattern } from '@keep-snug/core';
-import { gridPath, signOf, windowOf } from './symbols';
+import { BASES, CROSS, post, STITCHES, stitchPattern } from '@keep-snug/core';
+import { gridPath, windowOf } from './symbols';
 
 const grid = { columns: 200, rows: 200, w: 12, h: 10 };
 // every sign is set down at its place (M), and each of its strokes begun from there (m)
@@ -32,16 +32,16 @@ describe('signs', () => {
   it('are drawn for every stitch in view and for no other', () => {
     const window = windowOf(grid, { left: 0, top: 0, right: 120, bottom: 50 });
     // a cross is two strokes
-    expect(strokes(gridPath(grid, window, [['single']]))).toBe(10 * 5 * 2);
-    expect(gridPath(grid, { fromColumn: 0, toColumn: 0, fromRow: 0, toRow: 0 }, [['single']])).toBe('');
+    expect(strokes(gridPath(grid, window, [[CROSS]]))).toBe(10 * 5 * 2);
+    expect(gridPath(grid, { fromColumn: 0, toColumn: 0, fromRow: 0, toRow: 0 }, [[CROSS]])).toBe('');
   });
 
   it('follow the repeat, across and from the bottom up', () => {
     const one = { columns: 2, rows: 2, w: 10, h: 10 };
     const whole = { fromColumn: 0, toColumn: 2, fromRow: 0, toRow: 2 };
     const path = gridPath(one, whole, [
-      ['single', 'double'],
-      ['double', 'double'],
+      [CROSS, post(1)],
+      [post(1), post(1)],
     ]);
     expect(strokes(path)).toBe(2 + 3 * 3);
     expect(signs(path)).toBe(4);
@@ -49,21 +49,27 @@ describe('signs', () => {
     expect(path.slice(path.lastIndexOf('M'))).toMatch(/^M15 15m/);
   });
 
-  it('are there for every stitch pattern, each its own', () => {
+  it('are there for every stitch pattern, and those of different base stitches differ', () => {
     for (const { id } of STITCHES) {
       const { symbols } = stitchPattern(id, id === 'own' ? { name: 'x', repeat: 1, edge: 0, rowsInRepeat: 1 } : {});
-      for (const stitch of symbols.flat()) expect(signOf(stitch)(5, 5, 10, 10)).toMatch(/^M[\d.-]+ [\d.-]+/);
+      for (const symbol of symbols.flat()) expect(symbol(5, 5, 10, 10)).toMatch(/^M[\d.-]+ [\d.-]+/);
     }
-    const drawn = ['single', 'half-double', 'double', 'treble', 'chain', 'spike'].map((stitch) =>
-      signOf(stitch)(5, 5, 10, 10),
-    );
+    const drawn = Object.values(BASES).map(({ symbol }) => symbol(5, 5, 10, 10));
     expect(new Set(drawn).size).toBe(drawn.length);
+    // stitches built of others do not look like them
+    const plain = stitchPattern('single').symbols.flat();
+    for (const id of ['single-back-loop', 'linked-single', 'spike'])
+      expect(
+        stitchPattern(id)
+          .symbols.flat()
+          .some((symbol) => !plain.includes(symbol)),
+      ).toBe(true);
   });
 
   it('of forty thousand stitches are made within a frame’s worth of strokes: only what is seen', () => {
     const window = windowOf(grid, { left: 300, top: 300, right: 1100, bottom: 900 });
     const seen = (window.toColumn - window.fromColumn) * (window.toRow - window.fromRow);
     expect(seen).toBeLessThan(5000);
-    expect(strokes(gridPath(grid, window, [['single']]))).toBe(2 * seen);
+    expect(strokes(gridPath(grid, window, [[CROSS]]))).toBe(2 * seen);
   });
 });

@@ -1,4 +1,4 @@
-import { foldMake, type Make, type MakeState, type Step, type ToldPiece, type Worked } from '@keep-snug/core';
+import { foldMake, tapeOf, type Make, type MakeState, type Step, type ToldPiece, type Worked } from '@keep-snug/core';
 import { useMemo } from 'react';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { useMakeEvents } from '@/state/events';
@@ -48,27 +48,4 @@ export function useProgress(id: string, make: Make): Progress | null {
     marksMm: tape.marks,
     rowsDone: done.filter((step) => step.row !== null && step.piece === piece.id).length,
   };
-}
-
-interface TapeOfPieces {
-  length: number;
-  marks: number[];
-  starts: Record<string, number>;
-}
-
-/** All pieces along one tape, in the order they are worked, with a mark where each section ends. */
-export function tapeOf({ pieces, steps }: Worked): TapeOfPieces {
-  const starts: Record<string, number> = {};
-  const marks: number[] = [];
-  let length = 0;
-  for (const { id } of pieces) {
-    starts[id] = length;
-    const rows = steps.filter((step) => step.piece === id && step.row !== null);
-    rows.forEach((step, index) => {
-      const ends = rows[index + 1]?.section !== step.section;
-      if (ends) marks.push(length + (step.heightMm ?? 0));
-    });
-    length += rows.at(-1)?.heightMm ?? 0;
-  }
-  return { length, marks: marks.slice(0, -1), starts };
 }

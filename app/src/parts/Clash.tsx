@@ -1,4 +1,4 @@
-import type { DocumentKind } from '@keep-snug/core/formats';
+import type { DocumentKind } from '@keep-snug/core/documents';
 import { View } from 'react-native';
 import { Action } from './Action';
 import { Notice } from './Notice';

@@ -1,4 +1,4 @@
-import { formatLength, parseLength, type LengthUnit } from '@keep-snug/core';
+import { formatLength, lengthFault, lengthReading, parseLength } from '@keep-snug/core';
 import { useSettings } from '@/state/settings';
 import { TextField } from './TextField';
 import { useTyped } from './useTyped';
@@ -48,35 +48,8 @@ export function LengthField({ label, help, mm, typed, min, max, onChange, onClea
       onChange={type}
       onBlur={leave}
       error={error ?? fault}
-      hint={reading(line, mm, units) ?? help ?? ''}
+      hint={lengthReading(line, mm, units) ?? help ?? ''}
       keyboard="default"
     />
   );
-}
-
-interface Limits {
-  min: number;
-  max: number;
-  units: LengthUnit;
-  optional: boolean;
-}
-
-/** What is wrong with a typed length: the value, the limit, the repair; undefined when nothing is. */
-export function lengthFault(text: string, { min, max, units, optional }: Limits): string | undefined {
-  if (text.trim() === '' && optional) return undefined;
-  const parsed = parseLength(text, units);
-  if (!parsed.ok) return parsed.message;
-  const say = (mm: number) => formatLength(mm, parsed.unit);
-  if (parsed.mm < min)
-    return `${say(parsed.mm)} is too small: ${say(min)} at the least. Check the number and its unit.`;
-  if (parsed.mm > max) return `${say(parsed.mm)} is too large: ${say(max)} at the most. Check the number and its unit.`;
-  return undefined;
-}
-
-/** What a length written in another unit comes to in the reader's own. */
-function reading(text: string, mm: number | undefined, units: LengthUnit): string | undefined {
-  const parsed = parseLength(text, units);
-  if (!parsed.ok || mm === undefined) return undefined;
-  const own = formatLength(parsed.mm, units);
-  return own === text.trim() || formatLength(parsed.mm, units).startsWith(`${text.trim()} `) ? undefined : `= ${own}`;
 }

@@ -4,7 +4,7 @@ import { G, Line, Path, Rect, Text as SvgText } from '@/drawing/ink';
 import { useSettings } from '@/state/settings';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
-import { tapeTicks, type Tick } from './tapeTicks';
+import { tapeTicks, type Tick } from '@keep-snug/core';
 
 const BREADTH = 26;
 const NONE: readonly number[] = [];

@@ -1,7 +1,7 @@
+import { lengthFault, numberFault } from '@keep-snug/core';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { PaperProvider } from 'react-native-paper';
-import { LengthField, lengthFault } from './LengthField';
-import { numberFault } from './NumberField';
+import { LengthField } from './LengthField';
 
 const limits = { min: 1, max: 5000, units: 'mm' as const, optional: false };
 

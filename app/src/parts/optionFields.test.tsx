@@ -1,9 +1,9 @@
-import type { Field, FieldValues } from '@keep-snug/core';
+import { readNumber, type Field, type FieldValues } from '@keep-snug/core';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { show } from '@/fixtures/show';
 import { useSettings } from '@/state/settings';
-import { NumberField, readNumber } from './NumberField';
+import { NumberField } from './NumberField';
 import { faultAt, OptionFields } from './OptionFields';
 
 const FIELDS: readonly Field[] = [

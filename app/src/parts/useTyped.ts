@@ -1,4 +1,4 @@
-import { useController, useForm } from 'react-hook-form';
+import { useState } from 'react';
 
 interface Typing {
   /** What stands on the line while nothing is being typed. */
@@ -10,27 +10,21 @@ interface Typing {
 }
 
 /**
- * A line that is its own little form: what is typed stays as typed until it is left, and until it is mended when
- * something is wrong with it; otherwise the line follows what changes elsewhere.
+ * A line as typed until it is left, and until it is mended when something is wrong with it; otherwise it follows what
+ * changes elsewhere.
  */
 export function useTyped({ value, wrong, take }: Typing) {
-  const { control, resetField } = useForm({ values: { line: value }, resetOptions: { keepDirtyValues: true } });
-  const { field, fieldState } = useController({
-    name: 'line',
-    control,
-    rules: { validate: (line: string) => wrong(line) ?? true },
-  });
-  const error = fieldState.isDirty ? wrong(field.value) : undefined;
+  const [typed, setTyped] = useState<string | null>(null);
+  const error = typed === null ? undefined : wrong(typed);
   return {
-    line: field.value,
+    line: typed ?? value,
     error,
     type: (next: string) => {
-      field.onChange(next);
+      setTyped(next);
       take(next);
     },
     leave: () => {
-      field.onBlur();
-      if (!error) resetField('line', { defaultValue: value });
+      if (!error) setTyped(null);
     },
   };
 }

@@ -1,4 +1,4 @@
-import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/formats';
+import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
 import { useEvents } from '@/state/events';
 import { useLibrary, type Held } from '@/state/library';
 

@@ -1,8 +1,7 @@
-import { reckon, type Plan } from '@keep-snug/core';
+import { reckon, type Plan, tapeOf } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
-import { tapeOf } from '@/making/useProgress';
 import { useSettings } from '@/state/settings';
 import { Sheet } from './Sheet';
 import { linesOf, sheetText } from './sheetText';

@@ -1,5 +1,5 @@
 import type { MakeEvent } from '@keep-snug/core';
-import type { DocumentKind } from '@keep-snug/core/formats';
+import type { DocumentKind } from '@keep-snug/core/documents';
 
 export interface Kept {
   id: string;

@@ -1,21 +1,22 @@
+import { blankDraft, THINGS, type ThingDraft } from '@keep-snug/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import type { DraftThing } from '@/things/readDraft';
 import { deviceStorage } from './storage';
 
 /** A thing being measured: every word as typed, so that leaving and coming back loses nothing. */
-interface Draft extends DraftThing {
-  keep: (draft: DraftThing) => void;
+interface Draft {
+  draft: ThingDraft;
+  keep: (draft: ThingDraft) => void;
   clear: () => void;
 }
 
-export const BLANK: DraftThing = { kind: 'slab', texts: {}, ways: {}, counts: {}, members: [] };
+export const BLANK: ThingDraft = blankDraft(THINGS[0]!);
 
 export const useDraft = create<Draft>()(
-  persist((set) => ({ ...BLANK, keep: (draft) => set(draft), clear: () => set(BLANK) }), {
+  persist((set) => ({ draft: BLANK, keep: (draft) => set({ draft }), clear: () => set({ draft: BLANK }) }), {
     name: 'keep-snug.draft',
-    version: 3,
-    migrate: () => BLANK as Draft,
+    version: 4,
+    migrate: () => ({ draft: BLANK }) as Draft,
     storage: deviceStorage,
   }),
 );

@@ -1,4 +1,4 @@
-import type { DocumentKind, Documents } from '@keep-snug/core/formats';
+import type { DocumentKind, Documents } from '@keep-snug/core/documents';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { Kept, PutAnswer } from './api';

@@ -1,4 +1,4 @@
-import { DOCUMENT_KINDS } from '@keep-snug/core/formats';
+import { DOCUMENT_KINDS } from '@keep-snug/core/documents';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { deleteDocument, eventsSince, listDocuments, putDocument, sendEvents } from './api';

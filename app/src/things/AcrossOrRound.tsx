@@ -4,26 +4,30 @@ import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
 import { Words } from '@/parts/Words';
 import { useSettings } from '@/state/settings';
-import { lineName } from './readDraft';
 import { useThingDraft } from './ThingForm';
 
+interface Props {
+  /** Where the thing stands in the form: nothing, or `members.1.`. */
+  at: string;
+  /** The two measures of one circle. */
+  keys: { across: string; round: string };
+}
+
 /** A number for a round thing may be one across or one round: shows the other at once, and questions an odd one. */
-export function AcrossOrRound({ prefix }: { prefix: string }) {
+export function AcrossOrRound({ at, keys }: Props) {
   const units = useSettings((state) => state.units);
-  const { form, draft } = useThingDraft();
-  const line = (key: string) => lineName(`${prefix}${key}`);
-  const typed = (key: string) => draft.texts[line(key)] ?? '';
-  const across = parseLength(typed('diameter'), units);
-  const round = parseLength(typed('girth'), units);
-  const given = round.ok ? ('round' as const) : ('across' as const);
+  const { textAt, setText } = useThingDraft();
+  const typed = (way: 'across' | 'round') => textAt(`${at}texts.${keys[way]}`);
+  const across = parseLength(typed('across'), units);
+  const round = parseLength(typed('round'), units);
+  const [given, other] = round.ok ? (['round', 'across'] as const) : (['across', 'round'] as const);
   const parsed = round.ok ? round : across;
   if (!parsed.ok || parsed.mm <= 0) return null;
   const doubt = mixedUp(parsed.mm, given);
   const say = (mm: number) => formatLength(mm, units);
-  const [from, to] = given === 'round' ? (['girth', 'diameter'] as const) : (['diameter', 'girth'] as const);
   const move = () => {
-    form.setValue(`texts.${line(to)}`, typed(from));
-    form.setValue(`texts.${line(from)}`, '');
+    setText(`${at}texts.${keys[other]}`, typed(given));
+    setText(`${at}texts.${keys[given]}`, '');
   };
   return (
     <View style={{ gap: 6 }}>
@@ -34,7 +38,7 @@ export function AcrossOrRound({ prefix }: { prefix: string }) {
       </Words>
       {doubt ? (
         <Notice tone="thread" word="Across or round?" text={doubt.text}>
-          <Action onPress={move}>{`It is ${given === 'round' ? 'across' : 'round'}`}</Action>
+          <Action onPress={move}>{`It is ${other}`}</Action>
         </Notice>
       ) : null}
     </View>

@@ -1,11 +1,11 @@
+import type { Sketch } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Path, Svg } from '@/drawing/ink';
 import { useColours } from '@/theme/useTheme';
-import { SKETCHES } from './sketches';
 
 interface Props {
-  /** The kind of thing, or of what carries it. */
-  of: string;
+  /** Of the kind of thing, or of what carries it. */
+  sketch: Sketch | undefined;
   /** Which of its measures is asked for. */
   at: string;
 }
@@ -13,11 +13,10 @@ interface Props {
 const SIZE = 52;
 
 /** Which dimension is being asked: the thing with the tape laid where it belongs. The line's own words say the same. */
-export function Asked({ of, at }: Props) {
+export function Asked({ sketch, at }: Props) {
   const colours = useColours();
-  const sketch = SKETCHES[of];
   const tape = sketch?.tape[at];
-  if (!tape) return null;
+  if (!sketch || !tape) return null;
   return (
     <View style={{ paddingTop: 26 }}>
       <Svg width={SIZE} height={SIZE} viewBox="0 0 100 100" aria-hidden>

@@ -1,4 +1,4 @@
-import { METHODS, type LengthField as Field, type Measure, type Method } from '@keep-snug/core';
+import { METHODS, type LengthField as Field, type Measure, type Method, type Sketch } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { LengthField } from '@/parts/LengthField';
@@ -7,8 +7,8 @@ import { Asked } from './Asked';
 
 interface Props {
   field: Field;
-  /** Whose measure it is, to be drawn beside it. */
-  asked: { of: string; at: string };
+  /** Where the tape is laid, to be drawn beside it. */
+  sketch: Sketch | undefined;
   measure: Measure | undefined;
   /** How it is taken unless it is said otherwise. */
   usual: Method;
@@ -18,11 +18,11 @@ interface Props {
 }
 
 /** One measure of a thing: the length in any unit, and how it was taken. */
-export function MeasureField({ field, asked, measure, usual, onChange, onClear, fault }: Props) {
+export function MeasureField({ field, sketch, measure, usual, onChange, onClear, fault }: Props) {
   const by = measure?.by ?? usual;
   return (
     <View style={{ flexDirection: 'row', columnGap: 12 }}>
-      <Asked {...asked} />
+      <Asked sketch={sketch} at={field.key} />
       <View style={{ flex: 1 }}>
         <FieldRow>
           <LengthField

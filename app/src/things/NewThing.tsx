@@ -1,5 +1,15 @@
-import { thingDefinition, THINGS, type ThingSpec } from '@keep-snug/core';
+import {
+  blankDraft,
+  outlineOf,
+  readDraft,
+  thingDefinition,
+  THINGS,
+  type LengthUnit,
+  type ThingDraft,
+  type ThingSpec,
+} from '@keep-snug/core';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { newPlan } from '@/board/newPlan';
 import { Outline } from '@/drawing/Outline';
@@ -14,15 +24,23 @@ import { useDraft } from '@/state/draft';
 import { useLibrary, useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
-import { DraftFields, Line } from './DraftFields';
-import { outlineOf } from './outlineOf';
-import { readDraft } from './readDraft';
-import { faultsOf, ThingForm, useThingDraft } from './ThingForm';
+import { resolverOf, ThingForm, useThingDraft } from './ThingForm';
+import { TextLine, ThingLines } from './ThingLines';
+
+/** What is wrong with a draft, by path: a cover has to be called something. */
+function faultsOf(draft: ThingDraft, units: LengthUnit): Record<string, string> {
+  const { faults } = readDraft(draft, units);
+  return (draft.texts.name ?? '').trim() === '' ? { name: NO_NAME, ...faults } : faults;
+}
+
+const NO_NAME = 'No name yet. Say what it is, such as field phone.';
 
 /** "What should it hold?": a thing from the shelf, or one measured now. */
 export function NewThing() {
+  const units = useSettings((state) => state.units);
+  const [start] = useState(() => useDraft.getState().draft);
   return (
-    <ThingForm>
+    <ThingForm start={start} onType={useDraft.getState().keep} resolver={resolverOf(faultsOf, units)}>
       <Measuring />
     </ThingForm>
   );
@@ -36,8 +54,13 @@ function Measuring() {
   const kind = thingDefinition(draft.kind) ?? THINGS[0]!;
   const shelf = useShelf('things');
   const tried = form.formState.isSubmitted;
-  const { thing } = readDraft(draft, units);
-  const faults = faultsOf(draft, units);
+  const read = readDraft(draft, units);
+  const { thing } = read;
+  const measure = (next: string) => {
+    form.setValue('kind', next);
+    if (draft.entries.length < (thingDefinition(next)!.list?.least ?? 0))
+      form.setValue('entries', blankDraft(thingDefinition(next)!).entries);
+  };
 
   const goOn = form.handleSubmit(() => {
     useLibrary.getState().add('things', { name: (draft.texts.name ?? '').trim(), thing });
@@ -66,19 +89,18 @@ function Measuring() {
           <Words as="heading" level={2}>
             {shelf.length > 0 ? 'Or measure another' : 'Measure it'}
           </Words>
-          <Tabs
-            as="radio"
-            label="Kind of thing"
-            options={THINGS}
-            value={kind.id}
-            onChange={(next) => form.setValue('kind', next)}
-          />
+          <Tabs as="radio" label="Kind of thing" options={THINGS} value={kind.id} onChange={measure} />
           <Words tone="faint">{`${kind.examples.replace(/^./, (c) => c.toUpperCase())}. In mm, cm or inches: 82, 8,2 cm, 3 1/4.`}</Words>
           <Preview thing={thing} />
           <FieldRow>
-            <Line path="name" label="What it is" most={120} error={tried ? faults.name : undefined} />
+            <TextLine
+              line="texts.name"
+              label="What it is"
+              most={120}
+              error={tried ? faultsOf(draft, units).name : undefined}
+            />
           </FieldRow>
-          <DraftFields definition={kind} faults={faults} tried={tried} />
+          <ThingLines key={kind.id} definition={kind} thing={thing} read={read} tried={tried} />
           <View style={{ alignItems: 'flex-start', paddingBottom: 24 }}>
             <Action main onPress={() => void goOn()}>
               Plan a cover for it

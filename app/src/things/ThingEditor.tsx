@@ -1,5 +1,5 @@
-import { thingDefinition, type Plan, type ThingSpec } from '@keep-snug/core';
-import type { ThingRecord } from '@keep-snug/core/formats';
+import { type Plan, type ThingSpec } from '@keep-snug/core';
+import type { ThingRecord } from '@keep-snug/core/documents';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
@@ -22,7 +22,6 @@ export function ThingEditor({ id, body, onClose }: Props) {
   const change = useLibrary((state) => state.change);
   // what plans held when the editor was opened: those are the ones that may follow
   const [before] = useState(() => JSON.stringify(unnamed(body.thing)));
-  const definition = thingDefinition(body.thing.kind)!;
   const put = (next: ThingRecord) => change('things', id, next);
   return (
     <Panel title={body.name} onClose={onClose}>
@@ -36,13 +35,7 @@ export function ThingEditor({ id, body, onClose }: Props) {
           }}
         />
       </FieldRow>
-      <ThingFields
-        definition={definition}
-        thing={body.thing}
-        path="thing"
-        faults={definition.check(body.thing).map((fault) => ({ ...fault, path: `thing.${fault.path}` }))}
-        onChange={(thing) => put({ ...body, thing })}
-      />
+      <ThingFields thing={body.thing} path="thing" faults={[]} onChange={(thing) => put({ ...body, thing })} />
       <Followers before={before} thing={body.thing} />
     </Panel>
   );

@@ -1,4 +1,4 @@
-import { formatLength, formatLengthNumber } from '@keep-snug/core';
+import { formatLength, formatLengthNumber, outlineOf, sizesOf, thingIfWhole } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -14,7 +14,6 @@ import { useLibrary, useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
 import { ThingEditor } from './ThingEditor';
-import { outlineOf, sizesOf, workThing } from './outlineOf';
 
 const SHELF_HEIGHT = 220;
 const GAP = 24;
@@ -32,7 +31,7 @@ export function Things() {
   const [open, setOpen] = useState<string | null>(null);
   const things = useShelf('things').flatMap(([id, held]) => {
     const { body } = held;
-    const worked = workThing(body.thing);
+    const worked = thingIfWhole(body.thing);
     const outline = outlineOf(body.thing);
     return worked && outline ? [{ id, held, body, worked, outline }] : [];
   });

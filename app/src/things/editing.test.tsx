@@ -1,17 +1,24 @@
-import { THINGS, thingDefinition, type Plan, type ThingSpec } from '@keep-snug/core';
+import {
+  blankDraft,
+  readDraft,
+  THINGS,
+  thingDefinition,
+  type Plan,
+  type ThingDraft,
+  type ThingSpec,
+} from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useEffect, useState } from 'react';
 import { CarrierFields } from '@/board/stages/CarrierFields';
 import { show } from '@/fixtures/show';
-import { BLANK, useDraft } from '@/state/draft';
+import { useDraft } from '@/state/draft';
 import { useLibrary } from '@/state/library';
 import { useSettings } from '@/state/settings';
-import { DraftFields } from './DraftFields';
-import { readDraft } from './readDraft';
-import { ThingForm } from './ThingForm';
+import { ThingForm, useThingDraft } from './ThingForm';
 import { ThingEditor } from './ThingEditor';
 import { ThingFields } from './ThingFields';
+import { ThingLines } from './ThingLines';
 
 const thingOf = (name: string) => Object.values(TERN_POINT.things).find((record) => record.name.includes(name))!.thing;
 let now: ThingSpec;
@@ -21,9 +28,7 @@ function Editor({ start }: { start: ThingSpec }) {
   useEffect(() => {
     now = thing;
   }, [thing]);
-  return (
-    <ThingFields definition={thingDefinition(thing.kind)!} thing={thing} path="thing" faults={[]} onChange={setThing} />
-  );
+  return <ThingFields thing={thing} path="thing" faults={[]} onChange={setThing} />;
 }
 
 beforeEach(() => {
@@ -133,15 +138,19 @@ describe('what carries it', () => {
 });
 
 describe('a draft', () => {
+  function Lines({ tried }: { tried: boolean }) {
+    const { draft } = useThingDraft();
+    const read = readDraft(draft, 'mm');
+    return <ThingLines definition={thingDefinition(draft.kind)!} thing={read.thing} read={read} tried={tried} />;
+  }
   const shown = (kind: string, texts: Record<string, string> = {}, tried = true) => {
-    useDraft.getState().keep({ ...BLANK, kind, texts });
-    const { faults } = readDraft(useDraft.getState(), 'mm');
+    const start: ThingDraft = { ...blankDraft(thingDefinition(kind)!), texts };
     show(
-      <ThingForm>
-        <DraftFields definition={thingDefinition(kind)!} faults={faults} tried={tried} />
+      <ThingForm start={start} onType={useDraft.getState().keep}>
+        <Lines tried={tried} />
       </ThingForm>,
     );
-    return faults;
+    return readDraft(start, 'mm').faults;
   };
 
   it.each(THINGS.map(({ id }) => [id]))('of %s shows all its kind asks for', (id) => {
@@ -158,7 +167,7 @@ describe('a draft', () => {
     shown('cylinder', { diameter: '240' }, false);
     expect(screen.getByText('240 mm across is 754 mm round.')).toBeTruthy();
     fireEvent.press(screen.getByText('It is round'));
-    expect(useDraft.getState().texts).toMatchObject({ diameter: '', girth: '240' });
+    expect(useDraft.getState().draft.texts).toMatchObject({ diameter: '', girth: '240' });
     expect(screen.getByText('240 mm round is 76.4 mm across.')).toBeTruthy();
   });
 
@@ -166,6 +175,6 @@ describe('a draft', () => {
     shown('slab', {}, false);
     fireEvent.changeText(screen.getByLabelText('Width'), 'about 3');
     fireEvent.changeText(screen.getByLabelText('Height'), '3 1/4');
-    expect(useDraft.getState().texts).toMatchObject({ width: 'about 3', height: '3 1/4' });
+    expect(useDraft.getState().draft.texts).toMatchObject({ width: 'about 3', height: '3 1/4' });
   });
 });

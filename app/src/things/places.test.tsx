@@ -1,3 +1,4 @@
+import { blankDraft, readDraft, thingDefinition, type LinesDraft, type Method, type ThingDraft } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
@@ -9,7 +10,6 @@ import { useSettings } from '@/state/settings';
 import { useLine } from '@/state/sync';
 import { YarnBox } from '@/yarn/YarnBox';
 import { NewThing } from './NewThing';
-import { lineName, readDraft, type DraftThing } from './readDraft';
 import { Things } from './Things';
 
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
@@ -27,16 +27,15 @@ beforeEach(() => {
   Object.values(mockGo).forEach((go) => go.mockClear());
 });
 
-const drafted = (lines: Record<string, string>, more: Partial<DraftThing> = {}) => {
-  const texts = Object.fromEntries(Object.entries(lines).map(([path, text]) => [lineName(path), text]));
-  return readDraft({ kind: 'slab', texts, ways: {}, counts: {}, members: [], ...more }, 'mm');
-};
+const lines = (texts: Record<string, string>, ways: Record<string, Method> = {}): LinesDraft => ({ texts, ways });
+const drafted = (texts: Record<string, string>, kind = 'slab', more: Partial<ThingDraft> = {}) =>
+  readDraft({ ...blankDraft(thingDefinition(kind)!), texts, ...more }, 'mm');
 
 describe('reading a new thing', () => {
   const texts = { width: '3 1/4', height: '16,4 cm', depth: '14' };
 
   it('takes every unit, keeps what was typed, and may leave out what is optional', () => {
-    const { thing, faults } = drafted({ ...texts, name: 'phone' }, { ways: { depth: 'calliper' } });
+    const { thing, faults } = drafted({ ...texts, name: 'phone' }, 'slab', { ways: { depth: 'calliper' } });
     expect(faults).toEqual({});
     expect(thing).toEqual({
       kind: 'slab',
@@ -54,51 +53,42 @@ describe('reading a new thing', () => {
   });
 
   it('takes a bottle by either measure, and asks for one of them', () => {
-    const bottle = { kind: 'cylinder' };
-    expect(drafted({ height: '240', girth: '230' }, bottle)).toMatchObject({
+    expect(drafted({ height: '240', girth: '230' }, 'cylinder')).toMatchObject({
       faults: {},
       thing: { girth: { mm: 230, by: 'tape' } },
     });
-    expect(drafted({ height: '240' }, bottle).faults.diameter).toMatch(/“Across” or “Round”/);
-    expect(drafted({ height: '240', diameter: '70', shoulderHeight: '300' }, bottle).faults.shoulderHeight).toMatch(
+    expect(drafted({ height: '240' }, 'cylinder').faults.diameter).toMatch(/“Across” or “Round”/);
+    expect(drafted({ height: '240', diameter: '70', shoulderHeight: '300' }, 'cylinder').faults.shoulderHeight).toMatch(
       /240 mm or less/,
     );
   });
 
   it('takes tools one by one, with how many of each', () => {
-    const tools = {
-      'tools[0].length': '14 cm',
-      'tools[0].grip': '10',
-      'tools[0].count': '3',
-      'tools[1].length': '160',
-      'tools[1].grip': 'x',
-    };
-    const { thing, faults } = drafted(tools, { kind: 'tools', counts: { tools: 2 } });
+    const [first, second] = [
+      { length: '14 cm', grip: '10', count: '3' },
+      { length: '160', grip: 'x' },
+    ];
+    const { thing, faults } = drafted({}, 'tools', { entries: [lines(first), lines(second)] });
     expect(thing.tools).toMatchObject([
       { length: { mm: 140 }, grip: { mm: 10, by: 'calliper' }, count: 3 },
       { length: { mm: 160 }, count: 1 },
     ]);
     expect(faults).toEqual({ 'tools[1].grip': expect.stringMatching(/not a length/) });
-    expect(
-      drafted({ ...tools, 'tools[1].grip': '8', 'tools[0].count': '1.5' }, { kind: 'tools', counts: { tools: 2 } })
-        .faults,
-    ).toEqual({
+    const half = [lines({ ...first, count: '1.5' }), lines({ ...second, grip: '8' })];
+    expect(drafted({}, 'tools', { entries: half }).faults).toEqual({
       'tools[0].count': expect.stringMatching(/whole/),
     });
   });
 
   it('takes what a set holds, each by the fields of its own kind', () => {
-    const set = {
-      'members[0].width': '78',
-      'members[0].height': '164',
-      'members[0].depth': '14',
-      'members[1].tools[0].length': '140',
-      'members[1].tools[0].grip': '10',
-    };
-    const { thing, faults } = drafted(set, { kind: 'set', members: ['slab', 'tools'] });
+    const members: ThingDraft[] = [
+      { ...blankDraft(thingDefinition('slab')!), texts: { width: '78', height: '164', depth: '14' } },
+      { ...blankDraft(thingDefinition('tools')!), entries: [lines({ length: '140', grip: '10' })] },
+    ];
+    const { thing, faults } = drafted({}, 'set', { members });
     expect(faults).toEqual({});
     expect(thing.members).toMatchObject([{ kind: 'slab' }, { kind: 'tools', tools: [{ grip: { mm: 10 } }] }]);
-    expect(drafted({}, { kind: 'set' }).faults.members).toMatch(/Nothing in it yet/);
+    expect(drafted({}, 'set').faults.members).toMatch(/Nothing in it yet/);
   });
 });
 
@@ -123,7 +113,7 @@ describe('a new thing', () => {
     const { plans, things } = useLibrary.getState().shelves;
     expect(Object.values(things).map(({ body }) => body.name)).toContain('chart loupe');
     expect(Object.values(plans).map(({ body }) => body.title)).toContain('Pouch for the chart loupe');
-    expect(useDraft.getState().texts).toEqual({});
+    expect(useDraft.getState().draft.texts).toEqual({});
   });
 
   it('may be of another kind, with that kind’s own measures', async () => {

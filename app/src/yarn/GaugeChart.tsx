@@ -1,5 +1,5 @@
-import { estimateSizes, chosen, stitchPattern, workFabric, yarnDiameter } from '@keep-snug/core';
-import type { SwatchRecord, YarnRecord } from '@keep-snug/core/formats';
+import { chosen, estimateSizes, fabricFromSwatch, stitchPattern, workFabric, yarnDiameter } from '@keep-snug/core';
+import type { SwatchRecord, YarnRecord } from '@keep-snug/core/documents';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Text } from 'react-native-svg';
 import { useBox } from '@/parts/useBox';
@@ -24,7 +24,7 @@ export function GaugeChart({ yarn, swatches }: Props) {
   if (singles.length === 0) return null;
   const points = singles.map((swatch) => ({
     hook: swatch.hookMm,
-    w: workFabric({ stitch: 'single', hookMm: swatch.hookMm, yarn: yarn.yarn, gauge: swatch.gauge }).stitchWidth.value,
+    w: workFabric(fabricFromSwatch(swatch, yarn.yarn)).stitchWidth.value,
   }));
   const hooks = points.map(({ hook }) => hook);
   const [low, high] = [Math.max(0.5, Math.min(...hooks) - 1), Math.max(...hooks) + 1];

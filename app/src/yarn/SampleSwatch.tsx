@@ -1,9 +1,11 @@
+import { stitchPattern } from '@keep-snug/core';
 import { View } from 'react-native';
 import { G, Path, Rect, Svg } from '@/drawing/ink';
 import { gridPath } from '@/drawing/symbols';
 import { Tape } from '@/parts/Tape';
 import { useColours } from '@/theme/useTheme';
 
+const SINGLE = stitchPattern('single').symbols;
 const GRID = { columns: 16, rows: 7, w: 14, h: 14 };
 const ALL = { fromColumn: 0, toColumn: GRID.columns, fromRow: 0, toRow: GRID.rows };
 
@@ -16,7 +18,7 @@ export function SampleSwatch() {
       <Svg width={width + 2} height={height + 2} aria-hidden>
         <G transform="translate(1 1)">
           <Rect width={width} height={height} fill={colours.cloth.front} stroke={colours.ink} strokeWidth={1.5} />
-          <Path d={gridPath(GRID, ALL, [['single']])} fill="none" stroke={colours.ink} strokeWidth={1} opacity={0.72} />
+          <Path d={gridPath(GRID, ALL, SINGLE)} fill="none" stroke={colours.ink} strokeWidth={1} opacity={0.72} />
         </G>
       </Svg>
       <Tape lengthMm={80} px={width} />

@@ -1,15 +1,14 @@
 import {
+  fabricFromSwatch,
+  fabricIfMeasured,
   formatLength,
   formatNumber,
-  PlanProblem,
   STITCHES,
   term,
-  workFabric,
-  type FabricSpec,
   type LengthUnit,
   type WorkedFabric,
 } from '@keep-snug/core';
-import type { SwatchRecord, YarnRecord } from '@keep-snug/core/formats';
+import type { SwatchRecord, YarnRecord } from '@keep-snug/core/documents';
 import { View } from 'react-native';
 import { Clash } from '@/parts/Clash';
 import { EmptyPlace } from '@/parts/EmptyPlace';
@@ -148,16 +147,6 @@ function Yarn({ id, held, swatches }: YarnProps) {
   );
 }
 
-/** What a swatch comes to; nothing where a maker's own pattern has not been measured. */
-function sizesOf(spec: FabricSpec): WorkedFabric | null {
-  try {
-    return workFabric(spec);
-  } catch (error) {
-    if (error instanceof PlanProblem) return null;
-    throw error;
-  }
-}
-
 /** The stitch as measured, and the hand that it shows. */
 function handIn({ stitchWidth, estimate }: WorkedFabric, units: LengthUnit): string {
   const against = stitchWidth.value / estimate.stitchWidth.value - 1;
@@ -173,8 +162,7 @@ function Swatch({ id, held, yarn }: { id: string; held: Held<SwatchRecord>; yarn
   const unmeasured = !body.gauge.stitches?.length;
   const [open, setOpen] = useState(unmeasured);
   const { change, remove } = useLibrary.getState();
-  const spec: FabricSpec = { stitch: body.stitch, hookMm: body.hookMm, yarn: yarn.yarn, gauge: body.gauge };
-  const worked = sizesOf(spec);
+  const worked = fabricIfMeasured(fabricFromSwatch(body, yarn.yarn));
   return (
     <View
       role="group"

@@ -1,8 +1,7 @@
-import { isFlat } from '../things';
 import type { CautionDefinition } from './definition';
 
 export const aboveSleepers: CautionDefinition = {
   id: 'above-sleepers',
   text: 'Over a sofa arm or a bed: cords away, nothing heavy and nothing hot above anyone who sleeps.',
-  applies: ({ plan: { carrier } }) => carrier?.kind === 'bar' && isFlat(carrier),
+  hazard: 'above-sleepers',
 };

@@ -1,96 +1,90 @@
-import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
+import { FITTINGS, giverOf } from '../fittings';
 import type { Plan } from '../plan';
 import { reckon } from '../reckon';
-import type { WorkedThing } from '../things';
-import type { CautionContext } from './definition';
-import { CAUTIONS } from './index';
+import { SHAPES } from '../shapes';
+import { CARRIERS, HAZARDS, THINGS, workThing, type Hazard } from '../things';
+import { CAUTIONS, cautionsOf } from './index';
 
 const plans = Object.values(TERN_POINT.plans);
 const phone = plans.find(({ title }) => title.includes('Field phone'))!;
-const caution = (id: string) => CAUTIONS.find((one) => one.id === id)!;
-const about = (change: Partial<CautionContext>): CautionContext => ({
-  plan: phone,
-  thing: { kind: 'slab' } as WorkedThing,
-  fittings: new Set(),
-  placed: [],
-  minutes: 60,
-  ...change,
+const shown = (...hazards: Hazard[]) => cautionsOf(new Set(hazards)).map(({ id }) => id);
+
+it('there is a caution for every hazard, and one only', () => {
+  expect(CAUTIONS.map(({ hazard }) => hazard).sort()).toEqual([...HAZARDS].sort());
+  for (const hazard of HAZARDS) expect(shown(hazard)).toHaveLength(1);
+  expect(shown()).toEqual([]);
 });
 
-describe('cords', () => {
-  it.each(['strap', 'drawstring', 'ties', 'hanging-loop'])('are warned of with %s', (kind) => {
-    expect(caution('cords-and-children').applies(about({ fittings: new Set([kind]) }))).toBe(true);
-  });
-
-  it('are not where nothing hangs', () => {
-    expect(caution('cords-and-children').applies(about({ fittings: new Set(['flap', 'pocket']) }))).toBe(false);
-  });
+it('every hazard is brought by something', () => {
+  const brought = new Set<Hazard>([
+    ...SHAPES.flatMap(({ hazards }) => hazards ?? []),
+    ...FITTINGS.flatMap(({ hazards }) => hazards ?? []),
+    ...CARRIERS.flatMap(({ hazards }) => hazards({ kind: 'bar', width: { mm: 90 } })),
+    ...plans.flatMap(({ thing }) => workThing(thing).hazards),
+    'long-work',
+  ]);
+  expect([...brought].sort()).toEqual([...HAZARDS].sort());
 });
 
-describe('what can be swallowed', () => {
-  it.each(['button-loop', 'buttonhole', 'snap', 'magnet', 'tabs', 'bobble'])('is warned of with %s', (kind) => {
-    expect(caution('small-parts').applies(about({ fittings: new Set([kind]) }))).toBe(true);
-  });
+describe.each(FITTINGS.filter(({ hazards }) => hazards).map((fitting) => [fitting.id, fitting] as const))(
+  '%s',
+  (_, fitting) => {
+    const on = SHAPES.find(
+      ({ offers, needsCarrier }) => !needsCarrier && fitting.asks.every((ask) => offers.includes(ask)),
+    )!;
+    const given = giverOf(fitting);
+    const plan: Plan = {
+      ...phone,
+      shape: { kind: on.id },
+      carrier: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 }, loop: { mm: 900 } },
+      fittings: [
+        ...(given ? [{ kind: given.id }] : []),
+        { kind: fitting.id, ...(fitting.id === 'strap' ? { loopMm: 900 } : {}) },
+      ],
+    };
 
-  it('magnets have one of their own besides', () => {
-    const shown = CAUTIONS.filter(({ applies }) => applies(about({ fittings: new Set(['magnet']) }))).map(
-      ({ id }) => id,
-    );
-    expect(shown).toEqual(expect.arrayContaining(['magnets', 'small-parts']));
-  });
-});
+    it('is warned of by what it brings', () => {
+      const ids = reckon(plan).cautions.map(({ id }) => id);
+      expect(ids).toEqual(expect.arrayContaining(shown(...fitting.hazards!)));
+    });
+  },
+);
 
 describe('warmth', () => {
-  const sized = (width: number, height: number, depth: number): CautionContext =>
-    about({
-      plan: {
-        ...phone,
-        thing: { kind: 'slab', width: { mm: width }, height: { mm: height }, depth: { mm: depth } } as Plan['thing'],
-      },
-    });
+  const hazardsOf = (width: number, height: number, depth: number) =>
+    workThing({ kind: 'slab', width: { mm: width }, height: { mm: height }, depth: { mm: depth } }).hazards;
 
   it('goes with what has the size of a phone, and with nothing else', () => {
-    const around = { min: 20, max: 320, noNaN: true };
-    fc.assert(
-      fc.property(fc.double(around), fc.double(around), fc.double({ min: 1, max: 40, noNaN: true }), (w, h, d) => {
-        const isPhone = w >= 55 && w <= 95 && h >= 110 && h <= 190 && d >= 4 && d <= 22;
-        expect(caution('charging').applies(sized(w, h, d))).toBe(isPhone);
-      }),
-      { numRuns: 300 },
-    );
-    expect(caution('charging').applies(sized(75, 150, 9))).toBe(true);
+    for (const width of [54.9, 55, 75, 95, 95.1])
+      for (const height of [109.9, 110, 150, 190, 190.1])
+        for (const depth of [3.9, 4, 9, 22, 22.1]) {
+          const isPhone = width >= 55 && width <= 95 && height >= 110 && height <= 190 && depth >= 4 && depth <= 22;
+          expect(hazardsOf(width, height, depth).includes('charging')).toBe(isPhone);
+        }
   });
 
-  it('does not go with a thing of another kind, or one without a size', () => {
-    expect(caution('charging').applies(about({ plan: { ...phone, thing: { kind: 'loose' } as Plan['thing'] } }))).toBe(
-      false,
-    );
-    expect(caution('charging').applies(about({ plan: { ...phone, thing: { kind: 'slab' } as Plan['thing'] } }))).toBe(
-      false,
-    );
+  it('goes with a phone among other things too', () => {
+    const member = { kind: 'slab', width: { mm: 75 }, height: { mm: 150 }, depth: { mm: 9 } };
+    expect(workThing({ kind: 'set', members: [member] }).hazards).toEqual(['charging']);
   });
 });
 
 it('long sittings begin past two and a half hours', () => {
-  const of = (minutes: number) => caution('long-sittings').applies(about({ minutes }));
-  expect([0, 149, 150, 151, 900].map(of)).toEqual([false, false, false, true, true]);
+  for (const plan of plans) {
+    const { supplies, cautions } = reckon(plan);
+    expect(cautions.some(({ id }) => id === 'long-sittings')).toBe(supplies.time.value > 150);
+  }
 });
 
-describe('points', () => {
-  it('are those of tools, alone or among others', () => {
-    const want = { name: 'x', girth: 30, height: 90, depth: 8, tip: 2, massG: 0, tool: true } as never;
-    const { applies } = caution('points');
-    expect(applies(about({ thing: { kind: 'tools' } as WorkedThing }))).toBe(true);
-    expect(applies(about({ thing: { kind: 'set', wants: [want] } as unknown as WorkedThing }))).toBe(true);
-    expect(applies(about({ thing: { kind: 'set', wants: [] } as unknown as WorkedThing }))).toBe(false);
-  });
+it('every kind of thing says what it brings', () => {
+  expect(THINGS.map(({ id }) => id).every((id) => plans.some(({ thing }) => thing.kind === id))).toBe(true);
 });
 
 it.each(plans.map((plan) => [plan.title, plan] as const))('%s shows each once, none by chance', (_, plan) => {
-  const shown = reckon(plan).cautions.map(({ id }) => id);
-  expect(new Set(shown).size).toBe(shown.length);
-  expect(reckon({ ...plan, title: 'magnets, cords and points' }).cautions.map(({ id }) => id)).toEqual(shown);
+  const ids = reckon(plan).cautions.map(({ id }) => id);
+  expect(new Set(ids).size).toBe(ids.length);
+  expect(reckon({ ...plan, title: 'magnets, cords and points' }).cautions.map(({ id }) => id)).toEqual(ids);
 });
 
 it.each(plans.map((plan) => [plan.title, plan] as const))('%s keeps what is set aside in its place', (_, plan) => {

@@ -1,8 +1,9 @@
+import type { Hazard } from '../things';
 import { aboveSleepers } from './aboveSleepers';
 import { bottles } from './bottles';
 import { charging } from './charging';
 import { cords } from './cords';
-import type { CautionContext, CautionDefinition } from './definition';
+import type { CautionDefinition } from './definition';
 import { glue } from './glue';
 import { longSittings } from './longSittings';
 import { magnets } from './magnets';
@@ -33,12 +34,15 @@ export interface Caution {
   setAside: boolean;
 }
 
-/** The cautions that apply to a plan, each once. */
-export function cautionsOf(context: CautionContext): Caution[] {
-  const aside = new Set(context.plan.setAside ?? []);
-  return CAUTIONS.filter((caution) => caution.applies(context)).map(({ id, text }) => ({
+/**
+ * The cautions of a plan, each once.
+ * @param hazards what its thing, carrier, shape and fittings bring with them
+ * @param setAside ids of those that were read
+ */
+export function cautionsOf(hazards: ReadonlySet<Hazard>, setAside: readonly string[] = []): Caution[] {
+  return CAUTIONS.filter(({ hazard }) => hazards.has(hazard)).map(({ id, text }) => ({
     id,
     text,
-    setAside: aside.has(id),
+    setAside: setAside.includes(id),
   }));
 }

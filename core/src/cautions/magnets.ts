@@ -3,5 +3,5 @@ import type { CautionDefinition } from './definition';
 export const magnets: CautionDefinition = {
   id: 'magnets',
   text: 'Two swallowed magnets are an emergency: get help at once. Keep magnets from implanted medical devices, bank cards, and the compass of some phones.',
-  applies: ({ fittings }) => fittings.has('magnet'),
+  hazard: 'magnet',
 };

@@ -3,5 +3,5 @@ import type { CautionDefinition } from './definition';
 export const points: CautionDefinition = {
   id: 'points',
   text: 'Hook and scissor points go through the fabric: scissors closed and point down, slim tips in a lining or with a cap on.',
-  applies: ({ thing }) => thing.kind === 'tools' || (thing.wants ?? []).some(({ tool }) => tool),
+  hazard: 'point',
 };

@@ -39,68 +39,71 @@ export function changeRound(
 /** Rounds already shared out: the same change is asked for on every keystroke. */
 const known = new Map<string, Instruction[]>();
 
+/** So many places in a row that are worked alike: `share` stitches into each, or each stitch over `share` of them. */
+interface Run {
+  share: number;
+  times: number;
+}
+
 function changed(from: number, to: number, stitch: string, phase: number, into: Place): Instruction[] {
   if (from === to) return [work(stitch, from, into)];
-  const pieces =
-    to > from
-      ? shareOut(from, to, phase).map((count): Instruction =>
-          count === 1 ? work(stitch, 1, into) : inOne(stitch, count, into),
-        )
-      : shareOut(to, from, phase).map((over): Instruction =>
-          over === 1 ? work(stitch, 1, into) : { do: 'together', stitch, over, times: 1 },
-        );
-  return folded(runs(pieces));
+  const grows = to > from;
+  const said = ({ share, times }: Run): Instruction => {
+    if (share === 1) return work(stitch, times, into);
+    return grows ? inOne(stitch, share, into, 1, times) : { do: 'together', stitch, over: share, times };
+  };
+  return folded(runs(grows ? shareOut(from, to, phase) : shareOut(to, from, phase)), said);
 }
 
 /** Neighbours alike as one: three times one single becomes a single in each of three. */
-function runs(list: readonly Instruction[]): Instruction[] {
-  const out: Instruction[] = [];
-  for (const one of list) {
+function runs(shares: readonly number[]): Run[] {
+  const out: Run[] = [];
+  for (const share of shares) {
     const last = out.at(-1);
-    if (last && 'times' in last && 'times' in one && alike(last, one))
-      out[out.length - 1] = { ...last, times: last.times + one.times } as Instruction;
-    else out.push(one);
+    if (last?.share === share) last.times += 1;
+    else out.push({ share, times: 1 });
   }
   return out;
-}
-
-function alike(a: Instruction & { times: number }, b: Instruction & { times: number }): boolean {
-  return JSON.stringify({ ...a, times: 0 }) === JSON.stringify({ ...b, times: 0 });
 }
 
 /**
  * A list as a repeat where it is one: as it stands, or after its first run is split off and set at the end, so that
  * "2 single, (increase, 5 single) 5 times, increase, 3 single" is written as short as makers write it.
  */
-function folded(list: readonly Instruction[]): Instruction[] {
+function folded(list: readonly Run[], said: (run: Run) => Instruction): Instruction[] {
   for (let lead = 0; lead <= Math.min(2, list.length - 1); lead += 1) {
-    const rest = list.slice(lead);
-    const found = repeatsOf(rest);
-    if (found)
-      return [
-        ...list.slice(0, lead),
-        { do: 'repeat', of: rest.slice(0, found.size), times: found.times },
-        ...rest.slice(found.size * found.times),
-      ];
+    const found = repeatFrom(list, lead);
+    if (!found) continue;
+    const end = lead + found.size * found.times;
+    return [
+      ...list.slice(0, lead).map(said),
+      { do: 'repeat', of: list.slice(lead, lead + found.size).map(said), times: found.times },
+      ...list.slice(end).map(said),
+    ];
   }
-  return [...list];
+  return list.map(said);
 }
 
-/** The repeat that makes the list shortest, if two or more of it stand at the beginning. */
-function repeatsOf(list: readonly Instruction[]): { size: number; times: number } | undefined {
-  const words = list.map((one) => JSON.stringify(one));
+/** The longest repeat that is looked for, in runs. */
+const LONGEST_REPEAT = 8;
+
+/** The repeat that makes the list shortest from a place on, if two or more of it stand there. */
+function repeatFrom(list: readonly Run[], from: number): { size: number; times: number } | undefined {
   let best: { size: number; times: number } | undefined;
-  for (let size = 1; size <= Math.min(8, list.length / 2); size += 1) {
+  for (let size = 1; size <= Math.min(LONGEST_REPEAT, (list.length - from) / 2); size += 1) {
     let times = 1;
-    while (sameAt(words, times * size, size)) times += 1;
+    while (sameAt(list, from, from + times * size, size)) times += 1;
     const saved = (times - 1) * size;
     if (times > 1 && saved > (best ? (best.times - 1) * best.size : 1)) best = { size, times };
   }
   return best;
 }
 
-function sameAt(words: readonly string[], from: number, size: number): boolean {
-  if (from + size > words.length) return false;
-  for (let index = 0; index < size; index += 1) if (words[from + index] !== words[index]) return false;
+function sameAt(list: readonly Run[], a: number, b: number, size: number): boolean {
+  if (b + size > list.length) return false;
+  for (let index = 0; index < size; index += 1) {
+    const [one, other] = [list[a + index]!, list[b + index]!];
+    if (one.share !== other.share || one.times !== other.times) return false;
+  }
   return true;
 }

@@ -1,4 +1,4 @@
-import type { Documents, DocumentKind } from '../formats/documents';
+import type { Documents, DocumentKind } from '../formats/kinds';
 import { MAKE_FORMAT, type MakeEvent } from '../making';
 import { PLAN_FORMAT, type Plan } from '../plan';
 

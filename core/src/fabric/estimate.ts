@@ -1,12 +1,9 @@
 import { derive, prior, type Figure } from '../figure';
-import type { StitchPattern } from './stitches';
+import { CHAIN, type StitchPattern } from './stitches';
 
 /** Standard uncertainties of an estimate from yarn and hook, as fractions (prior, handbook 2.1). */
 export const WIDTH_SPREAD = 0.12;
 export const HEIGHT_SPREAD = 0.15;
-
-/** A chain against a single crochet stitch before any chain is measured (prior, handbook 2.2). */
-export const CHAIN_FACTOR = 1.08;
 
 /** How far a factor of the stitch table may be off, as a fraction (prior, ours). */
 const FACTOR_SPREAD = 0.1;
@@ -22,6 +19,20 @@ export interface Hand {
   spread: number;
   /** Makes it was learned from. */
   makes: number;
+}
+
+/** How much wider the row heights of a known hand still scatter than its widths, as a fraction (prior, ours). */
+const HAND_HEIGHT_SPREAD = 0.05;
+
+/**
+ * Width of a single crochet stitch before anything is measured, mm: `0.8 hook + 1.3 d` (prior, ours: fits the published
+ * category bands; handbook 2.1).
+ *
+ * @param hook mm
+ * @param d yarn diameter, mm
+ */
+export function singleWidth(hook: number, d: number): number {
+  return 0.8 * hook + 1.3 * d;
 }
 
 /** A size as a factor of the estimated single crochet width `0.8 hook + 1.3 d`, mm (prior, ours; handbook 2.1). */
@@ -40,9 +51,9 @@ function estimated(
         'mm',
         `${name} = (0.8 hook + 1.3 d) × f × hand`,
         { hook, d: yarn, f, hand: prior(ratio, '1', 0, 'your makes so far') },
-        (v) => (0.8 * v.hook + 1.3 * v.d) * v.f * v.hand,
+        (v) => singleWidth(v.hook, v.d) * v.f * v.hand,
       )
-    : derive('mm', `${name} = (0.8 hook + 1.3 d) × f`, { hook, d: yarn, f }, (v) => (0.8 * v.hook + 1.3 * v.d) * v.f);
+    : derive('mm', `${name} = (0.8 hook + 1.3 d) × f`, { hook, d: yarn, f }, (v) => singleWidth(v.hook, v.d) * v.f);
   // the spread is that of the rule as a whole, which the yarn's own is part of
   return { ...size, kind: 'prior', sd: spread * size.value };
 }
@@ -66,13 +77,20 @@ export function estimateSizes(
   const height = worked === 'rows' ? factors.rowHeight : factors.roundHeight;
   return {
     width: estimated('w', hook, yarn, factors.width, hand?.spread ?? WIDTH_SPREAD, hand?.width),
-    height: estimated('h', hook, yarn, height, hand ? Math.hypot(hand.spread, 0.05) : HEIGHT_SPREAD, hand?.height),
+    height: estimated(
+      'h',
+      hook,
+      yarn,
+      height,
+      hand ? Math.hypot(hand.spread, HAND_HEIGHT_SPREAD) : HEIGHT_SPREAD,
+      hand?.height,
+    ),
   };
 }
 
 /** Chain size before a chain is measured, mm: 1.08 of the maker's single crochet, sd 12 % (prior, handbook 2.2). */
 export function estimateChain(stitchWidth: Figure<'mm'>, stitch: StitchPattern): Figure<'mm'> {
-  const f = prior(CHAIN_FACTOR / stitch.factors.width, '1', 0, 'chain against the stitch');
+  const f = prior(CHAIN.width / stitch.factors.width, '1', 0, 'chain against the stitch');
   const chain = derive('mm', 'wc = w × f', { w: stitchWidth, f }, (v) => v.w * v.f);
   return { ...chain, kind: 'prior', sd: WIDTH_SPREAD * chain.value };
 }

@@ -1,17 +1,18 @@
 import { chosen, derive, PlanProblem, prior, type Advice, type Figure } from '../figure';
 import type { FieldValues } from '../units';
 import { formatNumber } from '../units';
+import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPREAD, type Hand } from './estimate';
 import {
-  CHAIN_FACTOR,
-  estimateChain,
-  estimateSizes,
-  estimateThickness,
-  WIDTH_SPREAD,
-  type Hand,
-  type Sizes,
-} from './estimate';
-import { measuredOf, updateGauge, type GaugeMeasure, type GaugeSpec, type Measured } from './gauge';
-import { stitchDefinition, stitchPattern, type StitchPattern } from './stitches';
+  measuredOf,
+  updateGauge,
+  type Evidence,
+  type GaugeMeasure,
+  type GaugeSpec,
+  type Kin,
+  type Measured,
+} from './gauge';
+import { CHAIN, stitchDefinition, stitchPattern, type StitchPattern } from './stitches';
+import { isOfAnotherStitch } from './swatch';
 import { yarnDiameter, type YarnSpec } from './yarn';
 
 /** Stitch pattern, yarn, hook, and what was measured of them. */
@@ -48,7 +49,7 @@ export interface WorkedFabric {
   yarn: Figure<'mm'>;
   hookMm: number;
   estimate: { stitchWidth: Figure<'mm'>; rowHeight: Figure<'mm'> };
-  /** The same yarn, hook and hand in another stitch, or worked the other way. */
+  /** The same yarn, hook and hand in another stitch, or worked the other way: always derived from the swatched fabric. */
   also: (stitch: string, worked: WorkedIn, options?: FieldValues) => WorkedFabric;
 }
 
@@ -59,7 +60,8 @@ const OTHER_WAY_SPREAD = 0.04;
 const OTHER_STITCH_SPREAD = 0.05;
 
 /**
- * Everything a plan needs to know of its fabric: sizes in mm from what was measured, else estimated.
+ * Everything a plan needs to know of its fabric: sizes in mm from what was measured, else estimated. What `also` gives is
+ * always derived from this one, so that the way to a stitch does not matter.
  *
  * @param worked the way the piece is worked; gauges of the other way count with 4 % more uncertainty
  * @param girth the thing's girth, for chains that were tried round it
@@ -67,92 +69,164 @@ const OTHER_STITCH_SPREAD = 0.05;
  * @source handbook 2
  */
 export function workFabric(spec: FabricSpec, worked: WorkedIn = 'rows', girth?: Figure<'mm'>): WorkedFabric {
-  const stitch = stitchPattern(spec.stitch, spec.pattern);
   refuseUnswatched(spec);
+  const known = new Map<string, WorkedFabric>();
+  const also: WorkedFabric['also'] = (id, way, options) => {
+    const isOwn = id === spec.stitch && (options === undefined || isSame(options, spec.pattern));
+    const key = isOwn ? way : `${id} ${way} ${options ? JSON.stringify(options) : ''}`;
+    const before = known.get(key);
+    if (before) return before;
+    const fabric = isOwn
+      ? swatched(spec, way, girth, also)
+      : akinTo(swatchedFabric, stitchPattern(id, options), way, also);
+    known.set(key, fabric);
+    return fabric;
+  };
+  const swatchedFabric = also(spec.stitch, worked);
+  return swatchedFabric;
+}
+
+/** What a fabric comes to; nothing where a pattern of the maker's own has not been measured. */
+export function fabricIfMeasured(spec: FabricSpec): WorkedFabric | null {
+  try {
+    return workFabric(spec);
+  } catch (error) {
+    if (error instanceof PlanProblem) return null;
+    throw error;
+  }
+}
+
+const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** The plan's own stitch worked one way, from what was measured of it. */
+function swatched(
+  spec: FabricSpec,
+  worked: WorkedIn,
+  girth: Figure<'mm'> | undefined,
+  also: WorkedFabric['also'],
+): WorkedFabric {
+  const stitch = stitchPattern(spec.stitch, spec.pattern);
   const yarn = yarnDiameter(spec.yarn);
   const hook = chosen(spec.hookMm, 'mm', 'hook');
   const estimate = estimateSizes(hook, yarn, stitch, worked, spec.hand);
-  const read = (list: readonly GaugeMeasure[] = []): Measured[] => list.map((m) => measuredOf(m, girth));
-  const { stitches, rows, roundStitches, rounds, chains } = spec.gauge ?? {};
-  const [own, other] = worked === 'rows' ? [stitches, roundStitches] : [roundStitches, stitches];
-  const [ownTall, otherTall] = worked === 'rows' ? [rows, rounds] : [rounds, rows];
-  const { rowHeight, roundHeight } = stitch.factors;
-  const way = worked === 'rows' ? rowHeight / roundHeight : roundHeight / rowHeight;
-  const chained = read(chains);
-  const name = worked === 'rows' ? 'in rounds' : 'in rows';
-
-  const stitchWidth = updateGauge(estimate.width, {
-    measures: read(own),
-    akin: [
-      { measures: read(other), ratio: 1, spread: OTHER_WAY_SPREAD, from: name },
-      { measures: chained, ratio: stitch.factors.width / CHAIN_FACTOR, spread: WIDTH_SPREAD, from: 'chain' },
-    ],
-  });
-  const sizes: Sizes = {
-    width: stitchWidth,
-    height: updateGauge(estimate.height, {
-      measures: read(ownTall),
-      akin: [{ measures: read(otherTall), ratio: way, spread: OTHER_WAY_SPREAD, from: name }],
-    }),
+  const { stitchWidth, rowHeight, chains } = evidenceOf(spec, stitch, worked, girth);
+  const width = updateGauge(estimate.width, stitchWidth);
+  const chain = updateGauge(estimateChain(width, stitch), { measures: chains });
+  return {
+    stitch,
+    worked,
+    stitchWidth: width,
+    rowHeight: updateGauge(estimate.height, rowHeight),
+    chain: onChainHook(spec, yarn, chain),
+    thickness: estimateThickness(yarn, stitch),
+    cover: coverOf(yarn, width),
+    yarn,
+    hookMm: spec.hookMm,
+    estimate: { stitchWidth: estimate.width, rowHeight: estimate.height },
+    also,
   };
-  const chain = onChainHook(spec, yarn, updateGauge(estimateChain(stitchWidth, stitch), { measures: chained }));
-  return ready(spec, worked, stitch, yarn, sizes, chain, estimate, girth);
+}
+
+/** Another stitch, or another way, by the ratio of their factors. */
+function akinTo(
+  swatch: WorkedFabric,
+  stitch: StitchPattern,
+  worked: WorkedIn,
+  also: WorkedFabric['also'],
+): WorkedFabric {
+  const { width, height } = akinSizes(swatch, stitch, worked);
+  return {
+    ...swatch,
+    stitch,
+    worked,
+    stitchWidth: width,
+    rowHeight: height,
+    thickness: estimateThickness(swatch.yarn, stitch),
+    cover: coverOf(swatch.yarn, width),
+    estimate: { stitchWidth: width, rowHeight: height },
+    also,
+  };
+}
+
+function coverOf(yarn: Figure<'mm'>, width: Figure<'mm'>): Figure<'1'> {
+  return derive('1', 'c = d / w', { d: yarn, w: width }, (v) => v.d / v.w);
+}
+
+/** What was measured that speaks of a stitch's width and height, and of a chain. */
+function evidenceOf(
+  { gauge = {}, stitch: id, pattern }: FabricSpec,
+  stitch: StitchPattern,
+  worked: WorkedIn,
+  girth: Figure<'mm'> | undefined,
+): { stitchWidth: Evidence; rowHeight: Evidence; chains: Measured[] } {
+  const read = (list: readonly GaugeMeasure[] = []): Measured[] => list.map((m) => measuredOf(m, girth));
+  const [own, other] =
+    worked === 'rows' ? [gauge.stitches, gauge.roundStitches] : [gauge.roundStitches, gauge.stitches];
+  const [ownTall, otherTall] = worked === 'rows' ? [gauge.rows, gauge.rounds] : [gauge.rounds, gauge.rows];
+  const otherWay: WorkedIn = worked === 'rows' ? 'rounds' : 'rows';
+  const from = otherWay === 'rounds' ? 'in rounds' : 'in rows';
+  const chains = read(gauge.chains);
+  const chained: Kin = {
+    measures: chains,
+    ratio: stitch.factors.width / CHAIN.width,
+    spread: WIDTH_SPREAD,
+    from: 'chain',
+  };
+  const height = (of: StitchPattern, way: WorkedIn) => (way === 'rows' ? of.factors.rowHeight : of.factors.roundHeight);
+  if (!isOfAnotherStitch({ stitch: id, pattern, gauge })) {
+    const ratio = height(stitch, worked) / height(stitch, otherWay);
+    return {
+      stitchWidth: {
+        measures: read(own),
+        akin: [{ measures: read(other), ratio: 1, spread: OTHER_WAY_SPREAD, from }, chained],
+      },
+      rowHeight: {
+        measures: read(ownTall),
+        akin: [{ measures: read(otherTall), ratio, spread: OTHER_WAY_SPREAD, from }],
+      },
+      chains,
+    };
+  }
+  const swatch = stitchPattern(gauge.stitch!, gauge.pattern);
+  const name = swatch.name.US;
+  const wide = stitch.factors.width / swatch.factors.width;
+  const tall = (way: WorkedIn) => height(stitch, worked) / height(swatch, way);
+  const otherSpread = Math.hypot(OTHER_STITCH_SPREAD, OTHER_WAY_SPREAD);
+  return {
+    stitchWidth: {
+      measures: [],
+      akin: [
+        { measures: read(own), ratio: wide, spread: OTHER_STITCH_SPREAD, from: name },
+        { measures: read(other), ratio: wide, spread: otherSpread, from: `${name}, ${from}` },
+        chained,
+      ],
+    },
+    rowHeight: {
+      measures: [],
+      akin: [
+        { measures: read(ownTall), ratio: tall(worked), spread: OTHER_STITCH_SPREAD, from: name },
+        { measures: read(otherTall), ratio: tall(otherWay), spread: otherSpread, from: `${name}, ${from}` },
+      ],
+    },
+    chains,
+  };
 }
 
 /** A chain on a hook of its own: larger or smaller as a stitch would be on it (prior, handbook 2.1). */
 function onChainHook({ hookMm, chainHookMm }: FabricSpec, yarn: Figure<'mm'>, chain: Figure<'mm'>): Figure<'mm'> {
   if (chainHookMm === undefined) return chain;
-  const size = (hook: number) => 0.8 * hook + 1.3 * yarn.value;
-  const on = chosen(size(chainHookMm) / size(hookMm), '1', `a ${formatNumber(chainHookMm, 2)} mm hook for chains`);
+  const ratio = singleWidth(chainHookMm, yarn.value) / singleWidth(hookMm, yarn.value);
+  const on = chosen(ratio, '1', `a ${formatNumber(chainHookMm, 2)} mm hook for chains`);
   return derive('mm', 'wc = wc₀ × hook', { 'wc₀': chain, hook: on }, (v) => v['wc₀'] * v.hook);
 }
 
-function ready(
-  spec: FabricSpec,
-  worked: WorkedIn,
-  stitch: StitchPattern,
-  yarn: Figure<'mm'>,
-  { width, height }: Sizes,
-  chain: Figure<'mm'>,
-  estimate: Sizes,
-  girth?: Figure<'mm'>,
-): WorkedFabric {
-  return {
-    stitch,
-    worked,
-    stitchWidth: width,
-    rowHeight: height,
-    chain,
-    thickness: estimateThickness(yarn, stitch),
-    cover: derive('1', 'c = d / w', { d: yarn, w: width }, (v) => v.d / v.w),
-    yarn,
-    hookMm: spec.hookMm,
-    estimate: { stitchWidth: estimate.width, rowHeight: estimate.height },
-    also: remembered((id, way, options) => {
-      if (id === spec.stitch && way === worked && options === undefined)
-        return ready(spec, worked, stitch, yarn, { width, height }, chain, estimate, girth);
-      if (id === spec.stitch && options === undefined) return workFabric(spec, way, girth);
-      const other = stitchPattern(id, options);
-      const sizes = akinSizes({ width, height }, stitch, other, worked, way);
-      return ready({ ...spec, stitch: id }, way, other, yarn, sizes, chain, sizes, girth);
-    }),
-  };
-}
-
-/** Edgings, joins and cords of one plan ask for the same stitch again and again. */
-function remembered(work: WorkedFabric['also']): WorkedFabric['also'] {
-  const known = new Map<string, WorkedFabric>();
-  return (id, way, options) => {
-    if (options !== undefined) return work(id, way, options);
-    const key = `${id} ${way}`;
-    const found = known.get(key) ?? work(id, way);
-    known.set(key, found);
-    return found;
-  };
-}
-
 /** Another stitch's sizes on the same yarn, hook and hand: by the ratio of their factors. */
-function akinSizes(sizes: Sizes, from: StitchPattern, to: StitchPattern, worked: WorkedIn, way: WorkedIn): Sizes {
+function akinSizes(
+  swatch: WorkedFabric,
+  to: StitchPattern,
+  way: WorkedIn,
+): { width: Figure<'mm'>; height: Figure<'mm'> } {
+  const from = swatch.stitch;
   const heightOf = (pattern: StitchPattern, by: WorkedIn) =>
     by === 'rows' ? pattern.factors.rowHeight : pattern.factors.roundHeight;
   const by = (figure: Figure<'mm'>, ratio: number, name: 'w' | 'h'): Figure<'mm'> => {
@@ -160,13 +234,15 @@ function akinSizes(sizes: Sizes, from: StitchPattern, to: StitchPattern, worked:
     return derive('mm', `${name} = ${name}₀ × f`, { [`${name}₀`]: figure, f }, (v) => v[`${name}₀`]! * v.f!);
   };
   return {
-    width: by(sizes.width, to.factors.width / from.factors.width, 'w'),
-    height: by(sizes.height, heightOf(to, way) / heightOf(from, worked), 'h'),
+    width: by(swatch.stitchWidth, to.factors.width / from.factors.width, 'w'),
+    height: by(swatch.rowHeight, heightOf(to, way) / heightOf(from, swatch.worked), 'h'),
   };
 }
 
-function refuseUnswatched({ stitch, gauge }: FabricSpec): void {
+function refuseUnswatched(spec: FabricSpec): void {
+  const { stitch } = spec;
   if (!stitchDefinition(stitch)!.wantsSwatch) return;
+  const gauge = isOfAnotherStitch(spec) ? {} : spec.gauge;
   const faults = (['stitches', 'rows'] as const).flatMap((key) =>
     (gauge?.[key]?.length ?? 0) + (gauge?.[key === 'rows' ? 'rounds' : 'roundStitches']?.length ?? 0) > 0
       ? []
@@ -195,7 +271,8 @@ export function doubtGauge(spec: FabricSpec, worked: WorkedFabric): Advice[] {
     { list: spec.gauge?.roundStitches, path: 'roundStitches', estimate: stitchWidth, one: 'stitch' },
     { list: spec.gauge?.rounds, path: 'rounds', estimate: rowHeight, one: 'round' },
   ];
-  if (spec.stitch === 'own') return [];
+  // nothing is usual of a pattern of one's own
+  if (stitchDefinition(spec.stitch)!.wantsSwatch || isOfAnotherStitch(spec)) return [];
   return asked.flatMap(({ list, path, estimate, one }) =>
     (list ?? []).flatMap((measure, index) => {
       if (measure.overMm === undefined) return [];

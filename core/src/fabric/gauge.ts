@@ -1,6 +1,6 @@
 import { asTerm, measured, type Figure } from '../figure';
 import { methodInfo, type Method } from '../things';
-import { formatNumber } from '../units';
+import { formatNumber, type FieldValues } from '../units';
 
 /** So many stitches, rows or chains measured over a length. */
 export interface GaugeMeasure {
@@ -25,6 +25,9 @@ export interface GaugeSpec {
   rounds?: readonly GaugeMeasure[];
   chains?: readonly GaugeMeasure[];
   state?: SwatchState;
+  /** The stitch it was worked in, and what was set of it, where that is not the fabric's own. */
+  stitch?: string;
+  pattern?: FieldValues;
 }
 
 /** A gauge measure with its length in mm and that length's standard uncertainty. */
@@ -66,8 +69,15 @@ function sizeOf(measure: Measured): Figure<'mm'> {
 /** What speaks of a size besides the estimate: measures of the size itself, and of one that is akin to it. */
 export interface Evidence {
   measures: readonly Measured[];
-  /** Measures of a size that stands to this one as `ratio` to 1, known to within `spread`. */
-  akin?: readonly { measures: readonly Measured[]; ratio: number; spread: number; from: string }[];
+  akin?: readonly Kin[];
+}
+
+/** Measures of a size to which this one stands as `ratio` to 1, known to within `spread`. */
+export interface Kin {
+  measures: readonly Measured[];
+  ratio: number;
+  spread: number;
+  from: string;
 }
 
 interface LogNormal {

@@ -5,5 +5,6 @@ export * from './gauge';
 export * from './hand';
 export * from './instruction';
 export * from './stitches';
+export * from './swatch';
 export * from './tally';
 export * from './yarn';

@@ -55,6 +55,30 @@ export function add<U extends Unit>(a: Figure<U>, b: Figure<NoInfer<U>>): Figure
   return derive(a.unit, 'a + b', { a, b }, (v) => v.a + v.b);
 }
 
+/**
+ * Figures of one unit added up, each told by its name; independent spreads add in quadrature. As long as the list, where
+ * `derive` would take its square.
+ */
+export function sum<U extends Unit>(
+  unit: U,
+  formula: string,
+  parts: readonly (readonly [string, Figure<U>])[],
+): Figure<U> {
+  const square = parts.reduce((total, [, { sd = 0 }]) => total + sd * sd, 0);
+  const widest = parts.reduce<Figure<U> | undefined>(
+    (most, [, part]) => ((part.sd ?? 0) > (most?.sd ?? 0) ? part : most),
+    undefined,
+  );
+  const terms = parts.map(([name, part]) => asTerm(name, part));
+  return {
+    value: parts.reduce((total, [, { value }]) => total + value, 0),
+    unit,
+    kind: widest?.kind ?? weakest(terms),
+    workings: { formula, terms },
+    ...(square > 0 ? { sd: Math.sqrt(square) } : {}),
+  };
+}
+
 type Values<T> = { [K in keyof T]: number };
 
 /**

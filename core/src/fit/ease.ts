@@ -28,7 +28,7 @@ export interface WorkedFit {
  */
 export function workFit(spec: FitSpec, thing: WorkedThing, fabric: WorkedFabric): WorkedFit {
   const definition = fitDefinition(spec.name);
-  if (thing.kind === 'loose') return ownSize(spec, definition);
+  if (thing.profile === 'given') return ownSize(spec, definition);
   return {
     definition,
     girthEase: girthEase(spec, definition, thing, fabric),

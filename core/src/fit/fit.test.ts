@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { workFabric } from '../fabric';
 import { measured, PlanProblem } from '../figure';
-import { slab } from '../things/slab';
+import { workThing } from '../things';
 import { bottomGive, flapTurn, tubeGirth } from './allowances';
 import { workFit } from './ease';
 import { FITS, fitDefinition } from './fits';
@@ -10,7 +10,7 @@ import { verdict } from './verdict';
 const mm = (value: number) => measured(value, 'mm', 1, 'test');
 const length = fc.double({ min: 1, max: 2000, noNaN: true });
 const thin = fc.double({ min: 0.5, max: 20, noNaN: true });
-const phone = slab.work({
+const phone = workThing({
   kind: 'slab',
   width: { mm: 78 },
   height: { mm: 164 },
@@ -50,7 +50,7 @@ describe('ease', () => {
     expect(ease('snug')).toBeCloseTo(0.01 * phone.girth.value, 6);
     expect(ease('slides')).toBeCloseTo(0.04 * phone.girth.value, 6);
     expect(ease('roomy')).toBeCloseTo(0.12 * phone.girth.value, 6);
-    const card = slab.work({ kind: 'slab', width: { mm: 30 }, height: { mm: 50 }, depth: { mm: 1 } });
+    const card = workThing({ kind: 'slab', width: { mm: 30 }, height: { mm: 50 }, depth: { mm: 1 } });
     expect(workFit({ name: 'slides' }, card, fabric).girthEase.value).toBe(4);
     expect(workFit({ name: 'roomy' }, card, fabric).girthEase.value).toBe(12);
   });

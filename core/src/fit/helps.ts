@@ -1,3 +1,5 @@
+import { gaugeSpread, PIECE_STRAYS } from '../fabric';
+import { methodInfo } from '../things';
 import { chanceOfFit, type ChanceInputs, type InputName, type Tally } from './chance';
 
 /** One thing the maker could do about the chance, and what it would come to. */
@@ -19,11 +21,11 @@ interface Remedy {
   left: (name: InputName, mm: number) => number;
 }
 
-/** A swatch of 10 cm measured by ruler: `sqrt((1/100)² + (0.25/17)²)`, and the piece's own 2.5 % (handbook 2.1). */
-const SWATCHED = Math.hypot(0.01, 0.25 / 17, 0.025);
+/** The piece itself measured over its first rows: 10 cm by ruler, as a fraction (handbook 2.1). */
+const ROWS_MEASURED = gaugeSpread({ count: 17, mm: 100, sdMm: methodInfo('ruler').sd(100), from: 'ruler' });
 
-/** The piece itself measured over its first rows: the same without the straying of a piece from its swatch. */
-const ROWS_MEASURED = Math.hypot(0.01, 0.25 / 17);
+/** A swatch measured so: the same, and how far a piece strays from its swatch. */
+const SWATCHED = Math.hypot(ROWS_MEASURED, PIECE_STRAYS);
 
 const REMEDIES: readonly Remedy[] = [
   { id: 'swatch', text: 'work a swatch of 10 cm', mends: ['w', 'h'], left: (_, mm) => SWATCHED * mm },

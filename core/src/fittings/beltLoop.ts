@@ -1,7 +1,7 @@
 import { chosen, derive, prior } from '../figure';
 import { formatLength, formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { FLAT, frontOf, plainRows, refuse, smallPiece, TUBES } from './kit';
+import { frontOf, plainRows, refuse, smallPiece } from './kit';
 
 /** A belt slides with so much room, mm (prior, ours). */
 const ROOM_MM = 12;
@@ -63,9 +63,9 @@ export const beltLoop: FittingDefinition = {
   id: 'belt-loop',
   name: 'Belt loop',
   summary: 'A loop behind, for a belt of a given width.',
-  shapes: [...FLAT.filter((shape) => shape !== 'layered'), ...TUBES, 'packet'],
-  elsewhere: 'A layered pouch has its own belt loop, and a saddle hangs over its bar.',
-  needs: [],
+  asks: ['free-back'],
+  because: 'It is sewn to a back that has nothing on it.',
+  figures: { length: 'Length', width: 'Width' },
   options: [{ key: 'beltMm', kind: 'length', label: 'Belt, wide', min: 5, max: 150, default: 40 }],
   place,
 };

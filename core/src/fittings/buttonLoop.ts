@@ -1,3 +1,4 @@
+import { BUTTON_THICKNESS_MM } from '../counts';
 import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '../figure';
 import type { Instruction } from '../fabric';
 import type { Cloth, FlapPlace, Part, WorkStep } from '../shapes';
@@ -213,12 +214,28 @@ export const buttonLoop: FittingDefinition = {
   id: 'button-loop',
   name: 'Button loop',
   summary: 'A loop of chain on the flap’s edge, and its button on the front.',
-  elsewhere: 'A button loop sits on a flap’s edge: take a shape with a flap.',
-  shapes: ['strip-across', 'strip-along', 'layered', 'cluster-panels'],
-  needs: ['flap'],
+  asks: ['turn-over'],
+  because: 'It sits on a flap’s edge.',
+  needs: 'flap',
+  closesFlap: true,
+  hazards: ['small-part'],
+  figures: {
+    asked: 'Length needed',
+    chains: 'Chains',
+    length: 'Length',
+    buttonBelowFrontTop: 'Button below the front’s top',
+  },
+  told: ({ buttonMm }, say) => `for a ${say.length(Number(buttonMm))} button`,
   options: [
     { key: 'buttonMm', kind: 'length', label: 'Button, across', min: 5, max: 80, default: 20 },
-    { key: 'buttonThicknessMm', kind: 'length', label: 'Button, thickness', min: 1, max: 20, default: 4 },
+    {
+      key: 'buttonThicknessMm',
+      kind: 'length',
+      label: 'Button, thickness',
+      min: 1,
+      max: 20,
+      default: BUTTON_THICKNESS_MM,
+    },
     {
       key: 'chains',
       kind: 'number',

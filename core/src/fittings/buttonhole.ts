@@ -1,29 +1,10 @@
-import { parityOf } from '../counts';
+import { BUTTON_THICKNESS_MM, parityOf, slotChains } from '../counts';
 import { work, type Instruction } from '../fabric';
-import { derive, prior, type Figure } from '../figure';
+import { derive, type Figure } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import { buttonArea } from './buttonLoop';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { centredOn, flapDown, frontOf, lengthOf, redealt, refuse, refuseOpen } from './kit';
-
-/**
- * A slot in the fabric: `(diameter + thickness) / (1 + sx)` at the least, in whole chains; as many are skipped (law,
- * handbook 6).
- */
-export function slotChains(
-  diameter: Figure<'mm'>,
-  thickness: Figure<'mm'>,
-  stretch: number,
-  wc: Figure<'mm'>,
-): Figure<'chains'> {
-  const s = prior(stretch, '1', 0, 'stretch across');
-  return derive(
-    'chains',
-    'chains = (diameter + thickness) / (1 + s) / wc, rounded up',
-    { diameter, thickness, s, wc },
-    (v) => Math.ceil((v.diameter + v.thickness) / (1 + v.s) / v.wc - 1e-9),
-  );
-}
 
 function chainsOf({ fabric, options }: DemandContext): Figure<'chains'> {
   return slotChains(
@@ -128,12 +109,22 @@ export const buttonhole: FittingDefinition = {
   id: 'buttonhole',
   name: 'Buttonhole',
   summary: 'A slot worked into the flap, and its button on the front.',
-  shapes: ['strip-across', 'layered'],
-  elsewhere: 'A buttonhole is worked into the rows of a flap: take a strip worked across, or a layered pouch.',
-  needs: ['flap'],
+  asks: ['turn-over-rows'],
+  because: 'It is worked into the rows of a flap.',
+  needs: 'flap',
+  closesFlap: true,
+  hazards: ['small-part'],
+  figures: { chains: 'Chains', hole: 'Hole' },
   options: [
     { key: 'buttonMm', kind: 'length', label: 'Button, across', min: 5, max: 80, default: 20 },
-    { key: 'buttonThicknessMm', kind: 'length', label: 'Button, thickness', min: 1, max: 20, default: 4 },
+    {
+      key: 'buttonThicknessMm',
+      kind: 'length',
+      label: 'Button, thickness',
+      min: 1,
+      max: 20,
+      default: BUTTON_THICKNESS_MM,
+    },
   ],
   demands: (context) => ({
     conditions: [

@@ -1,8 +1,8 @@
 import type { Instruction, WorkedFabric } from '../fabric';
 import type { Advice, Figure } from '../figure';
 import type { WorkedFit } from '../fit';
-import type { Built, Demands, Part, Piece, ShapeSchools, View, WorkStep } from '../shapes';
-import type { CarrierSpec, WorkedThing } from '../things';
+import type { Built, Demands, Offer, Part, Piece, ShapeSchools, View, WorkStep } from '../shapes';
+import type { CarrierSpec, Hazard, Say, WorkedThing } from '../things';
 import type { Field, FieldValue, FieldValues } from '../units';
 
 /** A fitting as a plan writes it. */
@@ -15,8 +15,8 @@ export interface DemandContext {
   /** The plan's entry, as `fittings[1]`, for faults. */
   path: string;
   options: FieldValues;
-  /** All fittings of the plan. */
-  all: readonly FittingSpec[];
+  /** Whether a fitting of the plan closes a flap. */
+  closesFlap: boolean;
   thing: WorkedThing;
   fabric: WorkedFabric;
   fit: WorkedFit;
@@ -66,18 +66,31 @@ export interface Placed {
   yarnMm?: number;
 }
 
+/** What one fitting gives that another cannot be without. */
+export type Gift = 'flap' | 'cord';
+
 export interface FittingDefinition {
   id: string;
   name: string;
   /** What it is for, in a line. */
   summary: string;
   options: readonly Field[];
-  /** Shapes it can belong to. */
-  shapes: readonly string[];
-  /** Why it does not belong to the others. */
-  elsewhere: string;
-  /** Kinds of fitting it cannot be without. */
-  needs: readonly string[];
+  /** What a shape must offer for it; nothing for what goes on any. */
+  asks: readonly Offer[];
+  /** Why it asks that, in a sentence; needed where it asks anything. */
+  because?: string;
+  /** What another fitting must give for it. */
+  needs?: Gift;
+  /** What it gives to others. */
+  gives?: Gift;
+  /** Whether it closes a flap, which must then reach far enough to carry it. */
+  closesFlap?: boolean;
+  /** What it brings with it. */
+  hazards?: readonly Hazard[];
+  /** Its figures by name, as they are shown. */
+  figures: Readonly<Record<string, string>> | ((key: string) => string);
+  /** What to say of it in a plan's summary besides its name: "for a 20 mm button". */
+  told?: (options: FieldValues, say: Say) => string;
   /** Room it asks of the shape. */
   demands?: (context: DemandContext) => Demands;
   /** @throws PlanProblem when it does not fit the piece */

@@ -233,10 +233,9 @@ export const dividers: FittingDefinition = {
   id: 'dividers',
   name: 'Dividers',
   summary: 'Parts the front into a channel for each tool of the list.',
-  shapes: ['strip-across', 'two-panels', 'layered', 'ring-tube', 'round-chain'],
-  elsewhere:
-    'Dividers are sewn up through two flat layers with stitches side by side: take a strip worked across, two panels or a layered pouch.',
-  needs: [],
+  asks: ['upright-columns'],
+  because: 'They are sewn up through two flat layers, between stitches side by side.',
+  figures: (key) => `${key.charAt(0).toUpperCase()}${key.slice(1)}`,
   options: [
     {
       key: 'over',

@@ -3,7 +3,7 @@ import { repeat, work } from '../fabric';
 import { chosen, derive, prior, type Figure } from '../figure';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { chainsFor, chainYarn, redealt, refuse, refuseOpen, TUBES } from './kit';
+import { chainsFor, chainYarn, redealt, refuse, refuseOpen } from './kit';
 
 /** So much cord hangs out at each end, mm (prior, handbook 6). */
 const END_MM = 120;
@@ -139,9 +139,11 @@ export const drawstring: FittingDefinition = {
   id: 'drawstring',
   name: 'Drawstring',
   summary: 'An eyelet round near the top and a cord through it.',
-  shapes: TUBES,
-  elsewhere: 'A drawstring runs through an eyelet round: take a ring tube, a pouch round a chain, or a disc and wall.',
-  needs: [],
+  asks: ['round-mouth'],
+  because: 'It runs through an eyelet round.',
+  gives: 'cord',
+  hazards: ['cord'],
+  figures: { holes: 'Holes', length: 'Length', cut: 'Cut length', chains: 'Chains' },
   options: [
     {
       key: 'between',

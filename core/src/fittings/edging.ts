@@ -1,8 +1,9 @@
 import { CORNER, pickUp } from '../counts';
+import { BASES } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { ALL, frontOf } from './kit';
+import { frontOf } from './kit';
 
 interface Kind {
   id: string;
@@ -11,20 +12,39 @@ interface Kind {
   repeat: number;
   text: string;
   corner: number;
-  /** Yarn against the edge's length (prior, ours). */
+  /** Height of a round against one of single. */
+  height: number;
+  /** Yarn against the edge's length (prior; handbook 2.2, reverse and loops ours). */
   yarn: number;
 }
 
 /** Edgings by what they are worked of (handbook 6). */
 const KINDS: readonly Kind[] = [
-  { id: 'slip', name: 'slip stitch', repeat: 1, text: '{slip} in each', corner: 1, yarn: 3.3 },
-  { id: 'single', name: 'single', repeat: 1, text: '{single} in each', corner: CORNER.plain, yarn: 6.6 },
+  {
+    id: 'slip',
+    name: 'slip stitch',
+    repeat: 1,
+    text: '{slip} in each',
+    corner: 1,
+    height: BASES.slip.roundHeight / BASES.single.roundHeight,
+    yarn: BASES.slip.yarn,
+  },
+  {
+    id: 'single',
+    name: 'single',
+    repeat: 1,
+    text: '{single} in each',
+    corner: CORNER.plain,
+    height: 1,
+    yarn: BASES.single.yarn,
+  },
   {
     id: 'reverse',
     name: 'reverse single',
     repeat: 1,
     text: '{single} in each, worked backwards from {side:left} to {side:right}',
     corner: CORNER.low,
+    height: 1,
     yarn: 7.5,
   },
   {
@@ -33,6 +53,7 @@ const KINDS: readonly Kind[] = [
     repeat: 2,
     text: '(chain 3, {single} in the second stitch from there) round',
     corner: 1,
+    height: 1,
     yarn: 9,
   },
 ];
@@ -50,7 +71,7 @@ function place({ built, fabric, options }: FittingContext): Placed {
     'mm',
     'depth = rounds × h of single',
     { rounds: chosen(rounds, 'rows', 'typed'), h: fabric.also('single', 'rounds').rowHeight },
-    (v) => v.rounds * v.h * (kind.id === 'slip' ? 0.36 : 1),
+    (v) => v.rounds * v.h * kind.height,
   );
   const more = rounds > 1 ? ` Before it ${plural(rounds - 1, 'plain round')} of {single}.` : '';
   return {
@@ -99,9 +120,8 @@ export const edging: FittingDefinition = {
   id: 'edging',
   name: 'Edging',
   summary: 'Round the mouth: slip stitch, single, reverse single or loops.',
-  shapes: ALL,
-  elsewhere: '',
-  needs: [],
+  asks: [],
+  figures: { stitches: 'Stitches', depth: 'Depth' },
   options: [
     { key: 'edging', kind: 'choice', label: 'Edging of', options: KINDS, default: 'single' },
     { key: 'rounds', kind: 'number', label: 'Rounds', unit: 'rounds', whole: true, min: 1, max: 6, default: 1 },

@@ -6,14 +6,17 @@ import { reckon, stepsAfter } from '../reckon';
 import { anyFabric, anyThing } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
 import { workOut } from '../workOut';
-import { FITTINGS } from './index';
+import { belongsOn, figureName, FITTINGS, fittingDefinition, giverOf, whyNotOn } from './index';
 
 const bar = { kind: 'bar' as const, diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 } };
 const body = { kind: 'body' as const, loop: { mm: 1500 } };
 
 /** Plans of any shape that carry a fitting and what it needs, with the options of the fitting drawn. */
 function anyPlanWith(kind: string): fc.Arbitrary<Plan> {
-  const { shapes, needs, options } = FITTINGS.find(({ id }) => id === kind)!;
+  const fitting = fittingDefinition(kind)!;
+  const { options } = fitting;
+  const shapes = SHAPES.filter((shape) => belongsOn(shape, fitting)).map(({ id }) => id);
+  const needed = giverOf(fitting);
   const choices = options.flatMap((field): fc.Arbitrary<readonly [string, string | number]>[] => {
     if (field.kind === 'choice') return [fc.constantFrom(...field.options.map(({ id }) => [field.key, id] as const))];
     if (field.kind === 'number' && field.default !== undefined)
@@ -42,7 +45,7 @@ function anyPlanWith(kind: string): fc.Arbitrary<Plan> {
       fabric,
       shape: { kind: shape },
       fit: { name: fit },
-      fittings: [...needs.map((need) => ({ kind: need })), { kind, ...Object.fromEntries(chosen) }],
+      fittings: [...(needed ? [{ kind: needed.id }] : []), { kind, ...Object.fromEntries(chosen) }],
       schools: { rounds, turningChainCounts },
     }));
 }
@@ -63,7 +66,10 @@ describe.each(FITTINGS.map(({ id }) => [id]))('%s, on any shape it can belong to
           for (const { id } of worked.pieces) expect(refereePiece(worked.steps, id).faults).toEqual([]);
           const { steps: _steps, ...sums } = worked;
           expect(numbersIn(sums).every(Number.isFinite)).toBe(true);
-          expect(worked.fittings.find((fitting) => fitting.kind === kind)!.place.length).toBeGreaterThan(5);
+          const told = worked.fittings.find((fitting) => fitting.kind === kind)!;
+          expect(told.place.length).toBeGreaterThan(5);
+          for (const key of Object.keys(told.figures))
+            expect([key, figureName(fittingDefinition(kind)!, key)]).toEqual([key, expect.stringMatching(/^[A-Z]/)]);
           expect(orderFaults(stepsAfter(workOut(plan)))).toEqual([]);
           expect(new Set(worked.steps.map(({ id }) => id)).size).toBe(worked.steps.length);
         } catch (error) {
@@ -76,13 +82,20 @@ describe.each(FITTINGS.map(({ id }) => [id]))('%s, on any shape it can belong to
       }),
       { numRuns: 40 },
     );
-    expect(placed).toBeGreaterThan(0);
+    // most of what is drawn can be made: a law that is hardly ever asked is not held
+    expect(placed).toBeGreaterThanOrEqual(8);
   });
 
   it('belongs to some shapes, and says of the others where it would', () => {
-    const { shapes, elsewhere } = FITTINGS.find(({ id }) => id === kind)!;
-    const others = SHAPES.filter(({ id }) => !shapes.includes(id));
-    expect(shapes.every((id) => SHAPES.some((shape) => shape.id === id))).toBe(true);
-    if (others.length > 0) expect(elsewhere.length).toBeGreaterThan(15);
+    const fitting = fittingDefinition(kind)!;
+    const [some, others] = [true, false].map((on) => SHAPES.filter((shape) => belongsOn(shape, fitting) === on));
+    expect(some!.length).toBeGreaterThan(0);
+    for (const shape of some!) expect(whyNotOn(shape, fitting)).toBeUndefined();
+    for (const shape of others!) {
+      const why = whyNotOn(shape, fitting)!;
+      expect(why).toMatch(/^[A-Z].{15,}\. It goes on “/);
+      expect(some!.every(({ name }) => why.includes(`“${name}”`))).toBe(true);
+      expect(why).not.toContain(`“${shape.name}”`);
+    }
   });
 });

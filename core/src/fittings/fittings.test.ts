@@ -3,7 +3,7 @@ import { TERN_POINT } from '../demo';
 import { chosen } from '../figure';
 import type { Plan } from '../plan';
 import { reckon, type Worked } from '../reckon';
-import { FITTINGS } from './index';
+import { FITTINGS, giverOf } from './index';
 import { loopLength } from './buttonLoop';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;
@@ -111,11 +111,12 @@ describe('a button loop', () => {
   });
 });
 
-it('every fitting is whole: an id of its own, defaults inside their limits, needs that exist', () => {
+it('every fitting is whole: an id of its own, defaults inside their limits, needs that some other gives', () => {
   const ids = FITTINGS.map(({ id }) => id);
   expect(new Set(ids).size).toBe(ids.length);
-  for (const { options, needs } of FITTINGS) {
-    expect(needs.filter((kind) => !ids.includes(kind))).toEqual([]);
+  for (const fitting of FITTINGS) {
+    const { options, needs } = fitting;
+    expect([fitting.id, giverOf(fitting)?.gives]).toEqual([fitting.id, needs]);
     for (const option of options) {
       if ((option.kind !== 'length' && option.kind !== 'number') || option.default === undefined) continue;
       expect(option.default).toBeGreaterThanOrEqual(option.min);

@@ -2,11 +2,7 @@ import { chosen, derive, type Advice } from '../figure';
 import { LEAST_WITH_CLOSURE_MM } from '../shapes/kit/flat';
 import type { Built } from '../shapes';
 import { formatLength, formatNumber, LONGEST_MM, type Field } from '../units';
-import { NOTHING_PLACED, type FittingDefinition, type FittingSpec, type Placed } from './definition';
-import { FLAPPED } from './kit';
-
-/** Kinds that close on a flap's edge and so ask for a longer one. */
-const CLOSURES: readonly string[] = ['button-loop', 'buttonhole', 'snap', 'magnet'];
+import { NOTHING_PLACED, type FittingDefinition, type Placed } from './definition';
 
 const options: readonly Field[] = [
   {
@@ -41,9 +37,8 @@ function foldLines({ pieces }: Built): NonNullable<Placed['notes']> {
 }
 
 /** A flap that closes must reach far enough to carry its closure. */
-function tooShort(overlapMm: unknown, all: readonly FittingSpec[], path: string): Advice[] {
-  const closes = all.some(({ kind }) => CLOSURES.includes(kind));
-  if (!closes || overlapMm === undefined || Number(overlapMm) >= LEAST_WITH_CLOSURE_MM) return [];
+function tooShort(overlapMm: unknown, closesFlap: boolean, path: string): Advice[] {
+  if (!closesFlap || overlapMm === undefined || Number(overlapMm) >= LEAST_WITH_CLOSURE_MM) return [];
   return [
     {
       id: 'flap-short',
@@ -61,19 +56,20 @@ export const flap: FittingDefinition = {
   id: 'flap',
   name: 'Flap',
   summary: 'Turns over the top and down the front.',
-  shapes: FLAPPED,
-  elsewhere: 'A flap goes on from a back worked in rows: take a strip, cluster rectangles or a layered pouch.',
-  needs: [],
+  asks: ['turn-over'],
+  because: 'A flap goes on from a back worked in rows.',
+  gives: 'flap',
+  figures: { length: 'Length', edgeBelowFrontTop: 'Edge below the front’s top' },
   options,
-  demands: ({ options: given, path, all }) => ({
+  demands: ({ options: given, path, closesFlap }) => ({
     flap: {
       path,
       ...(given.overlapMm === undefined ? {} : { overlapMm: Number(given.overlapMm) }),
-      withClosure: all.some(({ kind }) => CLOSURES.includes(kind)),
+      withClosure: closesFlap,
     },
   }),
-  place: ({ built, fabric, options: given, path, all }): Placed => {
-    const advice = tooShort(given.overlapMm, all, path);
+  place: ({ built, fabric, options: given, path, closesFlap }): Placed => {
+    const advice = tooShort(given.overlapMm, closesFlap, path);
     const { edgeBelowFrontTop } = built.flap!;
     const section = built.pieces.flatMap(({ sections }) => sections).find(({ name }) => name === 'flap');
     const edge = `closed, its edge lies {mm:${formatNumber(edgeBelowFrontTop.value)}} below the front’s top edge`;

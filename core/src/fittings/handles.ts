@@ -3,7 +3,7 @@ import { work, type Instruction } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { redealt, refuse, refuseOpen, TUBES } from './kit';
+import { redealt, refuse, refuseOpen } from './kit';
 
 /** Room for a hand, and for a finger, mm (prior, handbook 6). */
 const ROOM = { hand: 90, finger: 70 } as const;
@@ -115,10 +115,9 @@ export const handles: FittingDefinition = {
   id: 'handles',
   name: 'Handles in the wall',
   summary: 'Two openings near the top, alike and opposite, to carry it by.',
-  shapes: TUBES,
-  elsewhere:
-    'Handles in the wall are left open in a round: take a ring tube, a pouch round a chain, or a disc and wall.',
-  needs: [],
+  asks: ['round-mouth'],
+  because: 'They are left open in a round.',
+  figures: { chains: 'Chains', opening: 'Opening' },
   options: [
     {
       key: 'size',

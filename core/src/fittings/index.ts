@@ -1,7 +1,8 @@
+import { SHAPES, type ShapeDefinition } from '../shapes';
 import { beltLoop } from './beltLoop';
 import { buttonhole } from './buttonhole';
 import { buttonLoop } from './buttonLoop';
-import type { FittingDefinition } from './definition';
+import type { FittingDefinition, FittingSpec } from './definition';
 import { dividers } from './dividers';
 import { drawstring } from './drawstring';
 import { edging } from './edging';
@@ -49,4 +50,40 @@ export const FITTINGS: readonly FittingDefinition[] = [
 
 export function fittingDefinition(id: string): FittingDefinition | undefined {
   return FITTINGS.find((fitting) => fitting.id === id);
+}
+
+/** How a figure of a fitting is called where it is shown; undefined where the fitting does not name it. */
+export function figureName({ figures }: FittingDefinition, key: string): string | undefined {
+  return typeof figures === 'function' ? figures(key) : figures[key];
+}
+
+/** The kind of fitting that gives what another cannot be without. */
+export function giverOf({ needs }: FittingDefinition): FittingDefinition | undefined {
+  return needs && FITTINGS.find(({ gives }) => gives === needs);
+}
+
+/** Whether a shape has all that a fitting asks for. */
+export function belongsOn({ offers }: Pick<ShapeDefinition, 'offers'>, { asks }: FittingDefinition): boolean {
+  return asks.every((asked) => offers.includes(asked));
+}
+
+/** Why a fitting does not go on a shape, and on which it would; undefined where it does. */
+export function whyNotOn(shape: ShapeDefinition, fitting: FittingDefinition): string | undefined {
+  if (belongsOn(shape, fitting)) return undefined;
+  const others = SHAPES.filter((other) => belongsOn(other, fitting)).map(({ name }) => `“${name}”`);
+  const last = others.pop();
+  const where = others.length > 0 ? `${others.join(', ')} or ${last}` : last;
+  return `${fitting.because ?? ''} It goes on ${where}.`.trim();
+}
+
+/** Of a plan's fittings those that go on a shape, and have what they need. */
+export function fittingsOn(shape: ShapeDefinition, fittings: readonly FittingSpec[] = []): FittingSpec[] {
+  const going = fittings.filter(({ kind }) => {
+    const definition = fittingDefinition(kind);
+    return definition !== undefined && belongsOn(shape, definition);
+  });
+  return going.filter(({ kind }) => {
+    const giver = giverOf(fittingDefinition(kind)!);
+    return giver === undefined || going.some((other) => other.kind === giver.id);
+  });
 }

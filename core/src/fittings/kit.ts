@@ -5,12 +5,6 @@ import { rowPiece } from '../shapes/kit/rowPiece';
 
 type Mm = Figure<'mm'>;
 
-/** Shapes with two flat faces, with a mouth worked in rounds, and with a flap of their own rows. */
-export const FLAT = ['strip-across', 'strip-along', 'two-panels', 'cluster-panels', 'layered'] as const;
-export const TUBES = ['ring-tube', 'round-chain', 'disc-wall'] as const;
-export const FLAPPED = ['strip-across', 'strip-along', 'layered', 'cluster-panels'] as const;
-export const ALL = [...FLAT, ...TUBES, 'saddle', 'packet'] as const;
-
 /** The front of the finished piece as it is seen: its size and its counts. */
 export interface Face {
   x: number;

@@ -6,8 +6,8 @@ import { refereePiece } from '../pattern';
 import type { Plan } from '../plan';
 import { reckon, type Worked } from '../reckon';
 import { applyChange } from '../change';
-import { slotChains } from './buttonhole';
-import { collisions, type Placed } from './index';
+import { slotChains } from '../counts';
+import { collisions, fittingDefinition, type Placed } from './index';
 import { channelWidth, divide } from './dividers';
 import { growth } from './kit';
 import { strapLength } from './strap';
@@ -269,11 +269,15 @@ describe('what lies over what', () => {
   });
 
   it('is found once for each pair, with how far to move', () => {
-    const one = { kind: 'a', name: 'Snap', placed: at([0, 20], [0, 20]) };
-    const two = { kind: 'b', name: 'Strap', placed: at([15, 30], [10, 40]) };
-    const far = { kind: 'c', name: 'Tag', placed: at([50, 60], [0, 9]) };
+    const fitted = (kind: string, x: [number, number], y: [number, number]) => ({
+      ...at(x, y),
+      definition: fittingDefinition(kind)!,
+    });
+    const one = fitted('snap', [0, 20], [0, 20]);
+    const two = fitted('strap', [15, 30], [10, 40]);
+    const far = fitted('tag', [50, 60], [0, 9]);
     expect(collisions([one, two, far])).toEqual([
-      expect.objectContaining({ id: 'collision-a-b', text: expect.stringMatching(/Snap and strap.*front.*5/) }),
+      expect.objectContaining({ id: 'collision-snap-strap', text: expect.stringMatching(/Snap and strap.*front.*5/) }),
     ]);
   });
 

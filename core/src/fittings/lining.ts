@@ -1,7 +1,7 @@
 import { derive, prior } from '../figure';
 import { formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { FLAT, frontOf, TUBES } from './kit';
+import { frontOf } from './kit';
 
 /** Round every cut edge, and at the top, mm (prior, handbook 6). */
 const SEAM_MM = 10;
@@ -65,9 +65,9 @@ export const lining: FittingDefinition = {
   id: 'lining',
   name: 'Lining',
   summary: 'A cut sheet for the inside: keeps slim tools from poking through.',
-  shapes: [...FLAT, ...TUBES],
-  elsewhere: 'A saddle’s pockets and a packet are not lined.',
-  needs: [],
+  asks: ['open-mouth'],
+  because: 'A lining is dropped in through a mouth.',
+  figures: { wide: 'Cut, wide', long: 'Cut, long' },
   options: [],
   place,
 };

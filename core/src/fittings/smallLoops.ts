@@ -1,7 +1,9 @@
+import { BASES } from '../fabric';
 import { derive, type Figure } from '../figure';
+import type { Hazard } from '../things';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { ALL, chainsFor, chainYarn, frontOf, lengthOf } from './kit';
+import { chainsFor, chainYarn, frontOf, lengthOf } from './kit';
 
 interface LoopKind {
   id: string;
@@ -16,6 +18,7 @@ interface LoopKind {
   where: string;
   then: string;
   notion?: string;
+  hazards?: readonly Hazard[];
 }
 
 /** A loop of chain: both ends sewn to one place (handbook 6). */
@@ -44,7 +47,7 @@ function placed(kind: LoopKind, { built, fabric, options }: FittingContext): Pla
     advice: [],
     areas: [{ face: 'mouth', x: [x - face.x - 4, x - face.x + 4], y: [0, 5] }],
     ...(kind.notion ? { notions: [{ name: kind.notion, count: 1 }] } : {}),
-    yarnMm: chainYarn(made.value) + 6.6 * made.value + 300,
+    yarnMm: chainYarn(made.value) + BASES.single.yarn * made.value + 300,
   };
 }
 
@@ -54,15 +57,16 @@ function loop(kind: LoopKind): FittingDefinition {
     id: kind.id,
     name: kind.name,
     summary: kind.summary,
-    shapes: ALL,
-    elsewhere: '',
-    needs: [],
+    asks: [],
+    ...(kind.hazards ? { hazards: kind.hazards } : {}),
+    figures: { length: 'Length', chains: 'Chains' },
     options: [{ key: 'sizeMm', kind: 'length', label, min, max, default: usual }],
     place: (context) => placed(kind, context),
   };
 }
 
 export const hangingLoop = loop({
+  hazards: ['cord'],
   id: 'hanging-loop',
   name: 'Hanging loop',
   summary: 'At the back’s middle, to hang it on a hook.',

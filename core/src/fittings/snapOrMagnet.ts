@@ -1,9 +1,10 @@
 import { chosen, derive, type Advice } from '../figure';
 import { formatLength, formatNumber } from '../units';
 import type { Part } from '../shapes';
+import type { Hazard } from '../things';
 import { buttonArea } from './buttonLoop';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { FLAPPED, flapDown, frontOf, refuse } from './kit';
+import { flapDown, frontOf, refuse } from './kit';
 
 /** Mouths wider than this want two (prior, handbook 6). */
 const TWO_ABOVE_MM = 120;
@@ -16,6 +17,9 @@ interface Kind {
   name: string;
   summary: string;
   sizes: { min: number; max: number; usual: number };
+  hazards: readonly Hazard[];
+  /** What is said where it is chosen, besides. */
+  advice: (path: string) => Advice[];
 }
 
 /** Under the flap's edge on the filled pouch, one, or two where the mouth is wide (handbook 6). */
@@ -63,7 +67,7 @@ function placed(kind: Kind, { built, options, path }: FittingContext): Placed {
       },
     ],
     parts: { folded: xs.map((x): Part => ({ type: 'button', x: face.x + x, y, diameter: across })) },
-    advice: kind.id === 'magnet' ? [showsThrough(path)] : [],
+    advice: kind.advice(path),
     areas: xs.flatMap((x) => [
       buttonArea(x, below.value, across),
       {
@@ -91,9 +95,12 @@ function closure(kind: Kind): FittingDefinition {
     id: kind.id,
     name: kind.name,
     summary: kind.summary,
-    shapes: FLAPPED,
-    elsewhere: `A ${kind.id} closes a flap on the front: take a shape with a flap.`,
-    needs: ['flap'],
+    asks: ['turn-over'],
+    because: 'It closes a flap on the front.',
+    needs: 'flap',
+    closesFlap: true,
+    figures: { below: 'Below the front’s top' },
+    hazards: kind.hazards,
     options: [
       {
         key: 'acrossMm',
@@ -113,10 +120,14 @@ export const snap = closure({
   name: 'Snap',
   summary: 'A pressed fastener under the flap; two where the mouth is wide.',
   sizes: { min: 5, max: 30, usual: 12 },
+  hazards: ['small-part'],
+  advice: () => [],
 });
 export const magnet = closure({
   id: 'magnet',
   name: 'Magnet',
   summary: 'A magnetic clasp under the flap; two where the mouth is wide.',
   sizes: { min: 8, max: 30, usual: 15 },
+  hazards: ['small-part', 'magnet', 'glue'],
+  advice: (path) => [showsThrough(path)],
 });

@@ -80,10 +80,9 @@ export const stackedPockets: FittingDefinition = {
   id: 'stacked-pockets',
   name: 'Stacked pockets',
   summary: 'Small pockets one above the other on the front.',
-  shapes: ['strip-across', 'two-panels', 'layered', 'saddle'],
-  elsewhere:
-    'Small pockets are sewn to a front that lies flat and open: take a strip, two panels, a layered pouch or a saddle.',
-  needs: [],
+  asks: ['flat-front'],
+  because: 'They are sewn to a front that lies flat and open.',
+  figures: { width: 'Width', height: 'Height' },
   options: [
     { key: 'count', kind: 'number', label: 'How many', unit: '', whole: true, min: 1, max: 3, default: 1 },
     { key: 'heightMm', kind: 'length', label: 'Pocket, high', min: 20, max: 400, default: 60 },

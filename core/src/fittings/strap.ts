@@ -1,4 +1,4 @@
-import { CHAIN, type WorkedFabric } from '../fabric';
+import { BASES, CHAIN, type WorkedFabric } from '../fabric';
 import { chosen, derive, prior, type Advice, type Figure } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import type { Piece, WorkStep } from '../shapes';
@@ -9,7 +9,7 @@ import {
   type Notion,
   type Placed,
 } from './definition';
-import { chainsFor, chainYarn, FLAT, frontOf, growth, plainRows, refuse, smallPiece, TUBES } from './kit';
+import { chainsFor, chainYarn, frontOf, growth, plainRows, refuse, smallPiece } from './kit';
 
 type Mm = Figure<'mm'>;
 
@@ -197,7 +197,8 @@ function strapMade(
   return {
     ...nothing,
     figures: { chains, made },
-    yarnMm: chainYarn(made.value) * (cord ? 2 : 1) + (kind === 'chain-rows' ? 6.6 * rows * made.value : 0),
+    yarnMm:
+      chainYarn(made.value) * (cord ? 2 : 1) + (kind === 'chain-rows' ? BASES.single.yarn * rows * made.value : 0),
     steps: [step(text, 4 + (chains.value * (1 + (kind === 'chain-rows' ? rows : 0))) / 30)],
   };
 }
@@ -249,9 +250,17 @@ export const strap: FittingDefinition = {
   id: 'strap',
   name: 'Strap',
   summary: 'From anchor to anchor round the body, made shorter by what it grows under its load.',
-  shapes: [...FLAT, ...TUBES],
-  elsewhere: 'A saddle hangs over its bar, and a packet has no mouth to hang from.',
-  needs: [],
+  asks: ['open-mouth'],
+  because: 'A strap hangs from two sides of a mouth.',
+  hazards: ['cord'],
+  figures: {
+    loop: 'Body loop',
+    length: 'Length',
+    growth: 'Grows under its load, as a share',
+    chains: 'Chains',
+    made: 'As made',
+    cut: 'Cut length',
+  },
   options: [
     { key: 'strap', kind: 'choice', label: 'Strap', options: KINDS, default: 'rows' },
     {

@@ -1,9 +1,9 @@
+import { BUTTON_THICKNESS_MM, slotChains } from '../counts';
 import { chosen, derive, prior } from '../figure';
 import { workBar } from '../things';
 import { formatLength, formatNumber, plural } from '../units';
-import { slotChains } from './buttonhole';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { FLAT, frontOf, lengthOf, plainRows, refuse, smallPiece, TUBES } from './kit';
+import { frontOf, lengthOf, plainRows, refuse, smallPiece } from './kit';
 
 /** Beyond the buttonhole, mm (prior, ours). */
 const BEYOND_MM = 12;
@@ -19,7 +19,12 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
   const face = frontOf(built);
   const button = lengthOf(options.buttonMm, 'button');
   const plain = plainRows(fabric);
-  const slot = slotChains(button, chosen(4, 'mm', 'button, thick'), plain.stitch.factors.stretchAcross, fabric.chain);
+  const slot = slotChains(
+    button,
+    chosen(BUTTON_THICKNESS_MM, 'mm', 'button, thick'),
+    plain.stitch.factors.stretchAcross,
+    fabric.chain,
+  );
   const beyond = prior(BEYOND_MM, 'mm', 0, 'beyond the hole');
   const length = derive(
     'mm',
@@ -89,9 +94,10 @@ export const tabs: FittingDefinition = {
   id: 'tabs',
   name: 'Tabs over a bar',
   summary: 'Two tabs from the back over a bar, each with its button.',
-  shapes: [...FLAT, ...TUBES],
-  elsewhere: 'A saddle has its own tabs, and a packet does not hang.',
-  needs: [],
+  asks: ['open-mouth'],
+  because: 'They hang from a back, over a bar.',
+  hazards: ['small-part'],
+  figures: { length: 'Length', width: 'Width', hole: 'Hole' },
   options: [{ key: 'buttonMm', kind: 'length', label: 'Buttons, across', min: 8, max: 50, default: 18 }],
   place,
 };

@@ -1,7 +1,7 @@
 import { chosen, derive, prior } from '../figure';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { ALL, chainsFor, chainYarn, frontOf } from './kit';
+import { chainsFor, chainYarn, frontOf } from './kit';
 
 /** For the bow, mm (prior, handbook 6). */
 const BOW_MM = 250;
@@ -66,9 +66,10 @@ export const ties: FittingDefinition = {
   id: 'ties',
   name: 'Ties',
   summary: 'Go round the folded bundle and end in a bow.',
-  shapes: ALL.filter((shape) => shape !== 'saddle'),
-  elsewhere: 'A saddle is held by its tabs.',
-  needs: [],
+  asks: ['bundle'],
+  because: 'There is nothing to tie round: it is held by its tabs.',
+  hazards: ['cord'],
+  figures: { girth: 'Round the bundle', length: 'Length', chains: 'Chains' },
   options: [
     {
       key: 'folded',

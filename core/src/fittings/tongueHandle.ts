@@ -1,10 +1,10 @@
-import { EVEN, reachOf } from '../counts';
+import { EVEN, reachOf, refuseBeyond } from '../counts';
 import { work, type Instruction } from '../fabric';
 import { chosen, derive, prior } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import type { Course, Piece } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { centredOn, plainRows, refuse, refuseOpen, TUBES } from './kit';
+import { centredOn, plainRows, refuse, refuseOpen } from './kit';
 
 /** Room under the handle for a hand, mm (prior, handbook 6). */
 const ROOM_MM = 90;
@@ -65,6 +65,7 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
   );
   const down = narrowing(foot, run);
   const rows = Math.max(2 * down.length + 1, Math.round(length.value / plain.rowHeight.value));
+  refuseBeyond(rows, 'courses', 'thing');
   const counts = [
     ...down,
     ...Array<number>(rows - 2 * down.length).fill(run),
@@ -160,10 +161,9 @@ export const tongueHandle: FittingDefinition = {
   id: 'tongue-handle',
   name: 'Tongue handle',
   summary: 'One handle over the middle, from one half of the mouth to the other.',
-  shapes: TUBES,
-  elsewhere:
-    'A tongue goes on from a mouth worked in rounds: take a ring tube, a pouch round a chain, or a disc and wall.',
-  needs: [],
+  asks: ['round-mouth'],
+  because: 'It goes on from a mouth worked in rounds.',
+  figures: { length: 'Length', width: 'Width' },
   options: [
     {
       key: 'foot',

@@ -1,7 +1,8 @@
+import { BASES } from '../fabric';
 import { chosen, derive, prior, type Figure } from '../figure';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { ALL, frontOf, lengthOf, refuse } from './kit';
+import { frontOf, lengthOf, refuse } from './kit';
 
 /** Yarn of a tassel: `2 × wraps × length + ties` (law, handbook 6). */
 export function tasselYarn(wraps: Figure<'1'>, length: Figure<'mm'>): Figure<'mm'> {
@@ -60,9 +61,8 @@ export const tassel: FittingDefinition = {
   id: 'tassel',
   name: 'Tassel',
   summary: 'Wound round a card, tied and trimmed.',
-  shapes: ALL,
-  elsewhere: '',
-  needs: [],
+  asks: [],
+  figures: { yarn: 'Yarn for it' },
   options: [
     { key: 'lengthMm', kind: 'length', label: 'Tassel, long', min: 15, max: 300, default: 60 },
     { key: 'wraps', kind: 'number', label: 'Wraps', unit: '', whole: true, min: 5, max: 120, default: 25 },
@@ -76,9 +76,9 @@ function placeBobble({ fabric }: FittingContext): Placed {
   const stitches = rounds.reduce((sum, count) => sum + count, 0);
   const yarn = derive(
     'mm',
-    'yarn = 6.6 × stitches × w',
+    `yarn = ${BASES.single.yarn} × stitches × w`,
     { n: chosen(stitches, 'stitches', rounds.join(' + ')), w: fabric.stitchWidth },
-    (v) => 6.6 * v.n * v.w,
+    (v) => BASES.single.yarn * v.n * v.w,
   );
   return {
     figures: { yarn },
@@ -108,9 +108,11 @@ export const bobble: FittingDefinition = {
   id: 'bobble',
   name: 'Sliding bobble',
   summary: 'A small ball that holds the drawstring shut.',
-  shapes: ['ring-tube', 'round-chain', 'disc-wall'],
-  elsewhere: 'A bobble slides on a drawstring’s cord: take a shape worked in rounds.',
-  needs: ['drawstring'],
+  asks: ['round-mouth'],
+  because: 'It slides on a drawstring’s cord.',
+  needs: 'cord',
+  hazards: ['small-part'],
+  figures: { yarn: 'Yarn for it' },
   options: [],
   place: placeBobble,
 };
@@ -157,9 +159,9 @@ export const tag: FittingDefinition = {
   id: 'tag',
   name: 'Tag',
   summary: 'A small label sewn to the front.',
-  shapes: ALL,
-  elsewhere: '',
-  needs: [],
+  asks: [],
+  hazards: ['glue'],
+  figures: { width: 'Width', height: 'Height' },
   options: [
     { key: 'widthMm', kind: 'length', label: 'Tag, wide', min: 5, max: 80, default: 25 },
     { key: 'heightMm', kind: 'length', label: 'Tag, high', min: 5, max: 80, default: 15 },

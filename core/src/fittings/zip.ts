@@ -69,9 +69,9 @@ export const zip: FittingDefinition = {
   id: 'zip',
   name: 'Zip',
   summary: 'The nearest standard length below the mouth, sewn in by hand.',
-  shapes: ['strip-across', 'strip-along', 'two-panels', 'cluster-panels', 'ring-tube', 'round-chain'],
-  elsewhere: 'A zip closes a straight mouth: take a strip without a flap, two panels, or a tube.',
-  needs: [],
+  asks: ['straight-mouth'],
+  because: 'A zip closes a straight mouth.',
+  figures: { zip: 'Zip' },
   options: [],
   place,
 };

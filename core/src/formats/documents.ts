@@ -1,45 +1,9 @@
-import type { GaugeSpec, YarnSpec } from '../fabric';
-import { MAKE_FORMAT, type Make, type MakeEvent } from '../making';
-import type { Plan } from '../plan';
-import type { ThingSpec } from '../things';
-import type { FieldValues } from '../units';
+import { MAKE_FORMAT, type MakeEvent } from '../making';
 import { optional, required, type Form } from './form';
-import { fabricForm, gaugeForm, planForm, thingForm, yarnForm } from './plan';
+import { DOCUMENT_KINDS, type DocumentKind, type Documents } from './kinds';
+import { withoutStrayOptions } from './earlier';
+import { fabricForm, gaugeForm, patternOfStitch, planForm, thingForm, yarnForm } from './plan';
 import { check, toJoi, type Checked } from './toJoi';
-
-/** A measured thing on the shelf, to be used by any number of plans. */
-export interface ThingRecord {
-  name: string;
-  thing: ThingSpec;
-}
-
-/** A yarn in the box. */
-export interface YarnRecord {
-  name: string;
-  yarn: YarnSpec;
-  /** Grams in the house. */
-  gramsLeft?: number;
-}
-
-/** A swatch: what one yarn measured on one hook in one stitch. */
-export interface SwatchRecord {
-  name: string;
-  yarn: string;
-  stitch: string;
-  hookMm: number;
-  pattern?: FieldValues;
-  gauge: GaugeSpec;
-}
-
-export interface Documents {
-  plans: Plan;
-  things: ThingRecord;
-  yarns: YarnRecord;
-  swatches: SwatchRecord;
-  makes: Make;
-}
-
-export type DocumentKind = keyof Documents;
 
 const name = required({ is: 'text', min: 1, max: 120 });
 const fabric = fabricForm.keys;
@@ -58,9 +22,9 @@ export const DOCUMENT_FORMS: Readonly<Record<DocumentKind, Form>> = {
       yarn: required({ is: 'id', note: 'the yarn it was worked in' }),
       stitch: fabric.stitch!,
       hookMm: fabric.hookMm!,
-      pattern: fabric.pattern!,
       gauge: required(gaugeForm),
     },
+    depends: patternOfStitch,
   },
   makes: {
     is: 'object',
@@ -73,8 +37,6 @@ export const DOCUMENT_FORMS: Readonly<Record<DocumentKind, Form>> = {
     },
   },
 };
-
-export const DOCUMENT_KINDS = Object.keys(DOCUMENT_FORMS) as DocumentKind[];
 
 const base = {
   id: required({ is: 'id' }),
@@ -107,7 +69,7 @@ const eventsSchema = toJoi({ is: 'list', of: eventForm, max: 1000 });
 
 /** Checks the form of a kept document. */
 export function checkDocument<K extends DocumentKind>(kind: K, value: unknown): Checked<Documents[K]> {
-  return check(documentSchemas[kind]!, value, 'document');
+  return check(documentSchemas[kind]!, withoutStrayOptions(value), 'document');
 }
 
 /** Checks a batch of events. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { TERN_POINT, ternPointEvents } from '../demo';
-import { checkDocument, checkEvents, DOCUMENT_KINDS, type DocumentKind } from './documents';
+import { checkDocument, checkEvents } from './documents';
+import { DOCUMENT_KINDS, type DocumentKind } from './kinds';
 import { LONGEST_PLAN, parsePlan } from './plan';
 
 const samplesOf = (kind: DocumentKind) => Object.values(TERN_POINT[kind] as Record<string, object>);

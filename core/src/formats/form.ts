@@ -9,16 +9,20 @@ export type Form =
   | { is: 'truth'; note?: string }
   | { is: 'one-of'; values: readonly (string | number)[]; note?: string }
   | { is: 'list'; of: Form; max: number; min?: number; note?: string }
-  | { is: 'map'; of: Form; note?: string }
+  | { is: 'map'; of: Form; max: number; note?: string }
   | {
       is: 'object';
       keys: Record<string, Key>;
       atLeastOne?: readonly string[];
       atMostOne?: readonly string[];
+      /** A key whose form depends on what stands under another; beside a value without a form of its own it is empty. */
+      depends?: { key: string; on: string; forms: Record<string, ObjectForm> };
       note?: string;
     }
   /** An object whose form depends on what stands under `by`. */
-  | { is: 'variant'; by: string; forms: Record<string, Extract<Form, { is: 'object' }>>; note?: string };
+  | { is: 'variant'; by: string; forms: Record<string, ObjectForm>; note?: string };
+
+export type ObjectForm = Extract<Form, { is: 'object' }>;
 
 export interface Key {
   form: Form;

@@ -102,8 +102,9 @@ function spoilt(path: string[], value: unknown): unknown {
 it('describes times, ids, truths and maps as JSON Schema does', () => {
   expect(toJsonSchema({ is: 'time' })).toEqual({ type: 'string', format: 'date-time' });
   expect(toJsonSchema({ is: 'id', note: 'whose' })).toEqual({ type: 'string', format: 'uuid', description: 'whose' });
-  expect(toJsonSchema({ is: 'map', of: { is: 'truth' } })).toEqual({
+  expect(toJsonSchema({ is: 'map', of: { is: 'truth' }, max: 9 })).toEqual({
     type: 'object',
     additionalProperties: { type: 'boolean' },
+    maxProperties: 9,
   });
 });

@@ -1,15 +1,15 @@
+import { MOST_COURSES } from '../counts';
 import { STITCHES, type SwatchState } from '../fabric';
 import { PlanProblem, type PlanFault } from '../figure';
 import { FITS } from '../fit';
 import { FITTINGS } from '../fittings';
 import { PLAN_FORMAT, type Plan } from '../plan';
 import { SHAPES } from '../shapes';
-import { CARRIERS, MEMBERS, METHODS, THINGS, type ThingDefinition, type ThingList } from '../things';
+import { CARRIERS, memberKinds, METHODS, THINGS, type ThingDefinition, type ThingList } from '../things';
 import { LENGTH_UNITS, LONGEST_MM, type Field, type LengthField } from '../units';
-import { fieldKeys, optional, required, type Form, type Key } from './form';
+import { withoutStrayOptions } from './earlier';
+import { fieldKeys, optional, required, type Form, type Key, type ObjectForm } from './form';
 import { check, toJoi, type Checked } from './toJoi';
-
-type ObjectForm = Extract<Form, { is: 'object' }>;
 
 const method: Form = { is: 'one-of', values: METHODS.map((m) => m.id), note: 'how it was measured' };
 const typed: Form = { is: 'text', max: 60, note: 'the length as it was typed' };
@@ -58,7 +58,7 @@ function listForm({ measures, numbers, least, most }: ThingList): Form {
 }
 
 function membersForm(): Form {
-  const forms = Object.fromEntries(MEMBERS.map((member) => [member.id, thingObject(member)]));
+  const forms = Object.fromEntries(memberKinds().map((member) => [member.id, thingObject(member)]));
   return { is: 'list', min: 1, max: MOST_MEMBERS, of: { is: 'variant', by: 'kind', forms } };
 }
 
@@ -84,6 +84,13 @@ const gaugeMeasures: Form = {
 
 const SWATCH_STATES: readonly SwatchState[] = ['as-worked', 'blocked', 'washed'];
 
+/** What is set of a stitch pattern, by the stitch. */
+export const patternOfStitch: NonNullable<ObjectForm['depends']> = {
+  key: 'pattern',
+  on: 'stitch',
+  forms: optionForms(STITCHES),
+};
+
 export const gaugeForm: ObjectForm = {
   is: 'object',
   keys: {
@@ -93,7 +100,13 @@ export const gaugeForm: ObjectForm = {
     rounds: optional(gaugeMeasures),
     chains: optional(gaugeMeasures),
     state: optional({ is: 'one-of', values: SWATCH_STATES, note: 'how the swatch was when it was measured' }),
+    stitch: optional({
+      is: 'one-of',
+      values: STITCHES.map((s) => s.id),
+      note: 'what it was worked in, where not the fabric’s own',
+    }),
   },
+  depends: patternOfStitch,
 };
 
 const ratio: Form = { is: 'number', min: 0.3, max: 3, note: 'measured against estimated' };
@@ -158,16 +171,6 @@ export const fabricForm: ObjectForm = {
       },
       note: 'colours in the order they are worked, over and over',
     }),
-    pattern: optional({
-      is: 'object',
-      keys: Object.fromEntries(
-        STITCHES.flatMap(({ options }) => Object.entries(fieldKeys(options))).map(([key, { form }]) => [
-          key,
-          optional(form),
-        ]),
-      ),
-      note: 'what is set of the stitch pattern',
-    }),
     gauge: optional(gaugeForm),
     hand: optional({
       is: 'object',
@@ -180,6 +183,7 @@ export const fabricForm: ObjectForm = {
       note: 'the maker’s own hand with such yarn',
     }),
   },
+  depends: patternOfStitch,
 };
 
 /** The form of `keep-snug.plan/1`, built from the definitions it names. */
@@ -205,7 +209,8 @@ export const planForm: ObjectForm = {
     fittings: optional({ is: 'list', max: 20, of: { is: 'variant', by: 'kind', forms: optionForms(FITTINGS) } }),
     picks: optional({
       is: 'map',
-      of: { is: 'number', min: 1, max: 20000, whole: true },
+      of: { is: 'number', min: 1, max: MOST_COURSES, whole: true },
+      max: 20,
       note: 'counts taken over the best',
     }),
     setAside: optional({
@@ -233,7 +238,7 @@ const schema = toJoi(planForm);
 
 /** Checks the form of a plan. What only reckoning can tell (an edge rounder than its depth) is told by reckon. */
 export function checkPlan(value: unknown): Checked<Plan> {
-  return check<Plan>(schema, value);
+  return check<Plan>(schema, withoutStrayOptions(value));
 }
 
 /** The longest plan that is read, in characters. */

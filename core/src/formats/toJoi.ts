@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { formatLength, formatNumber } from '../units';
 import type { PlanFault } from '../figure';
-import type { Form } from './form';
+import type { Form, ObjectForm } from './form';
 
 /** Compiles a form to a Joi schema. */
 export function toJoi(form: Form): Joi.Schema {
@@ -29,7 +29,7 @@ export function toJoi(form: Form): Joi.Schema {
         .min(form.min ?? 0)
         .max(form.max);
     case 'map':
-      return Joi.object().pattern(Joi.string().max(40), toJoi(form.of));
+      return Joi.object().pattern(Joi.string().max(40), toJoi(form.of)).max(form.max);
     case 'object':
       return objectSchema(form);
     case 'variant':
@@ -41,11 +41,15 @@ export function toJoi(form: Form): Joi.Schema {
   }
 }
 
-function objectSchema(form: Extract<Form, { is: 'object' }>, by?: string): Joi.ObjectSchema {
+function objectSchema(form: ObjectForm, by?: string): Joi.ObjectSchema {
   const keys: Record<string, Joi.Schema> = {};
   for (const [key, { form: of, optional }] of Object.entries(form.keys))
     keys[key] = optional ? toJoi(of) : toJoi(of).required();
   if (by) keys[by] = Joi.any().required();
+  if (form.depends) {
+    const { key, on, forms } = form.depends;
+    keys[key] = Joi.when(on, { switch: Object.entries(forms).map(([is, of]) => ({ is, then: objectSchema(of) })) });
+  }
   let schema = Joi.object(keys).unknown(false);
   if (form.atLeastOne) schema = schema.or(...form.atLeastOne);
   if (form.atMostOne) schema = schema.oxor(...form.atMostOne);
@@ -106,6 +110,7 @@ function message({ type, context = {} }: Joi.ValidationErrorItem): string {
     'array.min': () => `Fewer than ${limit} entries. Add one.`,
     'array.max': () => `More than ${limit} entries. Take some out.`,
     'object.base': () => `${shown(value)} is not an object. Write it in curly brackets.`,
+    'object.max': () => `More than ${limit} entries. Take some out.`,
     'object.unknown': () => 'Not part of this format. Take it out, or check its spelling.',
     'object.missing': () => `One of ${listed(context.peers as unknown[])} is needed. Add one.`,
     'object.oxor': () => `Only one of ${listed(context.peers as unknown[])} can stand. Take one out.`,

@@ -1,4 +1,4 @@
-import type { Form } from './form';
+import type { Form, ObjectForm } from './form';
 
 export type JsonSchema = { [key: string]: unknown };
 
@@ -32,7 +32,7 @@ export function toJsonSchema(form: Form): JsonSchema {
         ...described,
       };
     case 'map':
-      return { type: 'object', additionalProperties: toJsonSchema(form.of), ...described };
+      return { type: 'object', additionalProperties: toJsonSchema(form.of), maxProperties: form.max, ...described };
     case 'object':
       return objectSchema(form);
     case 'variant':
@@ -50,15 +50,29 @@ export function toJsonSchema(form: Form): JsonSchema {
   }
 }
 
-function objectSchema(form: Extract<Form, { is: 'object' }>): JsonSchema {
+function objectSchema(form: ObjectForm): JsonSchema {
   const keys = Object.entries(form.keys);
   return {
     type: 'object',
-    properties: Object.fromEntries(keys.map(([key, { form: of }]) => [key, toJsonSchema(of)])),
+    properties: {
+      ...Object.fromEntries(keys.map(([key, { form: of }]) => [key, toJsonSchema(of)])),
+      ...(form.depends ? { [form.depends.key]: { type: 'object' } } : {}),
+    },
     required: keys.filter(([, key]) => !key.optional).map(([key]) => key),
     additionalProperties: false,
     ...(form.atLeastOne ? { anyOf: form.atLeastOne.map((key) => ({ required: [key] })) } : {}),
     ...(form.atMostOne ? { not: { required: form.atMostOne } } : {}),
+    ...(form.depends ? dependent(form.depends) : {}),
     ...(form.note ? { description: form.note } : {}),
+  };
+}
+
+/** What a key must be beside each value of the one it depends on. */
+function dependent({ key, on, forms }: NonNullable<ObjectForm['depends']>): JsonSchema {
+  return {
+    allOf: Object.entries(forms).map(([value, of]) => ({
+      if: { properties: { [on]: { const: value } } },
+      then: { properties: { [key]: objectSchema(of) } },
+    })),
   };
 }

@@ -1,6 +1,7 @@
 import { FITS } from '../fit';
 import { SHAPES } from '../shapes';
 import type { WaysAsk } from '../ways';
+import { withoutStrayOptions } from './earlier';
 import { optional, required, type Form } from './form';
 import { fabricForm, planForm } from './plan';
 import { check, toJoi, type Checked } from './toJoi';
@@ -26,5 +27,5 @@ const schema = toJoi(waysForm);
 
 /** Checks the form of a question for ways. */
 export function checkWays(value: unknown): Checked<WaysAsk> {
-  return check<WaysAsk>(schema, value, 'ways');
+  return check<WaysAsk>(schema, withoutStrayOptions(value), 'ways');
 }

@@ -1,23 +1,23 @@
-import { BASES, STITCHES } from '../fabric';
+import { baseStitch, stitchDefinition } from '../fabric';
 import { formatLength } from '../units';
 import type { Schools } from './schools';
 
-/** Craft words that differ, or that stand for a stitch that is no pattern of its own. */
+/** Craft words that differ. */
 const WORDS: Readonly<Record<string, { US: string; UK: string }>> = {
-  spike: { US: 'spike stitch', UK: 'spike stitch' },
   skip: { US: 'skip', UK: 'miss' },
   Skip: { US: 'Skip', UK: 'Miss' },
   gauge: { US: 'gauge', UK: 'tension' },
 };
 
-/** Stitch patterns whose own name is long: what one stitch of them is called. */
-const ONE: Readonly<Record<string, { US: string; UK: string }>> = Object.fromEntries(
-  [...STITCHES, ...Object.values(BASES)].map(({ id, name }) => [id, name]),
-);
+/** What one stitch of a kind is called. */
+function stitchName(id: string): { US: string; UK: string } | undefined {
+  const definition = stitchDefinition(id);
+  return definition ? (definition.one ?? definition.name) : baseStitch(id)?.name;
+}
 
 /** A stitch or craft word in the chosen terms; a word that does not differ is itself. */
 export function term(id: string, terms: Schools['terms']): string {
-  return (WORDS[id] ?? ONE[id])?.[terms] ?? id;
+  return (WORDS[id] ?? stitchName(id))?.[terms] ?? id;
 }
 
 const MIRRORED: Readonly<Record<string, string>> = {

@@ -1,3 +1,4 @@
+import { refuseBeyond } from '../counts';
 import { inOne, repeat, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
@@ -93,6 +94,7 @@ function clusterPiece(
   wanted: { width: Mm; height: Mm },
 ): Piece {
   const { schools } = context;
+  refuseBeyond(clusterRound(c, r), 'stitches', 'thing');
   const tall = fabric.also('double', 'rows').rowHeight;
   const courses: Course[] = [
     { instructions: strip(c), ends: CLUSTER * c, kind: 'row', turned: false, section: id },
@@ -173,6 +175,7 @@ function build(context: ShapeContext): Built {
         (v) => v.back + v.turn + v.flap,
       )
     : front;
+  refuseBeyond(clusterRound(0, r), 'stitches', 'thing');
   const clustersFor = (length: Mm) => Math.max(1, Math.round((length.value - 2 * r * h.value) / (CLUSTER * w.value)));
   const frontPiece = clusterPiece(own, 'front', 'Front', clustersFor(front), r, fabric, { width: face, height: front });
   const backPiece = overlap
@@ -333,6 +336,13 @@ export const clusterPanels: ShapeDefinition = {
   why: 'Quick, lacy, few stitches; needs a lining for slim things.',
   worked: 'rounds',
   options: [],
-  holds: ['slab', 'spectacles', 'loose', 'set'],
+  takes: {
+    flat: true,
+    round: 'Its bottom is a seam, and what is round stands on a round one. Choose a disc and wall.',
+    rods: 'Tools slip through the gaps between clusters. Choose a strip or two panels.',
+    several: true,
+    given: true,
+  },
+  offers: ['open-mouth', 'straight-mouth', 'turn-over', 'free-back', 'bundle'],
   build,
 };

@@ -2,7 +2,7 @@ import type { CountCondition, CountOption, Reach } from '../counts';
 import type { Instruction, WorkedFabric } from '../fabric';
 import type { Advice, Figure } from '../figure';
 import type { FitModel, Verdict, WorkedFit } from '../fit';
-import type { CarrierSpec, WorkedThing } from '../things';
+import type { CarrierSpec, Hazard, Profile, WorkedThing } from '../things';
 import type { Field, FieldValues } from '../units';
 import type { View } from './drawing';
 
@@ -188,6 +188,29 @@ export interface Built {
   advice: Advice[];
 }
 
+/**
+ * What a finished shape has that a fitting may ask for:
+ * - `open-mouth`: front and back meet at an opening on top, to hang it by, to line, to edge
+ * - `straight-mouth`: that opening has two straight edges that lie on each other
+ * - `round-mouth`: it is worked in rounds, so that holes and handles can be left in it
+ * - `turn-over`: its back can go on over the top as a flap
+ * - `turn-over-rows`: and that flap ends in a row, in which a slot can be left
+ * - `upright-columns`: two flat layers whose stitch columns run up to the mouth
+ * - `flat-front`: a front to sew to while it lies open
+ * - `free-back`: nothing is worked on its back
+ * - `bundle`: it can be tied round
+ */
+export type Offer =
+  | 'open-mouth'
+  | 'straight-mouth'
+  | 'round-mouth'
+  | 'turn-over'
+  | 'turn-over-rows'
+  | 'upright-columns'
+  | 'flat-front'
+  | 'free-back'
+  | 'bundle';
+
 export interface ShapeDefinition {
   id: string;
   name: string;
@@ -196,8 +219,12 @@ export interface ShapeDefinition {
   why: string;
   worked: 'rows' | 'rounds';
   options: readonly Field[];
-  /** Kinds of thing it can hold. */
-  holds: readonly string[];
+  /** Of every profile, whether it takes such things, or why not and what to do instead. */
+  takes: Readonly<Record<Profile, true | string>>;
+  /** What a fitting finds on it. */
+  offers: readonly Offer[];
+  /** What it brings by itself. */
+  hazards?: readonly Hazard[];
   /** What carries it, where it cannot be without. */
   needsCarrier?: CarrierSpec['kind'];
   /** Why it does not suit this thing after all, with what to do instead; undefined where it does. */

@@ -1,4 +1,4 @@
-import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, shareOut } from '../counts';
+import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, refuseBeyond, shareOut } from '../counts';
 import { BASES, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { tubeGirth } from '../fit';
@@ -149,7 +149,7 @@ function build(context: ShapeContext): Built {
 
 /** The diameter the base must have: the thing's own; of a bag given flat, that of the round it makes. */
 function baseDiameter({ thing, fit }: ShapeContext): Mm {
-  if (thing.kind === 'loose') return derive('mm', 'b = g / π', { g: thing.girth }, (v) => v.g / Math.PI);
+  if (thing.profile === 'given') return derive('mm', 'b = g / π', { g: thing.girth }, (v) => v.g / Math.PI);
   return derive('mm', 'b = (g + ease) / π', { g: thing.girth, ease: fit.girthEase }, (v) => (v.g + v.ease) / Math.PI);
 }
 
@@ -162,7 +162,8 @@ function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
   const each = Number(given.each ?? flat);
   const start = Number(given.start ?? given.each ?? flat);
   const radius = derive('mm', 'b / 2', { b: baseDiameter(context) }, (v) => v.b / 2);
-  const rounds = Math.max(1, Math.round(radius.value / h));
+  const rounds = roundsFor(radius, base);
+  refuseBeyond(start * 2 ** Number(given.doublings) + each * rounds, 'stitches', 'thing');
   const { counts, advice } = discToWall({ start, each, doublings: Number(given.doublings) }, rounds, wall, h, w);
   const stitch = base.stitch.id;
   const courses = counts.map((ends, index): Course => {
@@ -385,9 +386,16 @@ export const discWall: ShapeDefinition = {
   why: 'Stands on its base; no seam; made for what is round.',
   worked: 'rounds',
   options,
-  holds: ['cylinder', 'loose', 'slab', 'spectacles', 'tools'],
-  unsuited: ({ kind, width, depth }) => {
-    if (kind === 'cylinder' || kind === 'loose') return undefined;
+  takes: {
+    flat: true,
+    round: true,
+    rods: true,
+    several: 'It is one room, and each of several things wants a pocket of its own. Choose a strip or two panels.',
+    given: true,
+  },
+  offers: ['open-mouth', 'round-mouth', 'free-back', 'bundle'],
+  unsuited: ({ profile, width, depth }) => {
+    if (profile === 'round' || profile === 'given') return undefined;
     if (Math.max(width.value, depth.value) <= 1.5 * Math.min(width.value, depth.value)) return undefined;
     return 'Its base is round, and this is flat: take it round a chain.';
   },

@@ -329,7 +329,7 @@ describe('things at the ends of what can be made', () => {
     };
     expect(
       refused({ thing: { kind: 'cylinder', height: { mm: 200 }, diameter: { mm: 70 } }, shape: { kind: 'packet' } }),
-    ).toMatch(/cannot hold this kind of thing/);
+    ).toMatch(/lies flat round a flat thing/);
     expect(refused({ shape: { kind: 'packet' }, fittings: [{ kind: 'drawstring' }] })).toMatch(
       /runs through an eyelet round/,
     );

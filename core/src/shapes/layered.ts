@@ -365,6 +365,13 @@ export const layered: ShapeDefinition = {
   why: 'Rides on a belt; several pockets in one.',
   worked: 'rows',
   options,
-  holds: ['slab', 'spectacles', 'tools', 'set'],
+  takes: {
+    flat: true,
+    round: 'It hangs flat on a belt. Choose a disc and wall.',
+    rods: true,
+    several: true,
+    given: 'Its pockets are sized to what lies in them. Say what that is.',
+  },
+  offers: ['open-mouth', 'turn-over', 'turn-over-rows', 'upright-columns', 'flat-front', 'bundle'],
   build,
 };

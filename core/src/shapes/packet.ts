@@ -236,6 +236,13 @@ export const packet: ShapeDefinition = {
   why: 'Opens along its middle: for what is pulled out, such as tissues.',
   worked: 'rows',
   options,
-  holds: ['slab', 'spectacles', 'loose'],
+  takes: {
+    flat: true,
+    round: 'It lies flat round a flat thing. Choose a disc and wall.',
+    rods: 'It opens along its middle, where tools fall out. Choose a strip or two panels.',
+    several: 'It is one room, and each of several things wants a pocket of its own. Choose a strip or two panels.',
+    given: true,
+  },
+  offers: ['free-back', 'bundle'],
   build,
 };

@@ -116,6 +116,13 @@ export const ringTube: ShapeDefinition = {
     },
     joinField('Bottom', 'How the bottom is closed.', 'whip'),
   ],
-  holds: ['slab', 'spectacles', 'loose', 'cylinder', 'tools'],
+  takes: {
+    flat: true,
+    round: true,
+    rods: true,
+    several: 'It is one room, and each of several things wants a pocket of its own. Choose a strip or two panels.',
+    given: true,
+  },
+  offers: ['open-mouth', 'straight-mouth', 'round-mouth', 'upright-columns', 'free-back', 'bundle'],
   build,
 };

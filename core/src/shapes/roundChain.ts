@@ -1,4 +1,4 @@
-import { changeRound, flatIncrease, ovalFloor, type CountCondition } from '../counts';
+import { changeRound, flatIncrease, ovalFloor, type CountCondition, refuseBeyond } from '../counts';
 import { inOne, work, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
 import { bottomGive } from '../fit';
@@ -73,6 +73,8 @@ function bottomOf(context: ShapeContext, floor: WorkedFabric, count: number): Bo
   const { rounds, side } = ovalFloor(thing.width.value, thing.depth.value, h, w);
   if (rounds === 1) return { side: Math.max(1, (count - FLOOR_ENDS) / 2), ends: FLOOR_ENDS, counts: [count] };
   const each = Math.max(1, Math.round(flatIncrease(h, w)));
+  refuseBeyond(rounds, 'courses', 'thing');
+  refuseBeyond(2 * side + FLOOR_ENDS + each * rounds, 'stitches', 'thing');
   const counts = Array.from({ length: rounds }, (_, index) => 2 * side + FLOOR_ENDS + each * index);
   counts[rounds - 1] = count;
   return { side, ends: FLOOR_ENDS, counts };
@@ -249,6 +251,13 @@ export const roundChain: ShapeDefinition = {
   why: 'No seam at all.',
   worked: 'rounds',
   options,
-  holds: ['slab', 'spectacles', 'loose', 'cylinder', 'tools', 'set'],
+  takes: {
+    flat: true,
+    round: true,
+    rods: true,
+    several: true,
+    given: true,
+  },
+  offers: ['open-mouth', 'straight-mouth', 'round-mouth', 'upright-columns', 'free-back', 'bundle'],
   build,
 };

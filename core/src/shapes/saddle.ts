@@ -1,6 +1,6 @@
-import { EVEN } from '../counts';
-import { work, type Instruction } from '../fabric';
-import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
+import { BUTTON_THICKNESS_MM, EVEN, refuseBeyond, slotChains } from '../counts';
+import { work, type Instruction, type WorkedFabric } from '../fabric';
+import { chosen, derive, PlanProblem, sum, type Advice, type Figure } from '../figure';
 import { bottomGive } from '../fit';
 import { isFlat, workBar, type PocketWant, type WorkedThing } from '../things';
 import { formatLength, formatNumber, LONGEST_MM, plural, type Field } from '../units';
@@ -65,11 +65,10 @@ function sides(thing: WorkedThing, behind: unknown): { front: PocketWant[]; back
 
 /** Width of a pocket side: half the worked girth of each thing in it, `(g (1 + ease) + πt) / 2` (law, handbook 1). */
 function sideWidth(wants: readonly PocketWant[], easeShare: number, t: Mm, name: string): Mm {
-  const g = derive(
+  const g = sum(
     'mm',
     'sum of the girths',
-    Object.fromEntries(wants.map((want, index) => [`${index + 1} ${want.name}`, want.girth])),
-    (v) => Object.values(v).reduce((sum, one) => sum + one, 0),
+    wants.map((want, index) => [`${index + 1} ${want.name}`, want.girth] as const),
   );
   const e = chosen(easeShare, '1', 'ease of the fit');
   return derive(
@@ -99,7 +98,7 @@ function build(context: ShapeContext): Built {
   const loaded = wider === widths[0] ? shares.front : shares.back;
   const round = derive('mm', 'C = 2F, of the wider side', { F: wider }, (v) => 2 * v.F);
   const w = fabric.stitchWidth;
-  const girthOf = loaded.reduce((sum, { girth }) => sum + girth.value, 0);
+  const girthOf = loaded.reduce((total, { girth }) => total + girth.value, 0);
   const base = fabric.also(fabric.stitch.base, 'rounds');
   const choice = countChoice(
     {
@@ -126,9 +125,10 @@ function build(context: ShapeContext): Built {
   const rowFabric = fabric.also('single', 'rows');
   const span = bar.span(t);
   const spanRows = Math.max(2 * TAB_ROWS + 1, Math.round(span.value / rowFabric.rowHeight.value));
+  refuseBeyond(spanRows, 'courses', 'carrier');
   const stitch = base.stitch.id;
   const { skipped } = base.stitch.foundation(false);
-  const slot = tabSlot(Number(given.buttonMm), half, fabric.chain.value);
+  const slot = tabSlot(Number(given.buttonMm), half, rowFabric);
 
   const pocketOne: Course[] = Array.from({ length: pocketRounds }, (_, index) =>
     index === 0
@@ -251,8 +251,10 @@ interface Slot {
 }
 
 /** The tab's buttonhole, centred over the half (law, handbook 6): its chains, and the stitches either side. */
-function tabSlot(buttonMm: number, half: number, wc: number): Slot {
-  const wanted = Math.max(2, Math.ceil((buttonMm + 4) / 1.06 / wc));
+function tabSlot(buttonMm: number, half: number, { stitch, chain }: WorkedFabric): Slot {
+  const thickness = chosen(BUTTON_THICKNESS_MM, 'mm', 'button, thick');
+  const least = slotChains(chosen(buttonMm, 'mm', 'button'), thickness, stitch.factors.stretchAcross, chain);
+  const wanted = Math.max(2, least.value);
   const chains = wanted % 2 === half % 2 ? wanted : wanted + 1;
   if (chains > half - 2)
     throw new PlanProblem([
@@ -347,7 +349,7 @@ function partings(
     const wants = shares[side];
     if (wants.length < 2) return [];
     const widths = wants.map(({ girth }) => girth.value * (1 + easeShare) + Math.PI * t);
-    const all = widths.reduce((sum, width) => sum + width, 0);
+    const all = widths.reduce((total, width) => total + width, 0);
     let reached = 0;
     const lines = widths.slice(0, -1).map((width) => {
       reached += width;
@@ -373,7 +375,7 @@ function partings(
 
 /** The heavier side pulls the lighter one over the bar; beyond a quarter the tabs must hold it. */
 function lopsided({ front, back }: { front: readonly PocketWant[]; back: readonly PocketWant[] }): Advice[] {
-  const mass = (wants: readonly PocketWant[]) => wants.reduce((sum, { massG }) => sum + massG, 0);
+  const mass = (wants: readonly PocketWant[]) => wants.reduce((total, { massG }) => total + massG, 0);
   const [a, b] = [mass(front), mass(back)];
   const heavier = Math.max(a, b);
   if (heavier === 0 || (heavier - Math.min(a, b)) / heavier <= LOPSIDED) return [];
@@ -543,7 +545,15 @@ export const saddle: ShapeDefinition = {
   why: 'Hangs over a bar; a pocket on each side.',
   worked: 'rounds',
   options,
-  holds: ['set', 'tools', 'slab', 'spectacles', 'cylinder'],
+  takes: {
+    flat: true,
+    round: true,
+    rods: true,
+    several: true,
+    given: 'Its pockets are sized to what lies in them. Say what that is.',
+  },
+  offers: ['flat-front'],
+  hazards: ['small-part'],
   needsCarrier: 'bar',
   build,
 };

@@ -143,7 +143,12 @@ describe('depth', () => {
   });
 });
 
-it('every shape is whole: an id of its own, a summary, and things it holds', () => {
+it('every shape is whole: an id of its own, a summary, and things it takes', () => {
   expect(new Set(SHAPES.map(({ id }) => id)).size).toBe(SHAPES.length);
-  for (const { summary, holds } of SHAPES) expect([summary.length > 0, holds.length > 0]).toEqual([true, true]);
+  for (const { summary, takes } of SHAPES) {
+    expect(summary.length).toBeGreaterThan(10);
+    expect(Object.values(takes)).toContain(true);
+    // what it does not take it says why, and what to do instead
+    for (const why of Object.values(takes)) if (why !== true) expect(why).toMatch(/\. [A-Z].*\.$/);
+  }
 });

@@ -301,8 +301,22 @@ export const stripAcross: ShapeDefinition = {
   why: 'One piece, no shaping; flap and dividers come easily.',
   worked: 'rows',
   options,
-  holds: ['slab', 'spectacles', 'tools', 'set', 'loose', 'cylinder'],
-  unsuited: ({ kind }) =>
-    kind === 'cylinder' ? 'Its bottom is a fold, and a bottle stands on a round one: take a disc and wall.' : undefined,
+  takes: {
+    flat: true,
+    round: 'Its bottom is a fold, and what is round stands on a round one. Choose a disc and wall.',
+    rods: true,
+    several: true,
+    given: true,
+  },
+  offers: [
+    'open-mouth',
+    'straight-mouth',
+    'turn-over',
+    'turn-over-rows',
+    'upright-columns',
+    'flat-front',
+    'free-back',
+    'bundle',
+  ],
   build,
 };

@@ -276,8 +276,13 @@ export const stripAlong: ShapeDefinition = {
   why: 'Ribs run up and give most round the thing.',
   worked: 'rows',
   options: [joinField('Sides', 'How the two sides are closed.')],
-  holds: ['slab', 'spectacles', 'tools', 'set', 'loose', 'cylinder'],
-  unsuited: ({ kind }) =>
-    kind === 'cylinder' ? 'Its bottom is a fold, and a bottle stands on a round one: take a disc and wall.' : undefined,
+  takes: {
+    flat: true,
+    round: 'Its bottom is a fold, and what is round stands on a round one. Choose a disc and wall.',
+    rods: true,
+    several: true,
+    given: true,
+  },
+  offers: ['open-mouth', 'straight-mouth', 'turn-over', 'free-back', 'bundle'],
   build,
 };

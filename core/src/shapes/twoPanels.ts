@@ -205,6 +205,13 @@ export const twoPanels: ShapeDefinition = {
   why: 'Flat pieces to work; best for dividers and wraps.',
   worked: 'rows',
   options,
-  holds: ['slab', 'spectacles', 'tools', 'set', 'loose'],
+  takes: {
+    flat: true,
+    round: 'Its bottom is a seam, and what is round stands on a round one. Choose a disc and wall.',
+    rods: true,
+    several: true,
+    given: true,
+  },
+  offers: ['open-mouth', 'straight-mouth', 'upright-columns', 'flat-front', 'free-back', 'bundle'],
   build,
 };

@@ -24,3 +24,6 @@ export function workingTime(tally: StitchTally, { stitch }: WorkedFabric, steps:
     (v) => v.stitches + v.finishing,
   );
 }
+
+/** More than this at the hook is more than one sitting, minutes (prior, ours). */
+export const ONE_SITTING_MINUTES = 150;

@@ -1,5 +1,7 @@
 import { derive, type Figure } from '../figure';
 import { LONGEST_MM, type LengthField } from '../units';
+import type { Sketch } from './definition';
+import type { Hazard } from './hazards';
 import type { Measure } from './measure';
 import { figureOf, mmOf } from './measure';
 
@@ -14,7 +16,13 @@ export interface CarrierDefinition {
   id: CarrierSpec['kind'];
   name: string;
   examples: string;
+  /** What a plan's summary says: "on a bar". */
+  on: string;
   measures: readonly LengthField[];
+  sketch?: Sketch;
+  /** A first guess, to be measured at once. */
+  start: CarrierSpec;
+  hazards: (carrier: CarrierSpec) => readonly Hazard[];
 }
 
 const length = (key: string, label: string, help: string, optional = true): LengthField => ({
@@ -33,6 +41,19 @@ export const CARRIERS: readonly CarrierDefinition[] = [
     id: 'bar',
     name: 'A bar or an arm',
     examples: 'hide rail, chair arm, bed rail',
+    on: 'a bar',
+    start: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 80 }, dropBack: { mm: 80 } },
+    hazards: (carrier) => (isFlat(carrier) ? ['equipment', 'above-sleepers'] : ['equipment']),
+    sketch: {
+      outline: 'M36 30a14 14 0 1 0 28 0a14 14 0 1 0 -28 0M31 66V30a19 19 0 0 1 38 0V78',
+      tape: {
+        diameter: 'M36 30H64',
+        width: 'M36 30H64',
+        thickness: 'M50 16V44',
+        dropFront: 'M80 30V78',
+        dropBack: 'M20 30V66',
+      },
+    },
     measures: [
       length('diameter', 'Bar, across', 'A round bar.'),
       length('width', 'Arm, wide', 'A flat arm.'),
@@ -50,6 +71,9 @@ export const CARRIERS: readonly CarrierDefinition[] = [
     id: 'body',
     name: 'The body',
     examples: 'over the shoulder, round the wrist, in the hand',
+    on: 'the body',
+    start: { kind: 'body', loop: { mm: 1100, by: 'tape' } },
+    hazards: () => [],
     measures: [
       length('loop', 'Loop', 'Where the strap runs, anchor to anchor: by tape, or by a chain held there.', false),
       length('wrist', 'Wrist, round', 'For a strap round the wrist.'),
@@ -57,6 +81,10 @@ export const CARRIERS: readonly CarrierDefinition[] = [
     ],
   },
 ];
+
+export function carrierDefinition(kind: CarrierSpec['kind']): CarrierDefinition {
+  return CARRIERS.find(({ id }) => id === kind) as CarrierDefinition;
+}
 
 export interface WorkedBar {
   /** From pocket's mouth over the bar to the other pocket's mouth, along the middle of the fabric, mm. */

@@ -2,6 +2,7 @@ import { derive, measured, type Advice, type Figure, type PlanFault } from '../f
 import { formatLength, LONGEST_MM, type LengthField } from '../units';
 import type { Station, ThingDefinition, ThingEntry, ThingSpec, WorkedThing } from './definition';
 import { figureOf, measureFigure, mmOf, type Measure } from './measure';
+import { turnedOutline } from './outline';
 
 const length = (key: string, label: string, help: string): LengthField => ({
   key,
@@ -91,7 +92,9 @@ function work(given: ThingSpec): WorkedThing {
   const girth = wide ? derive('mm', 'g = πd, at the widest', { d: across }, (v) => Math.PI * v.d) : round;
   const mass = carried(given);
   return {
-    kind: 'cylinder',
+    profile: 'round',
+    getsWet: true,
+    hazards: ['bottle'],
     girth,
     height,
     width: across,
@@ -155,7 +158,27 @@ export const cylinder: ThingDefinition = {
   name: 'Round and upright',
   examples: 'bottle, flask, jar, mug',
   measures,
+  profile: 'round',
+  start: {
+    word: 'Sling',
+    shape: { kind: 'disc-wall' },
+    fit: { name: 'snug' },
+    fittings: [],
+  },
+  sketch: {
+    outline: 'M26 42V86Q26 93 46 93Q66 93 66 86V42Q66 32 57 25V10Q46 13 35 10V25Q26 32 26 42ZM26 42Q46 50 66 42',
+    tape: {
+      height: 'M78 10V93',
+      diameter: 'M26 60H66',
+      girth: 'M26 60Q46 71 66 60Q46 52 26 60',
+      shoulderHeight: 'M78 42V93',
+      neckDiameter: 'M35 17H57',
+      'stations.height': 'M78 70V93',
+      'stations.diameter': 'M26 70H66',
+    },
+  },
   oneOf: ['diameter', 'girth'],
+  eitherWay: { across: 'diameter', round: 'girth' },
   numbers: [
     { key: 'massG', kind: 'number', label: 'Weight, empty', unit: 'g', min: 0, max: 50_000, optional: true },
     { key: 'volumeMl', kind: 'number', label: 'It holds', unit: 'ml', min: 0, max: 50_000, optional: true },
@@ -176,4 +199,6 @@ export const cylinder: ThingDefinition = {
   usually: { girth: 'tape' },
   check,
   work,
+  outline: ({ stations: all, height }) => turnedOutline(all!, height.value),
+  inWords: ({ width, height }, _thing, say) => `${say.length(width.value)} across, ${say.length(height.value)} high`,
 };

@@ -1,7 +1,8 @@
 import { derive, measured } from '../figure';
 import { LONGEST_MM } from '../units';
-import type { ThingDefinition, ThingSpec, WorkedThing } from './definition';
+import { sizesInWords, type ThingDefinition, type ThingSpec, type WorkedThing } from './definition';
 import { figureOf } from './measure';
+import { boxOutline } from './outline';
 
 /**
  * What has no shape of its own: only the bag's wanted flat width and height are given (handbook 1). The size is the
@@ -11,7 +12,9 @@ function work(given: ThingSpec): WorkedThing {
   const width = figureOf(given, 'width');
   const height = figureOf(given, 'height');
   return {
-    kind: 'loose',
+    profile: 'given',
+    getsWet: false,
+    hazards: [],
     girth: derive('mm', 'g = 2W, the bag’s own', { W: width }, (v) => 2 * v.W),
     height,
     width,
@@ -31,6 +34,22 @@ export const loose: ThingDefinition = {
     { key: 'height', kind: 'length', label: 'Bag, high', help: 'Bottom to mouth.', min: 10, max: LONGEST_MM },
   ],
   numbers: [{ key: 'massG', kind: 'number', label: 'Weight', unit: 'g', min: 0, max: 50_000, optional: true }],
+  profile: 'given',
+  start: {
+    word: 'Bag',
+    shape: { kind: 'round-chain' },
+    fit: { name: 'roomy' },
+    fittings: [],
+  },
+  sketch: {
+    outline: 'M22 30H76V90H22ZM22 30Q49 18 76 30M36 30V40M49 30V44M62 30V40',
+    tape: {
+      width: 'M22 90H76',
+      height: 'M22 30V90',
+    },
+  },
   check: () => [],
   work,
+  outline: ({ width, height, corner }) => boxOutline(width.value, height.value, corner),
+  inWords: sizesInWords,
 };

@@ -1,25 +1,23 @@
-import { derive, measured, type Figure, type PlanFault } from '../figure';
-import { cylinder } from './cylinder';
-import type { PocketWant, ThingDefinition, ThingSpec, WorkedThing } from './definition';
-import { loose } from './loose';
-import { slab } from './slab';
-import { spectacles } from './spectacles';
-import { tools } from './tools';
-
-/** What may be a member of a set: anything but another set. */
-export const MEMBERS: readonly ThingDefinition[] = [slab, spectacles, cylinder, tools, loose];
+import { derive, measured, sum, type PlanFault } from '../figure';
+import {
+  tooMany,
+  type KindLookup,
+  type PocketWant,
+  type ThingDefinition,
+  type ThingSpec,
+  type WorkedThing,
+} from './definition';
+import type { Hazard } from './hazards';
+import { besideOutline } from './outline';
 
 const membersOf = (thing: ThingSpec): readonly ThingSpec[] => (thing.members as readonly ThingSpec[] | undefined) ?? [];
 
-const definitionOf = (member: ThingSpec): ThingDefinition => MEMBERS.find(({ id }) => id === member.kind)!;
-
 /** The pockets a member wants: one, or one for each tool. */
-function wantsOf(member: ThingSpec): PocketWant[] {
-  const worked = definitionOf(member).work(member);
+function wantsOf(member: ThingSpec, worked: WorkedThing, definition: ThingDefinition): PocketWant[] {
   if (worked.wants) return [...worked.wants];
   return [
     {
-      name: String(member.name ?? definitionOf(member).name.toLowerCase()),
+      name: String(member.name ?? definition.name.toLowerCase()),
       girth: worked.girth,
       height: worked.height.value,
       depth: worked.depth.value,
@@ -35,33 +33,24 @@ function wantsOf(member: ThingSpec): PocketWant[] {
  * wide, so that the set is as wide as half the sum of its members' girths, each with its own ease and fabric (law,
  * handbook 1).
  */
-function work(thing: ThingSpec): WorkedThing {
-  const wants = membersOf(thing).flatMap(wantsOf);
-  const sum = (of: (want: PocketWant) => number) => wants.reduce((total, want) => total + of(want), 0);
-  const girth: Figure<'mm'> = {
-    ...measured(
-      sum(({ girth: g }) => g.value),
-      'mm',
-      Math.hypot(...wants.map(({ girth: g }) => g.sd ?? 0)),
-      'round each of them, together',
-    ),
-    workings: {
-      formula: 'g = sum of the girths of all that have a pocket',
-      terms: wants.map(({ name, girth: g }) => ({
-        name,
-        value: g.value,
-        unit: 'mm' as const,
-        ...(g.sd ? { sd: g.sd } : {}),
-        kind: g.kind,
-        from: g.workings.formula,
-      })),
-    },
-  };
+function work(thing: ThingSpec, kindOf: KindLookup): WorkedThing {
+  const members = membersOf(thing).map((spec) => {
+    const definition = kindOf(spec.kind);
+    return { spec, definition, worked: definition.work(spec, kindOf) };
+  });
+  const wants = members.flatMap(({ spec, definition, worked }) => wantsOf(spec, worked, definition));
+  const girth = sum(
+    'mm',
+    'g = sum of the girths of all that have a pocket',
+    wants.map(({ name, girth: g }) => [name, g] as const),
+  );
   const largest = (of: (want: PocketWant) => number, from: string) =>
     measured(Math.max(...wants.map(of)), 'mm', 1, from);
-  const mass = sum(({ massG }) => massG);
+  const mass = wants.reduce((total, { massG }) => total + massG, 0);
   return {
-    kind: 'set',
+    profile: 'several',
+    getsWet: members.some(({ worked }) => worked.getsWet),
+    hazards: [...new Set<Hazard>(members.flatMap(({ worked }) => worked.hazards))],
     girth,
     height: largest(({ height }) => height, 'the tallest of them'),
     width: derive('mm', 'W = g / 2', { g: girth }, (v) => v.g / 2),
@@ -74,12 +63,19 @@ function work(thing: ThingSpec): WorkedThing {
   };
 }
 
-function check(thing: ThingSpec): PlanFault[] {
-  return membersOf(thing).flatMap((member, index) =>
-    definitionOf(member)
-      .check(member)
+function check(thing: ThingSpec, kindOf: KindLookup): PlanFault[] {
+  const members = membersOf(thing);
+  const wrong = members.flatMap((member, index) =>
+    kindOf(member.kind)
+      .check(member, kindOf)
       .map(({ path, message }) => ({ path: `members[${index}].${path}`, message })),
   );
+  if (wrong.length > 0) return wrong;
+  const count = members.reduce(
+    (total, member) => total + (kindOf(member.kind).work(member, kindOf).wants?.length ?? 1),
+    0,
+  );
+  return tooMany(count, 'members');
 }
 
 export const set: ThingDefinition = {
@@ -88,6 +84,21 @@ export const set: ThingDefinition = {
   examples: 'notebook, phone and two pens; hooks and scissors',
   measures: [],
   holdsThings: true,
+  profile: 'several',
+  start: {
+    word: 'Caddy',
+    shape: { kind: 'strip-across' },
+    fit: { name: 'slides' },
+    fittings: [],
+  },
   check,
   work,
+  outline: (_worked, thing, kindOf) =>
+    besideOutline(
+      membersOf(thing).map((member) => {
+        const definition = kindOf(member.kind);
+        return definition.outline(definition.work(member, kindOf), member, kindOf);
+      }),
+    ),
+  inWords: ({ pockets }) => `${pockets} things`,
 };

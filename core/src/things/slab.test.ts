@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { METHODS, measureFigure } from './measure';
-import { slab } from './slab';
+import { checkThing, workThing } from './index';
 
 const size = fc.double({ min: 1, max: 3000, noNaN: true });
 const work = (W: number, D: number, r: number) =>
-  slab.work({ kind: 'slab', width: { mm: W }, height: { mm: 100 }, depth: { mm: D }, edgeRadius: { mm: r } });
+  workThing({ kind: 'slab', width: { mm: W }, height: { mm: 100 }, depth: { mm: D }, edgeRadius: { mm: r } });
 
 describe('girth of a slab', () => {
   it('is the rectangle’s perimeter where the edges are square', () => {
@@ -35,7 +35,7 @@ describe('girth of a slab', () => {
 });
 
 it('refuses an edge rounder than half the depth, naming value, limit and repair', () => {
-  const faults = slab.check({
+  const faults = checkThing({
     kind: 'slab',
     width: { mm: 78 },
     height: { mm: 164 },

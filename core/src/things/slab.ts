@@ -1,6 +1,7 @@
 import { derive } from '../figure';
 import { formatLength, LONGEST_MM, type LengthField } from '../units';
-import type { ThingDefinition, ThingSpec, WorkedThing } from './definition';
+import { sizesInWords, type ThingDefinition, type ThingSpec, type WorkedThing } from './definition';
+import { boxOutline } from './outline';
 import { figureOf, mmOf } from './measure';
 
 const measures: readonly LengthField[] = [
@@ -41,7 +42,27 @@ function work(given: ThingSpec): WorkedThing {
     { W: width, D: depth, r: radius },
     (v) => 2 * (v.W + v.D) - (8 - 2 * Math.PI) * v.r,
   );
-  return { kind: 'slab', girth, height, width, depth, corner: radius.value, pockets: 1, advice: [] };
+  const hazards = isPhone(width.value, height.value, depth.value) ? (['charging'] as const) : [];
+  return {
+    profile: 'flat',
+    getsWet: false,
+    hazards,
+    girth,
+    height,
+    width,
+    depth,
+    corner: radius.value,
+    pockets: 1,
+    advice: [],
+  };
+}
+
+/** What has the size of a phone, mm: width, height, depth (prior, ours). */
+const PHONE = { width: [55, 95], height: [110, 190], depth: [4, 22] } as const;
+
+function isPhone(width: number, height: number, depth: number): boolean {
+  const within = (mm: number, [low, high]: readonly [number, number]) => mm >= low && mm <= high;
+  return within(width, PHONE.width) && within(height, PHONE.height) && within(depth, PHONE.depth);
 }
 
 function check(given: ThingSpec) {
@@ -61,6 +82,24 @@ export const slab: ThingDefinition = {
   name: 'Flat and boxy',
   examples: 'phone, notebook, tissue packet, card, soap, remote control',
   measures,
+  profile: 'flat',
+  start: {
+    word: 'Pouch',
+    shape: { kind: 'strip-across' },
+    fit: { name: 'snug' },
+    fittings: [{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 20 }],
+  },
+  sketch: {
+    outline: 'M18 30H66V90H18ZM18 30L34 14H82L66 30M82 14V74L66 90',
+    tape: {
+      width: 'M18 90H66',
+      height: 'M18 30V90',
+      depth: 'M66 90L82 74',
+      edgeRadius: 'M18 46Q18 30 34 30',
+    },
+  },
   check,
   work,
+  outline: ({ width, height, corner }) => boxOutline(width.value, height.value, corner),
+  inWords: sizesInWords,
 };

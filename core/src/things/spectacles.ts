@@ -1,7 +1,8 @@
 import { derive } from '../figure';
 import { LONGEST_MM, type LengthField } from '../units';
-import type { ThingDefinition, ThingSpec, WorkedThing } from './definition';
+import { sizesInWords, type ThingDefinition, type ThingSpec, type WorkedThing } from './definition';
 import { figureOf, measureFigure, type Measure } from './measure';
+import { boxOutline } from './outline';
 
 const measures: readonly LengthField[] = [
   {
@@ -63,7 +64,18 @@ function work(given: ThingSpec): WorkedThing {
         superellipseGirth(v.W, v.D),
       );
   const corner = Math.min(width.value, height.value) / 4;
-  return { kind: 'spectacles', girth, height, width, depth, corner, pockets: 1, advice: [] };
+  return {
+    profile: 'flat',
+    getsWet: false,
+    hazards: [],
+    girth,
+    height,
+    width,
+    depth,
+    corner,
+    pockets: 1,
+    advice: [],
+  };
 }
 
 export const spectacles: ThingDefinition = {
@@ -72,6 +84,25 @@ export const spectacles: ThingDefinition = {
   examples: 'reading glasses, sunglasses, a chart loupe',
   measures,
   usually: { girth: 'tape' },
+  profile: 'flat',
+  start: {
+    word: 'Case',
+    shape: { kind: 'strip-across' },
+    fit: { name: 'snug' },
+    fittings: [{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 15 }],
+  },
+  sketch: {
+    outline:
+      'M30 8H58Q66 8 66 16V82Q66 90 58 90H30Q22 90 22 82V16Q22 8 30 8ZM31 30a13 13 0 1 0 26 0a13 13 0 1 0 -26 0M31 68a13 13 0 1 0 26 0a13 13 0 1 0 -26 0M66 90L80 76V20Q80 14 74 12',
+    tape: {
+      width: 'M22 90H66',
+      height: 'M22 8V90',
+      depth: 'M66 90L80 76',
+      girth: 'M22 49Q44 60 66 49L80 38',
+    },
+  },
   check: () => [],
   work,
+  outline: ({ width, height, corner }) => boxOutline(width.value, height.value, corner),
+  inWords: sizesInWords,
 };

@@ -1,7 +1,15 @@
 import { derive, measured, type PlanFault } from '../figure';
 import { formatLength } from '../units';
-import type { PocketWant, ThingDefinition, ThingEntry, ThingSpec, WorkedThing } from './definition';
+import {
+  tooMany,
+  type PocketWant,
+  type ThingDefinition,
+  type ThingEntry,
+  type ThingSpec,
+  type WorkedThing,
+} from './definition';
 import { figureOf, mmOf } from './measure';
+import { besideOutline, boxOutline } from './outline';
 
 const entriesOf = (thing: ThingSpec): readonly ThingEntry[] => (thing.tools as readonly ThingEntry[] | undefined) ?? [];
 
@@ -47,7 +55,9 @@ function work(thing: ThingSpec): WorkedThing {
     (v) => 2 * (v.W + v.D) - (4 - Math.PI) * v.D,
   );
   return {
-    kind: 'tools',
+    profile: 'rods',
+    getsWet: false,
+    hazards: ['point'],
     girth,
     height: longest,
     width,
@@ -61,7 +71,8 @@ function work(thing: ThingSpec): WorkedThing {
 
 /** A tool is a rod: thicker than long is a slip of two fields. */
 function check(thing: ThingSpec): PlanFault[] {
-  return entriesOf(thing).flatMap((entry, index) => {
+  const count = entriesOf(thing).reduce((total, entry) => total + Number(entry.count ?? 1), 0);
+  const wrong = entriesOf(thing).flatMap((entry, index) => {
     const long = mmOf(entry, 'length')!;
     const thick = mmOf(entry, 'grip')!;
     if (thick <= long) return [];
@@ -72,6 +83,7 @@ function check(thing: ThingSpec): PlanFault[] {
       },
     ];
   });
+  return [...wrong, ...tooMany(count, 'tools')];
 }
 
 export const tools: ThingDefinition = {
@@ -102,6 +114,24 @@ export const tools: ThingDefinition = {
     most: 40,
   },
   usually: { grip: 'calliper' },
+  profile: 'rods',
+  start: {
+    word: 'Wrap',
+    shape: { kind: 'two-panels' },
+    fit: { name: 'slides' },
+    fittings: [],
+  },
+  sketch: {
+    outline: 'M43 92V44Q43 40 45 34L47 12Q50 5 53 12L55 34Q57 40 57 44V92Q50 97 43 92Z',
+    tape: {
+      'tools.length': 'M70 8V94',
+      'tools.grip': 'M38 66H62',
+      'tools.tip': 'M40 16H60',
+    },
+  },
   check,
   work,
+  outline: ({ wants }) =>
+    besideOutline(wants!.map(({ depth, height, tip }) => boxOutline(depth, height, Math.min(depth, tip) / 2))),
+  inWords: ({ wants, height }, _thing, say) => `${wants!.length} tools to ${say.length(height.value)}`,
 };

@@ -1,3 +1,5 @@
 export * from './fields';
 export * from './length';
 export * from './text';
+export * from './tape';
+export * from './typed';

@@ -1,4 +1,4 @@
-import { CARRIERS, type CarrierSpec, type Measure } from '@keep-snug/core';
+import { carrierDefinition, CARRIERS, type CarrierSpec, type Measure } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { faultAt } from '@/parts/OptionFields';
@@ -8,12 +8,6 @@ import { MeasureField } from '@/things/MeasureField';
 import type { StageProps } from './definition';
 
 const NONE = '';
-
-/** A first guess for what carries it, to be measured at once. */
-const START: Readonly<Record<CarrierSpec['kind'], CarrierSpec>> = {
-  bar: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 80 }, dropBack: { mm: 80 } },
-  body: { kind: 'body', loop: { mm: 1100, by: 'tape' } },
-};
 
 /** What carries the finished piece: nothing, a bar, or the body. */
 export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>) {
@@ -29,7 +23,7 @@ export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>
           label="Carried by"
           value={carrier?.kind ?? NONE}
           options={[{ id: NONE, name: 'the hand, a pocket, nothing' }, ...CARRIERS]}
-          onChange={(kind) => set(kind === NONE ? undefined : START[kind as CarrierSpec['kind']])}
+          onChange={(kind) => set(kind === NONE ? undefined : carrierDefinition(kind as CarrierSpec['kind']).start)}
           hint={definition?.examples ?? ''}
         />
       </FieldRow>
@@ -43,7 +37,7 @@ export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>
             <MeasureField
               key={field.key}
               field={field}
-              asked={{ of: definition.id, at: field.key }}
+              sketch={definition.sketch}
               usual="tape"
               measure={carrier[field.key] as Measure | undefined}
               onChange={(measure) => set({ ...carrier, [field.key]: measure })}

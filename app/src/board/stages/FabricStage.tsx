@@ -3,14 +3,19 @@ import {
   stitchDefinition,
   stitchPattern,
   type FabricSpec,
-  type GaugeMeasure,
-  type GaugeSpec,
   type Hand,
   type YarnSpec,
+  countMeasures,
+  fabricFromSwatch,
   handFrom,
+  isOfAnotherStitch,
   plural,
+  swatchOf,
+  term,
+  withStitch,
+  withSwatch,
 } from '@keep-snug/core';
-import type { YarnRecord } from '@keep-snug/core/formats';
+import type { YarnRecord } from '@keep-snug/core/documents';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
@@ -40,8 +45,11 @@ function Body({ plan, worked, faults, edit }: StageProps) {
   const fitting = swatches.filter(
     ([, held]) => held.body.hookMm === fabric.hookMm && (!yarn || held.body.yarn === yarn[0]),
   );
-  const swatch = swatches.find(([, held]) => same(held.body.gauge, fabric.gauge));
-  const measured = counted(fabric.gauge) > 0;
+  const swatch = swatches.find(([, held]) => same(withSwatch(fabric, held.body).gauge, fabric.gauge));
+  const isOther = isOfAnotherStitch(fabric);
+  // what was measured in another stitch informs the estimate, and gives way to the first measure in this one
+  const gauge = isOther ? {} : (fabric.gauge ?? {});
+  const measured = countMeasures(gauge) > 0;
   const hand = useHand(fabric.yarn);
 
   return (
@@ -124,19 +132,27 @@ function Body({ plan, worked, faults, edit }: StageProps) {
             ]}
             onChange={(id) => {
               const found = swatches.find(([key]) => key === id);
-              set({ gauge: found?.[1].body.gauge ?? {} });
+              edit((old) => ({
+                ...old,
+                fabric: found ? withSwatch(old.fabric, found[1].body) : { ...old.fabric, gauge: {} },
+              }));
             }}
           />
         </FieldRow>
       ) : null}
-      <GaugeEditor round gauge={fabric.gauge ?? {}} onChange={(gauge) => set({ gauge })} />
+      {isOther ? (
+        <Words as="small" tone="thread">
+          {`The sizes below follow from your swatch in ${term(fabric.gauge!.stitch!, terms)}, by the usual proportion of the two.`}
+        </Words>
+      ) : null}
+      <GaugeEditor round gauge={gauge} onChange={(next) => set({ gauge: next })} />
       <ColourFields colours={fabric.colours ?? []} onChange={(colours) => set({ colours })} />
       {measured || !hand ? null : (
         <Action onPress={() => set(fabric.hand ? { hand: undefined } : { hand })}>
           {fabric.hand ? 'Estimate without my own hand' : `Estimate by my own hand, ${handWords(hand)}`}
         </Action>
       )}
-      {measured ? null : (
+      {measured || isOther ? null : (
         <Words as="small" tone="thread">
           No swatch yet: the sizes below are estimates from yarn and hook. Ten rows of a swatch narrow them most.
         </Words>
@@ -147,9 +163,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
             add('swatches', {
               name: `${yarn[1].body.name} on ${fabric.hookMm} mm`,
               yarn: yarn[0],
-              stitch: fabric.stitch,
-              hookMm: fabric.hookMm,
-              gauge: fabric.gauge!,
+              ...swatchOf(fabric),
             })
           }
         >
@@ -195,11 +209,6 @@ function YarnFields({ yarn, onChange }: YarnFieldsProps) {
   );
 }
 
-/** Another stitch begins with its own defaults, and without the gauge of the one before: it was not measured in it. */
-function withStitch({ pattern: _pattern, gauge: _gauge, ...fabric }: FabricSpec, stitch: string): FabricSpec {
-  return { ...fabric, stitch };
-}
-
 /** What there is of a yarn changes as it is used; the yarn stays the same one. */
 function unweighed({ gramsLeft: _left, strands: _strands, ...yarn }: YarnSpec): YarnSpec {
   return yarn;
@@ -215,7 +224,7 @@ function useHand({ category }: YarnSpec): Hand | undefined {
   const swatches = useShelf('swatches');
   const fabrics = swatches.flatMap(([, { body }]) => {
     const yarn = yarns[body.yarn]?.body.yarn;
-    return yarn ? [{ stitch: body.stitch, hookMm: body.hookMm, yarn, gauge: body.gauge }] : [];
+    return yarn ? [fabricFromSwatch(body, yarn)] : [];
   });
   const alike = fabrics.filter(({ yarn }) => yarn.category !== undefined && yarn.category === category);
   return handFrom(alike.length > 0 ? alike : fabrics);
@@ -231,18 +240,13 @@ function same(a: unknown, b: unknown): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
 }
 
-function counted(gauge: GaugeSpec | undefined): number {
-  const { stitches, rows, roundStitches, rounds, chains } = gauge ?? {};
-  const lists: (readonly GaugeMeasure[] | undefined)[] = [stitches, rows, roundStitches, rounds, chains];
-  return lists.reduce((sum, list) => sum + (list?.length ?? 0), 0);
-}
-
 export const fabricStage: Stage = {
   id: 'fabric',
   name: 'Fabric',
   owns: ['fabric'],
   summary: ({ fabric }, worked, say) => {
-    const kind = counted(fabric.gauge) > 0 ? 'swatch' : 'estimate';
+    const isSwatched = countMeasures(fabric.gauge ?? {}) > 0 && !isOfAnotherStitch(fabric);
+    const kind = isSwatched ? 'swatch' : 'estimate';
     const size = worked
       ? `; ${kind} ${say.number(worked.fabric.stitchWidth.value)} × ${say.length(worked.fabric.rowHeight.value)} a stitch`
       : '';

@@ -1,10 +1,17 @@
 import {
+  belongsOn,
+  figureName,
   FITTINGS,
   fittingDefinition,
+  giverOf,
+  shapeDefinition,
+  whyNotOn,
+  withDefaults,
   type FieldValue,
   type FittingDefinition,
   type FittingSpec,
   type PlanFault,
+  type ShapeDefinition,
   type Worked,
 } from '@keep-snug/core';
 import { View } from 'react-native';
@@ -17,37 +24,13 @@ import { Words } from '@/parts/Words';
 import { useColours } from '@/theme/useTheme';
 import type { Stage, StageProps } from './definition';
 
-const FIGURE_NAMES: Readonly<Record<string, string>> = {
-  length: 'Length',
-  width: 'Width',
-  height: 'Height',
-  edgeBelowFrontTop: 'Edge below the front’s top',
-  asked: 'Length needed',
-  chains: 'Chains',
-  buttonBelowFrontTop: 'Button below the front’s top',
-  below: 'Below the front’s top',
-  loop: 'Body loop',
-  growth: 'Grows under its load, as a share',
-  cut: 'Cut length',
-  made: 'As made',
-  opening: 'Opening',
-  holes: 'Holes',
-  hole: 'Hole',
-  girth: 'Round the bundle',
-  wide: 'Cut, wide',
-  long: 'Cut, long',
-  stitches: 'Stitches',
-  depth: 'Depth',
-  yarn: 'Yarn for it',
-  zip: 'Zip',
-};
-
 function Body({ plan, worked, faults, edit }: StageProps) {
   const list = plan.fittings ?? [];
   const set = (next: FittingSpec[]) => edit((old) => ({ ...old, fittings: next }));
   const absent = FITTINGS.filter((f) => !list.some(({ kind }) => kind === f.id));
-  const free = absent.filter((f) => f.shapes.includes(plan.shape.kind));
-  const elsewhere = absent.filter((f) => !f.shapes.includes(plan.shape.kind));
+  const shape = shapeDefinition(plan.shape.kind)!;
+  const free = absent.filter((fitting) => belongsOn(shape, fitting));
+  const elsewhere = absent.filter((fitting) => !belongsOn(shape, fitting));
   return (
     <View style={{ gap: 12 }}>
       {list.map((spec, index) => (
@@ -73,7 +56,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
           }}
         />
       </FieldRow>
-      {elsewhere.length > 0 ? <Elsewhere fittings={elsewhere} /> : null}
+      {elsewhere.length > 0 ? <Elsewhere fittings={elsewhere} shape={shape} /> : null}
     </View>
   );
 }
@@ -120,7 +103,7 @@ function Fitted({ spec, path, placed, faults, onChange, onRemove }: FittedProps)
         <>
           <Words as="small">{`${placed.place.charAt(0).toUpperCase()}${placed.place.slice(1)}.`}</Words>
           {Object.entries(placed.figures).map(([key, figure]) => (
-            <FigureLine key={key} name={FIGURE_NAMES[key] ?? capital(key)} figure={figure} />
+            <FigureLine key={key} name={figureName(definition, key)!} figure={figure} />
           ))}
         </>
       ) : null}
@@ -128,19 +111,15 @@ function Fitted({ spec, path, placed, faults, onChange, onRemove }: FittedProps)
   );
 }
 
-function capital(text: string): string {
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
-}
-
 /** What does not belong on this shape, and where it would. */
-function Elsewhere({ fittings }: { fittings: readonly FittingDefinition[] }) {
+function Elsewhere({ fittings, shape }: { fittings: readonly FittingDefinition[]; shape: ShapeDefinition }) {
   return (
     <View style={{ gap: 4 }}>
       <Words as="smallStrong" tone="faint">
         Not on this shape
       </Words>
-      {fittings.map(({ id, name, elsewhere }) => (
-        <Words key={id} as="small" tone="faint">{`${name}: ${elsewhere}`}</Words>
+      {fittings.map((fitting) => (
+        <Words key={fitting.id} as="small" tone="faint">{`${fitting.name}: ${whyNotOn(shape, fitting)}`}</Words>
       ))}
     </View>
   );
@@ -153,11 +132,12 @@ function changed(spec: FittingSpec, key: string, value: FieldValue | undefined):
 
 /** Taking off a fitting takes off those that cannot be without it. */
 function without(list: readonly FittingSpec[], kind: string): FittingSpec[] {
-  return list.filter((spec) => spec.kind !== kind && !fittingDefinition(spec.kind)!.needs.includes(kind));
+  return list.filter((spec) => spec.kind !== kind && giverOf(fittingDefinition(spec.kind)!)?.id !== kind);
 }
 
-function withNeeds(list: readonly FittingSpec[], { needs }: FittingDefinition): FittingSpec[] {
-  return [...list, ...needs.filter((kind) => !list.some((spec) => spec.kind === kind)).map((kind) => ({ kind }))];
+function withNeeds(list: readonly FittingSpec[], fitting: FittingDefinition): FittingSpec[] {
+  const giver = giverOf(fitting);
+  return !giver || list.some(({ kind }) => kind === giver.id) ? [...list] : [...list, { kind: giver.id }];
 }
 
 export const fittingsStage: Stage = {
@@ -168,8 +148,9 @@ export const fittingsStage: Stage = {
     if (!fittings || fittings.length === 0) return 'none';
     return fittings
       .map((spec) => {
-        const name = fittingDefinition(spec.kind)!.name.toLowerCase();
-        if (spec.kind === 'button-loop') return `${name} for a ${say.length(Number(spec.buttonMm ?? 20))} button`;
+        const definition = fittingDefinition(spec.kind)!;
+        const name = definition.name.toLowerCase();
+        if (definition.told) return `${name} ${definition.told(withDefaults(definition.options, spec), say)}`;
         const long = worked?.fittings.find(({ kind }) => kind === spec.kind)?.figures.length;
         return long ? `${name} ${say.length(long.value)}` : name;
       })

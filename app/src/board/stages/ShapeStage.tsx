@@ -1,4 +1,4 @@
-import { fittingDefinition, SHAPES, shapeDefinition, type Plan } from '@keep-snug/core';
+import { fittingsOn, SHAPES, shapeDefinition, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { faultAt, OptionFields } from '@/parts/OptionFields';
@@ -49,7 +49,7 @@ function withShape({ picks: _picks, ...old }: Plan, kind: string): Plan {
   return {
     ...old,
     shape: { kind },
-    fittings: (old.fittings ?? []).filter((spec) => fittingDefinition(spec.kind)?.shapes.includes(kind)),
+    fittings: fittingsOn(shapeDefinition(kind)!, old.fittings),
   };
 }
 

@@ -1,17 +1,15 @@
-import { thingDefinition, type Plan } from '@keep-snug/core';
+import { carrierDefinition, sizesOf, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
 import { Pick } from '@/parts/Pick';
 import { TextField } from '@/parts/TextField';
 import { useLibrary, useShelf } from '@/state/library';
-import { sizesOf } from '@/things/outlineOf';
 import { ThingFields } from '@/things/ThingFields';
 import { CarrierFields } from './CarrierFields';
 import type { Stage, StageProps } from './definition';
 
 function Body({ plan, faults, edit }: StageProps) {
-  const definition = thingDefinition(plan.thing.kind)!;
   const shelf = useShelf('things');
   const add = useLibrary((state) => state.add);
   const same = shelf.find(([, held]) => JSON.stringify(held.body.thing) === JSON.stringify(plan.thing));
@@ -43,7 +41,7 @@ function Body({ plan, faults, edit }: StageProps) {
           onChange={(next) => setThing({ ...plan.thing, name: next.slice(0, 120) })}
         />
       </FieldRow>
-      <ThingFields definition={definition} thing={plan.thing} path="thing" faults={faults} onChange={setThing} />
+      <ThingFields thing={plan.thing} path="thing" faults={faults} onChange={setThing} />
       <CarrierFields plan={plan} faults={faults} edit={edit} />
       {same || !name.trim() ? null : (
         <Action onPress={() => add('things', { name: name.trim(), thing: plan.thing })}>
@@ -59,7 +57,7 @@ export const thingStage: Stage = {
   name: 'Thing',
   owns: ['thing', 'carrier'],
   summary: ({ thing, carrier }, _worked, say) => {
-    const hung = carrier ? `, on ${carrier.kind === 'bar' ? 'a bar' : 'the body'}` : '';
+    const hung = carrier ? `, on ${carrierDefinition(carrier.kind).on}` : '';
     return `${String(thing.name || 'thing')}, ${sizesOf(thing, say)}${hung}`;
   },
   Body,

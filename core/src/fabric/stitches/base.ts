@@ -1,3 +1,5 @@
+import { CROSS, OVAL, post, type ChartSymbol } from './symbols';
+
 /** The stitches everything is built of. The ids use the US names. */
 export type BaseId = 'slip' | 'single' | 'half-double' | 'double' | 'treble';
 
@@ -24,6 +26,7 @@ export interface BaseStitch {
   skipped: { plain: number; counting: number };
   /** A turning chain so low is a stitch in no school. */
   neverCounts: boolean;
+  symbol: ChartSymbol;
 }
 
 export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
@@ -41,6 +44,7 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     chainsUp: 1,
     skipped: { plain: 1, counting: 1 },
     neverCounts: true,
+    symbol: (x, y, w, h) => OVAL(x, y, 0.4 * w, 0.6 * h),
   },
   single: {
     id: 'single',
@@ -56,6 +60,7 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     chainsUp: 1,
     skipped: { plain: 1, counting: 1 },
     neverCounts: true,
+    symbol: CROSS,
   },
   'half-double': {
     id: 'half-double',
@@ -71,6 +76,7 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     chainsUp: 2,
     skipped: { plain: 1, counting: 2 },
     neverCounts: false,
+    symbol: post(0),
   },
   double: {
     id: 'double',
@@ -86,6 +92,7 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     chainsUp: 3,
     skipped: { plain: 3, counting: 3 },
     neverCounts: false,
+    symbol: post(1),
   },
   treble: {
     id: 'treble',
@@ -101,11 +108,15 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     chainsUp: 4,
     skipped: { plain: 4, counting: 4 },
     neverCounts: false,
+    symbol: post(2),
   },
 };
 
-/** A chain: its stretch, its thickness against the yarn, its yarn against its length (prior, handbook 2.2). */
-export const CHAIN = { stretch: 0.03, thickness: 1, yarn: 3.5, aMinute: 40 } as const;
+/**
+ * A chain: its width against single crochet before one is measured, its stretch, its thickness against the yarn, its yarn
+ * against its length, and how many are worked a minute (prior, handbook 2.2).
+ */
+export const CHAIN = { width: 1.08, stretch: 0.03, thickness: 1, yarn: 3.5, aMinute: 40 } as const;
 
 export function baseStitch(id: string): BaseStitch | undefined {
   return (BASES as Record<string, BaseStitch>)[id];

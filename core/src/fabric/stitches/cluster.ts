@@ -1,7 +1,9 @@
 import { inOne, repeat, work, type Instruction, type Place } from '../instruction';
+import { BASES } from './base';
 import { placeBelow, type CourseContext } from './definition';
 import { factorsOf, fixed } from './plain';
 import { uncounted } from './start';
+import type { ChartSymbol } from './symbols';
 
 /** Three doubles in one place: over plain stitches in every third one, over clusters between them. */
 function course(clusters: number, { below }: CourseContext): Instruction[] {
@@ -23,7 +25,7 @@ export const cluster = fixed({
   facesDiffer: false,
   factors: { ...factorsOf('double'), stretchAcross: 0.2, stretchAlong: 0.15 },
   gap: 0.5,
-  symbols: [['cluster', 'cluster', 'cluster']],
+  symbols: [Array<ChartSymbol>(3).fill(BASES.double.symbol)],
   foundation: () => ({ skipped: 3, counts: false }),
   row: (context) => {
     const edge = work('double', 1, placeBelow(context.below));

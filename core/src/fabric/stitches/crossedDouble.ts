@@ -2,6 +2,7 @@ import { work, type Instruction } from '../instruction';
 import { placeBelow, type CourseContext } from './definition';
 import { factorsOf, fixed } from './plain';
 import { uncounted } from './start';
+import { post } from './symbols';
 
 /** Pairs of doubles, the second behind the first; plain doubles into the chain, which has no legs to cross over. */
 function course({ stitches, below }: CourseContext): Instruction[] {
@@ -29,7 +30,7 @@ export const crossedDouble = fixed({
     yarn: 12,
   },
   gap: 0.1,
-  symbols: [['double-crossed', 'double-crossed']],
+  symbols: [[post(1, 0.22), post(1, -0.22)]],
   foundation: () => ({ skipped: 3, counts: false }),
   row: (context) => [uncounted('double', context.below), ...course(context)],
   round: course,

@@ -1,6 +1,7 @@
 import type { Field, FieldValues } from '../../units';
 import type { Instruction, Place } from '../instruction';
 import type { BaseId } from './base';
+import type { ChartSymbol } from './symbols';
 
 /** Counts of the form `repeat * k + edge` are the ones a stitch pattern can be worked over. */
 export interface Multiple {
@@ -49,7 +50,7 @@ export interface StitchPattern {
   /** The hole it leaves beside that of plain stitches, as a factor of a stitch's width. */
   gap: number;
   /** Chart symbols of one repeat, each row of the repeat from the bottom up. */
-  symbols: readonly (readonly string[])[];
+  symbols: readonly (readonly ChartSymbol[])[];
   /** Chains skipped at the start of row 1; whether they count as its first stitch. */
   foundation: (turningChainCounts: boolean) => { skipped: number; counts: boolean };
   row: (context: CourseContext) => Instruction[];
@@ -64,6 +65,8 @@ export interface StitchDefinition {
   /** The US name in kebab case. */
   id: string;
   name: { US: string; UK: string };
+  /** What one stitch of it is called, where the pattern's own name is not that. */
+  one?: { US: string; UK: string };
   /** What the maker may set of it. */
   options: readonly Field[];
   /** Whether a swatch must be given, because nothing is known of it otherwise. */

@@ -2,6 +2,7 @@ import { repeat, work, type GroupPart, type Instruction, type Place } from '../i
 import { placeBelow, type CourseContext } from './definition';
 import { factorsOf, fixed } from './plain';
 import { uncounted } from './start';
+import { OVAL, post } from './symbols';
 
 const V: readonly GroupPart[] = [
   { stitch: 'double', count: 1 },
@@ -29,7 +30,7 @@ export const doubleV = fixed({
   facesDiffer: false,
   factors: { ...factorsOf('double'), thickness: 1.5, stretchAcross: 0.3, stretchAlong: 0.15, yarn: 8.8 },
   gap: 1,
-  symbols: [['double-v', 'double-v', 'double-v']],
+  symbols: [[post(1, -0.22), OVAL, post(1, 0.22)]],
   foundation: () => ({ skipped: 3, counts: false }),
   row: (context) => {
     const edge = work('double', 1, placeBelow(context.below));

@@ -1,8 +1,13 @@
 import type { FieldValues } from '../../units';
 import { repeat, work, type Instruction, type Place } from '../instruction';
+import { BASES } from './base';
 import { placeBelow, type CourseContext, type StitchDefinition, type StitchPattern } from './definition';
 import { factorsOf } from './plain';
 import { foundationOf, uncounted } from './start';
+import { CROSS, OVAL } from './symbols';
+
+/** Yarn in a column of a hole against its width: a chain in one row, a single over it in the next (prior, ours). */
+const CHAIN_AND_SINGLE = 5.2;
 
 /** Holes: so many singles, then chain some and skip as many. The next course works one single in each chain. */
 function make({ between: b, hole: a }: FieldValues): StitchPattern {
@@ -42,12 +47,12 @@ function make({ between: b, hole: a }: FieldValues): StitchPattern {
       ...factorsOf('single'),
       stretchAcross: 0.12,
       stretchAlong: 0.08,
-      yarn: (between * 6.6 + hole * 5.2) / span,
+      yarn: (between * BASES.single.yarn + hole * CHAIN_AND_SINGLE) / span,
     },
     gap: hole,
     symbols: [
-      [...Array.from({ length: between }, () => 'single'), ...Array.from({ length: hole }, () => 'chain')],
-      Array.from({ length: span }, () => 'single'),
+      [...Array.from({ length: between }, () => CROSS), ...Array.from({ length: hole }, () => OVAL)],
+      Array.from({ length: span }, () => CROSS),
     ],
     foundation: (counts) => foundationOf('single', counts),
     row: (context) => {

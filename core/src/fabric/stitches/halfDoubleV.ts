@@ -1,7 +1,12 @@
 import { inOne, repeat, work, type Instruction } from '../instruction';
+import { BASES } from './base';
 import { placeBelow, type CourseContext } from './definition';
 import { factorsOf, fixed } from './plain';
 import { uncounted } from './start';
+import { post } from './symbols';
+
+/** A V against its base stitches, where no edging holds it (prior, handbook 2.2). */
+const V_WIDER = 1.3;
 
 /** Vs of two half doubles: over plain stitches in every second one, over Vs in the middle of each. */
 function course(vs: number, { below }: CourseContext): Instruction[] {
@@ -20,9 +25,14 @@ export const halfDoubleV = fixed({
   rounds: { repeat: 2, edge: 0 },
   rowsInRepeat: 1,
   facesDiffer: false,
-  factors: { ...factorsOf('half-double'), width: 1.03 * 1.3, stretchAcross: 0.25, stretchAlong: 0.12 },
+  factors: {
+    ...factorsOf('half-double'),
+    width: BASES['half-double'].width * V_WIDER,
+    stretchAcross: 0.25,
+    stretchAlong: 0.12,
+  },
   gap: 0.2,
-  symbols: [['half-double-v', 'half-double-v']],
+  symbols: [[post(0, -0.22), post(0, 0.22)]],
   foundation: () => ({ skipped: 1, counts: false }),
   row: (context) => {
     const edge = work('half-double', 1, placeBelow(context.below));

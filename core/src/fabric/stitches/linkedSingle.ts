@@ -1,4 +1,5 @@
 import { fixed, plainPattern } from './plain';
+import { CROSS, line, move } from './symbols';
 
 /** Each single begins in the leg of the one before: a dense fabric that hardly gives (handbook 2.2). */
 export const linkedSingle = fixed(
@@ -10,5 +11,6 @@ export const linkedSingle = fixed(
     stitch: 'linked-single',
     factors: { rowHeight: 0.8, roundHeight: 0.88, thickness: 2.1, stretchAcross: 0.05, stretchAlong: 0.05, yarn: 7.5 },
     facesDiffer: true,
+    symbol: (x, y, w, h) => `${CROSS(x, y, w, h)}${move(x - 0.5 * w, y)}${line(x - 0.3 * w, y)}`,
   }),
 );

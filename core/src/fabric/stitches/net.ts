@@ -1,18 +1,17 @@
 import type { FieldValues } from '../../units';
 import { inOne, repeat, work, type Instruction, type Place } from '../instruction';
+import { BASES, CHAIN } from './base';
 import { placeBelow, type CourseContext, type StitchDefinition, type StitchPattern } from './definition';
 import { factorsOf } from './plain';
 import { foundationOf, uncounted } from './start';
-
-/** A chain against the width of a single crochet stitch, in loops (prior, handbook 2.2). */
-const CHAIN = 1.08;
+import { BOW, CROSS } from './symbols';
 
 /**
  * How high a loop stands against the width of a single: its half chain is the slope over half of what it spans (law on
  * a slack-free loop), and the single that holds it sits on top.
  */
 export function loopRise(chains: number, skips: number): number {
-  const slope = (CHAIN * (chains + 1)) / 2;
+  const slope = (CHAIN.width * (chains + 1)) / 2;
   const half = (skips + 1) / 2;
   return Math.max(0.5, Math.sqrt(Math.max(0, slope ** 2 - half ** 2)));
 }
@@ -60,10 +59,10 @@ function make({ chains: c, skips: s }: FieldValues): StitchPattern {
       thickness: 1.2,
       stretchAcross: 0.4,
       stretchAlong: 0.5,
-      yarn: (chains * 3.5 * CHAIN + 6.6) / span,
+      yarn: (chains * CHAIN.yarn * CHAIN.width + BASES.single.yarn) / span,
     },
     gap: skips,
-    symbols: [['net', ...Array.from({ length: skips }, () => 'net-space')]],
+    symbols: [[CROSS, ...Array.from({ length: skips }, () => BOW)]],
     foundation: (counts) => foundationOf('single', counts),
     row,
     round,

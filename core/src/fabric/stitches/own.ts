@@ -2,6 +2,7 @@ import type { FieldValues } from '../../units';
 import { placeBelow, type CourseContext, type StitchDefinition, type StitchPattern } from './definition';
 import { factorsOf } from './plain';
 import { foundationOf, uncounted } from './start';
+import { OVAL } from './symbols';
 
 /**
  * A pattern of the maker's own: its name, its multiples, its rows, and a swatch. Its rows are known by number only, so
@@ -28,7 +29,7 @@ function make(options: FieldValues): StitchPattern {
     facesDiffer: false,
     factors: factorsOf('single'),
     gap: 0,
-    symbols: [['own']],
+    symbols: [[(x, y, w, h) => OVAL(x, y, 0.8 * w, h)]],
     foundation: (counts) => foundationOf('single', counts),
     row: (context) => [uncounted('single', context.below), course(context)],
     round: (context) => [course(context)],

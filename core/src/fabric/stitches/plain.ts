@@ -2,6 +2,7 @@ import { work } from '../instruction';
 import { BASES, type BaseId } from './base';
 import { placeBelow, type Factors, type StitchDefinition, type StitchPattern } from './definition';
 import { foundationOf, plainRow } from './start';
+import type { ChartSymbol } from './symbols';
 
 /** The factors of a base stitch worked plainly. */
 export function factorsOf(base: BaseId): Factors {
@@ -18,6 +19,7 @@ interface PlainWish {
   stitch?: string;
   factors?: Partial<Factors>;
   facesDiffer?: boolean;
+  symbol?: ChartSymbol;
 }
 
 /** A pattern of one stitch in each: no multiple, one row in its repeat. */
@@ -29,6 +31,7 @@ export function plainPattern({
   stitch = base,
   factors = {},
   facesDiffer = false,
+  symbol = BASES[base].symbol,
 }: PlainWish): StitchPattern {
   return {
     id,
@@ -41,7 +44,7 @@ export function plainPattern({
     facesDiffer,
     factors: { ...factorsOf(base), ...factors },
     gap: 0,
-    symbols: [[stitch]],
+    symbols: [[symbol]],
     foundation: (counts) => foundationOf(base, counts),
     row: (context) => plainRow(context.below === 'chain' ? base : stitch, base, context),
     round: ({ stitches, below }) => [work(below === 'chain' ? base : stitch, stitches, placeBelow(below))],
@@ -49,6 +52,6 @@ export function plainPattern({
 }
 
 /** The definition of a pattern with nothing to set. */
-export function fixed(pattern: StitchPattern): StitchDefinition {
-  return { id: pattern.id, name: pattern.name, options: [], make: () => pattern };
+export function fixed(pattern: StitchPattern, more: Pick<StitchDefinition, 'one'> = {}): StitchDefinition {
+  return { id: pattern.id, name: pattern.name, options: [], make: () => pattern, ...more };
 }

@@ -2,6 +2,9 @@ import { repeat, work, type Instruction } from '../instruction';
 import { placeBelow, type CourseContext } from './definition';
 import { factorsOf, fixed } from './plain';
 import { foundationOf, uncounted } from './start';
+import { CROSS, line, move, type ChartSymbol } from './symbols';
+
+const SPIKE: ChartSymbol = (x, y, w, h) => `${CROSS(x, y - 0.1 * h, w, h)}${move(x, y)}${line(x, y + 0.75 * h)}`;
 
 /** Singles and spikes in turn, each over the other of the row below; plain where there is no second row to reach into. */
 function course({ stitches, course: number, below }: CourseContext, turned: boolean): Instruction[] {
@@ -12,30 +15,33 @@ function course({ stitches, course: number, below }: CourseContext, turned: bool
 }
 
 /** Single and spike stitches, staggered: dense, hardly stretches (handbook 2.2). */
-export const spike = fixed({
-  id: 'spike',
-  name: { US: 'single and spike stitches', UK: 'double crochet and spike stitches' },
-  summary: 'Dense and firm, hardly stretches.',
-  base: 'single',
-  rows: { repeat: 2, edge: 0 },
-  rounds: { repeat: 2, edge: 0 },
-  rowsInRepeat: 2,
-  facesDiffer: false,
-  factors: {
-    ...factorsOf('single'),
-    rowHeight: 0.85,
-    roundHeight: 0.92,
-    thickness: 2.2,
-    stretchAcross: 0.05,
-    stretchAlong: 0.05,
-    yarn: 7.6,
+export const spike = fixed(
+  {
+    id: 'spike',
+    name: { US: 'single and spike stitches', UK: 'double crochet and spike stitches' },
+    summary: 'Dense and firm, hardly stretches.',
+    base: 'single',
+    rows: { repeat: 2, edge: 0 },
+    rounds: { repeat: 2, edge: 0 },
+    rowsInRepeat: 2,
+    facesDiffer: false,
+    factors: {
+      ...factorsOf('single'),
+      rowHeight: 0.85,
+      roundHeight: 0.92,
+      thickness: 2.2,
+      stretchAcross: 0.05,
+      stretchAlong: 0.05,
+      yarn: 7.6,
+    },
+    gap: 0,
+    symbols: [
+      [CROSS, SPIKE],
+      [SPIKE, CROSS],
+    ],
+    foundation: (counts) => foundationOf('single', counts),
+    row: (context) => [uncounted('single', context.below), ...course(context, true)],
+    round: (context) => course(context, false),
   },
-  gap: 0,
-  symbols: [
-    ['single', 'spike'],
-    ['spike', 'single'],
-  ],
-  foundation: (counts) => foundationOf('single', counts),
-  row: (context) => [uncounted('single', context.below), ...course(context, true)],
-  round: (context) => course(context, false),
-});
+  { one: { US: 'spike stitch', UK: 'spike stitch' } },
+);

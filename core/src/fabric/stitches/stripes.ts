@@ -32,7 +32,7 @@ function make({ rows }: FieldValues): StitchPattern {
     },
     rowShares: factors.map((f) => f.rowHeight / mean('rowHeight')),
     gap: 0,
-    symbols: list.map((stitch) => [stitch]),
+    symbols: list.map((stitch) => [BASES[stitch].symbol]),
     foundation: (counts) => foundationOf(list[0]!, counts),
     row,
     round: ({ stitches, below, course }) => [work(at(course), stitches, placeBelow(below))],

@@ -2,6 +2,12 @@ import { repeat, work, type Instruction } from '../instruction';
 import { placeBelow, type CourseContext } from './definition';
 import { factorsOf, fixed } from './plain';
 import { uncounted } from './start';
+import { line, move, OVAL, post, type ChartSymbol } from './symbols';
+
+const WRAPPED: ChartSymbol = (x, y, w, h) => `${post(0)(x, y, w, h)}${OVAL(x, y + 0.1 * h, 0.7 * w, h)}`;
+
+const TOGETHER: ChartSymbol = (x, y, w, h) =>
+  `${move(x, y - 0.4 * h)}${line(x - 0.34 * w, y + 0.4 * h)}${move(x, y - 0.4 * h)}${line(x + 0.34 * w, y + 0.4 * h)}`;
 
 /** A half double, one wrapped round its post, then two drawn together: three columns out of three. */
 function course(repeats: number, { below }: CourseContext): Instruction[] {
@@ -38,7 +44,7 @@ export const wrappedHalfDouble = fixed({
     yarn: 10,
   },
   gap: 0,
-  symbols: [['half-double', 'half-double-wrapped', 'half-double-together']],
+  symbols: [[post(0), WRAPPED, TOGETHER]],
   foundation: () => ({ skipped: 1, counts: false }),
   row: (context) => {
     const edge = work('half-double', 1, placeBelow(context.below));

@@ -1,4 +1,11 @@
-import { conditionCosts, multipleOf, nearestCounts, type CountAsk, type CountCondition } from '../../counts';
+import {
+  conditionCosts,
+  multipleOf,
+  nearestCounts,
+  refuseBeyond,
+  type CountAsk,
+  type CountCondition,
+} from '../../counts';
 import type { Multiple } from '../../fabric';
 import { derive, type Advice, type Figure } from '../../figure';
 import { verdict } from '../../fit';
@@ -38,7 +45,10 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
   };
   const counts = nearestCounts(ask);
   const best = counts.find((option) => option.best)!;
+  const unit = wish.noun === 'stitches' ? 'stitches' : 'courses';
+  refuseBeyond(best.count, unit, 'thing');
   const picked = picks[wish.id] ?? best.count;
+  refuseBeyond(picked, unit, `picks.${wish.id}`);
   if (!counts.some((option) => option.count === picked))
     counts.push({ count: picked, mm: wish.sizeOf(picked), best: false });
   counts.sort((a, b) => a.count - b.count);

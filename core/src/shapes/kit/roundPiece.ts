@@ -1,4 +1,4 @@
-import type { Reach } from '../../counts';
+import { refuseBeyond, type Reach } from '../../counts';
 import type { WorkedFabric } from '../../fabric';
 import { chosen, derive, type Figure } from '../../figure';
 import type { Course, Foundation, Piece, Section } from '../definition';
@@ -89,7 +89,12 @@ function runReach(runs: readonly RoundRun[]): Reach {
   };
 }
 
-/** Rounds for a height: to the nearest, one at least. */
+/**
+ * Rounds for a height: to the nearest, one at least.
+ * @throws PlanProblem beyond what is built here
+ */
 export function roundsFor(wanted: Figure<'mm'>, { rowHeight }: WorkedFabric): number {
-  return Math.max(1, Math.round(wanted.value / rowHeight.value));
+  const rounds = Math.max(1, Math.round(wanted.value / rowHeight.value));
+  refuseBeyond(rounds, 'courses', 'thing');
+  return rounds;
 }

@@ -1,4 +1,4 @@
-import { cumulativeRows, reachOf, type Reach, type RowSpan, type Span } from '../../counts';
+import { cumulativeRows, reachOf, refuseBeyond, type Reach, type RowSpan, type Span } from '../../counts';
 import type { WorkedFabric } from '../../fabric';
 import { chosen, derive, type Figure } from '../../figure';
 import { plural } from '../../units';
@@ -29,6 +29,8 @@ export function rowPiece(wish: RowPieceWish, { schools }: Pick<ShapeContext, 'sc
     reach,
   );
   const rows = spans.at(-1)!.to;
+  refuseBeyond(stitches, 'stitches', 'thing');
+  refuseBeyond(rows, 'courses', 'thing');
   const sections = spans.map((span, index) =>
     rowSection(span, wish.lengths[index]!.figure, fabric.rowHeight, stitches),
   );

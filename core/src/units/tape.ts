@@ -1,4 +1,4 @@
-import { MM_PER, type LengthUnit } from '@keep-snug/core';
+import { MM_PER, type LengthUnit } from './length';
 
 export interface Tick {
   mm: number;

@@ -1,4 +1,4 @@
-import { tapeTicks } from './tapeTicks';
+import { tapeTicks } from './tape';
 
 const labels = (mm: number, px: number, unit: 'mm' | 'in') =>
   tapeTicks(mm, px / mm, unit).flatMap(({ label }) => label ?? []);

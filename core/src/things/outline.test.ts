@@ -1,5 +1,5 @@
-import { TERN_POINT } from '@keep-snug/core/demo';
-import { outlineOf, sizesOf, workThing } from './outlineOf';
+import { TERN_POINT } from '../demo';
+import { CARRIERS, outlineOf, sizesOf, thingIfWhole, THINGS } from './index';
 
 const thingOf = (name: string) => Object.values(TERN_POINT.things).find((record) => record.name.includes(name))!.thing;
 const say = { length: (mm: number) => `${mm.toFixed(0)} mm`, number: (mm: number) => mm.toFixed(0) };
@@ -31,7 +31,7 @@ it('what is not complete, or does not go together, has no outline', () => {
   expect(outlineOf({ kind: 'tools', tools: [{ length: { mm: 100 } }] })).toBeNull();
   expect(outlineOf({ kind: 'cylinder', height: { mm: 100 } })).toBeNull();
   expect(
-    workThing({ kind: 'slab', width: { mm: 80 }, height: { mm: 90 }, depth: { mm: 10 }, edgeRadius: { mm: 9 } }),
+    thingIfWhole({ kind: 'slab', width: { mm: 80 }, height: { mm: 90 }, depth: { mm: 10 }, edgeRadius: { mm: 9 } }),
   ).toBeNull();
   expect(outlineOf({ kind: 'hat' })).toBeNull();
 });
@@ -43,4 +43,29 @@ it.each([
   ['hide needs', '4 things'],
 ])('says the size of %s as %s', (name, words) => {
   expect(sizesOf(thingOf(name), say)).toBe(words);
+});
+
+/** Every number of a path that is a place, and none that is a way from the last one. */
+const places = (path: string) =>
+  [...path.matchAll(/([MLQHVC])([^A-Za-z]*)/g)].flatMap(([, , numbers]) => numbers!.trim().split(/[ ,]+/).map(Number));
+
+describe('the sketch', () => {
+  const sketched = [
+    ...THINGS.filter(({ measures, list }) => measures.length > 0 || list),
+    ...CARRIERS.filter(({ sketch }) => sketch).map((carrier) => ({ ...carrier, list: undefined })),
+  ];
+
+  it.each(sketched.map((one) => [one.id, one] as const))('of %s has a tape for each of its measures', (_, one) => {
+    const asked = [
+      ...one.measures.map(({ key }) => key),
+      ...(one.list?.measures ?? []).map(({ key }) => `${one.list!.key}.${key}`),
+    ];
+    expect(Object.keys(one.sketch!.tape).sort()).toEqual(asked.sort());
+  });
+
+  it('lies within its box', () => {
+    for (const { sketch } of sketched)
+      for (const path of [sketch!.outline, ...Object.values(sketch!.tape)])
+        for (const place of places(path)) expect(place >= 0 && place <= 100).toBe(true);
+  });
 });

@@ -1,0 +1,37 @@
+import type { SwatchSpec, YarnSpec } from '../fabric';
+import type { Make } from '../making';
+import type { Plan } from '../plan';
+import type { ThingSpec } from '../things';
+
+/** A measured thing on the shelf, to be used by any number of plans. */
+export interface ThingRecord {
+  name: string;
+  thing: ThingSpec;
+}
+
+/** A yarn in the box. */
+export interface YarnRecord {
+  name: string;
+  yarn: YarnSpec;
+  /** Grams in the house. */
+  gramsLeft?: number;
+}
+
+/** A swatch: what one yarn measured on one hook in one stitch. */
+export interface SwatchRecord extends SwatchSpec {
+  name: string;
+  yarn: string;
+}
+
+export interface Documents {
+  plans: Plan;
+  things: ThingRecord;
+  yarns: YarnRecord;
+  swatches: SwatchRecord;
+  makes: Make;
+}
+
+export type DocumentKind = keyof Documents;
+
+/** Every kind of document that is kept. */
+export const DOCUMENT_KINDS: readonly DocumentKind[] = ['plans', 'things', 'yarns', 'swatches', 'makes'];

@@ -1,0 +1,11 @@
+import { formatsTables, publishedPlanSchema, withTables } from '@keep-snug/core/formats';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { workingsPage } from './workings';
+
+/** Writes what the docs say of the definitions: the published schema, the tables of the formats, the workings. */
+
+const file = (path: string) => new URL(`../docs/${path}`, import.meta.url);
+
+writeFileSync(file('schema/plan-1.schema.json'), `${JSON.stringify(publishedPlanSchema(), null, 2)}\n`);
+writeFileSync(file('FORMATS.md'), withTables(readFileSync(file('FORMATS.md'), 'utf8'), formatsTables()));
+writeFileSync(file('WORKINGS.md'), workingsPage());
