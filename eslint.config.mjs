@@ -1,6 +1,7 @@
 import expo from 'eslint-config-expo/flat.js';
 import * as typescript from '@typescript-eslint/parser';
 import { defineConfig, globalIgnores } from 'eslint/config';
+import jsdoc from 'eslint-plugin-jsdoc';
 import globals from 'globals';
 
 /** Inside core, each folder may import from those before it only. */
@@ -20,6 +21,14 @@ const ORDER = [
   'formats',
   'demo',
 ];
+/** In the app likewise: what stands before knows nothing of what comes after. All other folders are places. */
+const APP_ORDER = ['state', 'worker', 'theme', 'parts', 'drawing'];
+const PLACES = ['bench', 'board', 'ledger', 'making', 'settings', 'sheet', 'things', 'ways', 'yarn'];
+const appUpward = APP_ORDER.map((target, index) => ({
+  target: `./app/src/${target}`,
+  from: [...APP_ORDER.slice(index + 1), ...PLACES].map((from) => `./app/src/${from}`),
+  message: `${target}/ stands before this; imports inside the app run one way.`,
+}));
 const upward = ORDER.map((target, index) => ({
   target: `./core/src/${target}`,
   from: ORDER.slice(index + 1).map((from) => `./core/src/${from}`),
@@ -71,6 +80,7 @@ export default defineConfig([
             { target: './app', from: './server', message: 'app and server share core only.' },
             { target: './server', from: './app', message: 'app and server share core only.' },
             ...upward,
+            ...appUpward,
           ],
         },
       ],
@@ -82,6 +92,7 @@ export default defineConfig([
     },
   },
   {
+    // no components there
     ignores: ['app/**'],
     rules: Object.fromEntries(
       expo
@@ -91,7 +102,7 @@ export default defineConfig([
     ),
   },
   { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off' } },
-  { files: ['**/*.test.ts'], rules: { 'import/no-restricted-paths': 'off' } },
+  { files: ['**/*.test.ts', '**/*.test.tsx', '**/fixtures/**'], rules: { 'import/no-restricted-paths': 'off' } },
   {
     files: ['**/*.ts', '**/*.tsx'],
     languageOptions: { parser: { ...typescript, toJSON: () => 'typescript' } },
@@ -106,8 +117,19 @@ export default defineConfig([
   { files: ['**/*.mjs', '**/*.cjs', '**/*.js'], languageOptions: { globals: globals.node } },
   {
     files: ['core/src/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/fixtures/**'],
+    plugins: { jsdoc },
     rules: {
+      // every exported function says what it gives, in which unit, how it errs and where it is from
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: true,
+          require: { FunctionDeclaration: true, ArrowFunctionExpression: true, ClassDeclaration: true },
+        },
+      ],
+      'jsdoc/require-description': ['error', { contexts: ['FunctionDeclaration', 'ArrowFunctionExpression'] }],
+      'jsdoc/no-types': 'error',
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'],
       'no-restricted-imports': ['error', { patterns: ['node:*', 'react', 'react-native', 'express', 'drizzle-orm*'] }],
       'no-restricted-properties': [

@@ -3,5 +3,9 @@ module.exports = {
   preset: 'jest-expo',
   setupFiles: [`${__dirname}/../tools/jest-properties.cjs`],
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    // as one file each: their modules are not of the kind that runs here
+    '^(d3-[\\w-]+|internmap)$': `${__dirname}/../node_modules/$1/dist/$1.js`,
+  },
 };

@@ -1,9 +1,10 @@
 import type { Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
-import { chance, FITS, reckon, ways, workOut } from './core';
+import { core } from './core';
 import { ms, timed } from './measure';
 import { stripInSheet } from './sheet';
 
+const { chance, FITS, reckon, ways, workOut } = core;
 const RUNS = 1000;
 
 const plans: Plan[] = Object.values(TERN_POINT.plans);

@@ -44,7 +44,7 @@ export function chance(plan: Plan, draws = DRAWS): Chance {
   return { format: CHANCE_FORMAT, seed, ...tally, helps: whatHelps(inputs, seed, tally, draws) };
 }
 
-/** A seed from what a plan says, whatever it is called and however it is read. */
+/** A seed from what a plan says, whatever it is called and however it is read: FNV-1a, 32 bits, over its JSON. */
 export function seedOf({ title: _title, schools: _schools, ...rest }: Plan): number {
   const text = JSON.stringify(rest);
   let hash = 0x811c9dc5;

@@ -1,19 +1,131 @@
-export * from './cautions';
-export * from './chance';
-export * from './change';
-export * from './counts';
-export * from './fabric';
-export * from './figure';
-export * from './fit';
-export * from './fittings';
-export * from './making';
-export * from './pattern';
-export * from './newPlan';
-export * from './plan';
-export * from './reckon';
-export * from './shapes';
-export * from './supplies';
-export * from './things';
-export * from './units';
-export * from './ways';
-export { workOut, type WorkedOut } from './workOut';
+/**
+ * What the core gives to those outside it, by part. Forms and checks stand in `formats`, the sample data in `demo`.
+ */
+export {
+  type ChoicesField,
+  type Field,
+  type FieldValue,
+  type FieldValues,
+  formatLength,
+  formatLengthNumber,
+  formatNumber,
+  formatSigned,
+  lengthFault,
+  type LengthField,
+  lengthReading,
+  type LengthUnit,
+  LONGEST_MM,
+  numberFault,
+  type NumberField,
+  parseLength,
+  plural,
+  readNumber,
+  tapeTicks,
+  type Tick,
+  withDefaults,
+  withUnit,
+} from './units';
+export {
+  type Advice,
+  chosen,
+  type Figure,
+  type Kind,
+  type PlanFault,
+  PlanProblem,
+  prior,
+  type Term,
+  type Unit,
+} from './figure';
+export {
+  blankDraft,
+  carrierDefinition,
+  CARRIERS,
+  type CarrierSpec,
+  DEFAULT_METHOD,
+  draftOf,
+  type LinesDraft,
+  type Measure,
+  memberKinds,
+  type Method,
+  METHODS,
+  mixedUp,
+  outlineOf,
+  readDraft,
+  type ReadDraft,
+  sizesOf,
+  type Sketch,
+  thingDefinition,
+  type ThingDefinition,
+  type ThingDraft,
+  type ThingEntry,
+  thingIfWhole,
+  type ThingOutline,
+  THINGS,
+  type ThingSpec,
+  usualMethod,
+} from './things';
+export {
+  BASES,
+  type ChartSymbol,
+  countMeasures,
+  CROSS,
+  estimateSizes,
+  fabricFromSwatch,
+  fabricIfMeasured,
+  type FabricSpec,
+  type GaugeMeasure,
+  type GaugeSpec,
+  type Hand,
+  handFrom,
+  isOfAnotherStitch,
+  post,
+  sameCountsOn,
+  stitchDefinition,
+  STITCHES,
+  stitchPattern,
+  swatchOf,
+  type SwatchState,
+  WIDTH_SPREAD,
+  withStitch,
+  withSwatch,
+  type WorkedFabric,
+  workFabric,
+  yarnDiameter,
+  type YarnSpec,
+} from './fabric';
+export { fitDefinition, type FitName, FITS, type FitSpec, type Help } from './fit';
+export {
+  type Choice,
+  type ChoiceOption,
+  type Cloth,
+  type ClothRole,
+  type Dimension,
+  type Drive,
+  type Part,
+  type Section,
+  shapeDefinition,
+  type ShapeDefinition,
+  SHAPES,
+  type View,
+} from './shapes';
+export {
+  belongsOn,
+  figureName,
+  fittingDefinition,
+  type FittingDefinition,
+  FITTINGS,
+  fittingsOn,
+  type FittingSpec,
+  giverOf,
+  whyNotOn,
+} from './fittings';
+export { type Schools, type Step, term } from './pattern';
+export { foldMake, type Make, MAKE_FORMAT, type MakeEvent, type MakeState, tapeOf } from './making';
+export { type Caution } from './cautions';
+export { type Plan, PLAN_FORMAT } from './plan';
+export { FIRST_FABRIC, planFor } from './newPlan';
+export { applyChange } from './change';
+export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';
+export { chance, type Chance } from './chance';
+export { type Way, ways, type Ways, type WaysAsk } from './ways';
+export { workOut } from './workOut';

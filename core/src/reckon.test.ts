@@ -5,7 +5,7 @@ import { FITS } from './fit';
 import { PlanProblem, type PlanFault } from './figure';
 import { refereePiece } from './pattern';
 import { PLAN_FORMAT, type Plan } from './plan';
-import { drawUp, reckon } from './reckon';
+import { reckonPicks, reckon } from './reckon';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;
 
@@ -174,7 +174,7 @@ describe('a plan drawn on', () => {
   it.each(Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const))(
     'shows of %s what the reckoning of each count picked shows',
     (_, plan) => {
-      const draw = drawUp(plan);
+      const draw = reckonPicks(plan);
       const [choice] = reckon(plan).choices;
       for (const { count } of choice!.options) {
         const picks = { ...plan.picks, [choice!.id]: count };
@@ -186,7 +186,7 @@ describe('a plan drawn on', () => {
 
   it('refuses what the reckoning refuses', () => {
     const misplaced: Plan = { ...phone, shape: { kind: 'saddle' } };
-    expect(() => drawUp(misplaced)).toThrow(PlanProblem);
+    expect(() => reckonPicks(misplaced)).toThrow(PlanProblem);
   });
 });
 

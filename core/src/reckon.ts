@@ -23,7 +23,7 @@ export const WORKED_FORMAT = 'keep-snug.worked/1';
 type Mm = Figure<'mm'>;
 
 /** A piece as it is told: without what only the reckoning needs of it. */
-export type ToldPiece = Omit<Piece, 'courses' | 'reach' | 'fabric' | 'notes'>;
+export type WorkedPiece = Omit<Piece, 'courses' | 'reach' | 'fabric' | 'notes'>;
 
 /** What a plan comes to: sizes, counts, positions, steps and drawings, all reckoned and nothing stored. */
 export interface Worked {
@@ -31,7 +31,7 @@ export interface Worked {
   title: string;
   thing: { girth: Mm; width: Mm; height: Mm; depth: Mm };
   fabric: { stitchWidth: Mm; rowHeight: Mm; chain: Mm; thickness: Mm; cover: Figure<'1'> };
-  pieces: ToldPiece[];
+  pieces: WorkedPiece[];
   inside: { girth: Mm; depth: Mm };
   outside: { width: Mm; height: Mm; thickness: Mm };
   /** What the whole counts leave round and above the thing: inside size less thing size. */
@@ -117,7 +117,7 @@ function hazardsOf({ carrier }: Plan, { thing, shape, placed }: WorkedOut, minut
 }
 
 /** The views of a plan and the choices to be made in them. */
-export type DrawnUp = Pick<Worked, 'views' | 'choices'>;
+export type PickedPlan = Pick<Worked, 'views' | 'choices'>;
 
 /**
  * A plan to be drawn on: gives its views and choices for any counts picked, and must do so within a frame. They are what
@@ -126,7 +126,7 @@ export type DrawnUp = Pick<Worked, 'views' | 'choices'>;
  * @param plan a plan whose form has been checked (formats: parsePlan)
  * @throws PlanProblem as reckon does
  */
-export function drawUp(plan: Plan): (picks: Plan['picks']) => DrawnUp {
+export function reckonPicks(plan: Plan): (picks: Plan['picks']) => PickedPlan {
   const prepared = prepare(plan);
   return (picks) => {
     const out = workWith(prepared, picks);

@@ -14,7 +14,7 @@ import {
 import { DEFAULT_SCHOOLS, type Schools } from './pattern';
 import type { Plan } from './plan';
 import { shapeDefinition, type Built, type Demands, type ShapeContext, type ShapeDefinition } from './shapes';
-import { foundationAdvice } from './shapes/kit/advice';
+import { foundationAdvice } from './shapes/common/advice';
 import { checkThing, workThing, type WorkedThing } from './things';
 import { formatLength, withDefaults } from './units';
 
@@ -190,11 +190,14 @@ function fittingFaults({ fittings = [] }: Plan, shape: ShapeDefinition): PlanFau
   });
 }
 
-/** What each wish of a fitting costs the count, where it costs more than half a stitch (handbook 4). */
+/** Costing the count so much is worth a word, mm (prior, ours). */
+const COSTS_TELL_MM = 3;
+
+/** What each wish of a fitting costs the count, where it puts the best count 3 mm or more off (handbook 4). */
 function conditionAdvice({ choices }: Built): Advice[] {
   return choices.flatMap(({ id, costs, noun }) =>
     costs
-      .filter(({ mm }) => mm >= 3)
+      .filter(({ mm }) => mm >= COSTS_TELL_MM)
       .map(({ text, mm, without }) => ({
         id: `condition-costs-${id}`,
         severity: 'advice' as const,

@@ -12,7 +12,7 @@ import { Press } from '@/parts/Press';
 import { Tape } from '@/parts/Tape';
 import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
-import { useLibrary, useShelf, type Held } from '@/state/library';
+import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useColours } from '@/theme/useTheme';
 
 /** What is on the hook now, and what is planned. */
@@ -50,7 +50,7 @@ export function Bench() {
 }
 
 /** A make as a strip of tape pulled out as far as it has got, its next row in words. Finished ones lie in the ledger. */
-function MakeStrip({ id, held }: { id: string; held: Held<Make> }) {
+function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const make = held.body;
   const colours = useColours();
   const router = useRouter();
@@ -86,7 +86,7 @@ function MakeStrip({ id, held }: { id: string; held: Held<Make> }) {
   );
 }
 
-function PlanLine({ id, held }: { id: string; held: Held<Plan> }) {
+function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const plan = held.body;
   const colours = useColours();
   const router = useRouter();

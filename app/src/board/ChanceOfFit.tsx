@@ -5,7 +5,7 @@ import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
 import { useBoard } from '@/state/board';
 import { useWide } from '@/theme/useWide';
-import { useChance } from '@/worker/useDesk';
+import { useChance } from '@/worker/useReckonWorker';
 import { ChancePicture } from './ChancePicture';
 
 /** Which stage a remedy is done in. */

@@ -1,3 +1,5 @@
+import { scaleLinear } from 'd3-scale';
+import { area } from 'd3-shape';
 import type { Chance } from '@keep-snug/core';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import { useColours } from '@/theme/useTheme';
@@ -19,14 +21,14 @@ export function ChancePicture({ chance: { ratio, window }, width, height }: Prop
   const to = window.to ?? Infinity;
   const low = Math.min(ratio.mean - SIDES * sd, window.from - sd);
   const high = Math.max(ratio.mean + SIDES * sd, Number.isFinite(to) ? to + sd : -Infinity);
-  const x = (value: number) => ((value - low) / (high - low)) * width;
+  const x = scaleLinear([low, high], [0, width]);
   const base = height - 4;
   const y = (value: number) => base - (base - 6) * Math.exp(-0.5 * ((value - ratio.mean) / sd) ** 2);
-  const area = (from: number, until: number) => {
+  const curve = area<number>().x(x).y0(base).y1(y);
+  const under = (from: number, until: number) => {
     const [a, b] = [Math.max(low, from), Math.min(high, until)];
     if (b <= a) return '';
-    const points = Array.from({ length: STEPS + 1 }, (_, step) => a + ((b - a) * step) / STEPS);
-    return `M${x(a)} ${base}${points.map((p) => `L${x(p).toFixed(1)} ${y(p).toFixed(1)}`).join('')}L${x(b)} ${base}z`;
+    return curve(Array.from({ length: STEPS + 1 }, (_, step) => a + ((b - a) * step) / STEPS)) ?? '';
   };
   const edges = [window.from, to].filter(Number.isFinite);
   return (
@@ -38,9 +40,9 @@ export function ChancePicture({ chance: { ratio, window }, width, height }: Prop
         height={base}
         fill={colours.cloth.front}
       />
-      <Path d={area(low, window.from)} fill={colours.rowan} opacity={0.75} />
-      <Path d={area(window.from, to)} fill={colours.lichen} opacity={0.6} />
-      <Path d={area(to, high)} fill={colours.rowan} opacity={0.75} />
+      <Path d={under(low, window.from)} fill={colours.rowan} opacity={0.75} />
+      <Path d={under(window.from, to)} fill={colours.lichen} opacity={0.6} />
+      <Path d={under(to, high)} fill={colours.rowan} opacity={0.75} />
       <Line x1={0} x2={width} y1={base} y2={base} stroke={colours.ink} strokeWidth={1.5} />
       {edges.map((edge) => (
         <Line

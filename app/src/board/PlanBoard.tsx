@@ -7,8 +7,9 @@ import { Notice } from '@/parts/Notice';
 import { Words } from '@/parts/Words';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { useBoard } from '@/state/board';
+import { typingIn } from '@/parts/typingIn';
 import { useHistory } from '@/state/history';
-import type { Held } from '@/state/library';
+import type { LocalDocument } from '@/state/library';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { AdviceList } from './AdviceList';
@@ -39,11 +40,11 @@ export function PlanBoard(props: Props) {
 }
 
 /** The drawing, the stages, the sums. */
-const Room = memo(function Room({ id, held, stage = 'fit' }: Props & { held: Held<Plan> }) {
+const Room = memo(function Room({ id, held, stage = 'fit' }: Props & { held: LocalDocument<Plan> }) {
   const wide = useWide();
   const plan = held.body;
   const { worked, faults } = useWorked(plan);
-  const edit = useCallback((work: (plan: Plan) => Plan) => useHistory.getState().edit(id, work), [id]);
+  const edit = useCallback((work: (plan: Plan) => Plan) => useHistory.getState().edit(id, work, typingIn()), [id]);
   useEffect(() => useBoard.getState().openStage(stage), [id, stage]);
   const ready = worked !== null && faults.length === 0;
   const [showsKeys, setShowsKeys] = useState(false);

@@ -1,4 +1,4 @@
-import { stitchPattern, type DrawnUp, type Plan, type Worked } from '@keep-snug/core';
+import { stitchPattern, type PickedPlan, type Plan, type Worked } from '@keep-snug/core';
 import { memo, useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Drawing, DrawingPlace, Drawn, type Frame, type Work } from '@/drawing/Drawing';
@@ -16,16 +16,16 @@ interface Props {
 }
 
 /** The drawing as it stands this very moment: it follows a hand even while the rest of the board waits. */
-function useDrawnNow(id: string, edit: Work['edit']): { drawn: DrawnUp | null; work: Work } {
+function useDrawnNow(id: string, edit: Work['edit']): { drawn: PickedPlan | null; work: Work } {
   const plan = usePlanNow(id);
-  const moving = useBoard((state) => state.drawing);
+  const moving = useBoard((state) => state.dragging);
   const reader = useReader();
   const drawn = useLastGood(useMemo(() => drawnFor(plan, reader, moving), [plan, reader, moving]));
   return { drawn, work: useWork(plan, drawn, edit) };
 }
 
 /** What the drawing needs to be drawn on. */
-function useWork(plan: Plan, drawn: DrawnUp | null, edit: Work['edit']): Work {
+function useWork(plan: Plan, drawn: PickedPlan | null, edit: Work['edit']): Work {
   const { stitch, pattern } = plan.fabric;
   return useMemo(
     () => ({ choices: drawn?.choices ?? [], edit, symbols: stitchPattern(stitch, pattern).symbols }),
@@ -39,7 +39,7 @@ export function OneView({ id, edit }: Props) {
   return drawn ? <Shown drawn={drawn} work={work} /> : <Unready />;
 }
 
-const Shown = memo(function Shown({ drawn, work }: { drawn: DrawnUp; work: Work }) {
+const Shown = memo(function Shown({ drawn, work }: { drawn: PickedPlan; work: Work }) {
   const colours = useColours();
   const shown = useBoard((state) => state.view);
   const setShown = useBoard((state) => state.look);

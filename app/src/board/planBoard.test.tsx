@@ -13,7 +13,7 @@ let mockWide = false;
 jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
 jest.mock('@/theme/useWide', () => ({ useWide: () => mockWide }));
 jest.mock('./useBoardKeys', () => ({ useBoardKeys: jest.fn() }));
-jest.mock('@/worker/useDesk', () => ({
+jest.mock('@/worker/useReckonWorker', () => ({
   useChance: () => ({ found: null, stale: false }),
   useWays: () => ({ found: null, stale: true }),
 }));
@@ -34,7 +34,7 @@ const edit = (id: string, work: (plan: Plan) => Plan) => act(() => useHistory.ge
 beforeEach(() => {
   mockWide = false;
   useSettings.getState().set({ units: 'mm', terms: 'US', hand: 'right' });
-  useBoard.setState({ stage: 'fit', view: 'flat', drawing: false });
+  useBoard.setState({ stage: 'fit', view: 'flat', dragging: false });
   useHistory.setState({ byPlan: {} });
   useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, plans: {}, makes: {} } }));
   useLibrary.getState().receive(
@@ -135,9 +135,9 @@ describe('the board', () => {
   it('follows a hand that draws, and all of it once it lets go', () => {
     mockWide = true;
     show(<Room id={phoneId} />);
-    act(() => useBoard.getState().draw(true));
+    act(() => useBoard.getState().drag(true));
     for (const width of [17, 18, 19]) edit(phoneId, (plan) => ({ ...plan, picks: { width } }));
-    act(() => useBoard.getState().draw(false));
+    act(() => useBoard.getState().drag(false));
     expect(countShown(19)).toBe(true);
   });
 });

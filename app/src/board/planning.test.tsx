@@ -18,7 +18,7 @@ import { useWorked } from './useWorked';
 const planOf = (title: string): Plan => Object.values(TERN_POINT.plans).find((plan) => plan.title.includes(title))!;
 const phone = planOf('Field phone');
 const mockChance = jest.fn();
-jest.mock('@/worker/useDesk', () => ({
+jest.mock('@/worker/useReckonWorker', () => ({
   useChance: (plan: unknown) => mockChance(plan),
 }));
 

@@ -1,9 +1,9 @@
 import type { Plan } from '@keep-snug/core';
 import { startTransition, useEffect, useState } from 'react';
 import { useBoard } from '@/state/board';
-import { useLibrary, type Held } from '@/state/library';
+import { useLibrary, type LocalDocument } from '@/state/library';
 
-const heldNow = (id: string): Held<Plan> => useLibrary.getState().shelves.plans[id]!;
+const heldNow = (id: string): LocalDocument<Plan> => useLibrary.getState().shelves.plans[id]!;
 
 /**
  * The plan as it stands, told in one pass: a store's own hook would have the page drawn once for the news and once more
@@ -16,7 +16,7 @@ export function usePlanNow(id: string): Plan {
       // a plan taken away is not followed: its room closes
       const next = heldNow(id)?.body;
       if (!next) return;
-      if (useBoard.getState().drawing) startTransition(() => setPlan(next));
+      if (useBoard.getState().dragging) startTransition(() => setPlan(next));
       else setPlan(next);
     };
     follow();
@@ -26,12 +26,12 @@ export function usePlanNow(id: string): Plan {
 }
 
 /** The plan as it stood when the hand last rested; taken up again in pieces that give way when it moves on. */
-export function usePlanAtRest(id: string): Held<Plan> {
+export function usePlanAtRest(id: string): LocalDocument<Plan> {
   const [held, setHeld] = useState(() => heldNow(id));
   useEffect(() => {
     let drawn = false;
     const follow = () => {
-      if (useBoard.getState().drawing) {
+      if (useBoard.getState().dragging) {
         drawn = true;
         return;
       }

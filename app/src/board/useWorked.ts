@@ -1,8 +1,8 @@
 import {
-  drawUp,
+  reckonPicks,
   PlanProblem,
   reckon,
-  type DrawnUp,
+  type PickedPlan,
   type Plan,
   type PlanFault,
   type Schools,
@@ -43,15 +43,15 @@ function readBy(plan: Plan, { habits, ...reads }: Reader): Plan {
   return { ...plan, schools: { ...habits, ...plan.schools, ...reads } };
 }
 
-let lastDrawn: { plan: Plan; reader: Reader; draw: ReturnType<typeof drawUp> } | null = null;
+let lastDragged: { plan: Plan; reader: Reader; reckon: ReturnType<typeof reckonPicks> } | null = null;
 
 /** What a hand that draws sees: only what it needs is reckoned while it moves; null while it cannot be worked out. */
-export function drawnFor(plan: Plan, reader: Reader, moving: boolean): DrawnUp | null {
+export function drawnFor(plan: Plan, reader: Reader, moving: boolean): PickedPlan | null {
   if (!moving) return reckonFor(plan, reader).worked;
   try {
-    if (lastDrawn?.reader !== reader || !alikeButPicks(lastDrawn.plan, plan))
-      lastDrawn = { plan, reader, draw: drawUp(readBy(plan, reader)) };
-    return lastDrawn.draw(plan.picks);
+    if (lastDragged?.reader !== reader || !alikeButPicks(lastDragged.plan, plan))
+      lastDragged = { plan, reader, reckon: reckonPicks(readBy(plan, reader)) };
+    return lastDragged.reckon(plan.picks);
   } catch (error) {
     if (error instanceof PlanProblem) return null;
     throw error;

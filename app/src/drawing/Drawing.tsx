@@ -11,7 +11,7 @@ import { useColours } from '@/theme/useTheme';
 import { clothInk, labelInk } from './cloth';
 import { dimensionInk } from './dimensions';
 import { Handles } from './Handles';
-import { G, Plain, Svg } from './ink';
+import { G, Plain, Svg } from '@/parts/ink';
 import { layOut, mirrored, px, type Layout } from './layout';
 import { markInk } from './mark';
 import { stitchInk } from './stitches';

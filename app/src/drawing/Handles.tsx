@@ -4,8 +4,8 @@ import { View as Box, type ViewStyle } from 'react-native';
 import { useFocusRing } from '@/parts/useFocusRing';
 import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
-import { drawnCount, drawnValue, handlesOf, stepsOf, type Handle } from './handles';
-import { Plain } from './ink';
+import { drawnCount, drawnValue, handlesOf, rangeOf, stepsOf, type Handle } from './handles';
+import { Plain } from '@/parts/ink';
 import { KNOB, type Layout } from './layout';
 
 interface Props {
@@ -42,17 +42,15 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
 
   const chosen = choice?.options.find((option) => option.chosen);
   const now = chosen?.count ?? Math.round(drive?.value ?? 0);
+  const range = rangeOf(handle);
 
-  const draw = (from: Handle, byMm: number) => {
-    if (from.choice) {
-      const count = drawnCount(from.choice, byMm);
-      if (count === now) return;
-      edit((plan) => ({ ...plan, picks: { ...plan.picks, [from.choice.id]: count } }));
-    } else {
-      const value = drawnValue(from.drive, byMm);
-      if (value === drive?.value) return;
-      edit((plan) => applyChange(plan, { [from.drive.path]: value }));
-    }
+  const set = (from: Handle, to: number) => {
+    if (to === (from.choice ? now : drive?.value)) return;
+    const path = from.choice ? `picks.${from.choice.id}` : from.drive.path;
+    edit((plan) => applyChange(plan, { [path]: to }));
+  };
+  const dragBy = (from: Handle, byMm: number) => {
+    set(from, from.choice ? drawnCount(from.choice, byMm) : drawnValue(from.drive, byMm));
   };
   const step = () => (choice ? stepsOf(choice).count * stepsOf(choice).mm : drive.step);
   const letGo = () => {
@@ -73,17 +71,19 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
       if (!start.current) return;
       moves();
       const now = across ? event.clientX : event.clientY;
-      draw(start.current.handle, (sign * (now - start.current.at)) / layout.scale);
+      dragBy(start.current.handle, (sign * (now - start.current.at)) / layout.scale);
     },
     onPointerUp: letGo,
     onPointerCancel: letGo,
     onLostPointerCapture: letGo,
     onKeyDown: (event: KeyboardEvent) => {
       const way = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
-      if (!way) return;
+      const end = { Home: range.min, End: range.max }[event.key];
+      if (way === undefined && end === undefined) return;
       event.preventDefault();
       event.stopPropagation();
-      draw(handle, way * step());
+      if (end !== undefined) set(handle, end);
+      else dragBy(handle, way! * step());
     },
   };
   const words = choice
@@ -95,6 +95,8 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
       role="slider"
       tabIndex={0}
       aria-label={`${choice ? choice.name : nameOf(handle)}, drawn`}
+      aria-valuemin={range.min}
+      aria-valuemax={Math.max(now, range.max)}
       aria-valuenow={now}
       aria-valuetext={words}
       onFocus={onFocus}
@@ -166,14 +168,14 @@ function useHand(): { moves: () => void; rests: () => void } {
   const rests = useCallback(() => {
     clearInterval(watch.current);
     watch.current = undefined;
-    useBoard.getState().draw(false);
+    useBoard.getState().drag(false);
   }, []);
   const moves = useCallback(() => {
     moved.current = Date.now();
     watch.current ??= setInterval(() => {
       if (Date.now() - moved.current >= STILL_MS) rests();
     }, STILL_MS / 3);
-    useBoard.getState().draw(true);
+    useBoard.getState().drag(true);
   }, [rests]);
   useEffect(() => rests, [rests]);
   return { moves, rests };

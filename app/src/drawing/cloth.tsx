@@ -1,6 +1,6 @@
 import type { Cloth as ClothPart } from '@keep-snug/core';
 import type { ReactElement } from 'react';
-import { Circle, Path, Polygon, Rect, Text } from './ink';
+import { Circle, Path, Polygon, Rect, Text } from '@/parts/ink';
 import { LABEL_SIZE, LINE, placeLabel, px, wordWidth } from './layout';
 import { lettering, type Ink } from './lettering';
 

@@ -1,6 +1,6 @@
 import { formatLength, formatLengthNumber, type Dimension, type LengthUnit, type View } from '@keep-snug/core';
 import type { ReactElement } from 'react';
-import { Path, Text } from './ink';
+import { Path, Text } from '@/parts/ink';
 import { LABEL_SIZE, placeSpans, px, wordsMiddle, wordWidth, type Span } from './layout';
 import { lettering, type Ink } from './lettering';
 

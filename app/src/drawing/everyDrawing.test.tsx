@@ -24,7 +24,7 @@ describe.each(PLANS)('the drawings of %s', (_, plan) => {
   const { views, pieces, choices } = reckon(plan);
   const { stitch, pattern } = plan.fabric;
 
-  it('have a number for every place, on a phone and on a desk, in either hand', () => {
+  it('have a number for every place, on a phone and on a worker, in either hand', () => {
     for (const view of views)
       for (const hand of ['right', 'left'] as const)
         for (const width of [340, 1100]) {

@@ -1,6 +1,6 @@
 import { reckon, type Choice, type Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
-import { drawnCount, drawnValue, handlesOf, stepsOf } from './handles';
+import { drawnCount, drawnValue, handlesOf, rangeOf, stepsOf } from './handles';
 import { zoomedAt, WHOLE } from './useZoom';
 
 const planOf = (title: string): Plan => Object.values(TERN_POINT.plans).find((plan) => plan.title.includes(title))!;
@@ -24,7 +24,16 @@ describe('what can be drawn', () => {
   });
 });
 
-describe('drawing a count', () => {
+it('goes between two ends that can both be reached', () => {
+  for (const handle of handlesOf(viewOf(phone, 'flat'), phone.choices)) {
+    const { min, max } = rangeOf(handle);
+    expect(min).toBeLessThan(max);
+    const reached = (mm: number) => (handle.choice ? drawnCount(handle.choice, mm) : drawnValue(handle.drive, mm));
+    expect([reached(-1e5), reached(1e5)]).toEqual([min, max]);
+  }
+});
+
+describe('dragging a count', () => {
   const width = phone.choices[0]!;
 
   it('clicks to whole stitches, nearest to where the hand is', () => {

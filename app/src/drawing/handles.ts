@@ -26,16 +26,29 @@ export function stepsOf({ options }: Choice): { count: number; mm: number } {
   return { count, mm: (b.mm - a.mm) / count };
 }
 
-/** The count a dimension is drawn to: whole, of the stitch's multiple, one repeat at the least. */
+/** The counts a dimension goes between: of the stitch's multiple, from one repeat to twice the best. */
+function countsOf(choice: Choice): { min: number; max: number } {
+  const { count } = stepsOf(choice);
+  const best = choice.options.find((option) => option.best)!.count;
+  const repeats = Math.floor((best - 1) / count);
+  return { min: best - repeats * count, max: best + Math.max(1, repeats) * count };
+}
+
+/** What a handle goes between, in its own unit: counts, or mm. */
+export function rangeOf({ choice, drive }: Handle): { min: number; max: number } {
+  return choice ? countsOf(choice) : drive;
+}
+
+/** The count a dimension is dragged to: whole, of the stitch's multiple, within its range. */
 export function drawnCount(choice: Choice, byMm: number): number {
   const chosen = choice.options.find((option) => option.chosen)!;
   const { count, mm } = stepsOf(choice);
   const repeats = Math.round(byMm / (mm * count));
-  // a count picked by hand may lie beside the multiple: drawing brings it back
+  // a count picked by hand may lie beside the multiple: dragging brings it back
   const best = choice.options.find((option) => option.best)!.count;
   const aligned = best + Math.round((chosen.count - best) / count) * count;
-  const least = best - Math.floor((best - 1) / count) * count;
-  return Math.max(least, aligned + repeats * count);
+  const { min, max } = countsOf(choice);
+  return Math.min(Math.max(max, aligned), Math.max(min, aligned + repeats * count));
 }
 
 /** The value an entry is drawn to: in whole rows from what it is, within its limits. */

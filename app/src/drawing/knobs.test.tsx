@@ -40,7 +40,7 @@ beforeEach(() => {
   edit.mockClear();
   target.setPointerCapture.mockClear();
   useSettings.getState().set({ units: 'mm', hand: 'right' });
-  useBoard.setState({ drawing: false });
+  useBoard.setState({ dragging: false });
 });
 
 describe('a knob', () => {
@@ -53,12 +53,12 @@ describe('a knob', () => {
   it('drawn by a hand picks the whole count under it, once for each', () => {
     knobs();
     fireEvent(knob('Width'), 'pointerDown', at(0, 100));
-    expect(useBoard.getState().drawing).toBe(true);
+    expect(useBoard.getState().dragging).toBe(true);
     const stitch = worked.fabric.stitchWidth.value * layout.scale;
     fireEvent(knob('Width'), 'pointerMove', at(0, 100 + 2 * stitch));
     expect(plan.picks).toEqual({ width: 18 });
     fireEvent(knob('Width'), 'pointerUp', at(0, 100 + 2 * stitch));
-    expect(useBoard.getState().drawing).toBe(false);
+    expect(useBoard.getState().dragging).toBe(false);
     expect(edit).toHaveBeenCalledTimes(1);
   });
 
@@ -76,7 +76,7 @@ describe('a knob', () => {
       const { unmount } = knobs();
       fireEvent(knob('Width'), 'pointerDown', at(0, 100));
       fireEvent(knob('Width'), end, at(0, 100));
-      expect(useBoard.getState().drawing).toBe(false);
+      expect(useBoard.getState().dragging).toBe(false);
       fireEvent(knob('Width'), 'pointerMove', at(0, 400));
       expect(edit).not.toHaveBeenCalled();
       unmount();
@@ -87,7 +87,7 @@ describe('a knob', () => {
     const { unmount } = knobs();
     fireEvent(knob('Width'), 'pointerDown', at(0, 100));
     unmount();
-    expect(useBoard.getState().drawing).toBe(false);
+    expect(useBoard.getState().dragging).toBe(false);
   });
 
   it.each([

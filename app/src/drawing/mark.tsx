@@ -1,7 +1,7 @@
 import type { Part } from '@keep-snug/core';
 import type { ReactElement } from 'react';
 import type { Colours } from '@/theme/colours';
-import { Circle, G, Line, Path, Polygon, Polyline, Rect, Text } from './ink';
+import { Circle, G, Line, Path, Polygon, Polyline, Rect, Text } from '@/parts/ink';
 import { lettering, type Ink } from './lettering';
 
 type MarkPart = Exclude<Part, { type: 'cloth' | 'dimension' }>;

@@ -1,6 +1,6 @@
 import type { ChartSymbol, Cloth } from '@keep-snug/core';
 import type { ReactElement } from 'react';
-import { G, Path } from './ink';
+import { G, Path } from '@/parts/ink';
 import type { Ink } from './lettering';
 import { gridPath, windowOf } from './symbols';
 

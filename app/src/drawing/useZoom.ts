@@ -1,4 +1,5 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useGesture } from '@use-gesture/react';
+import { useCallback, useRef, useState, type RefObject } from 'react';
 import type { View } from 'react-native';
 
 /** How a drawing is looked at: so many times larger, and moved by so many px. */
@@ -19,68 +20,42 @@ export function zoomedAt(zoom: Zoom, factor: number, at: { x: number; y: number 
   return { by, x: at.x - (at.x - zoom.x) * real, y: at.y - (at.y - zoom.y) * real };
 }
 
-interface Pointer {
-  x: number;
-  y: number;
-}
+/** A knob is dragged by the hand that holds it; the drawing stays where it is. */
+const isOnKnob = (event: Event) => (event.target as Element).closest('[role=slider]') !== null;
 
 /** Wheel and pinch to zoom, drag to move once it is larger than its place; a plain drag is left to the page. */
 export function useZoom() {
   const ref = useRef<View>(null);
   const [zoom, setZoom] = useState<Zoom>(WHOLE);
-  const now = useRef(zoom);
-  useEffect(() => {
-    now.current = zoom;
-  }, [zoom]);
-
-  useEffect(() => {
-    const node = ref.current as unknown as HTMLElement | null;
-    if (!node?.addEventListener) return undefined;
-    const pointers = new Map<number, Pointer>();
-    const place = ({ clientX, clientY }: { clientX: number; clientY: number }): Pointer => {
-      const { left, top } = node.getBoundingClientRect();
-      return { x: clientX - left, y: clientY - top };
-    };
-    const wheel = (event: WheelEvent) => {
-      if (!event.ctrlKey && now.current.by === 1 && event.deltaY > 0) return;
-      event.preventDefault();
-      setZoom((old) => zoomedAt(old, Math.exp(-event.deltaY / 300), place(event)));
-    };
-    const down = (event: PointerEvent) => {
-      // a knob is drawn by the hand that holds it; the drawing stays where it is
-      if (!(event.target as Element).closest('[role=slider]')) pointers.set(event.pointerId, place(event));
-    };
-    const drag = (event: PointerEvent) => {
-      const before = pointers.get(event.pointerId);
-      if (!before) return;
-      const after = place(event);
-      const [first, second] = [...pointers.values()];
-      pointers.set(event.pointerId, after);
-      if (first && second) {
-        const other = before === first ? second : first;
-        const apart = (a: Pointer) => Math.hypot(a.x - other.x, a.y - other.y);
-        const middle = { x: (after.x + other.x) / 2, y: (after.y + other.y) / 2 };
-        return setZoom((old) => zoomedAt(old, apart(after) / Math.max(1, apart(before)), middle));
-      }
-      if (now.current.by > 1)
-        setZoom((old) => ({ ...old, x: old.x + after.x - before.x, y: old.y + after.y - before.y }));
-      return undefined;
-    };
-    const up = (event: PointerEvent) => void pointers.delete(event.pointerId);
-    node.addEventListener('wheel', wheel, { passive: false });
-    node.addEventListener('pointerdown', down);
-    window.addEventListener('pointermove', drag);
-    window.addEventListener('pointerup', up);
-    window.addEventListener('pointercancel', up);
-    return () => {
-      node.removeEventListener('wheel', wheel);
-      node.removeEventListener('pointerdown', down);
-      window.removeEventListener('pointermove', drag);
-      window.removeEventListener('pointerup', up);
-      window.removeEventListener('pointercancel', up);
-    };
-  }, []);
-
+  const zoomAt = (factor: number, [clientX, clientY]: readonly [number, number]) => {
+    const { left, top } = (ref.current as unknown as HTMLElement).getBoundingClientRect();
+    setZoom((old) => zoomedAt(old, factor, { x: clientX - left, y: clientY - top }));
+  };
+  useGesture(
+    {
+      onWheel: ({ event, delta: [, down] }) => {
+        if (!event.ctrlKey && zoom.by === 1 && down > 0) return;
+        event.preventDefault();
+        zoomAt(Math.exp(-down / 300), [event.clientX, event.clientY]);
+      },
+      onDrag: ({ event, delta: [x, y], pinching, cancel }) => {
+        if (pinching || isOnKnob(event)) return cancel();
+        setZoom((old) => (old.by > 1 ? { ...old, x: old.x + x, y: old.y + y } : old));
+      },
+      onPinch: ({ event, origin, movement: [scale], memo = 1 }) => {
+        // a wheel turned with Ctrl is told as a pinch too
+        if (event.type === 'wheel') return memo as number;
+        zoomAt(scale / (memo as number), origin);
+        return scale;
+      },
+    },
+    {
+      // only a browser has gestures to listen to
+      ...(typeof document === 'undefined' ? {} : { target: ref as unknown as RefObject<EventTarget> }),
+      eventOptions: { passive: false },
+      drag: { filterTaps: true, pointer: { keys: false } },
+    },
+  );
   const larger = useCallback((factor: number, width: number, height: number) => {
     setZoom((old) => zoomedAt(old, factor, { x: width / 2, y: height / 2 }));
   }, []);

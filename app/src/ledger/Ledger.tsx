@@ -10,7 +10,7 @@ import { EmptyPlace } from '@/parts/EmptyPlace';
 import { Page } from '@/parts/Page';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
-import { useShelf, type Held } from '@/state/library';
+import { useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { foldMake } from '@keep-snug/core';
 import { useColours } from '@/theme/useTheme';
@@ -49,7 +49,7 @@ export function Ledger() {
   );
 }
 
-function Entry({ id, held }: { id: string; held: Held<Make> }) {
+function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const make = held.body;
   const colours = useColours();
   const router = useRouter();

@@ -9,9 +9,10 @@ import { Clash } from '@/parts/Clash';
 import { Notice } from '@/parts/Notice';
 import { Tape } from '@/parts/Tape';
 import { useBox } from '@/parts/useBox';
+import { useKeys } from '@/parts/useKeys';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
-import type { Held } from '@/state/library';
+import type { LocalDocument } from '@/state/library';
 import { useLine, useWaiting } from '@/state/sync';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
@@ -22,12 +23,11 @@ import { NotePanel } from './NotePanel';
 import { PlanChanged } from './PlanChanged';
 import { Target } from './Target';
 import { useAwake } from './useAwake';
-import { useMakeKeys } from './useMakeKeys';
 import { courseWord, useProgress, type Progress } from './useProgress';
 
 interface Props {
   id: string;
-  held: Held<Make>;
+  held: LocalDocument<Make>;
 }
 
 const TAPE_BREADTH = 34;
@@ -50,7 +50,17 @@ export function MakeRoom({ id, held }: Props) {
     router.navigate('/ledger');
   };
   const undo = () => last && happened(id, { kind: 'undone', undoes: last });
-  useMakeKeys({ tick, undo, note: () => setOpen('note'), keys: () => setOpen('keys'), asleep: open !== null });
+  useKeys(
+    {
+      ' ': tick,
+      ArrowRight: tick,
+      Backspace: undo,
+      ArrowLeft: undo,
+      n: () => setOpen('note'),
+      '?': () => setOpen('keys'),
+    },
+    open !== null,
+  );
 
   if (!progress) return <Unreadable planId={held.body.planId} />;
   const boundaries = progress.marksMm;

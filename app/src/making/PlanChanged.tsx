@@ -4,11 +4,11 @@ import { View } from 'react-native';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
-import { useLibrary, type Held } from '@/state/library';
+import { useLibrary, type LocalDocument } from '@/state/library';
 
 interface Props {
   id: string;
-  held: Held<Make>;
+  held: LocalDocument<Make>;
 }
 
 /** Told when the plan was changed after this make began: go on as begun, or take the change up. */

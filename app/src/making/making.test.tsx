@@ -5,19 +5,18 @@ import { Bench } from '@/bench/Bench';
 import { show } from '@/fixtures/show';
 import { Ledger } from '@/ledger/Ledger';
 import { useEvents } from '@/state/events';
-import { useLibrary, type Held } from '@/state/library';
+import { useLibrary, type LocalDocument } from '@/state/library';
 import { useLine } from '@/state/sync';
 import { MakeRoom } from './MakeRoom';
 import { startMake } from './start';
 
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
-jest.mock('./useMakeKeys', () => ({ useMakeKeys: jest.fn() }));
 jest.mock('./useAwake', () => ({ useAwake: jest.fn() }));
 
 const [phoneId, tideId] = Object.keys(TERN_POINT.makes) as [string, string];
 const steps = (id: string) => reckon(TERN_POINT.makes[id]!.plan).steps.length;
-const makeOf = (id: string): Held<Make> => useLibrary.getState().shelves.makes[id]!;
+const makeOf = (id: string): LocalDocument<Make> => useLibrary.getState().shelves.makes[id]!;
 const stateOf = (id: string) => foldMake(useEvents.getState().byMake[id] ?? [], steps(phoneId));
 
 function layOut(): void {

@@ -1,4 +1,4 @@
-import { foldMake, tapeOf, type Make, type MakeState, type Step, type ToldPiece, type Worked } from '@keep-snug/core';
+import { foldMake, tapeOf, type Make, type MakeState, type Step, type WorkedPiece, type Worked } from '@keep-snug/core';
 import { useMemo } from 'react';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { useMakeEvents } from '@/state/events';
@@ -9,7 +9,7 @@ export interface Progress {
   /** The step that is next; none when all are done. */
   next: Step | undefined;
   /** The piece that is on the hook: that of the next step, or the last one. */
-  piece: ToldPiece;
+  piece: WorkedPiece;
   /** Height reached and height in all, mm: all pieces one after the other. */
   reachedMm: number;
   lengthMm: number;

@@ -9,7 +9,6 @@ import { MakeRoom } from './MakeRoom';
 import { courseWord } from './useProgress';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn(), navigate: jest.fn(), replace: jest.fn() }) }));
-jest.mock('./useMakeKeys', () => ({ useMakeKeys: jest.fn() }));
 jest.mock('./useAwake', () => ({ useAwake: jest.fn() }));
 
 const ID = 'e0000000-0000-4000-8000-00000000000e';

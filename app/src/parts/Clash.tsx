@@ -2,12 +2,12 @@ import type { DocumentKind } from '@keep-snug/core/documents';
 import { View } from 'react-native';
 import { Action } from './Action';
 import { Notice } from './Notice';
-import { useLibrary, type Held } from '@/state/library';
+import { useLibrary, type LocalDocument } from '@/state/library';
 
 interface Props {
   kind: DocumentKind;
   id: string;
-  held: Held<unknown>;
+  held: LocalDocument<unknown>;
 }
 
 /** Told when a change here came too late, or was not taken; offers both. Nothing is overwritten unasked. */

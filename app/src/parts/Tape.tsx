@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import Svg from 'react-native-svg';
-import { G, Line, Path, Rect, Text as SvgText } from '@/drawing/ink';
+import { G, Line, Path, Rect, Text as SvgText } from './ink';
 import { useSettings } from '@/state/settings';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';

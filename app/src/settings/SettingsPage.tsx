@@ -92,7 +92,7 @@ export function SettingsPage() {
       <ChoiceOf of="foundation" />
       <ChoiceOf of="letters" />
       <ChoiceOf of="theme" />
-      <Kept />
+      <ServerDocument />
     </Page>
   );
 }
@@ -108,7 +108,7 @@ function ChoiceOf<K extends keyof Choices>({ of }: { of: K }) {
   );
 }
 
-function Kept() {
+function ServerDocument() {
   const waiting = useWaiting();
   const [saved, setSaved] = useState('');
   const held = useHeldInWords();

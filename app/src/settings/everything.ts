@@ -1,6 +1,6 @@
 import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
 import { useEvents } from '@/state/events';
-import { useLibrary, type Held } from '@/state/library';
+import { useLibrary, type LocalDocument } from '@/state/library';
 
 const NAMES: Readonly<Record<DocumentKind, readonly [one: string, many: string]>> = {
   plans: ['plan', 'plans'],
@@ -10,7 +10,7 @@ const NAMES: Readonly<Record<DocumentKind, readonly [one: string, many: string]>
   makes: ['make', 'makes'],
 };
 
-type Shelf = Record<string, Held<unknown>>;
+type Shelf = Record<string, LocalDocument<unknown>>;
 
 const presentOn = (shelf: Shelf) => Object.entries(shelf).filter(([, held]) => !held.gone);
 

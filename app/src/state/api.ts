@@ -1,14 +1,16 @@
 import type { MakeEvent } from '@keep-snug/core';
 import type { DocumentKind } from '@keep-snug/core/documents';
 
-export interface Kept {
+export interface ServerDocument {
   id: string;
   revision: number;
   body: unknown;
 }
 
 export type PutAnswer =
-  { is: 'kept'; kept: Kept } | { is: 'stale'; present: Kept | null } | { is: 'refused'; message: string };
+  | { is: 'kept'; kept: ServerDocument }
+  | { is: 'stale'; present: ServerDocument | null }
+  | { is: 'refused'; message: string };
 
 /** The server could not be reached, or answered that it is in trouble: try again later, nothing is lost. */
 export class Away extends Error {}
@@ -24,8 +26,8 @@ async function ask(path: string, init?: RequestInit): Promise<Response> {
   return answer;
 }
 
-export async function listDocuments(kind: DocumentKind): Promise<Kept[]> {
-  return (await ask(`/${kind}`)).json() as Promise<Kept[]>;
+export async function listDocuments(kind: DocumentKind): Promise<ServerDocument[]> {
+  return (await ask(`/${kind}`)).json() as Promise<ServerDocument[]>;
 }
 
 /** Writes a document made on `revision`; 0 is a new one. */
@@ -46,9 +48,9 @@ function matching(revision: number): Record<string, string> {
 }
 
 async function readPut(answer: Response): Promise<PutAnswer> {
-  const body = (await answer.json()) as Kept & {
+  const body = (await answer.json()) as ServerDocument & {
     title: string;
-    present?: Kept | null;
+    present?: ServerDocument | null;
     errors?: { path: string; message: string }[];
   };
   if (answer.ok) return { is: 'kept', kept: body };

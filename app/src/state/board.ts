@@ -5,20 +5,20 @@ interface Board {
   stage: string;
   /** Which view of the piece is looked at on a phone. */
   view: string;
-  /** Whether a hand is drawing on the drawing now. */
-  drawing: boolean;
+  /** Whether a hand is dragging on the drawing now. */
+  dragging: boolean;
   openStage: (stage: string) => void;
   look: (view: string) => void;
-  draw: (drawing: boolean) => void;
+  drag: (dragging: boolean) => void;
 }
 
 /** What of the board is open, whichever plan lies on it. */
 export const useBoard = create<Board>()((set) => ({
   stage: 'fit',
   view: 'flat',
-  drawing: false,
+  dragging: false,
   openStage: (stage) => set({ stage }),
   look: (view) => set({ view }),
   // told at every movement: only a change wakes those who listen
-  draw: (drawing) => set((state) => (state.drawing === drawing ? state : { drawing })),
+  drag: (dragging) => set((state) => (state.dragging === dragging ? state : { dragging })),
 }));

@@ -9,8 +9,11 @@ interface Steps {
 
 interface History {
   byPlan: Record<string, Steps>;
-  /** Changes a plan and remembers what it was. */
-  edit: (id: string, work: (plan: Plan) => Plan) => void;
+  /**
+   * Changes a plan and remembers what it was.
+   * @param field what is being typed or dragged in, if anything: changes in one without a pause are one step
+   */
+  edit: (id: string, work: (plan: Plan) => Plan, field?: object | null) => void;
   undo: (id: string) => void;
   redo: (id: string) => void;
 }
@@ -19,10 +22,8 @@ interface History {
 const PAUSE_MS = 900;
 const last: { id: string; field: unknown; at: number } = { id: '', field: null, at: -Infinity };
 
-function goesOn(id: string): boolean {
-  const field = globalThis.document?.activeElement;
-  const typing = /^(INPUT|TEXTAREA)$/.test(field?.tagName ?? '') || field?.getAttribute?.('role') === 'slider';
-  const same = typing && last.id === id && last.field === field && Date.now() - last.at < PAUSE_MS;
+function goesOn(id: string, field: object | null): boolean {
+  const same = field !== null && last.id === id && last.field === field && Date.now() - last.at < PAUSE_MS;
   Object.assign(last, { id, field, at: Date.now() });
   return same;
 }
@@ -39,11 +40,11 @@ export const useHistory = create<History>()((set, get) => {
   };
   return {
     byPlan: {},
-    edit: (id, work) => {
+    edit: (id, work, field = null) => {
       const plan = present(id);
       if (!plan) return;
       const { past } = steps(id);
-      const same = goesOn(id) && past.length > 0;
+      const same = goesOn(id, field) && past.length > 0;
       go(id, work(plan), { past: same ? past : [...past, plan], future: [] });
     },
     undo: (id) => {

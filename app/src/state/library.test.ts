@@ -1,10 +1,10 @@
-import { afterAnswer, received, useLibrary, type Held } from './library';
+import { afterAnswer, received, useLibrary, type LocalDocument } from './library';
 import { merged, useEvents } from './events';
 import { useHistory } from './history';
 import { foldMake, type MakeEvent } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 
-const held = (change: Partial<Held<unknown>> = {}): Held<unknown> => ({
+const held = (change: Partial<LocalDocument<unknown>> = {}): LocalDocument<unknown> => ({
   body: 'mine',
   revision: 2,
   dirty: false,

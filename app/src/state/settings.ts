@@ -1,9 +1,10 @@
 import type { LengthUnit, Schools } from '@keep-snug/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import type { ThemeName } from '@/theme/colours';
 import { newId } from './ids';
 import { deviceStorage } from './storage';
+
+export type ThemeName = 'light' | 'dark' | 'lamp';
 
 /** How much larger than usual letters are. */
 export const LETTERS = { usual: 1, large: 1.15, larger: 1.3 } as const;

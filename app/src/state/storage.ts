@@ -33,7 +33,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 
 /** Writes down what waits once no hand draws: writing takes longer than a frame. */
 function flushInCalm(): void {
-  if (!useBoard.getState().drawing) return flush();
+  if (!useBoard.getState().dragging) return flush();
   timer = setTimeout(flushInCalm, CALM_MS);
 }
 

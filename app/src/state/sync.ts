@@ -4,7 +4,7 @@ import { create } from 'zustand';
 import { deleteDocument, eventsSince, listDocuments, putDocument, sendEvents } from './api';
 import { useBoard } from './board';
 import { useEvents } from './events';
-import { useLibrary, type Held } from './library';
+import { useLibrary, type LocalDocument } from './library';
 
 /** Whether the server was there the last time it was asked. */
 export const useLine = create<{ reached: boolean | null }>(() => ({ reached: null }));
@@ -16,7 +16,7 @@ const REFRESH_MS = 30_000;
 
 async function sendDocuments(): Promise<void> {
   for (const kind of DOCUMENT_KINDS) {
-    const shelf = useLibrary.getState().shelves[kind] as Record<string, Held<unknown>>;
+    const shelf = useLibrary.getState().shelves[kind] as Record<string, LocalDocument<unknown>>;
     for (const [id, { dirty, gone, body, revision, theirs }] of Object.entries(shelf)) {
       if (!dirty || theirs !== undefined) continue;
       const answer = gone ? await deleteDocument(kind, id, revision) : await putDocument(kind, id, revision, body);
@@ -54,7 +54,7 @@ function round(): Promise<void> {
 
 async function exchange(): Promise<void> {
   // what is still being drawn is sent once the hand rests
-  if (useBoard.getState().drawing) return;
+  if (useBoard.getState().dragging) return;
   try {
     await sendDocuments();
     await sendWaitingEvents();
@@ -99,7 +99,7 @@ export function useSync(): void {
       globalThis.removeEventListener?.('focus', now);
     };
   }, []);
-  const drawing = useBoard((state) => state.drawing);
+  const drawing = useBoard((state) => state.dragging);
   useEffect(() => {
     if (waiting === 0 || drawing) return undefined;
     const soon = setTimeout(() => void round(), SOON_MS);

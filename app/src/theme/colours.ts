@@ -1,4 +1,5 @@
 import type { ClothRole } from '@keep-snug/core';
+import type { ThemeName } from '@/state/settings';
 
 /** Colours by role. Every theme fills the same roles; text roles keep 4.5:1 and marks 3:1 on chalk and surface. */
 export interface Colours {
@@ -22,8 +23,6 @@ export interface Colours {
   cloth: Readonly<Record<ClothRole, string>>;
   hatch: string;
 }
-
-export type ThemeName = 'light' | 'dark' | 'lamp';
 
 export const COLOURS: Readonly<Record<ThemeName, Colours>> = {
   light: {

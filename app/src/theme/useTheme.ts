@@ -1,7 +1,7 @@
 import { Appearance } from 'react-native';
 import { create } from 'zustand';
-import { useSettings } from '@/state/settings';
-import { COLOURS, type Colours, type ThemeName } from './colours';
+import { useSettings, type ThemeName } from '@/state/settings';
+import { COLOURS, type Colours } from './colours';
 
 const deviceIsDark = () => Appearance.getColorScheme() === 'dark';
 

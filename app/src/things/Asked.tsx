@@ -1,6 +1,6 @@
 import type { Sketch } from '@keep-snug/core';
 import { View } from 'react-native';
-import { Path, Svg } from '@/drawing/ink';
+import { Path, Svg } from '@/parts/ink';
 import { useColours } from '@/theme/useTheme';
 
 interface Props {

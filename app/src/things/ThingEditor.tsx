@@ -8,7 +8,7 @@ import { Panel } from '@/parts/Panel';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
 import { useHistory } from '@/state/history';
-import { useLibrary, useShelf, type Held } from '@/state/library';
+import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { ThingFields } from './ThingFields';
 
 interface Props {
@@ -77,6 +77,6 @@ function Followers({ before, thing }: { before: string; thing: ThingSpec }) {
   );
 }
 
-function holds({ body }: Held<Plan>, before: string): boolean {
+function holds({ body }: LocalDocument<Plan>, before: string): boolean {
   return JSON.stringify(unnamed(body.thing)) === before;
 }

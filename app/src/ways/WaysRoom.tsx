@@ -11,7 +11,7 @@ import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
 import { useHistory } from '@/state/history';
 import { useColours } from '@/theme/useTheme';
-import { useWays } from '@/worker/useDesk';
+import { useWays } from '@/worker/useReckonWorker';
 import { askFor, bestOfEach, isTaken, ORDERS, SCOPES, sorted, type Order, type Scope } from './comparing';
 import { WayCard } from './WayCard';
 

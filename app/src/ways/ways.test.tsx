@@ -14,7 +14,7 @@ const found = ways({ plan: phone, fits: ['snug'] });
 const mockWays = jest.fn();
 const mockGo = { navigate: jest.fn(), push: jest.fn() };
 jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
-jest.mock('@/worker/useDesk', () => ({ useWays: (ask: unknown) => mockWays(ask) }));
+jest.mock('@/worker/useReckonWorker', () => ({ useWays: (ask: unknown) => mockWays(ask) }));
 
 beforeEach(() => {
   mockGo.navigate.mockClear();

@@ -2,11 +2,11 @@ import { chance, ways, type Plan, type WaysAsk } from '@keep-snug/core';
 import { expose } from 'comlink';
 
 /** What takes longer than a frame, reckoned beside the page by the same core. */
-const desk = {
+const worker = {
   chance: (plan: Plan) => chance(plan),
   ways: (ask: WaysAsk) => ways(ask),
 };
 
-export type Desk = typeof desk;
+export type ReckonWorker = typeof worker;
 
-expose(desk);
+expose(worker);

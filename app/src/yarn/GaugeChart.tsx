@@ -1,5 +1,15 @@
-import { chosen, estimateSizes, fabricFromSwatch, stitchPattern, workFabric, yarnDiameter } from '@keep-snug/core';
+import {
+  chosen,
+  estimateSizes,
+  fabricFromSwatch,
+  stitchPattern,
+  WIDTH_SPREAD,
+  workFabric,
+  yarnDiameter,
+} from '@keep-snug/core';
 import type { SwatchRecord, YarnRecord } from '@keep-snug/core/documents';
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Text } from 'react-native-svg';
 import { useBox } from '@/parts/useBox';
@@ -30,12 +40,17 @@ export function GaugeChart({ yarn, swatches }: Props) {
   const [low, high] = [Math.max(0.5, Math.min(...hooks) - 1), Math.max(...hooks) + 1];
   const estimate = (hook: number) =>
     estimateSizes(chosen(hook, 'mm', 'hook'), yarnDiameter(yarn.yarn), stitchPattern('single'), 'rows').width;
-  const all = [...points.map(({ w }) => w), estimate(low).value * 0.86, estimate(high).value * 1.14];
+  const all = [
+    ...points.map(({ w }) => w),
+    estimate(low).value * (1 - WIDTH_SPREAD),
+    estimate(high).value * (1 + WIDTH_SPREAD),
+  ];
   const [least, most] = [Math.min(...all), Math.max(...all)];
-  const x = (hook: number) => LEFT + ((hook - low) / (high - low)) * (box.width - LEFT - 12);
-  const y = (w: number) => HEIGHT - BOTTOM - ((w - least) / (most - least)) * (HEIGHT - BOTTOM - 10);
-  const edge = (share: number) =>
-    [low, high].map((hook) => `${x(hook)} ${y(estimate(hook).value * (1 + share * 0.12))}`);
+  const x = scaleLinear([low, high], [LEFT, box.width - 12]);
+  const y = scaleLinear([least, most], [HEIGHT - BOTTOM, 10]);
+  const at = (share: number) => (hook: number) => y(estimate(hook).value * (1 + share * WIDTH_SPREAD));
+  const band = area<number>().x(x).y0(at(-1)).y1(at(1));
+  const middle = line<number>().x(x).y(at(0));
   const ratio = points.reduce((sum, { hook, w }) => sum + w / estimate(hook).value, 0) / points.length - 1;
   const share = Math.round(Math.abs(100 * ratio));
   const words =
@@ -54,9 +69,9 @@ export function GaugeChart({ yarn, swatches }: Props) {
           aria-label={`Stitch width against hook: ${points.map(({ hook, w }) => `${w.toFixed(1)} mm on ${hook} mm`).join(', ')}. ${words}`}
         >
           <Svg width={box.width} height={HEIGHT} aria-hidden>
-            <Path d={`M${edge(-1).join('L')}L${edge(1).reverse().join('L')}z`} fill={colours.tape} opacity={0.35} />
+            <Path d={band([low, high]) ?? ''} fill={colours.tape} opacity={0.35} />
             <Path
-              d={`M${edge(0).join('L')}`}
+              d={middle([low, high]) ?? ''}
               stroke={colours.ink}
               strokeWidth={1.5}
               strokeDasharray="5 4"
@@ -67,14 +82,14 @@ export function GaugeChart({ yarn, swatches }: Props) {
             {points.map(({ hook, w }, index) => (
               <Circle key={index} cx={x(hook)} cy={y(w)} r={6} fill={colours.thread} />
             ))}
-            {[low, (low + high) / 2, high].map((hook) => (
+            {x.ticks(4).map((hook) => (
               <Text key={hook} x={x(hook)} y={HEIGHT - 8} textAnchor="middle" {...axis}>
-                {`${Math.round(10 * hook) / 10}`}
+                {x.tickFormat(4)(hook)}
               </Text>
             ))}
-            {[least, most].map((w) => (
+            {y.ticks(4).map((w) => (
               <Text key={w} x={LEFT - 6} y={y(w) + 5} textAnchor="end" {...axis}>
-                {w.toFixed(1)}
+                {y.tickFormat(4)(w)}
               </Text>
             ))}
           </Svg>

@@ -1,6 +1,6 @@
 import { stitchPattern } from '@keep-snug/core';
 import { View } from 'react-native';
-import { G, Path, Rect, Svg } from '@/drawing/ink';
+import { G, Path, Rect, Svg } from '@/parts/ink';
 import { gridPath } from '@/drawing/symbols';
 import { Tape } from '@/parts/Tape';
 import { useColours } from '@/theme/useTheme';

@@ -21,7 +21,7 @@ import { TextField } from '@/parts/TextField';
 import { FigureLine } from '@/parts/FigureLine';
 import { Words } from '@/parts/Words';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
-import { useLibrary, useShelf, type Held } from '@/state/library';
+import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
 import { useState } from 'react';
@@ -63,8 +63,8 @@ export function YarnBox() {
 
 interface YarnProps {
   id: string;
-  held: Held<YarnRecord>;
-  swatches: [string, Held<SwatchRecord>][];
+  held: LocalDocument<YarnRecord>;
+  swatches: [string, LocalDocument<SwatchRecord>][];
 }
 
 function Yarn({ id, held, swatches }: YarnProps) {
@@ -154,7 +154,7 @@ function handIn({ stitchWidth, estimate }: WorkedFabric, units: LengthUnit): str
   return `${formatLength(stitchWidth.value, units)} a stitch, ${share} % ${against < 0 ? 'tighter' : 'looser'} than the estimate`;
 }
 
-function Swatch({ id, held, yarn }: { id: string; held: Held<SwatchRecord>; yarn: YarnRecord }) {
+function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchRecord>; yarn: YarnRecord }) {
   const { body } = held;
   const colours = useColours();
   const terms = useSettings((state) => state.terms);

@@ -25,15 +25,6 @@ export const EVEN: CountCondition = {
   allows: (count) => count % 2 === 0,
 };
 
-/** Each half of a tube with a stitch at its middle, or with two. */
-export function halvesCentred(on: 'odd' | 'even'): CountCondition {
-  return {
-    id: `halves-${on}`,
-    text: `two halves of an ${on} number, so that each has ${on === 'odd' ? 'one middle stitch' : 'two middle stitches'}`,
-    allows: (count) => count % 2 === 0 && (count / 2) % 2 === (on === 'odd' ? 1 : 0),
-  };
-}
-
 /** A row with one stitch at its middle, or with two. */
 export function centred(on: 'odd' | 'even'): CountCondition {
   return {
@@ -43,17 +34,9 @@ export function centred(on: 'odd' | 'even'): CountCondition {
   };
 }
 
-/** Sections alike. */
-export function sectionsOf(sections: number): CountCondition {
-  return { id: 'sections', text: `${sections} sections alike`, allows: (count) => count % sections === 0 };
-}
-
+/** No fewer than so many. */
 export function atLeast(least: number): CountCondition {
   return { id: 'at-least', text: `${least} or more`, allows: (count) => count >= least };
-}
-
-export function atMost(most: number): CountCondition {
-  return { id: 'at-most', text: `${most} or fewer`, allows: (count) => count <= most };
 }
 
 /** Odd where the other is odd, even where it is even: what is centred on one is centred on the other. */

@@ -32,21 +32,3 @@ function simpleRatio(ratio: number): { stitches: number; rows: number } {
 
 /** Stitches worked into each outer corner: three; two in a corner of reverse single or of a cluster join (handbook 4.2). */
 export const CORNER = { plain: 3, low: 2 } as const;
-
-/**
- * Stitches all round a panel: along both ends, up both sides, with the corner rule (handbook 4.2).
- *
- * @param stitches along each end
- * @param side picked up along each side
- */
-export function aroundPanel(stitches: number, side: number, corner: number = CORNER.plain): number {
-  return 2 * stitches + 2 * side + 4 * corner;
-}
-
-/**
- * One number of stitches for both edges of a join, whose rows may differ: that of their mean length, so that each gives
- * as little as the other (law, handbook 4.2).
- */
-export function equalPickUp(rowsA: number, rowsB: number, rowHeight: number, stitchWidth: number): PickUp {
-  return pickUp((rowsA + rowsB) / 2, rowHeight, stitchWidth);
-}

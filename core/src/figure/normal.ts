@@ -1,4 +1,9 @@
-/** The normal distribution's share below z, to 1e-7 (a rational fit to the error function's tail). */
+/**
+ * The normal distribution's share below z, to 1e-7: the error function by Abramowitz and Stegun 7.1.26.
+ *
+ * @param z in standard deviations from the mean
+ * @returns 0 to 1
+ */
 export function phi(z: number): number {
   const x = Math.abs(z) / Math.SQRT2;
   const t = 1 / (1 + 0.3275911 * x);

@@ -2,26 +2,26 @@ import type { Figure } from '../figure';
 import type { FitDefinition } from './fits';
 import { normals, seeded } from './random';
 
-/** What is drawn: girth, height and depth of the thing, stitch, row and fabric thickness; all mm. */
-export interface Draw {
+/** One sample of all that is uncertain: girth, height and depth of the thing, stitch, row and fabric thickness; all mm. */
+export interface Sample {
   g: number;
   H: number;
   D: number;
   w: number;
   h: number;
   t: number;
-  /** Ways the finished inside follows from a draw may name more; they stay as they are. */
+  /** Ways the finished inside follows from a sample may name more; they stay as they are. */
   [name: string]: number;
 }
 
-/** How a finished piece's inside follows from a draw, its counts being whole and fixed. */
+/** How a finished piece's inside follows from a sample, its counts being whole and fixed. */
 export interface FitModel {
   /** Inside girth, mm. */
-  girth: (draw: Draw) => number;
+  girth: (sample: Sample) => number;
   /** Inside depth, mm. */
-  depth: (draw: Draw) => number;
+  depth: (sample: Sample) => number;
   /** How far the flap comes down the front, mm, where there is one, and the least it must. */
-  flap?: { reach: (draw: Draw) => number; least: number };
+  flap?: { reach: (sample: Sample) => number; least: number };
   /** Which way the stretch that lets the thing in runs. */
   stretch: number;
 }
@@ -29,7 +29,7 @@ export interface FitModel {
 export interface ChanceInputs {
   model: FitModel;
   fit: FitDefinition;
-  /** Girth ease the maker typed or the fit asks, as a fraction; a grip's slack follows from it. */
+  /** What the piece is built from and holds, each with its spread, by the handbook's letters. */
   figures: { g: Figure<'mm'>; H: Figure<'mm'>; D: Figure<'mm'>; w: Figure<'mm'>; h: Figure<'mm'>; t: Figure<'mm'> };
 }
 
@@ -66,7 +66,7 @@ export function fitWindow(fit: FitDefinition, stretch: number): { from: number; 
 }
 
 /**
- * The chance of fit: draws every size from its spread, builds the inside from the whole counts, and asks of each draw
+ * The chance of fit: samples every size from its spread, builds the inside from the whole counts, and asks of each
  * whether the thing goes in, stays, is covered, and whether the flap reaches (handbook 3).
  *
  * @param inputs the model of the finished piece and the spreads of what it is built from
@@ -86,17 +86,17 @@ export function chanceOfFit(
   const sds = names.map((name) => spreads[name] ?? figures[name].sd ?? 0);
   const means = names.map((name) => figures[name].value);
   const { from, to } = fitWindow(fit, model.stretch);
-  const draw = Object.fromEntries(names.map((name, index) => [name, means[index]!])) as Draw;
+  const sample = Object.fromEntries(names.map((name, index) => [name, means[index]!])) as Sample;
   const tally = { tight: 0, loose: 0, short: 0, sum: 0, square: 0 };
   for (let index = 0; index < draws; index += 1) {
     for (let input = 0; input < names.length; input += 1)
-      draw[names[input]!] = drawn(names[input]!, means[input]!, sds[input]!, noise[input]![index]!);
-    const ratio = model.girth(draw) / draw.g;
+      sample[names[input]!] = sampled(names[input]!, means[input]!, sds[input]!, noise[input]![index]!);
+    const ratio = model.girth(sample) / sample.g;
     tally.sum += ratio;
     tally.square += ratio * ratio;
     if (ratio < from) tally.tight += 1;
     else if (ratio > to) tally.loose += 1;
-    else if (isShort(model, draw)) tally.short += 1;
+    else if (isShort(model, sample)) tally.short += 1;
   }
   const mean = tally.sum / draws;
   const fits = draws - tally.tight - tally.loose - tally.short;
@@ -112,15 +112,15 @@ export function chanceOfFit(
   };
 }
 
-/** Scales are drawn lognormal, so that none is ever negative; measures normal. */
-function drawn(name: string, mean: number, sd: number, z: number): number {
+/** Scales are sampled lognormal, so that none is ever negative; measures normal. */
+function sampled(name: string, mean: number, sd: number, z: number): number {
   if (sd === 0) return mean;
   if (SCALES.has(name)) return mean * Math.exp((sd / mean) * z);
   return Math.max(1e-6, mean + sd * z);
 }
 
-function isShort(model: FitModel, draw: Draw): boolean {
-  const out = Math.max(STANDS_OUT.leastMm, STANDS_OUT.share * draw.H, model.flap?.least ?? 0);
-  if (model.depth(draw) < draw.H - out) return true;
-  return model.flap !== undefined && model.flap.reach(draw) < model.flap.least;
+function isShort(model: FitModel, sample: Sample): boolean {
+  const out = Math.max(STANDS_OUT.leastMm, STANDS_OUT.share * sample.H, model.flap?.least ?? 0);
+  if (model.depth(sample) < sample.H - out) return true;
+  return model.flap !== undefined && model.flap.reach(sample) < model.flap.least;
 }

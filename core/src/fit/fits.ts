@@ -60,6 +60,7 @@ export const FITS: readonly FitDefinition[] = [
   },
 ];
 
+/** The fit of a name. */
 export function fitDefinition(id: FitName): FitDefinition {
   return FITS.find((fit) => fit.id === id) as FitDefinition;
 }

@@ -69,7 +69,7 @@ export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws:
 export function varianceShares({ model, figures }: ChanceInputs): Record<InputName, number> {
   const names = Object.keys(figures) as InputName[];
   const middle = Object.fromEntries(names.map((name) => [name, figures[name].value])) as Record<InputName, number>;
-  const ratio = (draw: Record<InputName, number>) => model.girth({ ...draw }) / draw.g;
+  const ratio = (sample: Record<InputName, number>) => model.girth({ ...sample }) / sample.g;
   const base = ratio(middle);
   const squares = names.map((name) => {
     const moved = { ...middle, [name]: middle[name] + (figures[name].sd ?? 0) };

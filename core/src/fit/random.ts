@@ -1,8 +1,10 @@
 import { phi } from '../figure';
 
 /**
- * Chance from a seed: the same seed gives the same numbers everywhere (a 32-bit mixing generator; its period is ample
- * for a hundred thousand draws of ten numbers).
+ * Chance from a seed: the same seed gives the same numbers everywhere (mulberry32; its period of 2^32 is ample for a
+ * hundred thousand samples of ten numbers).
+ *
+ * @returns a function that gives the next number from 0 up to 1
  */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0;

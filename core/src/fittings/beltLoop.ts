@@ -1,7 +1,7 @@
 import { chosen, derive, prior } from '../figure';
 import { formatLength, formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, plainRows, refuse, smallPiece } from './kit';
+import { frontOf, plainRows, refuse, smallPiece } from './common';
 
 /** A belt slides with so much room, mm (prior, ours). */
 const ROOM_MM = 12;

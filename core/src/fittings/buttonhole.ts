@@ -4,7 +4,7 @@ import { derive, type Figure } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import { buttonArea } from './buttonLoop';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { centredOn, flapDown, frontOf, lengthOf, redealt, refuse, refuseOpen } from './kit';
+import { centredOn, flapDown, frontOf, lengthOf, withStitches, refuse, refuseOpen } from './common';
 
 function chainsOf({ fabric, options }: DemandContext): Figure<'chains'> {
   return slotChains(
@@ -61,8 +61,8 @@ function place(context: FittingContext): Placed {
     figures: { chains, hole: derive('mm', 'chains × wc', { a: chains, wc: fabric.chain }, (v) => v.a * v.wc) },
     place: `row ${row}, ${before} stitches, hole of ${a}, ${after} stitches; button on the front, {mm:${formatNumber(below)}} below its top edge`,
     rows: [
-      { piece: piece.id, row, instructions: redealt(piece.courses[row - 1]!, open) },
-      { piece: piece.id, row: row + 1, instructions: redealt(piece.courses[row]!, filled) },
+      { piece: piece.id, row, instructions: withStitches(piece.courses[row - 1]!, open) },
+      { piece: piece.id, row: row + 1, instructions: withStitches(piece.courses[row]!, filled) },
     ],
     steps: [
       {

@@ -4,7 +4,7 @@ import type { PocketWant } from '../things';
 import { formatLength, formatNumber, plural } from '../units';
 import type { Part } from '../shapes';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, refuse } from './kit';
+import { frontOf, refuse } from './common';
 
 type Mm = Figure<'mm'>;
 

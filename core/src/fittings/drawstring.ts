@@ -3,7 +3,7 @@ import { repeat, work } from '../fabric';
 import { chosen, derive, prior, type Figure } from '../figure';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { chainsFor, chainYarn, redealt, refuse, refuseOpen } from './kit';
+import { chainsFor, chainYarn, withStitches, refuse, refuseOpen } from './common';
 
 /** So much cord hangs out at each end, mm (prior, handbook 6). */
 const END_MM = 120;
@@ -42,7 +42,7 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
   const piece = built.pieces.find(({ id }) => id === mouth.piece)!;
   const stitch = fabric.stitch.base;
   const row = mouth.to - 2;
-  const open = redealt(piece.courses[row - 1]!, [
+  const open = withStitches(piece.courses[row - 1]!, [
     ...repeat(
       [
         work(stitch, between),
@@ -53,7 +53,7 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
     ),
     ...(rest > 0 ? [work(stitch, rest)] : []),
   ]);
-  const filled = redealt(piece.courses[row]!, [
+  const filled = withStitches(piece.courses[row]!, [
     ...repeat([work(stitch, between), work(stitch, hole, 'chain')], holes),
     ...(rest > 0 ? [work(stitch, rest)] : []),
   ]);

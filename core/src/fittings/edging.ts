@@ -3,7 +3,7 @@ import { BASES } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf } from './kit';
+import { frontOf } from './common';
 
 interface Kind {
   id: string;

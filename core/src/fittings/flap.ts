@@ -1,5 +1,5 @@
 import { chosen, derive, type Advice } from '../figure';
-import { LEAST_WITH_CLOSURE_MM } from '../shapes/kit/flat';
+import { LEAST_WITH_CLOSURE_MM } from '../shapes/common/flat';
 import type { Built } from '../shapes';
 import { formatLength, formatNumber, LONGEST_MM, type Field } from '../units';
 import { NOTHING_PLACED, type FittingDefinition, type Placed } from './definition';

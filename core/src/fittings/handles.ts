@@ -3,7 +3,7 @@ import { work, type Instruction } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { redealt, refuse, refuseOpen } from './kit';
+import { withStitches, refuse, refuseOpen } from './common';
 
 /** Room for a hand, and for a finger, mm (prior, handbook 6). */
 const ROOM = { hand: 90, finger: 70 } as const;
@@ -64,8 +64,8 @@ function place(context: FittingContext): Placed {
     ...(after > 0 ? [work(stitch, after)] : []),
   ];
   const piece = built.pieces.find(({ id }) => id === mouth!.piece)!;
-  const open = redealt(piece.courses[top - 3]!, [...side(hole(a)), ...side(hole(a))]);
-  const filled = redealt(piece.courses[top - 2]!, [
+  const open = withStitches(piece.courses[top - 3]!, [...side(hole(a)), ...side(hole(a))]);
+  const filled = withStitches(piece.courses[top - 2]!, [
     ...side([work(stitch, a, 'chain')]),
     ...side([work(stitch, a, 'chain')]),
   ]);

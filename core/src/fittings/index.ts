@@ -48,6 +48,7 @@ export const FITTINGS: readonly FittingDefinition[] = [
   tag,
 ];
 
+/** The fitting of an id; undefined where there is none. */
 export function fittingDefinition(id: string): FittingDefinition | undefined {
   return FITTINGS.find((fitting) => fitting.id === id);
 }

@@ -9,7 +9,7 @@ import { applyChange } from '../change';
 import { slotChains } from '../counts';
 import { collisions, fittingDefinition, type Placed } from './index';
 import { channelWidth, divide } from './dividers';
-import { growth } from './kit';
+import { growth } from './common';
 import { strapLength } from './strap';
 import { tasselYarn } from './trimmings';
 import { zipFor, ZIPS_MM } from './zip';

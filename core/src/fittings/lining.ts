@@ -1,7 +1,7 @@
 import { derive, prior } from '../figure';
 import { formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf } from './kit';
+import { frontOf } from './common';
 
 /** Round every cut edge, and at the top, mm (prior, handbook 6). */
 const SEAM_MM = 10;

@@ -3,7 +3,7 @@ import { derive, type Figure } from '../figure';
 import type { Hazard } from '../things';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { chainsFor, chainYarn, frontOf, lengthOf } from './kit';
+import { chainsFor, chainYarn, frontOf, lengthOf } from './common';
 
 interface LoopKind {
   id: string;

@@ -4,7 +4,7 @@ import type { Part } from '../shapes';
 import type { Hazard } from '../things';
 import { buttonArea } from './buttonLoop';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { flapDown, frontOf, refuse } from './kit';
+import { flapDown, frontOf, refuse } from './common';
 
 /** Mouths wider than this want two (prior, handbook 6). */
 const TWO_ABOVE_MM = 120;

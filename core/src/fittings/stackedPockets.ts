@@ -2,7 +2,7 @@ import { chosen, derive } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import type { WorkStep } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, plainRows, refuse, smallPiece } from './kit';
+import { frontOf, plainRows, refuse, smallPiece } from './common';
 
 /** Of each further pocket, so much shows below the one before (prior, ours). */
 const SHOWS = 0.3;

@@ -9,7 +9,7 @@ import {
   type Notion,
   type Placed,
 } from './definition';
-import { chainsFor, chainYarn, frontOf, growth, plainRows, refuse, smallPiece } from './kit';
+import { chainsFor, chainYarn, frontOf, growth, plainRows, refuse, smallPiece } from './common';
 
 type Mm = Figure<'mm'>;
 

@@ -3,7 +3,7 @@ import { chosen, derive, prior } from '../figure';
 import { workBar } from '../things';
 import { formatLength, formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, lengthOf, plainRows, refuse, smallPiece } from './kit';
+import { frontOf, lengthOf, plainRows, refuse, smallPiece } from './common';
 
 /** Beyond the buttonhole, mm (prior, ours). */
 const BEYOND_MM = 12;

@@ -1,7 +1,7 @@
 import { chosen, derive, prior } from '../figure';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { chainsFor, chainYarn, frontOf } from './kit';
+import { chainsFor, chainYarn, frontOf } from './common';
 
 /** For the bow, mm (prior, handbook 6). */
 const BOW_MM = 250;

@@ -4,7 +4,7 @@ import { chosen, derive, prior } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import type { Course, Piece } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { centredOn, plainRows, refuse, refuseOpen } from './kit';
+import { centredOn, plainRows, refuse, refuseOpen } from './common';
 
 /** Room under the handle for a hand, mm (prior, handbook 6). */
 const ROOM_MM = 90;

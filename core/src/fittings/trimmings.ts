@@ -2,7 +2,7 @@ import { BASES } from '../fabric';
 import { chosen, derive, prior, type Figure } from '../figure';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, lengthOf, refuse } from './kit';
+import { frontOf, lengthOf, refuse } from './common';
 
 /** Yarn of a tassel: `2 × wraps × length + ties` (law, handbook 6). */
 export function tasselYarn(wraps: Figure<'1'>, length: Figure<'mm'>): Figure<'mm'> {
@@ -93,7 +93,7 @@ function placeBobble({ fabric }: FittingContext): Placed {
         text: 'For the bobble work 6 {single} into a ring, 2 in each (12), one in each (12), two together all round (6); thread both ends of the cord through it, fill it with a tail, draw it up.',
         check: {
           look: 'Does it slide, and stay where it is put?',
-          repair: 'Draw it up more, or thread the cord through once again.',
+          repair: 'Sample it up more, or thread the cord through once again.',
         },
         minutes: 10,
       },

@@ -1,7 +1,7 @@
 import { chosen, derive, prior } from '../figure';
 import { formatLength, formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, refuse } from './kit';
+import { frontOf, refuse } from './common';
 
 /** Lengths zips are sold in, mm (prior, ordinary haberdashery). */
 export const ZIPS_MM = [100, 120, 150, 180, 200, 220, 250, 300, 350, 400, 450, 500, 550, 600] as const;

@@ -29,10 +29,12 @@ export interface Key {
   optional?: boolean;
 }
 
+/** A key that must be there. */
 export function required(form: Form): Key {
   return { form };
 }
 
+/** A key that may be left out. */
 export function optional(form: Form): Key {
   return { form, optional: true };
 }

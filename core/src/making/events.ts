@@ -20,8 +20,6 @@ interface EventBase {
   at: string;
 }
 
-export type EventKind = MakeEvent['kind'];
-
 /** A make as it is kept: the plan it follows, frozen when it was begun, and whose plan that was. */
 export interface Make {
   format: typeof MAKE_FORMAT;

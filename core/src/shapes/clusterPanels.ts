@@ -5,14 +5,14 @@ import { bottomGive, flapTurn } from '../fit';
 import { formatNumber, plural } from '../units';
 import type { Built, Course, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { countChoice, chosenCount, pickAdvice } from './kit/choice';
-import { roundOf } from './kit/courses';
-import { panel, sideBySide } from './kit/draw';
-import { flapOverlap, leastReach, wantedBack, wantedFront, wantedRound } from './kit/flat';
-import { fastenOff } from './kit/joins';
-import { closedViews } from './kit/panelViews';
-import { roundPiece } from './kit/roundPiece';
-import { insideFaces, sized } from './kit/sized';
+import { countChoice, chosenCount, pickAdvice } from './common/choice';
+import { roundOf } from './common/courses';
+import { panel, sideBySide } from './common/draw';
+import { flapOverlap, leastReach, wantedBack, wantedFront, wantedRound } from './common/flat';
+import { fastenOff } from './common/joins';
+import { closedViews } from './common/panelViews';
+import { roundPiece } from './common/roundPiece';
+import { insideFaces, sized } from './common/sized';
 
 type Mm = Figure<'mm'>;
 

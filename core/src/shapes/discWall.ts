@@ -5,14 +5,14 @@ import { tubeGirth } from '../fit';
 import { formatNumber, plural, type Field } from '../units';
 import type { Built, Course, ShapeContext, ShapeDefinition } from './definition';
 import type { Part, View } from './drawing';
-import { chosenCount, pickAdvice } from './kit/choice';
-import { roundCourses, roundOf } from './kit/courses';
-import { panel, sideBySide, standing } from './kit/draw';
-import { coverDrive } from './kit/drive';
-import { fastenOff } from './kit/joins';
-import { roundPiece, roundsFor, type RoundRun } from './kit/roundPiece';
-import { sized } from './kit/sized';
-import { flatWidth, tubeRound } from './kit/tube';
+import { chosenCount, pickAdvice } from './common/choice';
+import { roundCourses, roundOf } from './common/courses';
+import { panel, sideBySide, standing } from './common/draw';
+import { coverDrive } from './common/drive';
+import { fastenOff } from './common/joins';
+import { roundPiece, roundsFor, type RoundRun } from './common/roundPiece';
+import { sized } from './common/sized';
+import { flatWidth, tubeRound } from './common/tube';
 
 type Mm = Figure<'mm'>;
 

@@ -27,6 +27,7 @@ export const SHAPES: readonly ShapeDefinition[] = [
   layered,
 ];
 
+/** The shape of an id; undefined where there is none. */
 export function shapeDefinition(id: string): ShapeDefinition | undefined {
   return SHAPES.find((shape) => shape.id === id);
 }

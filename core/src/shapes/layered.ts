@@ -3,13 +3,13 @@ import { bottomGive, flapTurn } from '../fit';
 import { formatLength, formatNumber, plural, type Field } from '../units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { chosenCount, countFigure, faceChoice, pickAdvice } from './kit/choice';
-import { folds, panel, sideBySide, stripParts } from './kit/draw';
-import { flapOverlap, leastReach, wantedFront, wantedRound } from './kit/flat';
-import { alongRowEnds, fastenOff, joinField, joinOf } from './kit/joins';
-import { closedViews } from './kit/panelViews';
-import { rowPiece } from './kit/rowPiece';
-import { insideFaces, sized, type Sized } from './kit/sized';
+import { chosenCount, countFigure, faceChoice, pickAdvice } from './common/choice';
+import { folds, panel, sideBySide, stripParts } from './common/draw';
+import { flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
+import { alongRowEnds, fastenOff, joinField, joinOf } from './common/joins';
+import { closedViews } from './common/panelViews';
+import { rowPiece } from './common/rowPiece';
+import { insideFaces, sized, type Sized } from './common/sized';
 
 type Mm = Figure<'mm'>;
 

@@ -3,12 +3,12 @@ import { chosen, derive } from '../figure';
 import { formatNumber, plural, type Field } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { countChoice, countFigure, pickAdvice } from './kit/choice';
-import { cutPouch, folds, panel } from './kit/draw';
-import { wantedRound } from './kit/flat';
-import { fastenOff, joinField, joinOf } from './kit/joins';
-import { rowPiece } from './kit/rowPiece';
-import { fabricRound, sized } from './kit/sized';
+import { countChoice, countFigure, pickAdvice } from './common/choice';
+import { cutPouch, folds, panel } from './common/draw';
+import { wantedRound } from './common/flat';
+import { fastenOff, joinField, joinOf } from './common/joins';
+import { rowPiece } from './common/rowPiece';
+import { fabricRound, sized } from './common/sized';
 
 const options: readonly Field[] = [
   joinField('Ends', 'How the two ends are closed.', 'whip'),

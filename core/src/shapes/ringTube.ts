@@ -1,13 +1,13 @@
 import { chosen, derive } from '../figure';
 import { bottomGive } from '../fit';
 import type { Built, Foundation, ShapeContext, ShapeDefinition, WorkStep } from './definition';
-import { chosenCount, pickAdvice } from './kit/choice';
-import { roundCourses } from './kit/courses';
-import { wantedFront } from './kit/flat';
-import { fastenOff, joinField, joinOf } from './kit/joins';
-import { roundPiece, roundsFor } from './kit/roundPiece';
-import { sized } from './kit/sized';
-import { flatWidth, tubeRound, tubeViews } from './kit/tube';
+import { chosenCount, pickAdvice } from './common/choice';
+import { roundCourses } from './common/courses';
+import { wantedFront } from './common/flat';
+import { fastenOff, joinField, joinOf } from './common/joins';
+import { roundPiece, roundsFor } from './common/roundPiece';
+import { sized } from './common/sized';
+import { flatWidth, tubeRound, tubeViews } from './common/tube';
 
 /**
  * A chain joined without a twist, rounds straight up, one end sewn flat (handbook 5.3). The seamed bottom gives half

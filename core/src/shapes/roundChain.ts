@@ -1,18 +1,18 @@
-import { changeRound, flatIncrease, ovalFloor, type CountCondition, refuseBeyond } from '../counts';
+import { changeRound, flatIncrease, ovalCounts, ovalFloor, type CountCondition, refuseBeyond } from '../counts';
 import { inOne, work, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
 import { bottomGive } from '../fit';
 import { formatLength, type Field } from '../units';
 import type { Built, Course, Foundation, ShapeContext, ShapeDefinition } from './definition';
 import type { Part } from './drawing';
-import { chosenCount, pickAdvice } from './kit/choice';
-import { roundCourses, roundOf } from './kit/courses';
-import { panel } from './kit/draw';
-import { wantedFront } from './kit/flat';
-import { fastenOff } from './kit/joins';
-import { roundPiece, roundsFor, type RoundRun } from './kit/roundPiece';
-import { sized } from './kit/sized';
-import { flatWidth, tubeRound, tubeViews } from './kit/tube';
+import { chosenCount, pickAdvice } from './common/choice';
+import { roundCourses, roundOf } from './common/courses';
+import { panel } from './common/draw';
+import { wantedFront } from './common/flat';
+import { fastenOff } from './common/joins';
+import { roundPiece, roundsFor, type RoundRun } from './common/roundPiece';
+import { sized } from './common/sized';
+import { flatWidth, tubeRound, tubeViews } from './common/tube';
 
 /** Stitches more at both ends together when a flat floor begins, in single (law, handbook 4.1). */
 const FLOOR_ENDS = 6;
@@ -75,7 +75,7 @@ function bottomOf(context: ShapeContext, floor: WorkedFabric, count: number): Bo
   const each = Math.max(1, Math.round(flatIncrease(h, w)));
   refuseBeyond(rounds, 'courses', 'thing');
   refuseBeyond(2 * side + FLOOR_ENDS + each * rounds, 'stitches', 'thing');
-  const counts = Array.from({ length: rounds }, (_, index) => 2 * side + FLOOR_ENDS + each * index);
+  const counts = ovalCounts({ side, ends: FLOOR_ENDS }, each, rounds);
   counts[rounds - 1] = count;
   return { side, ends: FLOOR_ENDS, counts };
 }

@@ -6,12 +6,12 @@ import { isFlat, workBar, type PocketWant, type WorkedThing } from '../things';
 import { formatLength, formatNumber, LONGEST_MM, plural, type Field } from '../units';
 import type { Built, Course, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { chosenCount, countChoice, countFigure, pickAdvice } from './kit/choice';
-import { roundOf } from './kit/courses';
-import { folds, panel, standing } from './kit/draw';
-import { joinOf } from './kit/joins';
-import { roundPiece, roundsFor } from './kit/roundPiece';
-import { fabricRound, sized } from './kit/sized';
+import { chosenCount, countChoice, countFigure, pickAdvice } from './common/choice';
+import { roundOf } from './common/courses';
+import { folds, panel, standing } from './common/draw';
+import { joinOf } from './common/joins';
+import { roundPiece, roundsFor } from './common/roundPiece';
+import { fabricRound, sized } from './common/sized';
 import { aroundChain } from './roundChain';
 
 type Mm = Figure<'mm'>;

@@ -4,14 +4,14 @@ import { bottomGive, flapTurn } from '../fit';
 import { formatNumber, LONGEST_MM, plural, type Field } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { countChoice, chosenCount, countFigure, pickAdvice } from './kit/choice';
-import { cutPouch, panel, stripParts, standing } from './kit/draw';
-import { coverDrive, flapDrive } from './kit/drive';
-import { edgingDepth, leastReach, wantedRound } from './kit/flat';
-import { alongRowEnds, fastenOff, joinField, joinOf } from './kit/joins';
-import { rowPiece, sectionLong } from './kit/rowPiece';
-import { insideFaces, sized, type Sized } from './kit/sized';
-import { flapPlace, flapReach, foldAndJoin, foldedText, onTheStrip, stripLengths } from './kit/strip';
+import { countChoice, chosenCount, countFigure, pickAdvice } from './common/choice';
+import { cutPouch, panel, stripParts, standing } from './common/draw';
+import { coverDrive, flapDrive } from './common/drive';
+import { edgingDepth, leastReach, wantedRound } from './common/flat';
+import { alongRowEnds, fastenOff, joinField, joinOf } from './common/joins';
+import { rowPiece, sectionLong } from './common/rowPiece';
+import { insideFaces, sized, type Sized } from './common/sized';
+import { flapPlace, flapReach, foldAndJoin, foldedText, onTheStrip, stripLengths } from './common/strip';
 
 type Mm = Figure<'mm'>;
 

@@ -4,13 +4,21 @@ import { bottomGive, flapTurn } from '../fit';
 import { formatNumber, plural } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { countChoice, countFigure, pickAdvice } from './kit/choice';
-import { cutPouch, panel, roleOf, standing } from './kit/draw';
-import { edgingDepth, leastReach, wantedRound } from './kit/flat';
-import { fastenOff, joinField, joinOf } from './kit/joins';
-import { rowPiece } from './kit/rowPiece';
-import { insideFaces, sized, type Sized } from './kit/sized';
-import { flapPlace, flapReach, foldAndJoin, foldedText, onTheStrip, stripLengths, type StripLength } from './kit/strip';
+import { countChoice, countFigure, pickAdvice } from './common/choice';
+import { cutPouch, panel, roleOf, standing } from './common/draw';
+import { edgingDepth, leastReach, wantedRound } from './common/flat';
+import { fastenOff, joinField, joinOf } from './common/joins';
+import { rowPiece } from './common/rowPiece';
+import { insideFaces, sized, type Sized } from './common/sized';
+import {
+  flapPlace,
+  flapReach,
+  foldAndJoin,
+  foldedText,
+  onTheStrip,
+  stripLengths,
+  type StripLength,
+} from './common/strip';
 
 type Mm = Figure<'mm'>;
 

@@ -3,14 +3,14 @@ import { bottomGive } from '../fit';
 import { formatNumber, plural, type Field } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { chosenCount, countFigure, faceChoice, pickAdvice } from './kit/choice';
-import { panel, sideBySide } from './kit/draw';
-import { coverDrive } from './kit/drive';
-import { edgingDepth, lessEdging, wantedFront, wantedRound } from './kit/flat';
-import { alongRowEnds, fastenOff } from './kit/joins';
-import { closedViews } from './kit/panelViews';
-import { rowPiece } from './kit/rowPiece';
-import { insideFaces, sized } from './kit/sized';
+import { chosenCount, countFigure, faceChoice, pickAdvice } from './common/choice';
+import { panel, sideBySide } from './common/draw';
+import { coverDrive } from './common/drive';
+import { edgingDepth, lessEdging, wantedFront, wantedRound } from './common/flat';
+import { alongRowEnds, fastenOff } from './common/joins';
+import { closedViews } from './common/panelViews';
+import { rowPiece } from './common/rowPiece';
+import { insideFaces, sized } from './common/sized';
 
 const options: readonly Field[] = [
   {

@@ -82,6 +82,7 @@ export const CARRIERS: readonly CarrierDefinition[] = [
   },
 ];
 
+/** The definition of what carries a piece, by its kind. */
 export function carrierDefinition(kind: CarrierSpec['kind']): CarrierDefinition {
   return CARRIERS.find(({ id }) => id === kind) as CarrierDefinition;
 }

@@ -74,8 +74,6 @@ export function tooMany(count: number, path: string): PlanFault[] {
   return [{ path, message: `${count} things are more than the ${MOST_THINGS} that are reckoned here. Take some out.` }];
 }
 
-export type Measures = Record<string, Measure>;
-
 /** A list of alike entries within a thing: tools, heights of a bottle. */
 export interface ThingList {
   key: string;

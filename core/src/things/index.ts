@@ -1,10 +1,10 @@
 import { cylinder } from './cylinder';
 import type { PlanFault } from '../figure';
 import type { LengthUnit } from '../units';
-import type { Measures, Say, ThingDefinition, ThingSpec, WorkedThing } from './definition';
+import type { Say, ThingDefinition, ThingSpec, WorkedThing } from './definition';
 import { draftOf as drafted, readDraft as readLines, type ReadDraft, type ThingDraft } from './draft';
 import { loose } from './loose';
-import { DEFAULT_METHOD, type Measure, type Method } from './measure';
+import { DEFAULT_METHOD, type Method } from './measure';
 import type { ThingOutline } from './outline';
 import { set } from './set';
 import { slab } from './slab';
@@ -22,6 +22,7 @@ export { mixedUp } from './cylinder';
 /** Every kind of thing. A new kind is a file of its own and a line here. */
 export const THINGS: readonly ThingDefinition[] = [slab, spectacles, cylinder, tools, set, loose];
 
+/** The kind of thing of an id; undefined where there is none. */
 export function thingDefinition(kind: string): ThingDefinition | undefined {
   return THINGS.find((thing) => thing.id === kind);
 }
@@ -95,15 +96,6 @@ export function isComplete(thing: ThingSpec): boolean {
     entries.every((entry) => list!.measures.every(({ key, optional }) => optional || key in entry)) &&
     (!holdsThings || (members.length > 0 && members.every(isComplete)))
   );
-}
-
-/** The measures of a thing by key, without its kind, name, numbers and lists. */
-export function measuresOf(definition: ThingDefinition, thing: ThingSpec): Measures {
-  const found: Measures = {};
-  for (const { key } of definition.measures) {
-    if (thing[key] !== undefined) found[key] = thing[key] as Measure;
-  }
-  return found;
 }
 
 /** How a measure of a thing is taken unless it is said otherwise. */

@@ -29,6 +29,7 @@ export const METHODS: readonly MethodInfo[] = [
 
 export const DEFAULT_METHOD: Method = 'ruler';
 
+/** A way of measuring with its spread; the ruler where none is named. */
 export function methodInfo(by: Method = DEFAULT_METHOD): MethodInfo {
   return METHODS.find((method) => method.id === by) as MethodInfo;
 }

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
 import { reckon } from '../reckon';
-import { THINGS } from './index';
-import { workThing } from './index';
+import { THINGS, workThing } from './index';
 import { superellipseGirth } from './spectacles';
 
 const size = fc.double({ min: 5, max: 300, noNaN: true });

@@ -10,7 +10,7 @@ interface LengthLimits {
 
 /**
  * What is wrong with a typed length: the value, the limit, the repair; undefined when nothing is.
- * @param limits in mm; `units` are those of a number without one
+ * @param text as typed; its limits are mm, `units` those of a number without one
  */
 export function lengthFault(text: string, { min, max, units, optional }: LengthLimits): string | undefined {
   if (text.trim() === '' && optional) return undefined;

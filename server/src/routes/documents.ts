@@ -1,7 +1,7 @@
 import { checkDocument, DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/formats';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
-import type { DocumentStore, Kept } from '../store';
+import type { DocumentStore, StoredDocument } from '../store';
 import { sendProblem } from '../web/problem';
 
 const id = Joi.string().guid().required();
@@ -67,10 +67,10 @@ function needsRevision(res: Response): void {
   });
 }
 
-function stale(res: Response, present: Kept | null): void {
+function stale(res: Response, present: StoredDocument | null): void {
   sendProblem(res, 409, { title: 'This was changed elsewhere since. Nothing was overwritten.', present });
 }
 
-function sendKept(res: Response, status: number, kept: Kept): void {
+function sendKept(res: Response, status: number, kept: StoredDocument): void {
   res.status(status).set('ETag', `"${kept.revision}"`).json(kept);
 }

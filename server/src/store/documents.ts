@@ -3,14 +3,14 @@ import { and, eq } from 'drizzle-orm';
 import type { Store } from './database';
 import { documents } from './schema';
 
-export interface Kept {
+export interface StoredDocument {
   id: string;
   revision: number;
   body: unknown;
   updatedAt: string;
 }
 
-export type Put = { done: true; kept: Kept } | { done: false; present: Kept | null };
+export type Put = { done: true; kept: StoredDocument } | { done: false; present: StoredDocument | null };
 
 /** Documents by kind. A write names the revision it was made on; a stale one changes nothing. */
 export function documentStore({ db, write }: Store) {
@@ -22,21 +22,22 @@ export function documentStore({ db, write }: Store) {
   };
   const at = (kind: DocumentKind, id: string) => and(eq(documents.kind, kind), eq(documents.id, id));
 
-  async function get(kind: DocumentKind, id: string): Promise<Kept | null> {
+  async function get(kind: DocumentKind, id: string): Promise<StoredDocument | null> {
     const [found] = await db.select(columns).from(documents).where(at(kind, id));
     return found ?? null;
   }
 
   return {
     get,
-    list: (kind: DocumentKind): Promise<Kept[]> => db.select(columns).from(documents).where(eq(documents.kind, kind)),
+    list: (kind: DocumentKind): Promise<StoredDocument[]> =>
+      db.select(columns).from(documents).where(eq(documents.kind, kind)),
 
     /** @param revision the revision this write was made on, 0 for a new document */
     put: (kind: DocumentKind, id: string, revision: number, body: unknown): Promise<Put> =>
       write(async () => {
         const present = await get(kind, id);
         if ((present?.revision ?? 0) !== revision) return { done: false, present };
-        const kept: Kept = { id, revision: revision + 1, body, updatedAt: new Date().toISOString() };
+        const kept: StoredDocument = { id, revision: revision + 1, body, updatedAt: new Date().toISOString() };
         await db
           .insert(documents)
           .values({ kind, ...kept })

@@ -1,3 +1,3 @@
 export { openStore, type Store } from './database';
-export { documentStore, type DocumentStore, type Kept } from './documents';
+export { documentStore, type DocumentStore, type StoredDocument } from './documents';
 export { eventStore, type EventStore } from './events';

@@ -118,6 +118,7 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
  */
 export const CHAIN = { width: 1.08, stretch: 0.03, thickness: 1, yarn: 3.5, aMinute: 40 } as const;
 
+/** The base stitch of an id; undefined for patterns and what is no stitch. */
 export function baseStitch(id: string): BaseStitch | undefined {
   return (BASES as Record<string, BaseStitch>)[id];
 }

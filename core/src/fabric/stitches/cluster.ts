@@ -22,7 +22,6 @@ export const cluster = fixed({
   rows: { repeat: 3, edge: 2 },
   rounds: { repeat: 3, edge: 0 },
   rowsInRepeat: 1,
-  facesDiffer: false,
   factors: { ...factorsOf('double'), stretchAcross: 0.2, stretchAlong: 0.15 },
   gap: 0.5,
   symbols: [Array<ChartSymbol>(3).fill(BASES.double.symbol)],

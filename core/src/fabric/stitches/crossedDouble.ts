@@ -19,7 +19,6 @@ export const crossedDouble = fixed({
   rows: { repeat: 2, edge: 0 },
   rounds: { repeat: 2, edge: 0 },
   rowsInRepeat: 1,
-  facesDiffer: true,
   factors: {
     ...factorsOf('double'),
     rowHeight: 1.7,

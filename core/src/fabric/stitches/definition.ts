@@ -43,7 +43,6 @@ export interface StitchPattern {
   rows: Multiple;
   rounds: Multiple;
   rowsInRepeat: number;
-  facesDiffer: boolean;
   factors: Factors;
   /** Height of each row of the repeat against the mean one; left out where all are alike. */
   rowShares?: readonly number[];

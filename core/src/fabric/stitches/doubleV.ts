@@ -27,7 +27,6 @@ export const doubleV = fixed({
   rows: { repeat: 3, edge: 2 },
   rounds: { repeat: 3, edge: 0 },
   rowsInRepeat: 1,
-  facesDiffer: false,
   factors: { ...factorsOf('double'), thickness: 1.5, stretchAcross: 0.3, stretchAlong: 0.15, yarn: 8.8 },
   gap: 1,
   symbols: [[post(1, -0.22), OVAL, post(1, 0.22)]],

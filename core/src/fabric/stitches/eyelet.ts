@@ -42,7 +42,6 @@ function make({ between: b, hole: a }: FieldValues): StitchPattern {
     rows: { repeat: span, edge: between },
     rounds: { repeat: span, edge: 0 },
     rowsInRepeat: 2,
-    facesDiffer: false,
     factors: {
       ...factorsOf('single'),
       stretchAcross: 0.12,

@@ -24,7 +24,6 @@ export const halfDoubleV = fixed({
   rows: { repeat: 2, edge: 2 },
   rounds: { repeat: 2, edge: 0 },
   rowsInRepeat: 1,
-  facesDiffer: false,
   factors: {
     ...factorsOf('half-double'),
     width: BASES['half-double'].width * V_WIDER,

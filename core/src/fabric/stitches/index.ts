@@ -39,6 +39,7 @@ export const STITCHES: readonly StitchDefinition[] = [
   own,
 ];
 
+/** The stitch pattern of an id; undefined where there is none. */
 export function stitchDefinition(id: string): StitchDefinition | undefined {
   return STITCHES.find((stitch) => stitch.id === id);
 }

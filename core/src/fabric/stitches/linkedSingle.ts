@@ -10,7 +10,6 @@ export const linkedSingle = fixed(
     base: 'single',
     stitch: 'linked-single',
     factors: { rowHeight: 0.8, roundHeight: 0.88, thickness: 2.1, stretchAcross: 0.05, stretchAlong: 0.05, yarn: 7.5 },
-    facesDiffer: true,
     symbol: (x, y, w, h) => `${CROSS(x, y, w, h)}${move(x - 0.5 * w, y)}${line(x - 0.3 * w, y)}`,
   }),
 );

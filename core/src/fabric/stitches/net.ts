@@ -51,7 +51,6 @@ function make({ chains: c, skips: s }: FieldValues): StitchPattern {
     rows: { repeat: span, edge: 1 },
     rounds: { repeat: span, edge: 0 },
     rowsInRepeat: 1,
-    facesDiffer: false,
     factors: {
       ...factorsOf('single'),
       rowHeight: rise,

@@ -26,7 +26,6 @@ function make(options: FieldValues): StitchPattern {
     rows: { repeat: Number(options.repeat), edge: Number(options.edge) },
     rounds: { repeat: Number(options.roundsRepeat ?? options.repeat), edge: 0 },
     rowsInRepeat,
-    facesDiffer: false,
     factors: factorsOf('single'),
     gap: 0,
     symbols: [[(x, y, w, h) => OVAL(x, y, 0.8 * w, h)]],

@@ -18,7 +18,6 @@ interface PlainWish {
   /** The stitch id its rows are written in. */
   stitch?: string;
   factors?: Partial<Factors>;
-  facesDiffer?: boolean;
   symbol?: ChartSymbol;
 }
 
@@ -30,7 +29,6 @@ export function plainPattern({
   base,
   stitch = base,
   factors = {},
-  facesDiffer = false,
   symbol = BASES[base].symbol,
 }: PlainWish): StitchPattern {
   return {
@@ -41,7 +39,6 @@ export function plainPattern({
     rows: { repeat: 1, edge: 0 },
     rounds: { repeat: 1, edge: 0 },
     rowsInRepeat: 1,
-    facesDiffer,
     factors: { ...factorsOf(base), ...factors },
     gap: 0,
     symbols: [[symbol]],

@@ -24,7 +24,6 @@ export const spike = fixed(
     rows: { repeat: 2, edge: 0 },
     rounds: { repeat: 2, edge: 0 },
     rowsInRepeat: 2,
-    facesDiffer: false,
     factors: {
       ...factorsOf('single'),
       rowHeight: 0.85,

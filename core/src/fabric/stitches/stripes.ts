@@ -20,7 +20,6 @@ function make({ rows }: FieldValues): StitchPattern {
     rows: { repeat: 1, edge: 0 },
     rounds: { repeat: 1, edge: 0 },
     rowsInRepeat: list.length,
-    facesDiffer: false,
     factors: {
       width: mean('width'),
       rowHeight: mean('rowHeight'),

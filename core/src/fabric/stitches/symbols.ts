@@ -14,6 +14,7 @@ export const move = (x: number, y: number) => `M${at(x)} ${at(y)}`;
 /** Draws it on. */
 export const line = (x: number, y: number) => `L${at(x)} ${at(y)}`;
 
+/** A cross: a single. */
 export const CROSS: ChartSymbol = (x, y, w, h) => {
   const r = 0.3 * Math.min(w, h);
   return `${move(x - r, y)}${line(x + r, y)}${move(x, y - r)}${line(x, y + r)}`;

@@ -32,7 +32,6 @@ export const wrappedHalfDouble = fixed({
   rows: { repeat: 3, edge: 2 },
   rounds: { repeat: 3, edge: 0 },
   rowsInRepeat: 1,
-  facesDiffer: true,
   factors: {
     ...factorsOf('half-double'),
     width: 1,

@@ -33,6 +33,7 @@ export function joinField(label: string, help: string, otherwise: Join['id'] = '
   return { key: 'join', kind: 'choice', label, help, options: JOINS, default: otherwise };
 }
 
+/** The join of an id, crocheted together where it is none. */
 export function joinOf(id: unknown): Join {
   return JOINS.find((join) => join.id === id) ?? JOINS[0];
 }

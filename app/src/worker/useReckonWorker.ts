@@ -1,31 +1,31 @@
 import type { Chance, Plan, Ways, WaysAsk } from '@keep-snug/core';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { Desk } from './reckon.worker';
+import type { ReckonWorker } from './reckon.worker';
 
-let remote: Remote<Desk> | null = null;
+let remote: Remote<ReckonWorker> | null = null;
 
 /** The worker, begun when it is first asked; none where there are no workers. */
-function desk(): Remote<Desk> | null {
+function worker(): Remote<ReckonWorker> | null {
   if (remote || typeof Worker === 'undefined') return remote;
-  remote = wrap<Desk>(new Worker(new URL('./reckon.worker.ts', import.meta.url)));
+  remote = wrap<ReckonWorker>(new Worker(new URL('./reckon.worker.ts', import.meta.url)));
   return remote;
 }
 
-/** An answer of the desk's: what it was asked, and what came of it. */
+/** An answer of the worker's: what it was asked, and what came of it. */
 interface Answer<Ask, Found> {
   ask: Ask;
   found: Found | null;
 }
 
-/** Asks the desk whenever the question changes; the last answer stays until the next one comes. */
+/** Asks the worker whenever the question changes; the last answer stays until the next one comes. */
 function useAnswer<Ask, Found>(
   ask: Ask | null,
-  put: (desk: Remote<Desk>, ask: Ask) => Promise<Found>,
+  put: (worker: Remote<ReckonWorker>, ask: Ask) => Promise<Found>,
 ): { found: Found | null; stale: boolean } {
   const [answer, setAnswer] = useState<Answer<Ask, Found> | null>(null);
   useEffect(() => {
-    const to = desk();
+    const to = worker();
     if (ask === null || !to) return undefined;
     let current = true;
     put(to, ask)
@@ -39,8 +39,8 @@ function useAnswer<Ask, Found>(
   return { found: answer?.found ?? null, stale: answer?.ask !== ask };
 }
 
-const askChance = (to: Remote<Desk>, plan: Plan): Promise<Chance> => to.chance(plan);
-const askWays = (to: Remote<Desk>, ask: WaysAsk): Promise<Ways> => to.ways(ask);
+const askChance = (to: Remote<ReckonWorker>, plan: Plan): Promise<Chance> => to.chance(plan);
+const askWays = (to: Remote<ReckonWorker>, ask: WaysAsk): Promise<Ways> => to.ways(ask);
 
 /** How sure it is that the plan's piece fits. */
 export function useChance(plan: Plan | null) {

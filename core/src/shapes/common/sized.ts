@@ -1,17 +1,17 @@
 import { derive, valuesOf, type Figure } from '../../figure';
-import type { Draw } from '../../fit';
+import type { Sample } from '../../fit';
 
-/** A size with its workings, and the same formula to be drawn from for the chance of fit. */
+/** A size with its workings, and the same formula to be sampled for the chance of fit. */
 export interface Sized {
   figure: Figure<'mm'>;
-  of: (draw: Draw) => number;
+  of: (sample: Sample) => number;
 }
 
-/** Terms that are drawn anew; all others of a formula are whole counts or choices and stay. */
-const DRAWN: readonly (keyof Draw)[] = ['g', 'H', 'D', 'w', 'h', 't'];
+/** Terms that are sampled; all others of a formula are whole counts or choices and stay. */
+const SAMPLED: readonly (keyof Sample)[] = ['g', 'H', 'D', 'w', 'h', 't'];
 
 /**
- * A size of the finished piece by a formula in the handbook's letters: as a figure, and as a function of a draw. One
+ * A size of the finished piece by a formula in the handbook's letters: as a figure, and as a function of a sample. One
  * formula serves both, so that what is shown and what chance is reckoned from cannot part.
  */
 export function sized<T extends Record<string, Figure>>(
@@ -19,13 +19,13 @@ export function sized<T extends Record<string, Figure>>(
   terms: T,
   of: (values: { [K in keyof T]: number }) => number,
 ): Sized {
-  const drawn = DRAWN.filter((name) => name in terms) as (keyof T & string)[];
+  const sampled = SAMPLED.filter((name) => name in terms) as (keyof T & string)[];
   let values: { [K in keyof T]: number } | undefined;
   return {
     figure: derive('mm', formula, terms, of),
-    of: (draw) => {
+    of: (sample) => {
       values ??= valuesOf(terms);
-      for (const name of drawn) values[name] = draw[name] as number;
+      for (const name of sampled) values[name] = sample[name] as number;
       return of(values);
     },
   };
@@ -45,6 +45,6 @@ export function insideFaces(face: Sized, t: Figure<'mm'>, pockets: number): Size
       { F: face.figure, t },
       (v) => 2 * v.F - pockets * Math.PI * v.t,
     ),
-    of: (draw) => 2 * face.of(draw) - pockets * Math.PI * draw.t,
+    of: (sample) => 2 * face.of(sample) - pockets * Math.PI * sample.t,
   };
 }

@@ -1,7 +1,7 @@
 import { CHAIN, type Instruction, type WorkedFabric } from '../fabric';
-import { chosen, derive, PlanProblem, prior, type Figure } from '../figure';
+import { chosen, derive, PlanProblem, type Figure } from '../figure';
 import type { Built, Cloth, Course, Foundation, Piece, ShapeSchools } from '../shapes';
-import { rowPiece } from '../shapes/kit/rowPiece';
+import { rowPiece } from '../shapes/common/rowPiece';
 
 type Mm = Figure<'mm'>;
 
@@ -35,6 +35,7 @@ export function flapDown(built: Built): number {
   return clothsOf(built, 'folded').find(({ role }) => role === 'flap')?.h ?? 0;
 }
 
+/** The cloth of a view: its flat parts of fabric. */
 export function clothsOf(built: Built, view: 'flat' | 'folded'): Cloth[] {
   const parts = built.views.find(({ id }) => id === view)?.parts ?? [];
   return parts.filter((part): part is Cloth => part.type === 'cloth');
@@ -45,6 +46,10 @@ export function lengthOf(value: unknown, from = 'chosen'): Mm {
   return chosen(Number(value), 'mm', from);
 }
 
+/**
+ * Refuses a fitting at one of the plan's entries.
+ * @throws PlanProblem always
+ */
 export function refuse(path: string, message: string): never {
   throw new PlanProblem([{ path, message }]);
 }
@@ -70,14 +75,11 @@ export function chainYarn(mm: number): number {
   return CHAIN.yarn * mm;
 }
 
-/** The stretch of a chain as a figure (prior, handbook 2.2). */
-export const CHAIN_STRETCH = () => prior(CHAIN.stretch, '1', 0, 'stretch of a chain');
-
 /**
  * A row or round with its stitches dealt out anew; how it begins and ends stays. Only for courses upon stitches.
  * @param segments what takes the place of its stitches, in its own base stitch
  */
-export function redealt(course: Course, segments: readonly Instruction[]): Instruction[] {
+export function withStitches(course: Course, segments: readonly Instruction[]): Instruction[] {
   const first = course.instructions[0];
   const chained = first?.do === 'turning-chain' ? [{ ...first, counts: false }] : [];
   const joined = course.instructions.some((one) => one.do === 'join') ? [{ do: 'join' } as const] : [];
