@@ -93,7 +93,7 @@ function placeBobble({ fabric }: FittingContext): Placed {
         text: 'For the bobble work 6 {single} into a ring, 2 in each (12), one in each (12), two together all round (6); thread both ends of the cord through it, fill it with a tail, draw it up.',
         check: {
           look: 'Does it slide, and stay where it is put?',
-          repair: 'Sample it up more, or thread the cord through once again.',
+          repair: 'Draw it up more, or thread the cord through once again.',
         },
         minutes: 10,
       },

@@ -7,7 +7,7 @@ import type { Built, Course, FlapPlace, Piece, ShapeContext, ShapeDefinition, Wo
 import type { Part, View } from './drawing';
 import { countChoice, chosenCount, pickAdvice } from './common/choice';
 import { roundOf } from './common/courses';
-import { panel, sideBySide } from './common/draw';
+import { panel, sideBySide, uprightFrom } from './common/draw';
 import { flapOverlap, leastReach, wantedBack, wantedFront, wantedRound } from './common/flat';
 import { fastenOff } from './common/joins';
 import { closedViews } from './common/panelViews';
@@ -274,7 +274,7 @@ function views(context: ShapeContext, front: Piece, back: Piece | undefined): Vi
         stacked: 'out',
       }),
       { type: 'dimension', along: 'x', from: 0, to: width, mm: width, count: `${r} rounds`, choice: 'width' },
-      { type: 'dimension', along: 'y', from: 0, to: height, mm: height },
+      uprightFrom(0, height),
     ];
     return { parts, width, height };
   };

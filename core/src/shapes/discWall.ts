@@ -7,7 +7,7 @@ import type { Built, Course, ShapeContext, ShapeDefinition } from './definition'
 import type { Part, View } from './drawing';
 import { chosenCount, pickAdvice } from './common/choice';
 import { roundCourses, roundOf } from './common/courses';
-import { panel, sideBySide, standing } from './common/draw';
+import { acrossFrom, panel, sideBySide, standing, uprightFrom } from './common/draw';
 import { coverDrive } from './common/drive';
 import { fastenOff } from './common/joins';
 import { roundPiece, roundsFor, type RoundRun } from './common/roundPiece';
@@ -330,7 +330,7 @@ function views(
       stitches: n,
       stacked: 'out',
     }),
-    { type: 'dimension', along: 'x', from: 0, to: across, mm: across, count: plural(counts.length, 'round') },
+    acrossFrom(0, across, { count: plural(counts.length, 'round') }),
   ];
   const flat = sideBySide([
     { parts: side, width: half, height: high },
@@ -341,8 +341,8 @@ function views(
   const upright: Part[] = [
     ...body(wide, neckWide, `${wallRounds} rounds`, (_, neck) => `to ${neck}`),
     ...standing(thing, 0, wide, high),
-    { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide },
-    { type: 'dimension', along: 'y', from: 0, to: high, mm: high },
+    acrossFrom(0, wide),
+    uprightFrom(0, high),
   ];
   const points: [number, number][] = [
     [0, shoulderHigh],
@@ -371,8 +371,8 @@ function views(
       parts: [
         { type: 'cut', role: 'wall', points: cutLine, thickness: t },
         ...standing(thing, 0, wide, high + t / 2),
-        { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide },
-        { type: 'dimension', along: 'y', from: 0, to: high, mm: high },
+        acrossFrom(0, wide),
+        uprightFrom(0, high),
       ],
       text: `Cut through: base and wall of {mm:${formatNumber(t)}} round a thing {mm:${formatNumber(thing.width.value)}} across.`,
     },

@@ -4,7 +4,7 @@ import { formatNumber, plural, type Field } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { cutPouch, folds, panel } from './common/draw';
+import { cutPouch, folds, panel, uprightFrom } from './common/draw';
 import { wantedRound } from './common/flat';
 import { fastenOff, joinField, joinOf } from './common/joins';
 import { rowPiece } from './common/rowPiece';
@@ -185,7 +185,7 @@ function views({ thing, fabric, options: given }: ShapeContext, piece: Piece): V
     }),
     { type: 'line', kind: 'slot', x1: 0, y1: high / 2, x2: wide, y2: high / 2, label: 'opening' },
     { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide, count: `${stitches} stitches` },
-    { type: 'dimension', along: 'y', from: 0, to: high, mm: high },
+    uprightFrom(0, high),
     {
       type: 'thing',
       x: (wide - thing.height.value) / 2,

@@ -2,13 +2,13 @@ import { BUTTON_THICKNESS_MM, EVEN, refuseBeyond, slotChains } from '../counts';
 import { work, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, sum, type Advice, type Figure } from '../figure';
 import { bottomGive } from '../fit';
-import { isFlat, workBar, type PocketWant, type WorkedThing } from '../things';
+import { isFlat, mmOf, workBar, type PocketWant, type WorkedBar, type WorkedThing } from '../things';
 import { formatLength, formatNumber, LONGEST_MM, plural, type Field } from '../units';
-import type { Built, Course, ShapeContext, ShapeDefinition, WorkStep } from './definition';
+import type { Built, Choice, Course, Piece, ShapeContext, ShapeDefinition, ShapeSchools, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { chosenCount, countChoice, countFigure, pickAdvice } from './common/choice';
 import { roundOf } from './common/courses';
-import { folds, panel, standing } from './common/draw';
+import { acrossFrom, folds, panel, standing, uprightFrom } from './common/draw';
 import { joinOf } from './common/joins';
 import { roundPiece, roundsFor } from './common/roundPiece';
 import { fabricRound, sized } from './common/sized';
@@ -47,7 +47,7 @@ const options: readonly Field[] = [
 ];
 
 /** What goes in front and what behind, in the order of the list. */
-function sides(thing: WorkedThing, behind: unknown): { front: PocketWant[]; back: PocketWant[] } {
+function sides(thing: WorkedThing, behind: unknown): Shares {
   const wants = thing.wants ?? [
     {
       name: 'it',
@@ -86,82 +86,18 @@ function sideWidth(wants: readonly PocketWant[], easeShare: number, t: Mm, name:
  * @throws PlanProblem where there is no bar, or one without a size
  */
 function build(context: ShapeContext): Built {
-  const { fabric, thing, fit, options: given, carrier, schools, picks } = context;
+  const { fabric, thing, fit, options: given, carrier, picks } = context;
   refuseBarless(context);
   const bar = workBar(carrier!);
-  const t = fabric.thickness;
+  const { stitchWidth: w, thickness: t } = fabric;
   const shares = sides(thing, given.behind);
   const easeShare = thing.girth.value > 0 ? fit.girthEase.value / thing.girth.value : 0;
-  const widths = [sideWidth(shares.front, easeShare, t, 'in front')];
-  if (shares.back.length > 0) widths.push(sideWidth(shares.back, easeShare, t, 'behind'));
-  const wider = widths.reduce((a, b) => (b.value > a.value ? b : a));
-  const loaded = wider === widths[0] ? shares.front : shares.back;
-  const round = derive('mm', 'C = 2F, of the wider side', { F: wider }, (v) => 2 * v.F);
-  const w = fabric.stitchWidth;
+  const { wider, loaded } = widerSide(shares, easeShare, t);
   const girthOf = loaded.reduce((total, { girth }) => total + girth.value, 0);
-  const base = fabric.also(fabric.stitch.base, 'rounds');
-  const choice = countChoice(
-    {
-      id: 'round',
-      name: 'Round',
-      noun: 'stitches',
-      asked: round,
-      sizeOf: (count) => count * w.value,
-      // the choice judges the wider side against what lies in it
-      insideOf: (count) => ((count * w.value - loaded.length * Math.PI * t.value) * thing.girth.value) / girthOf,
-      multiple: { repeat: 1, edge: 0 },
-      conditions: [EVEN],
-      atLeast: 6,
-      stretch: fabric.stitch.factors.stretchAcross,
-    },
-    context,
-  );
+  const choice = roundChoice(context, wider, loaded.length, girthOf);
   const n = countFigure(choice, w, { asked: 'C', size: 'w', count: 'n' }, 'stitches', picks);
-  const count = chosenCount(choice);
-  const half = Math.floor(count / 2);
-
-  const pocket = pocketDepth(context);
-  const pocketRounds = roundsFor(pocket, base);
-  const rowFabric = fabric.also('single', 'rows');
-  const span = bar.span(t);
-  const spanRows = Math.max(2 * TAB_ROWS + 1, Math.round(span.value / rowFabric.rowHeight.value));
-  refuseBeyond(spanRows, 'courses', 'carrier');
-  const stitch = base.stitch.id;
-  const { skipped } = base.stitch.foundation(false);
-  const slot = tabSlot(Number(given.buttonMm), half, rowFabric);
-
-  const pocketOne: Course[] = Array.from({ length: pocketRounds }, (_, index) =>
-    index === 0
-      ? roundOf(
-          aroundChain(stitch, skipped, half, 0),
-          2 * half,
-          base.stitch.base,
-          { ...schools, rounds: 'spiral' },
-          'pocket in front',
-        )
-      : roundOf([work(stitch, 2 * half)], 2 * half, base.stitch.base, schools, 'pocket in front'),
-  );
-  const spanCourses = spanOf(spanRows, half, slot);
-  const pocketTwo: Course[] = Array.from({ length: pocketRounds }, (_, index) =>
-    index === 0
-      ? {
-          ...roundOf(
-            [work(stitch, half), work(stitch, half, 'chain')],
-            2 * half,
-            base.stitch.base,
-            { ...schools, rounds: 'spiral' },
-            'pocket behind',
-          ),
-          before: {
-            id: 'chain-across',
-            text: `Chain ${half} and join them to the row’s other end: the second pocket’s mouth.`,
-            count: half,
-          },
-        }
-      : roundOf([work(stitch, 2 * half)], 2 * half, base.stitch.base, schools, 'pocket behind'),
-  );
-  const chain = chosen(skipped, 'chains', 'skipped');
-  const side = derive('stitches', 's = n / 2', { n }, () => half);
+  const sizes = sizesOf(context, bar, chosenCount(choice));
+  const { half, pocketRounds, spanRows, base, spanMm, slot } = sizes;
   const p = chosen(pocketRounds, 'rows', 'rounds of a pocket');
   const h = base.rowHeight;
   const depth = sized(
@@ -169,7 +105,6 @@ function build(context: ShapeContext): Built {
     { p, h, D: thing.depth, t },
     (v) => v.p * v.h - v.D / 2 - (Math.PI * v.t) / 4,
   );
-  const spanMm = spanRows * rowFabric.rowHeight.value;
   const width = sized('width = n w / 2', { n, w }, (v) => (v.n * v.w) / 2).figure;
   const height = derive(
     'mm',
@@ -177,31 +112,13 @@ function build(context: ShapeContext): Built {
     { p, h, span: chosen(spanMm, 'mm', plural(spanRows, 'row')) },
     (v) => 2 * v.p * v.h + v.span,
   );
-  const piece = roundPiece({
-    id: 'body',
-    name: 'Caddy',
-    foundation: { kind: 'chain-both-sides', count: half + skipped, edge: 'closed' },
-    foundationFigure: derive('chains', 'chain = s + skipped', { s: side, skipped: chain }, (v) => v.s + v.skipped),
-    stitches: n,
-    runs: [
-      { name: 'pocket in front', courses: pocketOne, fabric: base, wanted: pocket },
-      { name: 'span', courses: spanCourses, fabric: rowFabric, wanted: span },
-      { name: 'pocket behind', courses: pocketTwo, fabric: base, wanted: pocket },
-    ],
-    main: fabric,
-    width,
-    height,
-    summary: `Chain ${half + skipped}, round both its sides: ${2 * half} stitches, ${pocketRounds} rounds; ${spanRows} rows of ${half}; chain ${half}, ${pocketRounds} rounds of ${2 * half}`,
-    notes: { 1: 'Hang a marker in the first stitch, and move it up as you go.' },
-  });
-  const share = thing.girth.value / girthOf;
   const girth = sized(
     `inside = (n w${fabricRound(loaded.length)}) × share`,
-    { n, w, t, share: chosen(share, '1', 'all girths against those of the wider side') },
+    { n, w, t, share: chosen(thing.girth.value / girthOf, '1', 'all girths against those of the wider side') },
     (v) => (v.n * v.w - loaded.length * Math.PI * v.t) * v.share,
   );
   return {
-    pieces: [piece],
+    pieces: [pieceOf(context, sizes, n, width, height)],
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width,
@@ -218,16 +135,135 @@ function build(context: ShapeContext): Built {
     model: { girth: girth.of, depth: ({ H }) => H, stretch: fabric.stitch.factors.stretchAcross },
     assembly: [...assembly(context, width.value, half, slot), ...partings(shares, half, easeShare, t.value)],
     advice: [...pickAdvice(choice, { repeat: 1, edge: 0 }), ...lopsided(shares)],
-    views: views(context, {
-      half,
-      pocketRounds,
-      spanRows,
-      pocketMm: pocketRounds * h.value,
-      spanMm,
-      width: width.value,
-      front: shares.front,
-    }),
+    views: views(context, { ...sizes, width: width.value, front: shares.front }),
   };
+}
+
+interface Shares {
+  front: readonly PocketWant[];
+  back: readonly PocketWant[];
+}
+
+/** The side that needs the wider pocket, which both are made to, and what lies in it. */
+function widerSide({ front, back }: Shares, easeShare: number, t: Mm): { wider: Mm; loaded: readonly PocketWant[] } {
+  const wider = sideWidth(front, easeShare, t, 'in front');
+  if (back.length === 0) return { wider, loaded: front };
+  const behind = sideWidth(back, easeShare, t, 'behind');
+  return behind.value > wider.value ? { wider: behind, loaded: back } : { wider, loaded: front };
+}
+
+/** The count round a pocket; it judges the wider side against what lies in it. */
+function roundChoice(context: ShapeContext, wider: Mm, pockets: number, girthOf: number): Choice {
+  const { fabric, thing } = context;
+  const [w, t] = [fabric.stitchWidth.value, fabric.thickness.value];
+  return countChoice(
+    {
+      id: 'round',
+      name: 'Round',
+      noun: 'stitches',
+      asked: derive('mm', 'C = 2F, of the wider side', { F: wider }, (v) => 2 * v.F),
+      sizeOf: (count) => count * w,
+      insideOf: (count) => ((count * w - pockets * Math.PI * t) * thing.girth.value) / girthOf,
+      multiple: { repeat: 1, edge: 0 },
+      conditions: [EVEN],
+      atLeast: 6,
+      stretch: fabric.stitch.factors.stretchAcross,
+    },
+    context,
+  );
+}
+
+/** Counts of both pockets and of the way over the bar. */
+interface Sizes {
+  /** Stitches of one face. */
+  half: number;
+  pocketRounds: number;
+  spanRows: number;
+  pocketMm: number;
+  spanMm: number;
+  slot: Slot;
+  /** What the pockets are worked in, and the way over the bar. */
+  base: WorkedFabric;
+  rows: WorkedFabric;
+  /** Wanted before counts were whole. */
+  pocket: Mm;
+  span: Mm;
+}
+
+function sizesOf(context: ShapeContext, bar: WorkedBar, count: number): Sizes {
+  const { fabric, options: given } = context;
+  const half = Math.floor(count / 2);
+  const base = fabric.also(fabric.stitch.base, 'rounds');
+  const rows = fabric.also('single', 'rows');
+  const pocket = pocketDepth(context);
+  const pocketRounds = roundsFor(pocket, base);
+  const span = bar.span(fabric.thickness);
+  const spanRows = Math.max(2 * TAB_ROWS + 1, Math.round(span.value / rows.rowHeight.value));
+  refuseBeyond(spanRows, 'courses', 'carrier');
+  return {
+    half,
+    pocketRounds,
+    spanRows,
+    pocketMm: pocketRounds * base.rowHeight.value,
+    spanMm: spanRows * rows.rowHeight.value,
+    slot: tabSlot(Number(given.buttonMm), half, rows),
+    base,
+    rows,
+    pocket,
+    span,
+  };
+}
+
+/** Rounds of a pocket: the first as it is begun, the others plain; those alike share one object. */
+function pocketCourses(first: Course, rounds: number, { stitch }: WorkedFabric, schools: ShapeSchools): Course[] {
+  const { ends, section } = first;
+  const plain = roundOf([work(stitch.id, ends)], ends, stitch.base, schools, section);
+  return [first, ...Array<Course>(rounds - 1).fill(plain)];
+}
+
+function pieceOf({ fabric, schools }: ShapeContext, sizes: Sizes, n: Figure<'stitches'>, width: Mm, height: Mm): Piece {
+  const { half, pocketRounds, spanRows, base, rows, slot, pocket, span } = sizes;
+  const { skipped } = base.stitch.foundation(false);
+  const spiral = { ...schools, rounds: 'spiral' } as const;
+  const begin = (body: Instruction[], section: string) => roundOf(body, 2 * half, base.stitch.base, spiral, section);
+  const first = begin(aroundChain(base.stitch.id, skipped, half, 0), 'pocket in front');
+  const second: Course = {
+    ...begin([work(base.stitch.id, half), work(base.stitch.id, half, 'chain')], 'pocket behind'),
+    before: {
+      id: 'chain-across',
+      text: `Chain ${half} and join them to the row’s other end: the second pocket’s mouth.`,
+      count: half,
+    },
+  };
+  const s = derive('stitches', 's = n / 2', { n }, () => half);
+  const chain = chosen(skipped, 'chains', 'skipped');
+  return roundPiece({
+    id: 'body',
+    name: 'Caddy',
+    foundation: { kind: 'chain-both-sides', count: half + skipped, edge: 'closed' },
+    foundationFigure: derive('chains', 'chain = s + skipped', { s, skipped: chain }, (v) => v.s + v.skipped),
+    stitches: n,
+    runs: [
+      {
+        name: 'pocket in front',
+        courses: pocketCourses(first, pocketRounds, base, schools),
+        fabric: base,
+        wanted: pocket,
+      },
+      { name: 'span', courses: spanOf(spanRows, half, slot), fabric: rows, wanted: span },
+      {
+        name: 'pocket behind',
+        courses: pocketCourses(second, pocketRounds, base, schools),
+        fabric: base,
+        wanted: pocket,
+      },
+    ],
+    main: fabric,
+    width,
+    height,
+    summary: `Chain ${half + skipped}, round both its sides: ${2 * half} stitches, ${pocketRounds} rounds; ${spanRows} rows of ${half}; chain ${half}, ${pocketRounds} rounds of ${2 * half}`,
+    notes: { 1: 'Hang a marker in the first stitch, and move it up as you go.' },
+  });
 }
 
 /** Depth of the pockets: as typed, else two thirds of the tallest; the bottom's share on top (handbook 3 and 6). */
@@ -339,12 +375,7 @@ function assembly({ options: given }: ShapeContext, width: number, half: number,
 }
 
 /** Where several things share a pocket, it is parted between them in the proportion of their widths, in whole columns. */
-function partings(
-  shares: { front: readonly PocketWant[]; back: readonly PocketWant[] },
-  half: number,
-  easeShare: number,
-  t: number,
-): WorkStep[] {
+function partings(shares: Shares, half: number, easeShare: number, t: number): WorkStep[] {
   return (['front', 'back'] as const).flatMap((side): WorkStep[] => {
     const wants = shares[side];
     if (wants.length < 2) return [];
@@ -374,7 +405,7 @@ function partings(
 }
 
 /** The heavier side pulls the lighter one over the bar; beyond a quarter the tabs must hold it. */
-function lopsided({ front, back }: { front: readonly PocketWant[]; back: readonly PocketWant[] }): Advice[] {
+function lopsided({ front, back }: Shares): Advice[] {
   const mass = (wants: readonly PocketWant[]) => wants.reduce((total, { massG }) => total + massG, 0);
   const [a, b] = [mass(front), mass(back)];
   const heavier = Math.max(a, b);
@@ -401,141 +432,110 @@ function refuseBarless({ carrier }: ShapeContext): void {
     ]);
 }
 
-interface Seen {
-  half: number;
-  pocketRounds: number;
-  spanRows: number;
-  pocketMm: number;
-  spanMm: number;
+interface Seen extends Pick<Sizes, 'half' | 'pocketRounds' | 'spanRows' | 'pocketMm' | 'spanMm'> {
   width: number;
   /** What stands in the pocket in front. */
   front: readonly PocketWant[];
 }
 
-function views({ thing, fabric, carrier }: ShapeContext, seen: Seen): View[] {
-  const { half, pocketRounds, spanRows, pocketMm, spanMm, width, front } = seen;
-  const long = 2 * pocketMm + spanMm;
-  const one = (role: 'pocket' | 'span', label: string, x: number, w: number, rows: number, word: string): Part[] => [
+function views(context: ShapeContext, seen: Seen): View[] {
+  return [flatView(seen), hangingView(context, seen), cutView(context, seen)];
+}
+
+const roundIn = ({ half }: Seen) => ({ count: `${2 * half} stitches round`, choice: 'round' });
+
+function flatView(seen: Seen): View {
+  const { half, pocketRounds, spanRows, pocketMm, spanMm, width } = seen;
+  const run = (role: 'pocket' | 'span', label: string, x: number, w: number, rows: number, word: string): Part[] => [
     panel({ role, label, sub: plural(rows, word), x, w, h: width, rows, stitches: half, stacked: 'x' }),
-    { type: 'dimension', along: 'x', from: x, to: x + w, mm: w, count: plural(rows, word) },
+    acrossFrom(x, x + w, { count: plural(rows, word) }),
   ];
-  const flat: Part[] = [
-    ...one('pocket', 'pocket in front', 0, pocketMm, pocketRounds, 'round'),
-    ...one('span', 'span', pocketMm, spanMm, spanRows, 'row'),
-    ...one('pocket', 'pocket behind', pocketMm + spanMm, pocketMm, pocketRounds, 'round'),
-    ...folds(
-      [
-        { mm: pocketMm, label: 'mouth' },
-        { mm: pocketMm + spanMm, label: 'mouth' },
-      ],
-      width,
-    ),
-    {
-      type: 'dimension',
-      along: 'y',
-      from: 0,
-      to: width,
-      mm: width,
-      count: `${2 * half} stitches round`,
-      choice: 'round',
-    },
-  ];
-  const bar = workBar(carrier!);
-  const drop = bar.dropFront.value;
+  const mouths = [pocketMm, pocketMm + spanMm].map((mm) => ({ mm, label: 'mouth' }));
+  return {
+    id: 'flat',
+    name: 'Flat',
+    width: 2 * pocketMm + spanMm,
+    height: width,
+    parts: [
+      ...run('pocket', 'pocket in front', 0, pocketMm, pocketRounds, 'round'),
+      ...run('span', 'span', pocketMm, spanMm, spanRows, 'row'),
+      ...run('pocket', 'pocket behind', pocketMm + spanMm, pocketMm, pocketRounds, 'round'),
+      ...folds(mouths, width),
+      uprightFrom(0, width, roundIn(seen)),
+    ],
+    text: `Laid out: pocket in front ${pocketRounds} rounds, {mm:${formatNumber(pocketMm)}}; span ${spanRows} rows, {mm:${formatNumber(spanMm)}}; pocket behind ${pocketRounds} rounds; {mm:${formatNumber(width)}} wide, ${2 * half} stitches round.`,
+  };
+}
+
+function hangingView({ thing, fabric, carrier }: ShapeContext, seen: Seen): View {
+  const { half, pocketRounds, pocketMm, width, front } = seen;
+  const drop = workBar(carrier!).dropFront.value;
   const high = drop + pocketMm;
-  const folded: Part[] = [
-    panel({
-      role: 'span',
-      label: 'span',
-      sub: '',
-      w: width,
-      h: Math.max(1, drop),
-      rows: Math.max(1, Math.round(drop / fabric.rowHeight.value)),
-      stitches: half,
-    }),
-    panel({
-      role: 'pocket',
-      label: 'pocket in front',
-      sub: plural(pocketRounds, 'round'),
-      y: drop,
-      w: width,
-      h: pocketMm,
-      rows: pocketRounds,
-      stitches: half,
-    }),
-    {
-      type: 'dimension',
-      along: 'x',
-      from: 0,
-      to: width,
-      mm: width,
-      count: `${2 * half} stitches round`,
-      choice: 'round',
-    },
-    ...standing({ ...thing, wants: front }, 0, width, high),
-    { type: 'dimension', along: 'y', from: 0, to: drop, mm: drop },
-    { type: 'dimension', along: 'y', from: drop, to: high, mm: pocketMm },
-  ];
+  const overRows = Math.max(1, Math.round(drop / fabric.rowHeight.value));
+  return {
+    id: 'folded',
+    name: 'Hanging',
+    width,
+    height: high,
+    parts: [
+      panel({ role: 'span', label: 'span', sub: '', w: width, h: Math.max(1, drop), rows: overRows, stitches: half }),
+      panel({
+        role: 'pocket',
+        label: 'pocket in front',
+        sub: plural(pocketRounds, 'round'),
+        y: drop,
+        w: width,
+        h: pocketMm,
+        rows: pocketRounds,
+        stitches: half,
+      }),
+      acrossFrom(0, width, roundIn(seen)),
+      ...standing({ ...thing, wants: front }, 0, width, high),
+      uprightFrom(0, drop),
+      uprightFrom(drop, high),
+    ],
+    text: `Hanging: {mm:${formatNumber(width)}} wide, mouth {mm:${formatNumber(drop)}} below the bar, bottom {mm:${formatNumber(high)}} below it.`,
+  };
+}
+
+function cutView({ thing, fabric, carrier }: ShapeContext, { pocketMm }: Seen): View {
+  const bar = workBar(carrier!);
+  const isArm = isFlat(carrier!);
+  const over = mmOf(carrier!, isArm ? 'width' : 'diameter')!;
   const t = fabric.thickness.value;
-  const over = isFlat(carrier!)
-    ? Number((carrier!.width as { mm: number }).mm)
-    : Number((carrier!.diameter as { mm: number }).mm);
   const D = thing.depth.value + t;
-  const back = bar.dropBack.value;
-  const top = t;
-  const cut: Part[] = [
-    {
-      type: 'cut',
-      role: 'span',
-      points: [
-        [0, top + drop],
-        [0, top + high],
-        [D, top + high],
-        [D, top],
-        [D + over, top],
-        [D + over, top + back + pocketMm],
-        [2 * D + over, top + back + pocketMm],
-        [2 * D + over, top + back],
-      ],
-      thickness: t,
-    },
-    {
-      type: 'thing',
-      x: D + t / 2,
-      y: top + t / 2,
-      w: Math.max(1, over - t),
-      h: isFlat(carrier!) ? 0.4 * over : over,
-      r: isFlat(carrier!) ? 2 : over / 2,
-    },
-    { type: 'dimension', along: 'x', from: D, to: D + over, mm: over },
-    { type: 'dimension', along: 'y', from: top, to: top + drop, mm: drop },
+  const [top, drop, back] = [t, bar.dropFront.value, bar.dropBack.value];
+  const high = drop + pocketMm;
+  const points: [number, number][] = [
+    [0, top + drop],
+    [0, top + high],
+    [D, top + high],
+    [D, top],
+    [D + over, top],
+    [D + over, top + back + pocketMm],
+    [2 * D + over, top + back + pocketMm],
+    [2 * D + over, top + back],
   ];
-  return [
-    {
-      id: 'flat',
-      name: 'Flat',
-      width: long,
-      height: width,
-      parts: flat,
-      text: `Laid out: pocket in front ${pocketRounds} rounds, {mm:${formatNumber(pocketMm)}}; span ${spanRows} rows, {mm:${formatNumber(spanMm)}}; pocket behind ${pocketRounds} rounds; {mm:${formatNumber(width)}} wide, ${2 * half} stitches round.`,
-    },
-    {
-      id: 'folded',
-      name: 'Hanging',
-      width,
-      height: high,
-      parts: folded,
-      text: `Hanging: {mm:${formatNumber(width)}} wide, mouth {mm:${formatNumber(drop)}} below the bar, bottom {mm:${formatNumber(high)}} below it.`,
-    },
-    {
-      id: 'cut',
-      name: 'Cut through',
-      width: 2 * D + over,
-      height: top + Math.max(high, back + pocketMm),
-      parts: cut,
-      text: `Cut through: over {mm:${formatNumber(over)}} of bar, a pocket on each side.`,
-    },
-  ];
+  return {
+    id: 'cut',
+    name: 'Cut through',
+    width: 2 * D + over,
+    height: top + Math.max(high, back + pocketMm),
+    parts: [
+      { type: 'cut', role: 'span', points, thickness: t },
+      {
+        type: 'thing',
+        x: D + t / 2,
+        y: top + t / 2,
+        w: Math.max(1, over - t),
+        h: isArm ? 0.4 * over : over,
+        r: isArm ? 2 : over / 2,
+      },
+      acrossFrom(D, D + over),
+      uprightFrom(top, top + drop),
+    ],
+    text: `Cut through: over {mm:${formatNumber(over)}} of bar, a pocket on each side.`,
+  };
 }
 
 export const saddle: ShapeDefinition = {

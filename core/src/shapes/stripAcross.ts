@@ -5,7 +5,7 @@ import { formatNumber, LONGEST_MM, plural, type Field } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, chosenCount, countFigure, pickAdvice } from './common/choice';
-import { cutPouch, panel, stripParts, standing } from './common/draw';
+import { cutPouch, panel, standing, stripParts, uprightFrom } from './common/draw';
 import { coverDrive, flapDrive } from './common/drive';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
 import { alongRowEnds, fastenOff, joinField, joinOf } from './common/joins';
@@ -251,19 +251,15 @@ function foldedView(context: ShapeContext, piece: Piece): View {
     parts.push(
       panel({ role: 'flap', label: 'flap', sub: `${flap.rows} rows`, w: width, h: down, rows: flap.rows, stitches }),
     );
-  parts.push(
-    { type: 'dimension', along: 'y', from: 0, to: down ?? top, mm: down ?? top },
-    ...standing(thing, 0, width, top),
-    {
-      type: 'dimension',
-      along: 'x',
-      from: 0,
-      to: width,
-      mm: width,
-      count: `${stitches} stitches`,
-      choice: 'width',
-    },
-  );
+  parts.push(uprightFrom(0, down ?? top), ...standing(thing, 0, width, top), {
+    type: 'dimension',
+    along: 'x',
+    from: 0,
+    to: width,
+    mm: width,
+    count: `${stitches} stitches`,
+    choice: 'width',
+  });
   return {
     id: 'folded',
     name: 'Folded',

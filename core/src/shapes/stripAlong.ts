@@ -5,7 +5,7 @@ import { formatNumber, plural } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { cutPouch, panel, roleOf, standing } from './common/draw';
+import { acrossFrom, cutPouch, panel, roleOf, standing, uprightFrom } from './common/draw';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
 import { fastenOff, joinField, joinOf } from './common/joins';
 import { rowPiece } from './common/rowPiece';
@@ -208,7 +208,7 @@ function views(context: ShapeContext, piece: Piece): View[] {
       ];
     }),
     ...onTheStrip(context, sections, ends, height),
-    { type: 'dimension', along: 'y', from: 0, to: height, mm: height, count: plural(rows, 'row'), choice: 'width' },
+    uprightFrom(0, height, { count: plural(rows, 'row'), choice: 'width' }),
   ];
   const [front, back, turn, flap] = sections;
   const top = (flap ? back! : front!).mm - give;
@@ -238,9 +238,9 @@ function views(context: ShapeContext, piece: Piece): View[] {
             stitches: flap!.stitches,
           }),
         ]),
-    { type: 'dimension', along: 'y', from: 0, to: down ?? top, mm: down ?? top },
+    uprightFrom(0, down ?? top),
     ...standing(thing, 0, height, top),
-    { type: 'dimension', along: 'x', from: 0, to: height, mm: height, count: plural(rows, 'row'), choice: 'width' },
+    acrossFrom(0, height, { count: plural(rows, 'row'), choice: 'width' }),
   ];
   const cut = cutPouch({
     D: thing.depth.value,

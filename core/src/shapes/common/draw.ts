@@ -1,7 +1,7 @@
 import { plural } from '../../units';
 import type { Section } from '../definition';
 import type { WorkedThing } from '../../things';
-import type { Cloth, ClothRole, Drive, Part, ThingPart } from '../drawing';
+import type { Cloth, ClothRole, Dimension, Drive, Part, ThingPart } from '../drawing';
 
 const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
 
@@ -65,6 +65,18 @@ interface PanelWish {
 /** A rectangle of fabric with its rows upwards, unless it is said otherwise. */
 export function panel({ x = 0, y = 0, rows, stitches, stacked = 'y', ...rest }: PanelWish): Cloth {
   return { type: 'cloth', x, y, ...rest, rows: { count: Math.max(1, rows), stacked, stitches } };
+}
+
+type DimensionMore = Partial<Pick<Dimension, 'count' | 'choice' | 'drives'>>;
+
+/** A dimension across, as long as what it spans. */
+export function acrossFrom(from: number, to: number, more: DimensionMore = {}): Dimension {
+  return { type: 'dimension', along: 'x', from, to, mm: to - from, ...more };
+}
+
+/** A dimension from top to bottom, as long as what it spans. */
+export function uprightFrom(from: number, to: number, more: DimensionMore = {}): Dimension {
+  return { type: 'dimension', along: 'y', from, to, mm: to - from, ...more };
 }
 
 /** Folds across a strip, at these lengths. */

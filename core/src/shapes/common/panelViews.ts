@@ -1,7 +1,7 @@
 import { formatNumber } from '../../units';
 import type { ShapeContext } from '../definition';
 import type { Part, View } from '../drawing';
-import { cutPouch, standing } from './draw';
+import { cutPouch, standing, uprightFrom } from './draw';
 
 interface ClosedWish {
   context: ShapeContext;
@@ -34,7 +34,7 @@ export function closedViews({
     ...front,
     ...standing(thing, 0, width, height),
     { type: 'dimension', along: 'x', from: 0, to: width, mm: width, count, choice },
-    { type: 'dimension', along: 'y', from: 0, to: height, mm: height },
+    uprightFrom(0, height),
   ];
   const cut = cutPouch({
     D: thing.depth.value,

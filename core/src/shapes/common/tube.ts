@@ -6,7 +6,7 @@ import type { Choice, ShapeContext } from '../definition';
 import type { Part, View } from '../drawing';
 import { countChoice, countFigure } from './choice';
 import { coverDrive } from './drive';
-import { cutPouch, panel, standing } from './draw';
+import { cutPouch, panel, standing, uprightFrom } from './draw';
 import { wantedRound } from './flat';
 import { fabricRound, sized, type Sized } from './sized';
 
@@ -123,7 +123,7 @@ export function tubeViews({ context, wall, n, rounds, height, up, base = [], bas
     { ...wallPart(up), label: 'front', role: 'front' },
     ...things(up),
     { ...round },
-    { type: 'dimension', along: 'y', from: 0, to: up, mm: up },
+    uprightFrom(0, up),
   ];
   const cut = cutPouch({ D: thing.depth.value, H: thing.height.value, t: wall.thickness.value, front: up, back: up });
   const size = `${n} stitches round, {mm:${formatNumber(width)}} wide as it lies flat, ${rounds} rounds, {mm:${formatNumber(height)}} high`;
