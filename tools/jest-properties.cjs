@@ -1,8 +1,9 @@
 const fc = require('fast-check');
 
 /**
- * Property tests draw the same cases on every run, so that a red run can be had again. PROPERTY_SEED=random, or any
- * number, looks elsewhere.
+ * Property tests look at other cases in every run. A red one prints its seed, and FC_SEED draws the same cases again.
+ * FC_RUNS multiplies how many there are.
  */
-const seed = process.env.PROPERTY_SEED ?? '1';
-if (seed !== 'random') fc.configureGlobal({ seed: Number(seed) });
+const { FC_SEED, FC_RUNS = '1' } = process.env;
+const seed = FC_SEED === undefined ? Date.now() % 0x7fffffff : Number(FC_SEED);
+fc.configureGlobal({ seed, ...(FC_RUNS === '1' ? {} : { numRuns: 100 * Number(FC_RUNS) }) });

@@ -12,8 +12,12 @@ const REPORTS = '.cache/reports';
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS, { recursive: true });
 
+/** Property tests look elsewhere in every run; this draws the same cases again. */
+const FC_SEED = process.env.FC_SEED ?? String(Date.now() % 0x7fffffff);
+
 const env = {
   ...process.env,
+  FC_SEED,
   // on its own: next to NO_COLOR it makes every process warn
   FORCE_COLOR: '0',
   PLAYWRIGHT_JSON_OUTPUT_FILE: resolve(REPORTS, 'journeys.json'),
@@ -34,6 +38,7 @@ const CHECKS = [
   whole('format', 'npm run -s format:check'),
   {
     name: 'unit tests',
+    note: `, FC_SEED=${FC_SEED}`,
     command: `npx jest --maxWorkers=100% --json --outputFile=${REPORTS}/unit.json`,
     count: () => {
       const report = read('unit.json');
@@ -83,14 +88,14 @@ function read(file) {
 }
 
 /** Runs a check to its end and answers with what it came to. */
-async function run({ name, command, count }) {
+async function run({ name, command, count, note = '' }) {
   const began = Date.now();
   const { status, output } = await ran(command);
   const result = counted(count, status === 0);
   const ok = status === 0 && result.failed === 0;
   if (!ok) console.log(output);
   const seconds = Math.round((Date.now() - began) / 1000);
-  console.log(`${name}: ${ok ? 'good' : 'FAILED'}, ${result.passed} passed, ${result.failed} failed (${seconds} s)`);
+  console.log(`${name}: ${ok ? 'good' : 'FAILED'}, ${result.passed} passed, ${result.failed} failed (${seconds} s)${note}`);
   return ok || result.failed > 0 ? result : { ...result, failed: 1 };
 }
 

@@ -49,7 +49,7 @@ test('a knob moves by the arrow keys, a stitch or a row at a time', async ({ pag
 
 test('looked into, the drawing shows single stitches, and comes back whole', async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
-  const signs = page.locator('svg path[opacity="0.72"]');
+  const signs = page.locator('svg path[data-part="stitches"]');
   await page.getByRole('button', { name: 'Larger: Flat' }).waitFor();
   const before = await signs.count();
   for (let time = 0; time < 5; time += 1) await page.getByRole('button', { name: 'Larger: Flat' }).click();

@@ -38,7 +38,14 @@ export function stitchInk(
   if (path === '') return null;
   return (
     <G key={key} transform={along ? `translate(${x + high} ${y}) rotate(90)` : `translate(${x} ${y})`}>
-      <Path d={path} fill="none" stroke={colours.ink} strokeWidth={Math.max(1, 0.07 * grid.w)} opacity={0.72} />
+      <Path
+        data-part="stitches"
+        d={path}
+        fill="none"
+        stroke={colours.ink}
+        strokeWidth={Math.max(1, 0.07 * grid.w)}
+        opacity={0.72}
+      />
     </G>
   );
 }
