@@ -469,6 +469,13 @@ export const TERN_POINT: Kept = {
   },
   swatches: {
     [id('f', 1)]: { name: 'oat cotton on 4 mm', yarn: OAT, stitch: 'single', hookMm: 4, gauge: oatGauge },
+    [id('f', 5)]: {
+      name: 'oat cotton, tall, on 4 mm',
+      yarn: OAT,
+      stitch: 'double',
+      hookMm: 4,
+      gauge: { stitches: [{ count: 20, overMm: 123 }], rows: [{ count: 12, overMm: 127 }] },
+    },
     [id('f', 2)]: { name: 'slate wool on 4 mm', yarn: SLATE, stitch: 'single', hookMm: 4, gauge: slateGauge },
     [id('f', 4)]: { name: 'kelp cotton cord on 5 mm', yarn: KELP, stitch: 'single', hookMm: 5, gauge: kelpGauge },
     [id('f', 3)]: {

@@ -1,0 +1,134 @@
+import {
+  countMeasures,
+  fabricFromSwatch,
+  handFrom,
+  isOfAnotherStitch,
+  plural,
+  swatchOf,
+  term,
+  withSwatch,
+  type FabricSpec,
+  type Hand,
+  type YarnSpec,
+} from '@keep-snug/core';
+import { Action } from '@/parts/Action';
+import { FieldRow } from '@/parts/FieldRow';
+import { Pick } from '@/parts/Pick';
+import { Words } from '@/parts/Words';
+import { useLibrary, useShelf } from '@/state/library';
+import { GaugeEditor } from '@/yarn/GaugeEditor';
+import { useReader } from '../useWorked';
+import { useYarnInBox } from './YarnPart';
+
+const NONE = '';
+
+interface Props {
+  fabric: FabricSpec;
+  onChange: (fabric: FabricSpec) => void;
+}
+
+/** What is known of the stitch's size: a swatch, the maker's own hand, or an estimate. */
+export function SwatchPart({ fabric, onChange }: Props) {
+  const { terms } = useReader();
+  const isOther = isOfAnotherStitch(fabric);
+  // what was measured in another stitch informs the estimate, and gives way to the first measure in this one
+  const gauge = isOther ? {} : (fabric.gauge ?? {});
+  const isMeasured = countMeasures(gauge) > 0;
+  return (
+    <>
+      <SwatchPick fabric={fabric} isMeasured={isMeasured} onChange={onChange} />
+      {isOther ? (
+        <Words as="small" tone="thread">
+          {`The sizes below follow from your swatch in ${term(fabric.gauge!.stitch!, terms)}, by the usual proportion of the two.`}
+        </Words>
+      ) : null}
+      <GaugeEditor round gauge={gauge} onChange={(next) => onChange({ ...fabric, gauge: next })} />
+      {isMeasured ? <KeepSwatch fabric={fabric} /> : <OwnHand fabric={fabric} onChange={onChange} />}
+      {isMeasured || isOther ? null : (
+        <Words as="small" tone="thread">
+          No swatch yet: the sizes below are estimates from yarn and hook. Ten rows of a swatch narrow them most.
+        </Words>
+      )}
+    </>
+  );
+}
+
+/** The swatches of this yarn on this hook, those in another stitch by its name. */
+function SwatchPick({ fabric, isMeasured, onChange }: Props & { isMeasured: boolean }) {
+  const { terms } = useReader();
+  const yarn = useYarnInBox(fabric.yarn);
+  const swatches = useShelf('swatches');
+  const fitting = swatches.filter(
+    ([, { body }]) =>
+      body.hookMm === fabric.hookMm && (!yarn || body.yarn === yarn.id) && countMeasures(body.gauge) > 0,
+  );
+  if (fitting.length === 0) return null;
+  const taken = takenOf(fabric, swatches);
+  return (
+    <FieldRow>
+      <Pick
+        label="Swatch"
+        value={taken ?? NONE}
+        options={[
+          { id: NONE, name: isMeasured ? 'as measured here' : 'none: estimate from yarn and hook' },
+          ...fitting.map(([id, { body }]) => ({
+            id,
+            name: body.stitch === fabric.stitch ? body.name : `${body.name}, in ${term(body.stitch, terms)}`,
+          })),
+        ]}
+        onChange={(id) => {
+          const found = swatches.find(([key]) => key === id);
+          onChange(found ? withSwatch(fabric, found[1].body) : { ...fabric, gauge: {} });
+        }}
+      />
+    </FieldRow>
+  );
+}
+
+type Swatches = ReturnType<typeof useShelf<'swatches'>>;
+
+/** The swatch of the box that a plan's gauge is. */
+function takenOf(fabric: FabricSpec, swatches: Swatches): string | undefined {
+  const now = JSON.stringify(fabric.gauge);
+  return swatches.find(([, { body }]) => JSON.stringify(withSwatch(fabric, body).gauge) === now)?.[0];
+}
+
+function KeepSwatch({ fabric }: Pick<Props, 'fabric'>) {
+  const yarn = useYarnInBox(fabric.yarn);
+  const swatches = useShelf('swatches');
+  const add = useLibrary((state) => state.add);
+  if (!yarn || takenOf(fabric, swatches)) return null;
+  const name = `${yarn.name} on ${fabric.hookMm} mm`;
+  return (
+    <Action onPress={() => add('swatches', { name, yarn: yarn.id, ...swatchOf(fabric) })}>Keep this swatch</Action>
+  );
+}
+
+/** Estimating by what the swatches in the box show of the maker's own hand. */
+function OwnHand({ fabric, onChange }: Props) {
+  const hand = useHand(fabric.yarn);
+  if (!hand) return null;
+  return (
+    <Action onPress={() => onChange(fabric.hand ? { ...fabric, hand: undefined } : { ...fabric, hand })}>
+      {fabric.hand ? 'Estimate without my own hand' : `Estimate by my own hand, ${handWords(hand)}`}
+    </Action>
+  );
+}
+
+/** The hand that the swatches in the box show: those of yarn of this category, else all. */
+function useHand({ category }: YarnSpec): Hand | undefined {
+  const yarns = useLibrary((state) => state.shelves.yarns);
+  const swatches = useShelf('swatches');
+  const fabrics = swatches.flatMap(([, { body }]) => {
+    const yarn = yarns[body.yarn]?.body.yarn;
+    return yarn ? [fabricFromSwatch(body, yarn)] : [];
+  });
+  const alike = fabrics.filter(({ yarn }) => yarn.category !== undefined && yarn.category === category);
+  return handFrom(alike.length > 0 ? alike : fabrics);
+}
+
+function handWords({ width, makes }: Hand): string {
+  const share = Math.round(Math.abs(100 * (width - 1)));
+  const words = share === 0 ? 'as estimated' : `${share} % ${width < 1 ? 'tighter' : 'looser'}`;
+  return `${words} over ${plural(makes, 'swatch', 'swatches')}`;
+}
