@@ -49,6 +49,7 @@ const CHECKS = [
         .testResults.filter((file) => file.status === 'failed')
         .map((file) => `failed: ${relative('.', file.name)}\n${file.message}`),
   },
+  whole('a sample of what is proved', 'node --import tsx prove/main.ts --sample'),
   // the build writes the types of the routes
   whole('types', 'npx tsc -b', { after: ['build'] }),
   {
@@ -95,7 +96,9 @@ async function run({ name, command, count, note = '' }) {
   const ok = status === 0 && result.failed === 0;
   if (!ok) console.log(output);
   const seconds = Math.round((Date.now() - began) / 1000);
-  console.log(`${name}: ${ok ? 'good' : 'FAILED'}, ${result.passed} passed, ${result.failed} failed (${seconds} s)${note}`);
+  console.log(
+    `${name}: ${ok ? 'good' : 'FAILED'}, ${result.passed} passed, ${result.failed} failed (${seconds} s)${note}`,
+  );
   return ok || result.failed > 0 ? result : { ...result, failed: 1 };
 }
 

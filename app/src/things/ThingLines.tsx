@@ -105,7 +105,7 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
   return (
     <View style={{ flexDirection: 'row', columnGap: 12 }}>
       <Asked sketch={definition.sketch} at={sketchAt} />
-      <View style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+      <View style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 8 }}>
         <TextField
           label={field.label}
           inputRef={text.ref}

@@ -1,0 +1,29 @@
+import { kills } from './kills';
+import type { Proof } from './proof';
+import { properties } from './properties';
+
+/**
+ * Runs what takes longer than the checks may: all of it, or with `--sample` the small part that they hold. Names of
+ * proofs may be given.
+ */
+
+const PROOFS: readonly Proof[] = [kills, properties];
+const SAMPLE = 0.04;
+
+const given = process.argv.slice(2);
+const share = given.includes('--sample') ? SAMPLE : 1;
+const wanted = given.filter((word) => !word.startsWith('--'));
+let failed = 0;
+for (const { id, says, run } of PROOFS) {
+  if (wanted.length > 0 && !wanted.includes(id)) continue;
+  const began = Date.now();
+  const came = await run({ share }).then(
+    (measured) => `good, ${measured}`,
+    (error: Error) => {
+      failed += 1;
+      return `FAILED: ${error.message}`;
+    },
+  );
+  console.log(`${id}: ${says}: ${came} (${Math.round((Date.now() - began) / 1000)} s)`);
+}
+process.exit(failed > 0 ? 1 : 0);
