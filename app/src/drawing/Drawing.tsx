@@ -11,7 +11,7 @@ import { useColours } from '@/theme/useTheme';
 import { clothInk, labelInk } from './cloth';
 import { dimensionInk } from './dimensions';
 import { Handles } from './Handles';
-import { G, Plain, Svg } from '@/parts/ink';
+import { G, Block, Svg } from '@/parts/ink';
 import { layOut, mirrored, px, type Layout } from './layout';
 import { markInk } from './mark';
 import { stitchInk } from './stitches';
@@ -83,7 +83,7 @@ export function Drawn({ view: given, frame, tape = false, bare = false, work }: 
   const at = zoomed(layOut(view, width, height, bare), zoom);
   return (
     <>
-      <Plain role="img" aria-label={view.text} style={STYLES.whole}>
+      <Block role="img" aria-label={view.text} style={STYLES.whole}>
         {width > 0 ? (
           <Svg width={width} height={height} aria-hidden>
             <Piece
@@ -103,7 +103,7 @@ export function Drawn({ view: given, frame, tape = false, bare = false, work }: 
             ) : null}
           </Svg>
         ) : null}
-      </Plain>
+      </Block>
       {work && width > 0 ? (
         <>
           <Handles

@@ -5,7 +5,7 @@ import { useFocusRing } from '@/parts/useFocusRing';
 import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
 import { drawnCount, drawnValue, handlesOf, rangeOf, stepsOf, type Handle } from './handles';
-import { Plain } from '@/parts/ink';
+import { Block } from '@/parts/ink';
 import { KNOB, type Layout } from './layout';
 
 interface Props {
@@ -90,7 +90,7 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
     ? `${chosen!.count} ${choice.noun}, ${formatLength(dimension.mm, units)}`
     : formatLength(dimension.mm, units);
   return (
-    <Plain
+    <Block
       {...(events as object)}
       role="slider"
       tabIndex={0}
@@ -111,7 +111,7 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
       }
     >
       <Face ring={ring} across={across} />
-    </Plain>
+    </Block>
   );
 }
 

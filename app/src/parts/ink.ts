@@ -2,4 +2,4 @@
 export { Circle, G, Line, Path, Polygon, Polyline, Rect, Svg, Text } from 'react-native-svg';
 
 /** A box without anything of its own. */
-export { View as Plain } from 'react-native';
+export { View as Block } from 'react-native';

@@ -17,4 +17,4 @@ export const Polyline = element<'Polyline'>('polyline');
 export const Rect = element<'Rect'>('rect');
 export const Svg = element<'Svg'>('svg');
 export const Text = element<'Text'>('text');
-export const Plain = 'div' as unknown as typeof View;
+export const Block = 'div' as unknown as typeof View;

@@ -143,7 +143,7 @@ function build(context: ShapeContext): Built {
       },
     ],
     advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice],
-    views: views(context, piece.rows, disc.counts, wallRounds, count, base, shoulder),
+    views: views(context, disc.counts, wallRounds, count, base, shoulder),
   };
 }
 
@@ -259,124 +259,141 @@ function shoulderOf(
   return { courses, neck: now, neckMm: neck.diameter };
 }
 
+/** What the three views of it show: sizes as they lie, mm, and the counts they are named by. */
+interface Standing {
+  context: ShapeContext;
+  n: number;
+  rounds: { base: number; wall: number; shoulder: number };
+  /** Stitches where the shoulder ends; those of the wall where there is none. */
+  neck: number;
+  /** The base, across. */
+  across: number;
+  wallHigh: number;
+  shoulderHigh: number;
+}
+
 function views(
   context: ShapeContext,
-  rounds: number,
   counts: readonly number[],
   wallRounds: number,
   n: number,
   base: WorkedFabric,
   shoulder: ReturnType<typeof shoulderOf> | undefined,
 ): View[] {
-  const { thing, fabric } = context;
-  const h = fabric.rowHeight.value;
-  const t = fabric.thickness.value;
+  const { fabric } = context;
   const plain = fabric.also(fabric.stitch.base, 'rounds');
+  const taken = shoulder?.courses.length ?? 0;
+  const it: Standing = {
+    context,
+    n,
+    rounds: { base: counts.length, wall: wallRounds, shoulder: taken },
+    neck: shoulder?.neck ?? n,
+    across: 2 * counts.length * base.rowHeight.value,
+    wallHigh: wallRounds * fabric.rowHeight.value,
+    shoulderHigh: taken * plain.rowHeight.value,
+  };
   const half = (n * fabric.stitchWidth.value) / 2;
-  const wallHigh = wallRounds * h;
-  const shoulderHigh = (shoulder?.courses.length ?? 0) * plain.rowHeight.value;
-  const high = wallHigh + shoulderHigh;
-  const across = 2 * counts.length * base.rowHeight.value;
   const neckHalf = shoulder ? (shoulder.neck * plain.stitchWidth.value) / 2 : half;
-  const body = (w: number, top: number, wall: string, taken: (rounds: number, neck: number) => string): Part[] => [
-    panel({
-      role: 'wall',
-      label: 'wall',
-      sub: wall,
-      y: shoulderHigh,
-      w,
-      h: wallHigh,
-      rows: wallRounds,
-      stitches: n / 2,
-    }),
-    ...(shoulder
-      ? [
-          panel({
-            role: 'turn',
-            label: 'shoulder',
-            sub: taken(shoulder.courses.length, shoulder.neck),
-            form: 'taper',
-            top,
-            w,
-            h: shoulderHigh,
-            rows: shoulder.courses.length,
-            stitches: n / 2,
-          }),
-        ]
-      : []),
+  const wide = Math.max(it.across, (2 * half) / Math.PI);
+  const neckWide = (2 * neckHalf) / Math.PI;
+  return [flatView(it, half, neckHalf, counts), standingView(it, wide, neckWide), cutView(it, wide, neckWide)];
+}
+
+/** The wall and, above it, the shoulder as they stand, each with what is written on it. */
+function body(it: Standing, w: number, top: number, subs: { wall: string; shoulder: string }): Part[] {
+  const { rounds, n, shoulderHigh, wallHigh } = it;
+  const across = { w, stitches: n / 2 };
+  const wall = { role: 'wall', label: 'wall', y: shoulderHigh, h: wallHigh, rows: rounds.wall } as const;
+  const shoulder = { role: 'turn', label: 'shoulder', form: 'taper', h: shoulderHigh, rows: rounds.shoulder } as const;
+  return [
+    panel({ ...wall, ...across, sub: subs.wall }),
+    ...(rounds.shoulder > 0 ? [panel({ ...shoulder, ...across, top, sub: subs.shoulder })] : []),
   ];
+}
+
+function flatView(it: Standing, half: number, neckHalf: number, counts: readonly number[]): View {
+  const { context, n, rounds, neck, across, wallHigh, shoulderHigh } = it;
+  const high = wallHigh + shoulderHigh;
   const side: Part[] = [
-    ...body(half, neckHalf, `${wallRounds} rounds of ${n}`, (taken, neck) => `${taken} rounds to ${neck}`),
-    { type: 'dimension', along: 'x', from: 0, to: half, mm: half, count: `${n} stitches round`, choice: 'round' },
-    {
-      type: 'dimension',
-      along: 'y',
-      from: 0,
-      to: high,
-      mm: high,
-      count: plural(rounds - counts.length, 'round'),
+    ...body(it, half, neckHalf, {
+      wall: `${rounds.wall} rounds of ${n}`,
+      shoulder: `${rounds.shoulder} rounds to ${neck}`,
+    }),
+    acrossFrom(0, half, { count: `${n} stitches round`, choice: 'round' }),
+    uprightFrom(0, high, {
+      count: plural(rounds.wall + rounds.shoulder, 'round'),
       drives: coverDrive(context),
-    },
+    }),
   ];
   const disc: Part[] = [
     panel({
       role: 'base',
       label: 'base',
-      sub: `${plural(counts.length, 'round')} to ${n}`,
+      sub: `${plural(rounds.base, 'round')} to ${n}`,
       form: 'disc',
       w: across,
       h: across,
-      rows: counts.length,
+      rows: rounds.base,
       stitches: n,
       stacked: 'out',
     }),
-    acrossFrom(0, across, { count: plural(counts.length, 'round') }),
+    acrossFrom(0, across, { count: plural(rounds.base, 'round') }),
   ];
-  const flat = sideBySide([
-    { parts: side, width: half, height: high },
-    { parts: disc, width: across, height: across },
-  ]);
-  const wide = Math.max(across, (n * fabric.stitchWidth.value) / Math.PI);
-  const neckWide = (2 * neckHalf) / Math.PI;
-  const upright: Part[] = [
-    ...body(wide, neckWide, `${wallRounds} rounds`, (_, neck) => `to ${neck}`),
-    ...standing(thing, 0, wide, high),
-    acrossFrom(0, wide),
-    uprightFrom(0, high),
-  ];
-  const points: [number, number][] = [
-    [0, shoulderHigh],
+  const takenIn = rounds.shoulder > 0 ? `; taken in over ${plural(rounds.shoulder, 'round')} to ${neck}` : '';
+  return {
+    id: 'flat',
+    name: 'Flat',
+    ...sideBySide([
+      { parts: side, width: half, height: high },
+      { parts: disc, width: across, height: across },
+    ]),
+    text: `Base of ${plural(rounds.base, 'round')}, {mm:${formatNumber(across)}} across, ${counts.join(', ')} stitches; wall of ${plural(rounds.wall, 'round')} of ${n}, {mm:${formatNumber(wallHigh)}} high${takenIn}.`,
+  };
+}
+
+function standingView(it: Standing, wide: number, neckWide: number): View {
+  const { context, rounds, neck } = it;
+  const high = it.wallHigh + it.shoulderHigh;
+  return {
+    id: 'folded',
+    name: 'Standing',
+    width: wide,
+    height: high,
+    parts: [
+      ...body(it, wide, neckWide, { wall: `${rounds.wall} rounds`, shoulder: `to ${neck}` }),
+      ...standing(context.thing, 0, wide, high),
+      acrossFrom(0, wide),
+      uprightFrom(0, high),
+    ],
+    text: `Standing: {mm:${formatNumber(wide)}} across and {mm:${formatNumber(high)}} high.`,
+  };
+}
+
+function cutView(it: Standing, wide: number, neckWide: number): View {
+  const { thing, fabric } = it.context;
+  const t = fabric.thickness.value;
+  const high = it.wallHigh + it.shoulderHigh;
+  const wall: [number, number][] = [
+    [0, it.shoulderHigh],
     [0, high + t],
     [wide, high + t],
-    [wide, shoulderHigh],
+    [wide, it.shoulderHigh],
   ];
   const inner = (wide - neckWide) / 2;
-  const cutLine: [number, number][] = shoulder ? [[inner, 0], ...points, [wide - inner, 0]] : points;
-  const words = `Base of ${plural(counts.length, 'round')}, {mm:${formatNumber(across)}} across, ${counts.join(', ')} stitches; wall of ${plural(wallRounds, 'round')} of ${n}, {mm:${formatNumber(wallHigh)}} high${shoulder ? `; taken in over ${plural(shoulder.courses.length, 'round')} to ${shoulder.neck}` : ''}.`;
-  return [
-    { id: 'flat', name: 'Flat', ...flat, text: words },
-    {
-      id: 'folded',
-      name: 'Standing',
-      width: wide,
-      height: high,
-      parts: upright,
-      text: `Standing: {mm:${formatNumber(wide)}} across and {mm:${formatNumber(high)}} high.`,
-    },
-    {
-      id: 'cut',
-      name: 'Cut through',
-      width: wide,
-      height: high + t,
-      parts: [
-        { type: 'cut', role: 'wall', points: cutLine, thickness: t },
-        ...standing(thing, 0, wide, high + t / 2),
-        acrossFrom(0, wide),
-        uprightFrom(0, high),
-      ],
-      text: `Cut through: base and wall of {mm:${formatNumber(t)}} round a thing {mm:${formatNumber(thing.width.value)}} across.`,
-    },
-  ];
+  const points: [number, number][] = it.rounds.shoulder > 0 ? [[inner, 0], ...wall, [wide - inner, 0]] : wall;
+  return {
+    id: 'cut',
+    name: 'Cut through',
+    width: wide,
+    height: high + t,
+    parts: [
+      { type: 'cut', role: 'wall', points, thickness: t },
+      ...standing(thing, 0, wide, high + t / 2),
+      acrossFrom(0, wide),
+      uprightFrom(0, high),
+    ],
+    text: `Cut through: base and wall of {mm:${formatNumber(t)}} round a thing {mm:${formatNumber(thing.width.value)}} across.`,
+  };
 }
 
 export const discWall: ShapeDefinition = {

@@ -2,9 +2,9 @@ import { chosen, derive, type Advice, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
 import { formatLength, formatNumber, plural, type Field } from '../units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
-import type { Part, View } from './drawing';
-import { chosenCount, countFigure, faceChoice, pickAdvice } from './common/choice';
-import { folds, panel, sideBySide, stripParts } from './common/draw';
+import type { ClothRole, Part, View } from './drawing';
+import { countFigure, faceChoice, pickAdvice } from './common/choice';
+import { acrossFrom, folds, panel, sideBySide, stripParts, uprightFrom } from './common/draw';
 import { flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
 import { alongRowEnds, fastenOff, joinField, joinOf } from './common/joins';
 import { closedViews } from './common/panelViews';
@@ -108,7 +108,7 @@ function build(context: ShapeContext): Built {
     flap,
     assembly: assembly(context, back, pockets, loop),
     advice: [...pickAdvice(choice, fabric.stitch.rows), ...stackAdvice(context, inner)],
-    views: views(context, back, pockets, loop, chosenCount(choice)),
+    views: views(context, back, pockets, loop),
   };
 }
 
@@ -245,110 +245,63 @@ function assembly(
   ];
 }
 
-function views(
-  context: ShapeContext,
-  back: Piece,
-  pockets: readonly Piece[],
-  loop: Piece | undefined,
-  stitches: number,
-): View[] {
+/** A piece lying on its side, as long as it is high. */
+function lying(role: ClothRole, label: string, piece: Piece): Part {
+  const { height, width, rows, stitches } = piece;
+  return panel({
+    role,
+    label,
+    sub: `${rows} rows`,
+    w: height.value,
+    h: width.value,
+    rows,
+    stitches,
+    stacked: 'x',
+  });
+}
+
+function sheets(back: Piece, pockets: readonly Piece[], loop: Piece | undefined) {
+  const wide = back.width.value;
+  const ofPiece = ({ height, width }: Piece, parts: Part[]) => ({ parts, width: height.value, height: width.value });
+  return [
+    ofPiece(back, [
+      ...stripParts(back.sections, wide, back.stitches),
+      ...folds([{ mm: back.sections[0]!.mm, label: 'over the top' }], wide),
+      uprightFrom(0, wide, { count: `${back.stitches} stitches`, choice: 'width' }),
+    ]),
+    ...pockets.map((pocket) =>
+      ofPiece(pocket, [
+        lying('pocket', pocket.name.toLowerCase(), pocket),
+        acrossFrom(0, pocket.height.value, { count: `${pocket.rows} rows` }),
+      ]),
+    ),
+    ...(loop ? [ofPiece(loop, [lying('span', 'loop', loop)])] : []),
+  ];
+}
+
+function views(context: ShapeContext, back: Piece, pockets: readonly Piece[], loop: Piece | undefined): View[] {
   const { thing, fabric } = context;
   const width = back.width.value;
-  const sheets = [
-    {
-      parts: [
-        ...stripParts(back.sections, width, stitches),
-        ...folds([{ mm: back.sections[0]!.mm, label: 'over the top' }], width),
-        {
-          type: 'dimension',
-          along: 'y',
-          from: 0,
-          to: width,
-          mm: width,
-          count: `${stitches} stitches`,
-          choice: 'width',
-        } as Part,
-      ],
-      width: back.height.value,
-      height: width,
-    },
-    ...pockets.map((pocket) => ({
-      parts: [
-        panel({
-          role: 'pocket',
-          label: pocket.name.toLowerCase(),
-          sub: `${pocket.rows} rows`,
-          w: pocket.height.value,
-          h: width,
-          rows: pocket.rows,
-          stitches,
-          stacked: 'x',
-        }),
-        {
-          type: 'dimension',
-          along: 'x',
-          from: 0,
-          to: pocket.height.value,
-          mm: pocket.height.value,
-          count: `${pocket.rows} rows`,
-        } as Part,
-      ],
-      width: pocket.height.value,
-      height: width,
-    })),
-    ...(loop
-      ? [
-          {
-            parts: [
-              panel({
-                role: 'span',
-                label: 'loop',
-                sub: `${loop.rows} rows`,
-                w: loop.height.value,
-                h: loop.width.value,
-                rows: loop.rows,
-                stitches: loop.stitches,
-                stacked: 'x',
-              }),
-            ],
-            width: loop.height.value,
-            height: loop.width.value,
-          },
-        ]
-      : []),
-  ];
-  const flat = sideBySide(sheets);
-  const give = bottomGive(thing.depth, fabric.thickness).value;
-  const up = pockets[0]!.height.value - give;
+  const stitches = back.stitches;
+  const pocket = pockets[0]!;
   const [, turn, flap] = back.sections;
+  const up = pocket.height.value - bottomGive(thing.depth, fabric.thickness).value;
   const down = Math.max(1, Math.min(up, turn!.mm + flap!.mm - flapTurn(thing.depth, fabric.thickness).value));
+  const front = (role: ClothRole, rows: number, h: number) =>
+    panel({ role, label: role, sub: `${rows} rows`, w: width, h, rows, stitches });
   const list = [back, ...pockets, ...(loop ? [loop] : [])].map(({ name, summary }) => `${name}: ${summary}`).join('. ');
   return [
-    { id: 'flat', name: 'Flat', ...flat, text: `${list}. {mm:${formatNumber(width)}} wide.` },
+    {
+      id: 'flat',
+      name: 'Flat',
+      ...sideBySide(sheets(back, pockets, loop)),
+      text: `${list}. {mm:${formatNumber(width)}} wide.`,
+    },
     ...closedViews({
       context,
       width,
       height: up,
-      front: [
-        panel({
-          role: 'pocket',
-          label: 'pocket',
-          sub: `${pockets[0]!.rows} rows`,
-          w: width,
-          h: up,
-          rows: pockets[0]!.rows,
-          stitches,
-        }),
-        panel({
-          role: 'flap',
-          label: 'flap',
-          sub: `${flap!.rows} rows`,
-          w: width,
-          h: down,
-          rows: flap!.rows,
-          stitches,
-        }),
-      ],
+      front: [front('pocket', pocket.rows, up), front('flap', flap!.rows, down)],
       frontUp: up,
       backUp: up,
       flap: down,
