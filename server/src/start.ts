@@ -12,6 +12,8 @@ export interface StartOptions {
   file: string;
   /** Folder of the exported app. */
   appRoot: string;
+  /** Names it answers to besides this machine's own. */
+  hosts?: readonly string[];
   /** Lays the sample data into the file first. */
   demo?: boolean;
   log?: Logger;
@@ -27,10 +29,18 @@ export interface RunningServer {
  * Opens the store and listens.
  * @throws where the file cannot be opened or the port is taken
  */
-export async function startServer({ host, port, file, appRoot, demo, log }: StartOptions): Promise<RunningServer> {
+export async function startServer({
+  host,
+  port,
+  file,
+  appRoot,
+  hosts = [],
+  demo,
+  log,
+}: StartOptions): Promise<RunningServer> {
   const store = await openStore(file);
   if (demo) await loadDemo(store);
-  const app = createServer({ store, appRoot, ...(log ? { log } : {}) });
+  const app = createServer({ store, appRoot, hosts, ...(log ? { log } : {}) });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve, reject) => {
     const listening = app.listen(port, host, (error) => (error ? reject(error) : resolve(listening)));
   });

@@ -56,6 +56,9 @@ function objectSchema(form: ObjectForm, by?: string): Joi.ObjectSchema {
   return schema;
 }
 
+/** Told of one document: more would help nobody. */
+const MOST_FAULTS = 20;
+
 export type Checked<T> = { ok: true; value: T } | { ok: false; errors: PlanFault[] };
 
 /** Checks a value against a compiled form; every fault is worded in full and carries its path. */
@@ -65,7 +68,9 @@ export function check<T>(schema: Joi.Schema, value: unknown, whole = 'plan'): Ch
   if (!result.error) return { ok: true, value: result.value as T };
   return {
     ok: false,
-    errors: result.error.details.map((detail) => ({ path: pathText(detail, whole), message: message(detail) })),
+    errors: result.error.details
+      .slice(0, MOST_FAULTS)
+      .map((detail) => ({ path: pathText(detail, whole), message: message(detail) })),
   };
 }
 

@@ -17,6 +17,23 @@ it('is the same after closing and opening the file again', async () => {
   await done();
 });
 
+it('takes one of the writes that race from two processes on one file', async () => {
+  const { store, file, done } = await freshStore();
+  const other = await openStore(file);
+  const stores = [store, other].map(documentStore);
+  for (let race = 0; race < 20; race += 1) {
+    const id = randomUUID();
+    const created = await Promise.all(stores.map((each, maker) => each.put('plans', id, 0, { maker })));
+    expect(created.filter((put) => put.done)).toHaveLength(1);
+    const changed = await Promise.all(stores.map((each, maker) => each.put('plans', id, 1, { changedBy: maker })));
+    expect(changed.filter((put) => put.done)).toHaveLength(1);
+    const gone = await Promise.all(stores.map((each) => each.remove('plans', id, 2)));
+    expect(gone.filter((put) => put.done)).toHaveLength(1);
+  }
+  await other.close();
+  await done();
+});
+
 it('lays the sample data once, and leaves what was changed since', async () => {
   const { store, done } = await freshStore();
   await loadDemo(store);
@@ -35,6 +52,7 @@ describe('settings', () => {
   it('listen on this machine only, and say why not elsewhere', () => {
     expect(readSettings({})).toMatchObject({ host: '127.0.0.1', port: 8130 });
     expect(() => readSettings({ HOST: '0.0.0.0' })).toThrow(/“0.0.0.0”.*127.0.0.1/);
+    expect(readSettings({ KEEP_SNUG_HOSTS: 'house.example, ,attic' }).hosts).toEqual(['house.example', 'attic']);
     expect(() => readSettings({ PORT: 'many' })).toThrow(/“many”/);
   });
 });

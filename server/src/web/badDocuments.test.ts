@@ -79,6 +79,29 @@ it('whatever JSON is sent, the answer is a plan worked out or a problem, never a
   );
 }, 60_000);
 
+it.each<[string, string, RegExp]>([
+  ['thousands of lists in one another', '['.repeat(5000) + ']'.repeat(5000), /Nested more than 32 deep/],
+  ['hundreds of thousands of numbers', `[${'1,'.repeat(400_000)}1]`, /More than 20000 values/],
+  [
+    'tens of thousands of unknown keys',
+    `{${Array.from({ length: 60_000 }, (_, key) => `"k${key}":1`).join()}}`,
+    /60000 entries in one object/,
+  ],
+])('%s are refused in a short answer, wherever they are sent', async (_, body, message) => {
+  const paths = ['events', 'reckon', 'ways'].map((path) => request(server).post(`/api/${path}`));
+  for (const asked of [...paths, request(server).put(`/api/plans/${randomUUID()}`).set('If-None-Match', '*')]) {
+    const answer = await asked.set('Content-Type', 'application/json').send(body);
+    expect([answer.status, answer.type]).toEqual([422, 'application/problem+json']);
+    expect(answer.body.errors).toEqual([{ path: 'document', message: expect.stringMatching(message) }]);
+  }
+});
+
+it('of many faults twenty are told', async () => {
+  const faulty = Object.fromEntries(Array.from({ length: 150 }, (_, key) => [`k${key}`, 1]));
+  const { status, body } = await put('plans', randomUUID(), faulty);
+  expect([status, body.errors.length]).toEqual([422, 20]);
+});
+
 it('a document may be put on each revision in turn, and on no other', async () => {
   const plan = Object.values(TERN_POINT.plans)[1]!;
   const id = randomUUID();

@@ -2,16 +2,21 @@ import { TERN_POINT } from '@keep-snug/core/demo';
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { freshStore } from '../fixtures/store';
+import type { Store } from '../store';
 import { createServer } from './server';
 
 const plan = Object.values(TERN_POINT.plans)[0]!;
 let server: ReturnType<typeof createServer>;
+let store: Store;
+let appRoot: string;
 let end: () => void;
 
 beforeAll(async () => {
-  const { store, folder, done } = await freshStore();
-  server = createServer({ store, appRoot: `${folder}/no-app` });
-  end = done;
+  const fresh = await freshStore();
+  store = fresh.store;
+  appRoot = `${fresh.folder}/no-app`;
+  server = createServer({ store, appRoot });
+  end = fresh.done;
 });
 afterAll(() => end());
 
@@ -83,8 +88,19 @@ describe('documents', () => {
     await put(id, plan, created);
     const stale = await put(id, { ...plan, title: 'mine' }, { 'If-Match': '"7"' });
     expect([stale.status, stale.body.present.body.title]).toEqual([409, plan.title]);
-    expect((await put(id, plan, created)).status).toBe(409);
+    expect((await put(id, { ...plan, title: 'mine' }, created)).status).toBe(409);
     expect((await request(server).delete(`/api/plans/${id}`).set('If-Match', '"9"')).status).toBe(409);
+  });
+
+  it('sent again because the answer was lost are answered as at first', async () => {
+    const id = randomUUID();
+    const first = await put(id, plan, created);
+    const again = await put(id, plan, created);
+    expect([again.status, again.body]).toEqual([201, first.body]);
+    await put(id, { ...plan, title: 'wider' }, { 'If-Match': '"1"' });
+    const wider = await put(id, { ...plan, title: 'wider' }, { 'If-Match': '"1"' });
+    expect([wider.status, wider.body.revision]).toEqual([200, 2]);
+    expect((await put(id, plan, created)).status).toBe(409);
   });
 
   it('of two writes at once on one revision take one', async () => {
@@ -137,9 +153,42 @@ describe('events', () => {
 });
 
 describe('the door', () => {
-  it('takes no write from another site’s page', async () => {
-    const answer = await request(server).post('/api/reckon').set('Origin', 'https://elsewhere.example').send(plan);
-    expect(answer.status).toBe(403);
+  it.each(['/', '/api/health', '/api/plans'])('answers %s under no name but its own', async (path) => {
+    for (const host of [
+      'rebound.example',
+      'rebound.example:8130',
+      'localhost.rebound.example',
+      '127.0.0.1@rebound',
+      '',
+    ]) {
+      const answer = await request(server).get(path).set('Host', host);
+      expect([host, answer.status]).toEqual([host, 421]);
+      expect(answer.type).toBe('application/problem+json');
+    }
+  });
+
+  it.each(['localhost', 'LOCALHOST:8130', '127.0.0.1:9', '[::1]:8130', 'house.example:8130'])(
+    'answers to %s',
+    async (host) => {
+      const named = createServer({ store, appRoot, hosts: ['house.example'] });
+      expect((await request(named).get('/api/health').set('Host', host)).status).toBe(200);
+    },
+  );
+
+  it('takes no write from another site’s page, and lets it read nothing', async () => {
+    const write = await request(server).post('/api/reckon').set('Origin', 'https://elsewhere.example').send(plan);
+    const read = await request(server).get('/api/plans').set('Sec-Fetch-Site', 'cross-site');
+    expect([write.status, read.status]).toEqual([403, 403]);
+  });
+
+  it('counts only its own pages’ requests against the most in a minute, and says when it is reached', async () => {
+    const narrow = createServer({ store, appRoot, perMinute: 2 });
+    for (let sent = 0; sent < 5; sent += 1)
+      await request(narrow).post('/api/events').set('Origin', 'https://elsewhere.example').send([]);
+    const own = () => request(narrow).get('/api/health');
+    const answers = [await own(), await own(), await own()];
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 429]);
+    expect(answers[2]!.type).toBe('application/problem+json');
   });
 
   it('sends a strict content policy and answers unknown paths as problems', async () => {

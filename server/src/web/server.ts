@@ -9,25 +9,32 @@ import { eventRoutes } from '../routes/events';
 import { reckonRoutes } from '../routes/reckon';
 import { documentStore, eventStore, type Store } from '../store';
 import { appFiles, inlineScriptHashes } from './files';
-import { sameOrigin } from './guard';
+import { bodyBounds } from './bodyBounds';
+import { knownHost, ownPages } from './guard';
 import { problemHandler, sendProblem } from './problem';
 
 interface Parts {
   store: Store;
   /** Folder of the exported app; without it only the API is served. */
   appRoot: string;
+  /** Names it answers to besides this machine's own. */
+  hosts?: readonly string[];
+  /** Requests to the API in a minute. */
+  perMinute?: number;
   log?: Logger;
 }
 
 /** The whole server as one Express app, listening to nothing yet. */
-export function createServer({ store, appRoot, log }: Parts): Express {
+export function createServer({ store, appRoot, hosts = [], perMinute = 6000, log }: Parts): Express {
   const server = express();
   server.disable('x-powered-by');
   if (log) server.use(pinoHttp({ logger: log, autoLogging: false }));
+  server.use(knownHost(hosts));
   server.use(helmet({ contentSecurityPolicy: { directives: policy(appRoot) }, strictTransportSecurity: false }));
   server.use(compression());
-  server.use('/api', rateLimit({ windowMs: 60_000, limit: 6000, standardHeaders: true, legacyHeaders: false }));
-  server.use('/api', sameOrigin, express.json({ limit: '1mb', strict: false }));
+  // what is refused at the door does not use up what its own pages may ask for
+  server.use('/api', ownPages, atMost(perMinute));
+  server.use('/api', express.json({ limit: '1mb', strict: false }), bodyBounds);
 
   server.get('/api/health', (_req, res) => void res.json({ ok: true }));
   server.use('/api', reckonRoutes());
@@ -39,6 +46,19 @@ export function createServer({ store, appRoot, log }: Parts): Express {
   server.use(nothingHere);
   server.use(problemHandler);
   return server;
+}
+
+const tooMany: RequestHandler = (_req, res) =>
+  sendProblem(res, 429, { title: 'Too much was asked within a minute. Nothing is lost; it is taken again shortly.' });
+
+function atMost(perMinute: number): RequestHandler {
+  return rateLimit({
+    windowMs: 60_000,
+    limit: perMinute,
+    standardHeaders: true,
+    legacyHeaders: false,
+    handler: tooMany,
+  });
 }
 
 const nothingHere: RequestHandler = (_req, res) => sendProblem(res, 404, { title: 'There is nothing here.' });
