@@ -1,5 +1,6 @@
 import { PlanProblem, type PlanFault } from '@keep-snug/core';
 import type { ErrorRequestHandler, Response } from 'express';
+import { faultOf, StoreProblem } from '../store/trouble';
 
 interface Problem {
   title: string;
@@ -35,5 +36,11 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, _n
   if (status && status >= 400 && status < 500)
     return sendProblem(res, status, { title: 'This request cannot be read.' });
   req.log?.error(error);
+  const fault = error instanceof StoreProblem ? error.message : faultOf(error);
+  if (fault)
+    return sendProblem(res, 503, {
+      title: 'Nothing can be kept here at the moment. What you sent was not lost on your device.',
+      detail: error instanceof StoreProblem ? fault : `The file of this house ${fault}`,
+    });
   return sendProblem(res, 500, { title: 'Something went wrong here. What you sent was not lost on your device.' });
 };

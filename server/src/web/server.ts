@@ -36,7 +36,10 @@ export function createServer({ store, appRoot, hosts = [], perMinute = 6000, log
   server.use('/api', ownPages, atMost(perMinute));
   server.use('/api', express.json({ limit: '1mb', strict: false }), bodyBounds);
 
-  server.get('/api/health', (_req, res) => void res.json({ ok: true }));
+  server.get('/api/health', async (_req, res) => {
+    await store.check();
+    res.json({ ok: true });
+  });
   server.use('/api', reckonRoutes());
   server.use('/api/events', eventRoutes(eventStore(store)));
   server.use('/api', documentRoutes(documentStore(store)));
