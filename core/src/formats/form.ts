@@ -1,5 +1,8 @@
 import type { Field } from '../units';
 
+/** A UUID in its one spelling: other cases, brackets or no hyphens would make several ids of one. */
+export const UUID = /^[\da-f]{8}-[\da-f]{4}-[\da-f]{4}-[\da-f]{4}-[\da-f]{12}$/;
+
 /** A small language for the form of a document, compiled both to Joi and to JSON Schema. */
 export type Form =
   | { is: 'number'; min?: number; max?: number; whole?: boolean; unit?: string; note?: string }

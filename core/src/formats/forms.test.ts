@@ -1,12 +1,13 @@
 import Ajv from 'ajv/dist/2020';
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import type { Form } from './form';
+import { UUID, type Form } from './form';
 import { checkPlan } from './plan';
 import { publishedPlanSchema } from './published';
 import { check, toJoi } from './toJoi';
 import { toJsonSchema } from './toJsonSchema';
 
+const ID = '0b8f2c5e-7d34-4a1b-9c60-f2a1d3e4b5c6';
 const phone = Object.values(TERN_POINT.plans)[0]!;
 
 function faultsOf(form: Form, value: unknown) {
@@ -30,6 +31,14 @@ describe('what is said of a wrong value', () => {
     ['no truth', { is: 'truth' }, 'yes', /neither true nor false/],
     ['no time', { is: 'time' }, 'noon', /“noon” is not a time/],
     ['no id', { is: 'id' }, '7', /“7” is not an id/],
+    ...[ID.toUpperCase(), `{${ID}}`, ID.replaceAll('-', ''), ID.replaceAll('-', ':')].map(
+      (spelling): [string, Form, unknown, RegExp] => [
+        'an id spelled otherwise',
+        { is: 'id' },
+        spelling,
+        /in lower case/,
+      ],
+    ),
     ['something missing', { is: 'object', keys: { a: { form: { is: 'truth' } } } }, {}, /Missing/],
     ['something too many', { is: 'object', keys: {} }, { b: 1 }, /Not part of this format/],
     ['no object', { is: 'object', keys: {} }, 3, /“3” is not an object/],
@@ -101,7 +110,12 @@ function spoilt(path: string[], value: unknown): unknown {
 
 it('describes times, ids, truths and maps as JSON Schema does', () => {
   expect(toJsonSchema({ is: 'time' })).toEqual({ type: 'string', format: 'date-time' });
-  expect(toJsonSchema({ is: 'id', note: 'whose' })).toEqual({ type: 'string', format: 'uuid', description: 'whose' });
+  expect(toJsonSchema({ is: 'id', note: 'whose' })).toEqual({
+    type: 'string',
+    format: 'uuid',
+    pattern: UUID.source,
+    description: 'whose',
+  });
   expect(toJsonSchema({ is: 'map', of: { is: 'truth' }, max: 9 })).toEqual({
     type: 'object',
     additionalProperties: { type: 'boolean' },

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { formatLength, formatNumber } from '../units';
 import type { PlanFault } from '../figure';
-import type { Form, ObjectForm } from './form';
+import { UUID, type Form, type ObjectForm } from './form';
 
 /** Compiles a form to a Joi schema. */
 export function toJoi(form: Form): Joi.Schema {
@@ -18,7 +18,7 @@ export function toJoi(form: Form): Joi.Schema {
     case 'time':
       return Joi.string().isoDate();
     case 'id':
-      return Joi.string().guid();
+      return Joi.string().pattern(UUID);
     case 'truth':
       return Joi.boolean();
     case 'one-of':
@@ -108,7 +108,7 @@ function message({ type, context = {} }: Joi.ValidationErrorItem): string {
     'string.empty': () => 'Empty. Write something.',
     'string.min': () => `Shorter than ${limit} characters. Write more.`,
     'string.max': () => `Longer than ${limit} characters. Shorten it.`,
-    'string.guid': () => `${shown(value)} is not an id. Use a UUID.`,
+    'string.pattern.base': () => `${shown(value)} is not an id. Use a UUID in lower case, with its hyphens.`,
     'string.isoDate': () => `${shown(value)} is not a time. Write it like 2026-03-14T09:30:00Z.`,
     'boolean.base': () => `${shown(value)} is neither true nor false. Write one of them.`,
     'array.base': () => `${shown(value)} is not a list. Put it in square brackets.`,

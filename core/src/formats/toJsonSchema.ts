@@ -1,4 +1,4 @@
-import type { Form, ObjectForm } from './form';
+import { UUID, type Form, type ObjectForm } from './form';
 
 export type JsonSchema = { [key: string]: unknown };
 
@@ -18,7 +18,7 @@ export function toJsonSchema(form: Form): JsonSchema {
     case 'time':
       return { type: 'string', format: 'date-time', ...described };
     case 'id':
-      return { type: 'string', format: 'uuid', ...described };
+      return { type: 'string', format: 'uuid', pattern: UUID.source, ...described };
     case 'truth':
       return { type: 'boolean', ...described };
     case 'one-of':

@@ -1,10 +1,7 @@
-import { checkDocument, DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/formats';
+import { checkDocument, DOCUMENT_KINDS, UUID, type DocumentKind } from '@keep-snug/core/formats';
 import { Router, type Request, type Response } from 'express';
-import Joi from 'joi';
 import type { DocumentStore, StoredDocument } from '../store';
 import { sendProblem } from '../web/problem';
-
-const id = Joi.string().guid().required();
 
 /** `/api/plans`, `/api/things`, `/api/yarns`, `/api/swatches`, `/api/makes`: documents with revisions. */
 export function documentRoutes(store: DocumentStore): Router {
@@ -14,10 +11,10 @@ export function documentRoutes(store: DocumentStore): Router {
     next((DOCUMENT_KINDS as string[]).includes(kind) ? undefined : 'router');
   });
   router.param('id', (_req, res, next, value: string) => {
-    if (!id.validate(value).error) return next();
+    if (UUID.test(value)) return next();
     return sendProblem(res, 400, {
-      title: 'An id here is a UUID.',
-      errors: [{ path: 'id', message: `“${value}” is not a UUID.` }],
+      title: 'An id here is a UUID in lower case.',
+      errors: [{ path: 'id', message: `“${value}” is not a UUID. Write it in lower case, with its hyphens.` }],
     });
   });
 

@@ -1,10 +1,10 @@
-import { checkEvents } from '@keep-snug/core/formats';
+import { checkEvents, UUID } from '@keep-snug/core/formats';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { EventStore } from '../store';
 import { sendProblem } from '../web/problem';
 
-const query = Joi.object({ since: Joi.number().integer().min(0).default(0), make: Joi.string().guid() });
+const query = Joi.object({ since: Joi.number().integer().min(0).default(0), make: Joi.string().pattern(UUID) });
 
 /** `/api/events`: send a batch (twice does no harm), ask what is new. */
 export function eventRoutes(store: EventStore): Router {
@@ -20,7 +20,8 @@ export function eventRoutes(store: EventStore): Router {
 
   router.get('/', async (req, res) => {
     const asked = query.validate(req.query) as { error?: Error; value: { since: number; make?: string } };
-    if (asked.error) return sendProblem(res, 400, { title: '`since` is a whole number and `make` a UUID.' });
+    if (asked.error)
+      return sendProblem(res, 400, { title: '`since` is a whole number and `make` a UUID in lower case.' });
     return res.json(await store.since(asked.value.since, asked.value.make));
   });
 

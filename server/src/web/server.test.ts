@@ -143,6 +143,15 @@ describe('events', () => {
     expect(later.body).toHaveLength(1);
   });
 
+  it('have one spelling of their id', async () => {
+    const event = tick();
+    const answer = await request(server)
+      .post('/api/events')
+      .send([event, { ...event, id: event.id.toUpperCase() }]);
+    expect([answer.status, answer.body.errors[0].path]).toEqual([422, '[1].id']);
+    expect((await put(randomUUID().toUpperCase(), plan, created)).status).toBe(400);
+  });
+
   it('are refused whole where one is not of its form', async () => {
     const answer = await request(server)
       .post('/api/events')
