@@ -1,8 +1,8 @@
-import { BUTTON_THICKNESS_MM } from '../counts';
 import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '../figure';
 import type { Instruction } from '../fabric';
 import type { Cloth, FlapPlace, Part, WorkStep } from '../shapes';
 import { formatLength, formatNumber, plural } from '../units';
+import { BUTTON_FIELDS } from './common';
 import { type Area, type FittingContext, type FittingDefinition, type Placed } from './definition';
 
 type Mm = Figure<'mm'>;
@@ -227,15 +227,7 @@ export const buttonLoop: FittingDefinition = {
   },
   told: ({ buttonMm }, say) => `for a ${say.length(Number(buttonMm))} button`,
   options: [
-    { key: 'buttonMm', kind: 'length', label: 'Button, across', min: 5, max: 80, default: 20 },
-    {
-      key: 'buttonThicknessMm',
-      kind: 'length',
-      label: 'Button, thickness',
-      min: 1,
-      max: 20,
-      default: BUTTON_THICKNESS_MM,
-    },
+    ...BUTTON_FIELDS,
     {
       key: 'chains',
       kind: 'number',

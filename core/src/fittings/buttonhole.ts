@@ -1,10 +1,10 @@
-import { BUTTON_THICKNESS_MM, parityOf, slotChains } from '../counts';
+import { parityOf, slotChains } from '../counts';
 import { work, type Instruction } from '../fabric';
 import { derive, type Figure } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import { buttonArea } from './buttonLoop';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { centredOn, flapDown, frontOf, lengthOf, withStitches, refuse, refuseOpen } from './common';
+import { BUTTON_FIELDS, centredOn, flapDown, frontOf, lengthOf, withStitches, refuse, refuseOpen } from './common';
 
 function chainsOf({ fabric, options }: DemandContext): Figure<'chains'> {
   return slotChains(
@@ -115,17 +115,7 @@ export const buttonhole: FittingDefinition = {
   closesFlap: true,
   hazards: ['small-part'],
   figures: { chains: 'Chains', hole: 'Hole' },
-  options: [
-    { key: 'buttonMm', kind: 'length', label: 'Button, across', min: 5, max: 80, default: 20 },
-    {
-      key: 'buttonThicknessMm',
-      kind: 'length',
-      label: 'Button, thickness',
-      min: 1,
-      max: 20,
-      default: BUTTON_THICKNESS_MM,
-    },
-  ],
+  options: [...BUTTON_FIELDS],
   demands: (context) => ({
     conditions: [
       {

@@ -1,7 +1,9 @@
+import { BUTTON_THICKNESS_MM } from '../counts';
 import { CHAIN, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
 import type { Built, Cloth, Course, Foundation, Piece, ShapeSchools } from '../shapes';
 import { rowPiece } from '../shapes/common/rowPiece';
+import type { Field } from '../units';
 
 type Mm = Figure<'mm'>;
 
@@ -129,3 +131,16 @@ export function centredOn(total: number, taken: number): { before: number; after
   const before = Math.floor((total - taken) / 2);
   return { before, after: total - taken - before };
 }
+
+/** A button as it is measured. */
+export const BUTTON_FIELDS: readonly Field[] = [
+  { key: 'buttonMm', kind: 'length', label: 'Button, across', min: 5, max: 80, default: 20 },
+  {
+    key: 'buttonThicknessMm',
+    kind: 'length',
+    label: 'Button, thickness',
+    min: 1,
+    max: 20,
+    default: BUTTON_THICKNESS_MM,
+  },
+];

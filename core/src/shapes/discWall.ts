@@ -13,6 +13,7 @@ import { fastenOff } from './common/joins';
 import { roundPiece, roundsFor, type RoundRun } from './common/roundPiece';
 import { sized } from './common/sized';
 import { flatWidth, tubeRound } from './common/tube';
+import { ONE_ROOM } from './common/takes';
 
 type Mm = Figure<'mm'>;
 
@@ -407,7 +408,7 @@ export const discWall: ShapeDefinition = {
     flat: true,
     round: true,
     rods: true,
-    several: 'It is one room, and each of several things wants a pocket of its own. Choose a strip or two panels.',
+    several: ONE_ROOM,
     given: true,
   },
   offers: ['open-mouth', 'round-mouth', 'free-back', 'bundle'],

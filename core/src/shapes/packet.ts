@@ -9,6 +9,7 @@ import { wantedRound } from './common/flat';
 import { fastenOff, joinField, joinOf } from './common/joins';
 import { rowPiece } from './common/rowPiece';
 import { fabricRound, sized } from './common/sized';
+import { ONE_ROOM } from './common/takes';
 
 const options: readonly Field[] = [
   joinField('Ends', 'How the two ends are closed.', 'whip'),
@@ -240,7 +241,7 @@ export const packet: ShapeDefinition = {
     flat: true,
     round: 'It lies flat round a flat thing. Choose a disc and wall.',
     rods: 'It opens along its middle, where tools fall out. Choose a strip or two panels.',
-    several: 'It is one room, and each of several things wants a pocket of its own. Choose a strip or two panels.',
+    several: ONE_ROOM,
     given: true,
   },
   offers: ['free-back', 'bundle'],

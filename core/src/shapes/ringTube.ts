@@ -8,6 +8,7 @@ import { fastenOff, joinField, joinOf } from './common/joins';
 import { roundPiece, roundsFor } from './common/roundPiece';
 import { sized } from './common/sized';
 import { flatWidth, tubeRound, tubeViews } from './common/tube';
+import { ONE_ROOM } from './common/takes';
 
 /**
  * A chain joined without a twist, rounds straight up, one end sewn flat (handbook 5.3). The seamed bottom gives half
@@ -120,7 +121,7 @@ export const ringTube: ShapeDefinition = {
     flat: true,
     round: true,
     rods: true,
-    several: 'It is one room, and each of several things wants a pocket of its own. Choose a strip or two panels.',
+    several: ONE_ROOM,
     given: true,
   },
   offers: ['open-mouth', 'straight-mouth', 'round-mouth', 'upright-columns', 'free-back', 'bundle'],

@@ -12,6 +12,7 @@ import { alongRowEnds, fastenOff, joinField, joinOf } from './common/joins';
 import { rowPiece, sectionLong } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 import { flapPlace, flapReach, foldAndJoin, foldedText, onTheStrip, stripLengths } from './common/strip';
+import { BOTTOM_IS_A_FOLD } from './common/takes';
 
 type Mm = Figure<'mm'>;
 
@@ -299,7 +300,7 @@ export const stripAcross: ShapeDefinition = {
   options,
   takes: {
     flat: true,
-    round: 'Its bottom is a fold, and what is round stands on a round one. Choose a disc and wall.',
+    round: BOTTOM_IS_A_FOLD,
     rods: true,
     several: true,
     given: true,

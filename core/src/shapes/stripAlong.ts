@@ -19,6 +19,7 @@ import {
   stripLengths,
   type StripLength,
 } from './common/strip';
+import { BOTTOM_IS_A_FOLD } from './common/takes';
 
 type Mm = Figure<'mm'>;
 
@@ -286,7 +287,7 @@ export const stripAlong: ShapeDefinition = {
   options: [joinField('Sides', 'How the two sides are closed.')],
   takes: {
     flat: true,
-    round: 'Its bottom is a fold, and what is round stands on a round one. Choose a disc and wall.',
+    round: BOTTOM_IS_A_FOLD,
     rods: true,
     several: true,
     given: true,
