@@ -10,10 +10,13 @@ export {
   formatLengthNumber,
   formatNumber,
   formatSigned,
+  hiddenIn,
+  isBlank,
   lengthFault,
   type LengthField,
   lengthReading,
   type LengthUnit,
+  type Lines,
   LONGEST_MM,
   numberFault,
   type NumberField,
@@ -22,7 +25,9 @@ export {
   readNumber,
   tapeTicks,
   type Tick,
+  upTo,
   withDefaults,
+  withoutHidden,
   withUnit,
 } from './units';
 export {
@@ -120,7 +125,19 @@ export {
   whyNotOn,
 } from './fittings';
 export { type Schools, type Step, term } from './pattern';
-export { foldMake, type Make, MAKE_FORMAT, type MakeEvent, type MakeState, tapeOf } from './making';
+export {
+  foldMake,
+  type Happening,
+  isFinished,
+  type KeptEvent,
+  type Make,
+  MAKE_FORMAT,
+  type MakeEvent,
+  type MakeState,
+  nextCount,
+  type StepPlace,
+  tapeOf,
+} from './making';
 export { type Caution } from './cautions';
 export { type Plan, PLAN_FORMAT } from './plan';
 export { FIRST_FABRIC, planFor } from './newPlan';

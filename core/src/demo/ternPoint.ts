@@ -506,34 +506,51 @@ export const TERN_POINT: Kept = {
 
 const MINUTE = 60_000;
 
-function ticks(make: string, start: string, count: number, first: number): MakeEvent[] {
-  return Array.from({ length: count }, (_, index) => ({
+function ticks(make: string, start: string, steps: readonly StepId[], first: number): MakeEvent[] {
+  return steps.map(({ id: step }, index) => ({
     id: id('1', first + index),
     make,
     device: DEVICE,
     at: new Date(Date.parse(start) + index * 2 * MINUTE).toISOString(),
+    n: index + 1,
     kind: 'ticked' as const,
+    step,
+    under: null,
   }));
+}
+
+interface StepId {
+  id: string;
 }
 
 /**
  * What happened to the makes so far.
- * @param tideTableSteps every step of the finished make
+ * @param stepsOf the steps of a plan, as it is reckoned
  */
-export function ternPointEvents(tideTableSteps: number): MakeEvent[] {
+export function ternPointEvents(stepsOf: (plan: Plan) => readonly StepId[]): MakeEvent[] {
+  // the foundation and 22 rows are done: row 23 is next
+  const pouch = stepsOf(fieldPhone).slice(0, 23);
+  const tide = stepsOf(tideTable);
   return [
-    // the foundation and 22 rows are done: row 23 is next
-    ...ticks(MAKE_IDS.fieldPhone, '2026-10-02T18:00:00.000Z', 23, 1),
+    ...ticks(MAKE_IDS.fieldPhone, '2026-10-02T18:00:00.000Z', pouch, 1),
     {
       id: id('1', 900),
       make: MAKE_IDS.fieldPhone,
       device: DEVICE,
       at: '2026-10-02T18:50:00.000Z',
+      n: pouch.length + 1,
       kind: 'noted',
       text: 'Second ball joined at the left edge.',
-      step: 21,
+      step: pouch[20]!.id,
     },
-    ...ticks(MAKE_IDS.tideTable, '2026-09-12T19:00:00.000Z', tideTableSteps, 1001),
-    { id: id('1', 1999), make: MAKE_IDS.tideTable, device: DEVICE, at: '2026-09-14T21:30:00.000Z', kind: 'finished' },
+    ...ticks(MAKE_IDS.tideTable, '2026-09-12T19:00:00.000Z', tide, 1001),
+    {
+      id: id('1', 1999),
+      make: MAKE_IDS.tideTable,
+      device: DEVICE,
+      at: '2026-09-14T21:30:00.000Z',
+      n: tide.length + 1,
+      kind: 'finished',
+    },
   ];
 }

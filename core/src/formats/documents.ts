@@ -1,4 +1,4 @@
-import { MAKE_FORMAT, type MakeEvent } from '../making';
+import { MAKE_FORMAT } from '../making';
 import { optional, required, type Form } from './form';
 import { DOCUMENT_KINDS, type DocumentKind, type Documents } from './kinds';
 import { withoutStrayOptions } from './earlier';
@@ -38,41 +38,9 @@ export const DOCUMENT_FORMS: Readonly<Record<DocumentKind, Form>> = {
   },
 };
 
-const base = {
-  id: required({ is: 'id' }),
-  make: required({ is: 'id' }),
-  device: required({ is: 'id' }),
-  at: required({ is: 'time' }),
-};
-
-export const eventForm: Form = {
-  is: 'variant',
-  by: 'kind',
-  forms: {
-    ticked: { is: 'object', keys: base },
-    undone: { is: 'object', keys: { ...base, undoes: required({ is: 'id' }) } },
-    noted: {
-      is: 'object',
-      keys: {
-        ...base,
-        text: required({ is: 'text', min: 1, max: 2000 }),
-        step: required({ is: 'number', min: 0, max: 100_000, whole: true }),
-      },
-    },
-    finished: { is: 'object', keys: base },
-    reopened: { is: 'object', keys: base },
-  },
-};
-
 const documentSchemas = Object.fromEntries(DOCUMENT_KINDS.map((kind) => [kind, toJoi(DOCUMENT_FORMS[kind])]));
-const eventsSchema = toJoi({ is: 'list', of: eventForm, max: 1000 });
 
 /** Checks the form of a kept document. */
 export function checkDocument<K extends DocumentKind>(kind: K, value: unknown): Checked<Documents[K]> {
   return check(documentSchemas[kind]!, withoutStrayOptions(value), 'document');
-}
-
-/** Checks a batch of events. */
-export function checkEvents(value: unknown): Checked<MakeEvent[]> {
-  return check(eventsSchema, value, 'events');
 }

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { TERN_POINT, ternPointEvents } from '../demo';
-import { checkDocument, checkEvents } from './documents';
+import { checkDocument } from './documents';
+import { reckon } from '../reckon';
+import { checkEvents } from './events';
 import { DOCUMENT_KINDS, type DocumentKind } from './kinds';
 import { LONGEST_PLAN, parsePlan } from './plan';
 
@@ -51,7 +53,7 @@ describe.each(DOCUMENT_KINDS.map((kind) => [kind]))('%s', (kind) => {
 });
 
 describe('events', () => {
-  const events = ternPointEvents(40);
+  const events = ternPointEvents((plan) => reckon(plan).steps);
 
   it('of the sample data are of their form', () => {
     expect(events.length).toBeGreaterThan(0);

@@ -1,4 +1,4 @@
-import type { Field } from '../units';
+import type { Field, Lines } from '../units';
 
 /** A UUID in its one spelling: other cases, brackets or no hyphens would make several ids of one. */
 export const UUID = /^[\da-f]{8}-[\da-f]{4}-[\da-f]{4}-[\da-f]{4}-[\da-f]{12}$/;
@@ -6,11 +6,14 @@ export const UUID = /^[\da-f]{8}-[\da-f]{4}-[\da-f]{4}-[\da-f]{4}-[\da-f]{12}$/;
 /** A small language for the form of a document, compiled both to Joi and to JSON Schema. */
 export type Form =
   | { is: 'number'; min?: number; max?: number; whole?: boolean; unit?: string; note?: string }
-  | { is: 'text'; max: number; min?: number; note?: string }
+  /** One line, and no blank one where `min` asks for something. */
+  | { is: 'text'; max: number; min?: number; lines?: Lines; note?: string }
   | { is: 'time'; note?: string }
   | { is: 'id'; note?: string }
   | { is: 'truth'; note?: string }
-  | { is: 'one-of'; values: readonly (string | number)[]; note?: string }
+  | { is: 'one-of'; values: readonly (string | number | null)[]; note?: string }
+  /** Of one of two forms. */
+  | { is: 'either'; of: readonly [Form, Form]; note?: string }
   | { is: 'list'; of: Form; max: number; min?: number; note?: string }
   | { is: 'map'; of: Form; max: number; note?: string }
   | {

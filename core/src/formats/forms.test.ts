@@ -25,6 +25,17 @@ describe('what is said of a wrong value', () => {
     ['no text', { is: 'text', max: 9 }, 7, /“7” is not text/],
     ['long text', { is: 'text', max: 3 }, 'abcd', /Longer than 3 characters/],
     ['empty text', { is: 'text', min: 1, max: 3 }, '', /Empty/],
+    ['a control character', { is: 'text', max: 9 }, 'a\u0007b', /hidden character, U\+0007\. Take it out/],
+    ['a turned direction', { is: 'text', max: 9 }, 'a\u202eb', /U\+202E/],
+    ['half a character', { is: 'text', max: 9 }, 'a\ud83d', /U\+D83D/],
+    ['a break in one line', { is: 'text', max: 9 }, 'a\nb', /U\+000A/],
+    ['a blank name', { is: 'text', min: 1, max: 9 }, ' \u200b\u3164 ', /Only spaces/],
+    [
+      'neither of two',
+      { is: 'either', of: [{ is: 'text', max: 9 }, { is: 'number' }] },
+      true,
+      /neither text nor a number/,
+    ],
     ['an unknown word', { is: 'one-of', values: ['a', 'b'] }, 'c', /“c” is not known here. Use a or b/],
     ['no list', { is: 'list', of: { is: 'number' }, max: 2 }, 7, /“7” is not a list/],
     ['a long list', { is: 'list', of: { is: 'number' }, max: 1 }, [1, 2], /More than 1 entries/],
@@ -44,6 +55,11 @@ describe('what is said of a wrong value', () => {
     ['no object', { is: 'object', keys: {} }, 3, /“3” is not an object/],
   ])('names %s and the repair', (_, form, value, message) => {
     expect(faultsOf(form, value)).toEqual([{ path: expect.any(String), message: expect.stringMatching(message) }]);
+  });
+
+  it('takes line breaks where there are lines, and signs that join letters', () => {
+    expect(faultsOf({ is: 'text', max: 9, lines: 'lines' }, 'a\n\tb')).toEqual([]);
+    expect(faultsOf({ is: 'text', min: 1, max: 9 }, '👩‍🌾 é')).toEqual([]);
   });
 
   it('shows lengths with their unit and cuts off what is endless', () => {

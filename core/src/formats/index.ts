@@ -1,4 +1,6 @@
 export * from './documents';
+export * from './events';
+export * from './everything';
 export * from './form';
 export * from './kinds';
 export * from './plan';

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { formatLength, formatNumber } from '../units';
+import { formatLength, formatNumber, hiddenIn, isBlank } from '../units';
 import type { PlanFault } from '../figure';
 import { UUID, type Form, type ObjectForm } from './form';
 
@@ -14,7 +14,7 @@ export function toJoi(form: Form): Joi.Schema {
       return schema.meta({ unit: form.unit ?? '' });
     }
     case 'text':
-      return form.min ? Joi.string().min(form.min).max(form.max) : Joi.string().allow('').max(form.max);
+      return textSchema(form);
     case 'time':
       return Joi.string().isoDate();
     case 'id':
@@ -23,6 +23,8 @@ export function toJoi(form: Form): Joi.Schema {
       return Joi.boolean();
     case 'one-of':
       return Joi.valid(...form.values);
+    case 'either':
+      return Joi.alternatives(...form.of.map(toJoi));
     case 'list':
       return Joi.array()
         .items(toJoi(form.of))
@@ -39,6 +41,15 @@ export function toJoi(form: Form): Joi.Schema {
           switch: Object.entries(form.forms).map(([id, of]) => ({ is: id, then: objectSchema(of, form.by) })),
         });
   }
+}
+
+function textSchema({ min, max, lines }: Extract<Form, { is: 'text' }>): Joi.StringSchema {
+  const sized = min ? Joi.string().min(min).max(max) : Joi.string().allow('').max(max);
+  return sized.custom((value: string, { error }) => {
+    const hidden = hiddenIn(value, lines);
+    if (hidden) return error('text.hidden', { hidden });
+    return min && isBlank(value) ? error('text.blank') : value;
+  });
 }
 
 function objectSchema(form: ObjectForm, by?: string): Joi.ObjectSchema {
@@ -108,6 +119,9 @@ function message({ type, context = {} }: Joi.ValidationErrorItem): string {
     'string.empty': () => 'Empty. Write something.',
     'string.min': () => `Shorter than ${limit} characters. Write more.`,
     'string.max': () => `Longer than ${limit} characters. Shorten it.`,
+    'text.hidden': () => `Holds a hidden character, ${String(context.hidden)}. Take it out.`,
+    'text.blank': () => 'Only spaces. Write something that can be seen.',
+    'alternatives.types': () => `${shown(value)} is neither text nor a number. Write one of them.`,
     'string.pattern.base': () => `${shown(value)} is not an id. Use a UUID in lower case, with its hyphens.`,
     'string.isoDate': () => `${shown(value)} is not a time. Write it like 2026-03-14T09:30:00Z.`,
     'boolean.base': () => `${shown(value)} is neither true nor false. Write one of them.`,

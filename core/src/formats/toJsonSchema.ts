@@ -23,6 +23,8 @@ export function toJsonSchema(form: Form): JsonSchema {
       return { type: 'boolean', ...described };
     case 'one-of':
       return { enum: form.values, ...described };
+    case 'either':
+      return { anyOf: form.of.map(toJsonSchema), ...described };
     case 'list':
       return {
         type: 'array',

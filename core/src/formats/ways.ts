@@ -25,7 +25,16 @@ export const waysForm: Form = {
 
 const schema = toJoi(waysForm);
 
+/** As many ways as one question may compare. */
+export const MOST_WAYS = 400;
+
 /** Checks the form of a question for ways. */
 export function checkWays(value: unknown): Checked<WaysAsk> {
-  return check<WaysAsk>(schema, withoutStrayOptions(value), 'ways');
+  const checked = check<WaysAsk>(schema, withoutStrayOptions(value), 'ways');
+  if (!checked.ok) return checked;
+  const { shapes = SHAPES, hooksMm = [1], fits = FITS, fabrics = [1] } = checked.value;
+  const asked = shapes.length * hooksMm.length * fits.length * fabrics.length;
+  if (asked <= MOST_WAYS) return checked;
+  const message = `${asked} ways are asked for, and ${MOST_WAYS} are the most at once. Name fewer shapes, hooks, fits or yarns.`;
+  return { ok: false, errors: [{ path: 'ways', message }] };
 }

@@ -1,42 +1,63 @@
 import fc from 'fast-check';
-import type { MakeEvent } from './events';
-import { foldMake } from './fold';
+import type { Happening, KeptEvent } from './events';
+import { foldMake, type StepPlace } from './fold';
+import { nextCount } from './order';
 
-const STEPS = 40;
+const STEPS: StepPlace[] = Array.from({ length: 40 }, (_, index) => ({
+  id: `step ${index}`,
+  piece: index < 25 ? 'body' : 'strap',
+  kind: index % 25 === 0 ? 'foundation' : 'row',
+  row: index % 25 === 0 ? null : index % 25,
+}));
+const DEVICES = ['phone', 'desk', 'tablet'];
 
-/** What happened on up to three devices, in some order of time: ticks, what takes them back, notes and endings. */
+/** What happened on up to three devices, in some order: ticks, what takes them back, places set, notes and endings. */
 const history = fc
   .array(
     fc.record({
-      kind: fc.constantFrom('ticked', 'ticked', 'ticked', 'undone', 'noted', 'finished', 'reopened'),
-      device: fc.constantFrom('phone', 'desk', 'tablet'),
-      second: fc.integer({ min: 0, max: 5000 }),
+      kind: fc.constantFrom(
+        'ticked',
+        'ticked',
+        'ticked',
+        'unnamed',
+        'undone',
+        'placed',
+        'noted',
+        'finished',
+        'reopened',
+      ),
+      device: fc.constantFrom(...DEVICES),
+      n: fc.nat(40),
       of: fc.nat(60),
     }),
     { maxLength: 60 },
   )
   .map((list) =>
-    list.map(({ kind, device, second, of }, index): MakeEvent => {
-      const base = {
-        id: `e${index}`,
-        make: 'm',
-        device,
-        at: new Date(Date.UTC(2026, 2, 1) + second * 1000).toISOString(),
-      };
-      if (kind === 'undone') return { ...base, kind, undoes: `e${of}` };
-      if (kind === 'noted') return { ...base, kind, text: `note ${index}`, step: of };
-      return { ...base, kind: kind as 'ticked' };
+    list.map(({ kind, device, n, of }, index): KeptEvent => {
+      const at = new Date(Date.UTC(2026, 2, 1) + of * 1000).toISOString();
+      return { id: `e${index}`, make: 'm', device, at, n, ...happening(kind, of, index) };
     }),
   );
 
-const ticksOf = (events: readonly MakeEvent[]) => events.filter(({ kind }) => kind === 'ticked');
+function happening(kind: string, of: number, index: number): Happening {
+  if (kind === 'ticked') return { kind, step: `step ${of}`, under: null };
+  if (kind === 'unnamed') return { kind: 'ticked' };
+  if (kind === 'undone') return { kind, ticks: [`e${of}`, `e${of + 1}`] };
+  if (kind === 'placed') return { kind, piece: of % 2 ? 'body' : 'strap', course: of };
+  if (kind === 'noted') return { kind, text: `note ${index}`, step: of };
+  return { kind: kind as 'finished' };
+}
 
-it('never counts below nothing, nor past the last step', () => {
+const add = (events: readonly KeptEvent[], id: string, what: Happening): KeptEvent[] => [
+  ...events,
+  { id, make: 'm', device: 'phone', at: '2027-01-01T00:00:00.000Z', n: nextCount(events), ...what },
+];
+
+it('tells only steps of the plan, each once, in its order', () => {
   fc.assert(
     fc.property(history, (events) => {
       const { done } = foldMake(events, STEPS);
-      expect(done).toBeGreaterThanOrEqual(0);
-      expect(done).toBeLessThanOrEqual(Math.min(STEPS, ticksOf(events).length));
+      expect(done).toEqual(STEPS.map(({ id }) => id).filter((id) => done.includes(id)));
     }),
   );
 });
@@ -44,24 +65,23 @@ it('never counts below nothing, nor past the last step', () => {
 it('is the same whichever device sent first, and however often each sent', () => {
   fc.assert(
     fc.property(history, fc.integer({ min: 1, max: 99 }), (events, salt) => {
-      const byDevice = ['phone', 'desk', 'tablet'].map((device) => events.filter((event) => event.device === device));
+      const byDevice = DEVICES.map((device) => events.filter((event) => event.device === device));
       const shuffled = [...byDevice].sort((a, b) => ((a.length * salt) % 7) - ((b.length * salt) % 7)).flat();
       expect(foldMake([...shuffled, ...shuffled], STEPS)).toEqual(foldMake(events, STEPS));
     }),
   );
 });
 
-it('takes back what is named last by an undo, and one more tick brings the count on by one', () => {
+it('a tick of a step that is not done brings the count on by one, and its undo brings it back', () => {
   fc.assert(
     fc.property(history, (events) => {
-      const { done, lastTick } = foldMake(events, 1000);
-      const base = { make: 'm', device: 'phone', at: '2027-01-01T00:00:00.000Z' };
-      const on = foldMake([...events, { ...base, id: 'one more', kind: 'ticked' }], 1000);
-      expect([on.done, on.lastTick]).toEqual([done + 1, 'one more']);
-      if (!lastTick) return;
-      const back = foldMake([...events, { ...base, id: 'back', kind: 'undone', undoes: lastTick }], 1000);
-      expect(back.done).toBe(done - 1);
-      expect(back.lastTick).not.toBe(lastTick);
+      const before = foldMake(events, STEPS).done;
+      const next = STEPS.find(({ id }) => !before.includes(id));
+      if (!next) return;
+      const on = add(events, 'one more', { kind: 'ticked', step: next.id, under: null });
+      const { done, last } = foldMake(on, STEPS);
+      expect([done.length, last!.step]).toEqual([before.length + 1, next.id]);
+      expect(foldMake(add(on, 'back', { kind: 'undone', ticks: last!.ticks }), STEPS).done).toEqual(before);
     }),
   );
 });
@@ -70,30 +90,19 @@ it('an undo of an undo, of a note, or of nothing changes no count', () => {
   fc.assert(
     fc.property(history, (events) => {
       const { done } = foldMake(events, STEPS);
-      const base = { make: 'm', device: 'phone', at: '2027-01-01T00:00:00.000Z' };
-      const others = events.filter(({ kind }) => kind !== 'ticked').map(({ id }) => id);
-      const more = [...others, 'nothing'].map((undoes, index): MakeEvent => ({
-        ...base,
-        id: `u${index}`,
-        kind: 'undone',
-        undoes,
-      }));
-      expect(foldMake([...events, ...more], STEPS).done).toBe(done);
+      const others = events.filter(({ kind }) => kind !== 'ticked' && kind !== 'placed').map(({ id }) => id);
+      expect(foldMake(add(events, 'u', { kind: 'undone', ticks: [...others, 'nothing'] }), STEPS).done).toEqual(done);
     }),
   );
 });
 
-it('loses no note, and tells the time of what came last', () => {
+it('loses no note, and tells the latest time', () => {
   fc.assert(
     fc.property(history, (events) => {
       const { notes, lastAt } = foldMake(events, STEPS);
       expect(notes).toHaveLength(events.filter(({ kind }) => kind === 'noted').length);
-      expect(lastAt).toBe(
-        events
-          .map(({ at }) => at)
-          .sort()
-          .at(-1) ?? null,
-      );
+      const times = events.map(({ at }) => at).sort();
+      expect(lastAt).toBe(times.at(-1) ?? null);
     }),
   );
 });

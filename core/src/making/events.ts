@@ -1,24 +1,63 @@
 import type { Plan } from '../plan';
 
 /** Something that happened to a make. Events are never changed, only added; the state is their sum. */
-export type MakeEvent = EventBase &
-  (
-    | { kind: 'ticked' }
-    /** Takes back one tick, by its id. */
-    | { kind: 'undone'; undoes: string }
-    | { kind: 'noted'; text: string; step: number }
-    | { kind: 'finished' }
-    | { kind: 'reopened' }
-  );
+export type MakeEvent = EventBase & Happening;
+
+/** What happened, without when, where and to which make. */
+export type Happening =
+  /** The step it completes; `under`, the last decision the device had seen. Neither stands in ticks of earlier versions. */
+  | { kind: 'ticked'; step?: string; under?: string | null }
+  /** Takes back ticks and placings by their ids; `undoes` one, as earlier versions wrote it. */
+  | { kind: 'undone'; ticks?: readonly string[]; undoes?: string }
+  /** So many rows or rounds of a piece are done, whatever was ticked of it before. */
+  | { kind: 'placed'; piece: string; course: number }
+  | {
+      kind: 'measured';
+      piece: string;
+      what: 'width' | 'height' | 'girth' | 'diameter' | 'stitches' | 'rows';
+      /** Stitches for a width, rows or rounds for a height. */
+      count?: number;
+      mm: number;
+      by?: string;
+      counted?: string;
+      atStep: string | null;
+    }
+  /** Of the ball that is left. */
+  | { kind: 'weighed'; grams: number }
+  | { kind: 'decided'; choice: string; from: Place | null; plan: Plan }
+  /** `step` by its id; its number, as earlier versions wrote it. */
+  | { kind: 'noted'; text: string; step: string | number }
+  | { kind: 'paused' }
+  | { kind: 'resumed' }
+  | {
+      kind: 'finished';
+      asMade?: { width?: number; height?: number; girth?: number; depth?: number };
+      fits?: boolean;
+      grams?: number;
+      minutes?: number;
+      note?: string;
+    }
+  | { kind: 'reopened' };
+
+/** A row or round of a piece, counted from 1. */
+export interface Place {
+  piece: string;
+  course: number;
+}
 
 interface EventBase {
   /** A UUID made by the device, so that sending twice is harmless. */
   id: string;
   make: string;
   device: string;
-  /** ISO 8601, by the device's clock. */
+  /** ISO 8601, by the device's clock: shown, never compared. */
   at: string;
+  /** One more than the greatest seen in its make when it happened; missing counts as 0. */
+  n?: number;
 }
+
+/** An event as a store has it: with the server's sequence, once the server has taken it in. */
+export type KeptEvent = MakeEvent & { seq?: number };
 
 /** A make as it is kept: the plan it follows, frozen when it was begun, and whose plan that was. */
 export interface Make {

@@ -1,35 +1,66 @@
-import type { MakeEvent } from './events';
+import type { Step } from '../pattern';
+import type { KeptEvent } from './events';
+import { groupBy } from './group';
+import { inOrder, isFinished } from './order';
+import { stepsTicked, type Tick } from './ticks';
+
+/** What the fold has to know of a step. */
+export type StepPlace = Pick<Step, 'id' | 'piece' | 'kind' | 'row'>;
 
 export interface MakeState {
-  /** Steps done. */
-  done: number;
-  /** The tick that an undo takes back, if there is one. */
-  lastTick: string | null;
-  notes: { id: string; text: string; step: number; at: string }[];
+  /** Ids of the steps that are done, in the order of the plan. */
+  done: string[];
+  /** The step ticked last, and the events that an undo takes back; nothing where nothing is done. */
+  last: { step: string; ticks: string[] } | null;
+  /** Steps that several devices ticked, none knowing of the other: each was worked once, or the work is further on. */
+  twice: string[];
+  /** The last decision, by its event's id. */
+  decided: string | null;
+  /** `step` is a step's id. */
+  notes: { id: string; text: string; step: string | null; at: string }[];
   finished: boolean;
+  paused: boolean;
+  /** The latest time any device noted. */
   lastAt: string | null;
 }
 
 /**
  * The state of a make: the sum of its events (handbook 8). The same set of events in any order, or with some twice,
- * gives the same state: ticks count once by id, an undo takes back the tick it names and no other.
+ * gives the same state. A tick names its step, so that two devices that tick one row have worked one row; an undo takes
+ * back what it names and nothing else.
  *
- * @param steps how many steps the plan has; more ticks than steps are kept but not counted
+ * @param steps the plan's steps, in order; ticks of other steps are kept and not counted
  */
-export function foldMake(events: readonly MakeEvent[], steps: number): MakeState {
-  const ordered = [...new Map(events.map((event) => [event.id, event])).values()].sort(byTime);
-  const undone = new Set(ordered.flatMap((event) => (event.kind === 'undone' ? [event.undoes] : [])));
-  const ticks = ordered.filter((event) => event.kind === 'ticked' && !undone.has(event.id));
-  const endings = ordered.filter((event) => event.kind === 'finished' || event.kind === 'reopened');
+export function foldMake(events: readonly KeptEvent[], steps: readonly StepPlace[]): MakeState {
+  const ordered = inOrder(events);
+  const ticks = stepsTicked(ordered, steps);
+  const byStep = groupBy(ticks, ({ step }) => step);
+  const last = ticks.filter(({ implied }) => !implied).at(-1);
+  const pauses = ordered.filter(({ kind }) => kind === 'paused' || kind === 'resumed');
   return {
-    done: Math.min(ticks.length, steps),
-    lastTick: ticks.at(-1)?.id ?? null,
-    notes: ordered.flatMap((e) => (e.kind === 'noted' ? [{ id: e.id, text: e.text, step: e.step, at: e.at }] : [])),
-    finished: endings.at(-1)?.kind === 'finished',
-    lastAt: ordered.at(-1)?.at ?? null,
+    done: steps.flatMap(({ id }) => (byStep.has(id) ? id : [])),
+    last: last ? { step: last.step, ticks: byStep.get(last.step)!.map(({ by }) => by.id) } : null,
+    twice: steps.flatMap(({ id }) => (byMany(byStep.get(id) ?? []) ? id : [])),
+    decided: ordered.filter(({ kind }) => kind === 'decided').at(-1)?.id ?? null,
+    notes: ordered.flatMap((event) =>
+      event.kind === 'noted'
+        ? [{ id: event.id, text: event.text, step: stepNoted(event.step, steps), at: event.at }]
+        : [],
+    ),
+    finished: isFinished(events),
+    paused: pauses.at(-1)?.kind === 'paused',
+    lastAt: ordered.reduce<string | null>((latest, { at }) => (latest === null || at > latest ? at : latest), null),
   };
 }
 
-function byTime(a: MakeEvent, b: MakeEvent): number {
-  return a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1;
+function byMany(ticks: readonly Tick[]): boolean {
+  return (
+    new Set(ticks.filter(({ by }) => by.kind === 'ticked' && by.step !== undefined).map(({ by }) => by.device)).size > 1
+  );
+}
+
+/** Earlier versions noted how many steps were done: that is the last of them. */
+function stepNoted(step: string | number, steps: readonly StepPlace[]): string | null {
+  if (typeof step === 'string') return step;
+  return steps[Math.min(step, steps.length) - 1]?.id ?? null;
 }

@@ -15,3 +15,37 @@ export function formatSigned(value: number, digits = 1): string {
 export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
+
+/**
+ * What no text of ours may hold: control characters, halves of characters, and marks that turn the direction of what
+ * follows, so that it reads as something else. A text of several lines may break them.
+ */
+const HIDDEN = /[\p{Cc}\p{Cs}\u2028-\u202e\u2066-\u2069\ufeff]/u;
+const HIDDEN_IN_LINES = /(?![\n\t])[\p{Cc}\p{Cs}\u2028-\u202e\u2066-\u2069\ufeff]/u;
+
+export type Lines = 'one-line' | 'lines';
+
+/**
+ * The first hidden character of a text, by its code, such as `U+202E`.
+ * @returns nothing where there is none
+ */
+export function hiddenIn(text: string, lines: Lines = 'one-line'): string | undefined {
+  const found = (lines === 'lines' ? HIDDEN_IN_LINES : HIDDEN).exec(text)?.[0];
+  return found && `U+${found.codePointAt(0)!.toString(16).toUpperCase().padStart(4, '0')}`;
+}
+
+/** A text without hidden characters; line breaks of a text on one line become spaces. */
+export function withoutHidden(text: string, lines: Lines = 'one-line'): string {
+  const broken = lines === 'lines' ? text.replace(/\r\n?/g, '\n') : text.replace(/[\r\n\t\u2028\u2029]+/g, ' ');
+  return broken.replace(new RegExp(HIDDEN_IN_LINES, 'gu'), '');
+}
+
+/** The beginning of a text on one line, as much as is taken, without half a character at its end. */
+export function upTo(text: string, most: number): string {
+  return withoutHidden(text.slice(0, most));
+}
+
+/** Whether nothing of a text would be seen. */
+export function isBlank(text: string): boolean {
+  return /^[\s\p{Cf}\u115f\u1160\u2800\u3164\uffa0]*$/u.test(text);
+}
