@@ -23,9 +23,12 @@ async function listening(server: Server): Promise<string> {
   return `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/events`;
 }
 
+/** Nothing is reckoned here. */
+const never = { reckon: () => Promise.reject(new Error('not asked for')), close: async () => undefined };
+
 async function ours(folder: string): Promise<Running> {
   const store = await openStore(join(folder, 'ours.sqlite'));
-  const server = createServer({ store, appRoot: folder }).listen(0, '127.0.0.1');
+  const server = createServer({ store, reckoner: never, appRoot: folder }).listen(0, '127.0.0.1');
   return { url: await listening(server), end: () => (server.close(), store.close()) };
 }
 

@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url';
 
 const BUNDLES = {
   'server/src/start.ts': 'server/.cache/start.mjs',
+  'server/src/reckoning/work.ts': 'server/.cache/work.mjs',
   'core/src/index.ts': 'core/.cache/core.mjs',
 };
 

@@ -8,6 +8,7 @@ export interface Settings {
   file: string;
   appRoot: string;
   hosts: readonly string[];
+  database?: { url: string; authToken?: string };
 }
 
 /** The project's root, from the source as from the bundle beside it. */
@@ -15,7 +16,8 @@ export const HOME = fileURLToPath(new URL('../../', import.meta.url));
 
 /**
  * The program's settings, from environment variables: HOST, PORT, KEEP_SNUG_DATA (the SQLite file), KEEP_SNUG_APP,
- * KEEP_SNUG_HOSTS (names it answers to besides this machine's own, with commas between).
+ * KEEP_SNUG_HOSTS (names it answers to besides this machine's own, with commas between), DATABASE_URL (any libSQL address)
+ * and DATABASE_AUTH_TOKEN.
  */
 export function readSettings(env: NodeJS.ProcessEnv): Settings {
   const port = Number(env.PORT ?? 8130);
@@ -29,10 +31,27 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
   return {
     host,
     port,
-    file: resolve(env.KEEP_SNUG_DATA ?? `${HOME}data/keep-snug.sqlite`),
+    ...readPlace(env),
     appRoot: resolve(env.KEEP_SNUG_APP ?? `${HOME}app/dist`),
     hosts: (env.KEEP_SNUG_HOSTS ?? '').split(',').flatMap((host) => host.trim() || []),
   };
+}
+
+const SCHEMES = ['libsql:', 'https:', 'http:', 'wss:', 'ws:'];
+
+/** Where everything is kept: DATABASE_URL before KEEP_SNUG_DATA; a file there is one like any other. */
+function readPlace({
+  DATABASE_URL: url,
+  DATABASE_AUTH_TOKEN: authToken,
+  KEEP_SNUG_DATA: data,
+}: NodeJS.ProcessEnv): Pick<Settings, 'file' | 'database'> {
+  const file = resolve(data ?? `${HOME}data/keep-snug.sqlite`);
+  if (!url) return { file };
+  if (url.startsWith('file:')) return { file: resolve(decodeURIComponent(url.slice(5).replace(/^\/\//, ''))) };
+  const scheme = /^[a-z]+:/.exec(url)?.[0] ?? '';
+  if (!SCHEMES.includes(scheme))
+    throw new Error(`DATABASE_URL begins with “${scheme || url.slice(0, 8)}”. Use file:, ${SCHEMES.join(', ')}.`);
+  return { file, database: { url, ...(authToken ? { authToken } : {}) } };
 }
 
 /** Whether a name or address never leaves this machine. */

@@ -1,7 +1,9 @@
 import type { AddressInfo } from 'node:net';
 import type { Logger } from 'pino';
 import { loadDemo } from './demo';
-import { openStore } from './store';
+import { createReckoner } from './reckoning/reckoner';
+import { threadFile } from './reckoning/threadFile';
+import { documentStore, openStore, type Address, type Store } from './store';
 import { createServer } from './web/server';
 
 export interface StartOptions {
@@ -10,6 +12,8 @@ export interface StartOptions {
   port: number;
   /** The SQLite file. */
   file: string;
+  /** A libSQL server in its place. */
+  database?: Address;
   /** Folder of the exported app. */
   appRoot: string;
   /** Names it answers to besides this machine's own. */
@@ -33,24 +37,39 @@ export async function startServer({
   host,
   port,
   file,
+  database,
   appRoot,
   hosts = [],
   demo,
   log,
 }: StartOptions): Promise<RunningServer> {
-  const store = await openStore(file);
+  const store = await openStore(database ?? file);
+  const stopEmptying = await keptEmptied(store);
   if (demo) await loadDemo(store);
-  const app = createServer({ store, appRoot, hosts, ...(log ? { log } : {}) });
+  const reckoner = createReckoner(await threadFile());
+  const app = createServer({ store, reckoner, appRoot, hosts, ...(log ? { log } : {}) });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve, reject) => {
     const listening = app.listen(port, host, (error) => (error ? reject(error) : resolve(listening)));
   });
   return {
     port: (server.address() as AddressInfo).port,
     stop: async () => {
+      stopEmptying();
       const closed = new Promise((resolve) => server.close(resolve));
       server.closeAllConnections();
       await closed;
+      await reckoner.close();
       await store.close();
     },
   };
+}
+
+const DAY_MS = 86_400_000;
+
+/** Empties old tombstones now and once a day. */
+async function keptEmptied(store: Store): Promise<() => void> {
+  const { empty } = documentStore(store);
+  await empty();
+  const timer = setInterval(() => void empty().catch(() => undefined), DAY_MS).unref();
+  return () => clearInterval(timer);
 }

@@ -18,6 +18,10 @@ export function documentRoutes(store: DocumentStore): Router {
     });
   });
 
+  router.get('/deleted', async (_req, res) => {
+    res.json(await store.deleted());
+  });
+
   router.get('/:kind', async (req, res) => {
     res.json(await store.list(kindOf(req)));
   });

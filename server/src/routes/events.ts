@@ -1,12 +1,13 @@
 import { checkEvents, UUID } from '@keep-snug/core/formats';
 import { Router } from 'express';
 import Joi from 'joi';
-import type { EventStore } from '../store';
+import { PAGE, withinBytes, type EventStore } from '../store';
+import { paging, type Paging } from '../web/paging';
 import { sendProblem } from '../web/problem';
 
-const query = Joi.object({ since: Joi.number().integer().min(0).default(0), make: Joi.string().pattern(UUID) });
+const query = Joi.object({ ...paging, make: Joi.string().pattern(UUID) });
 
-/** `/api/events`: send a batch (twice does no harm), ask what is new. */
+/** `/api/events`: send a batch (twice does no harm), ask what happened to a make. */
 export function eventRoutes(store: EventStore): Router {
   const router = Router();
 
@@ -14,15 +15,27 @@ export function eventRoutes(store: EventStore): Router {
     const checked = checkEvents(req.body);
     if (!checked.ok)
       return sendProblem(res, 422, { title: 'These events are not of their format.', errors: checked.errors });
-    await store.add(checked.value);
+    const others = await store.add(checked.value);
+    if (others.length > 0)
+      return sendProblem(res, 409, {
+        title: 'Another event bears this id. All others of the batch are kept.',
+        errors: others.map((index) => ({
+          path: `[${index}].id`,
+          message: `“${checked.value[index]!.id}” is the id of another event. Give this one its own.`,
+        })),
+      });
     return res.json({ accepted: checked.value.map((event) => event.id) });
   });
 
+  /** A page of them: the last one's `seq` is where to go on from, until none come. */
   router.get('/', async (req, res) => {
-    const asked = query.validate(req.query) as { error?: Error; value: { since: number; make?: string } };
+    const asked = query.validate(req.query) as { error?: Error; value: Paging & { make?: string } };
     if (asked.error)
-      return sendProblem(res, 400, { title: '`since` is a whole number and `make` a UUID in lower case.' });
-    return res.json(await store.since(asked.value.since, asked.value.make));
+      return sendProblem(res, 400, {
+        title: `\`since\` is a whole number, \`limit\` one from 1 to ${PAGE.entries}, \`make\` a UUID in lower case.`,
+      });
+    const { since, limit, make } = asked.value;
+    return res.json(withinBytes(await store.since(since, limit, make)));
   });
 
   return router;

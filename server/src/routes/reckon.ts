@@ -1,24 +1,34 @@
-import { chance, PlanProblem, reckon, ways } from '@keep-snug/core';
+import { PlanProblem } from '@keep-snug/core';
 import { checkPlan, checkWays, type Checked } from '@keep-snug/core/formats';
 import { Router, type RequestHandler } from 'express';
-
-/** Checks the body's form, reckons, answers; a body of the wrong form is told by path. */
-function answering<Ask>(checked: (body: unknown) => Checked<Ask>, reckoned: (ask: Ask) => unknown): RequestHandler {
-  return (req, res) => {
-    const form = checked(req.body);
-    if (!form.ok) throw new PlanProblem(form.errors);
-    res.json(reckoned(form.value));
-  };
-}
+import type { Reckoner } from '../reckoning/reckoner';
+import type { Question } from '../reckoning/work';
 
 /** The server as a compute node for slow phones: the same reckoning that the app does itself. */
-export function reckonRoutes(): Router {
+export function reckonRoutes({ reckon }: Reckoner): Router {
+  /** Checks the body's form, has it reckoned, answers; what is wrong is told by path. */
+  function answering<Ask>(checked: (body: unknown) => Checked<Ask>, asking: (ask: Ask) => Question): RequestHandler {
+    return async (req, res) => {
+      const form = checked(req.body);
+      if (!form.ok) throw new PlanProblem(form.errors);
+      const reckoned = await reckon(asking(form.value));
+      if (!reckoned.ok) throw new PlanProblem([...reckoned.errors]);
+      res.json(reckoned.value);
+    };
+  }
+
   const router = Router();
-  router.post('/reckon', answering(checkPlan, reckon));
+  router.post(
+    '/reckon',
+    answering(checkPlan, (ask) => ({ is: 'reckon', ask })),
+  );
   router.post(
     '/chance',
-    answering(checkPlan, (plan) => chance(plan)),
+    answering(checkPlan, (ask) => ({ is: 'chance', ask })),
   );
-  router.post('/ways', answering(checkWays, ways));
+  router.post(
+    '/ways',
+    answering(checkWays, (ask) => ({ is: 'ways', ask })),
+  );
   return router;
 }

@@ -1,8 +1,9 @@
 import type { DocumentKind } from '@keep-snug/core/formats';
-import { and, eq } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Store } from './database';
 import { documents } from './schema';
+import { NEXT } from './sequence';
 
 export interface StoredDocument {
   id: string;
@@ -11,11 +12,21 @@ export interface StoredDocument {
   updatedAt: string;
 }
 
+/** A deleted document that can still come back. */
+export interface DeletedDocument extends StoredDocument {
+  kind: string;
+  deletedAt: string;
+}
+
 export type Put = { done: true; kept: StoredDocument } | { done: false; present: StoredDocument | null };
+
+/** So long a deleted document can come back. */
+export const KEPT_DAYS = 30;
+const DAY_MS = 86_400_000;
 
 /**
  * Documents by kind. A write names the revision it was made on; a stale one changes nothing, whichever process on the
- * same file wrote in between.
+ * same file wrote in between. What is the same already is never stale.
  */
 export function documentStore({ db, write }: Store) {
   const columns = {
@@ -25,50 +36,97 @@ export function documentStore({ db, write }: Store) {
     updatedAt: documents.updatedAt,
   };
   const at = (kind: DocumentKind, id: string) => and(eq(documents.kind, kind), eq(documents.id, id));
-
-  const on = (kind: DocumentKind, id: string, revision: number) => and(at(kind, id), eq(documents.revision, revision));
+  const on = (kind: DocumentKind, id: string, revision: number) =>
+    and(at(kind, id), eq(documents.revision, revision), isNull(documents.deletedAt));
+  const present = isNull(documents.deletedAt);
 
   async function get(kind: DocumentKind, id: string): Promise<StoredDocument | null> {
-    const [found] = await db.select(columns).from(documents).where(at(kind, id));
+    const [found] = await db
+      .select(columns)
+      .from(documents)
+      .where(and(at(kind, id), present));
     return found ?? null;
   }
+
+  /** One statement: another process may write to the same file between two. */
+  const insert = (kind: DocumentKind, id: string, body: unknown, updatedAt: string) =>
+    db.insert(documents).values({ kind, id, revision: 1, body, updatedAt, seq: NEXT, deletedAt: null });
+
+  /** A new document, or one in the place of its tombstone. */
+  const create = (kind: DocumentKind, id: string, body: unknown, updatedAt: string) =>
+    insert(kind, id, body, updatedAt).onConflictDoUpdate({
+      target: [documents.kind, documents.id],
+      set: { revision: sql`${documents.revision} + 1`, body, updatedAt, seq: sql`excluded.seq`, deletedAt: null },
+      setWhere: isNotNull(documents.deletedAt),
+    });
+
+  const change = (kind: DocumentKind, id: string, revision: number, body: unknown, updatedAt: string) =>
+    db
+      .update(documents)
+      .set({ revision: revision + 1, body, updatedAt, seq: NEXT })
+      .where(on(kind, id, revision));
 
   return {
     get,
     list: (kind: DocumentKind): Promise<StoredDocument[]> =>
-      db.select(columns).from(documents).where(eq(documents.kind, kind)),
+      db
+        .select(columns)
+        .from(documents)
+        .where(and(eq(documents.kind, kind), present)),
 
-    /**
-     * A write that is sent again because its answer was lost is answered as it was the first time.
-     * @param revision the revision this write was made on, 0 for a new document
-     */
+    /** @param revision the revision this write was made on, 0 for a new document */
     put: (kind: DocumentKind, id: string, revision: number, body: unknown): Promise<Put> =>
       write(async () => {
-        const kept: StoredDocument = { id, revision: revision + 1, body, updatedAt: new Date().toISOString() };
-        // one statement: another process may write to the same file between two
+        const updatedAt = new Date().toISOString();
         const { rowsAffected } =
-          revision === 0
-            ? await db
-                .insert(documents)
-                .values({ kind, ...kept })
-                .onConflictDoNothing()
-            : await db
-                .update(documents)
-                .set(kept)
-                .where(on(kind, id, revision));
-        if (rowsAffected > 0) return { done: true, kept };
-        const present = await get(kind, id);
-        const again = present?.revision === kept.revision && isDeepStrictEqual(present.body, body);
-        return again ? { done: true, kept: present } : { done: false, present };
+          revision === 0 ? await create(kind, id, body, updatedAt) : await change(kind, id, revision, body, updatedAt);
+        const stands = await get(kind, id);
+        const done = rowsAffected > 0 || isDeepStrictEqual(stands?.body, body);
+        return done && stands ? { done: true, kept: stands } : { done: false, present: stands };
       }),
 
+    /** Leaves a tombstone. One that is there already is left as it is, and answered as the first time. */
     remove: (kind: DocumentKind, id: string, revision: number): Promise<Put> =>
       write(async () => {
-        const present = await get(kind, id);
-        const { rowsAffected } = await db.delete(documents).where(on(kind, id, revision));
-        return present && rowsAffected > 0 ? { done: true, kept: present } : { done: false, present };
+        const deletedAt = new Date().toISOString();
+        await db
+          .update(documents)
+          .set({ revision: revision + 1, deletedAt, seq: NEXT })
+          .where(on(kind, id, revision));
+        const [stands] = await db
+          .select({ ...columns, deletedAt: documents.deletedAt })
+          .from(documents)
+          .where(at(kind, id));
+        if (!stands) return { done: false, present: null };
+        const { deletedAt: gone, ...document } = stands;
+        return gone === null ? { done: false, present: document } : { done: true, kept: document };
       }),
+
+    /** Lays a document where none is and none was. */
+    lay: (kind: DocumentKind, id: string, body: unknown): Promise<void> =>
+      write(async () => void (await insert(kind, id, body, new Date().toISOString()).onConflictDoNothing())),
+
+    /** What can still come back, the latest first. */
+    deleted: (): Promise<DeletedDocument[]> =>
+      db
+        .select({ ...columns, kind: documents.kind, deletedAt: sql<string>`${documents.deletedAt}` })
+        .from(documents)
+        .where(sql`${documents.deletedAt} > ${longAgo()}`)
+        .orderBy(desc(documents.deletedAt)),
+
+    /** Empties tombstones that are too old to come back; that they were deleted stays known. */
+    empty: (): Promise<void> =>
+      write(
+        async () =>
+          void (await db.run(
+            sql`UPDATE ${documents} SET body = 'null' WHERE deleted_at <= ${longAgo()} AND body <> 'null'`,
+          )),
+      ),
   };
+}
+
+function longAgo(): string {
+  return new Date(Date.now() - KEPT_DAYS * DAY_MS).toISOString();
 }
 
 export type DocumentStore = ReturnType<typeof documentStore>;

@@ -1,33 +1,72 @@
 import type { MakeEvent } from '@keep-snug/core';
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
+import { isDeepStrictEqual } from 'node:util';
 import type { Store } from './database';
 import { events } from './schema';
+import { NEXT } from './sequence';
+
+export interface StoredEvent {
+  seq: number;
+  event: MakeEvent;
+}
 
 /** Events of makes. Adding one twice leaves one. */
 export function eventStore({ db, write }: Store) {
   // built once: a tick is the write that happens most
   const insertOne = db
     .insert(events)
-    .values({ id: sql.placeholder('id'), make: sql.placeholder('make'), body: sql.placeholder('body') })
+    .values({
+      seq: NEXT,
+      id: sql.placeholder('id'),
+      make: sql.placeholder('make'),
+      kind: sql.placeholder('kind'),
+      n: sql.placeholder('n'),
+      body: sql.placeholder('body'),
+    })
     .onConflictDoNothing({ target: events.id })
     .prepare();
 
+  const insertMany = (batch: readonly MakeEvent[]) =>
+    db.run(sql`
+      INSERT INTO events (seq, id, make, kind, n, body)
+      SELECT ${NEXT} + key, value ->> 'id', value ->> 'make', value ->> 'kind', coalesce(value ->> 'n', 0), value
+      FROM json_each(${JSON.stringify(batch)}) WHERE true
+      ON CONFLICT (id) DO NOTHING`);
+
+  async function inserted(batch: readonly MakeEvent[]): Promise<number> {
+    const [first] = batch;
+    if (!first || batch.length > 1) return (await insertMany(batch)).rowsAffected;
+    const { id, make, kind, n = 0 } = first;
+    return (await insertOne.execute({ id, make, kind, n, body: first })).rowsAffected;
+  }
+
+  async function bodiesOf(batch: readonly MakeEvent[]): Promise<Map<string, unknown>> {
+    const ids = JSON.stringify(batch.map(({ id }) => id));
+    const rows = await db
+      .select({ id: events.id, body: events.body })
+      .from(events)
+      .where(sql`${events.id} IN (SELECT value FROM json_each(${ids}))`);
+    return new Map(rows.map(({ id, body }) => [id, body]));
+  }
+
   return {
-    add: (batch: readonly MakeEvent[]): Promise<void> =>
+    /** @returns which of the batch, by their index, bear the id of another event; all others are kept */
+    add: (batch: readonly MakeEvent[]): Promise<number[]> =>
       write(async () => {
-        const rows = batch.map((event) => ({ id: event.id, make: event.make, body: event }));
-        if (rows.length === 1) await insertOne.execute(rows[0]);
-        else if (rows.length > 1) await db.insert(events).values(rows).onConflictDoNothing({ target: events.id });
+        if (batch.length === 0 || (await inserted(batch)) === batch.length) return [];
+        const kept = await bodiesOf(batch);
+        return batch.flatMap((event, index) => (isDeepStrictEqual(kept.get(event.id), event) ? [] : index));
       }),
 
     /** Events that arrived after `since`, in the order they arrived. */
-    since: async (since: number, make?: string) => {
+    since: async (since: number, limit: number, make?: string): Promise<StoredEvent[]> => {
       const newer = gt(events.seq, since);
       const rows = await db
         .select({ seq: events.seq, body: events.body })
         .from(events)
         .where(make ? and(newer, eq(events.make, make)) : newer)
-        .orderBy(asc(events.seq));
+        .orderBy(asc(events.seq))
+        .limit(limit);
       return rows.map(({ seq, body }) => ({ seq, event: body as MakeEvent }));
     },
   };

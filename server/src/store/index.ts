@@ -1,3 +1,4 @@
-export { openStore, type Store } from './database';
+export { type Address, openStore, type Store } from './database';
 export { documentStore, type DocumentStore, type StoredDocument } from './documents';
 export { eventStore, type EventStore } from './events';
+export { feed, type Feed, PAGE, withinBytes } from './feed';

@@ -13,6 +13,7 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
+import { hereAndNow } from '../fixtures/reckoner';
 import { createServer } from '../web/server';
 import { documentStore, openStore } from './index';
 
@@ -82,7 +83,7 @@ it.each(['a#b.sqlite', 'what?.sqlite', '100% wool.sqlite', 'Haus & Häkelei.sqli
 it('is healthy while the file is there, and says so when it was taken away', async () => {
   const file = await filled();
   const store = await openStore(file);
-  const server = createServer({ store, appRoot: join(folder, 'no-app') });
+  const server = createServer({ store, reckoner: hereAndNow, appRoot: join(folder, 'no-app') });
   expect((await request(server).get('/api/health')).status).toBe(200);
   rmSync(file);
   mkdirSync(file);

@@ -28,7 +28,8 @@ it('takes one of the writes that race from two processes on one file', async () 
     const changed = await Promise.all(stores.map((each, maker) => each.put('plans', id, 1, { changedBy: maker })));
     expect(changed.filter((put) => put.done)).toHaveLength(1);
     const gone = await Promise.all(stores.map((each) => each.remove('plans', id, 2)));
-    expect(gone.filter((put) => put.done)).toHaveLength(1);
+    // whoever asks for what is done already is told that it is done
+    expect(gone.every((put) => put.done)).toBe(true);
   }
   await other.close();
   await done();
@@ -43,7 +44,7 @@ it('lays the sample data once, and leaves what was changed since', async () => {
   await loadDemo(store);
   expect((await documents.get('plans', id))?.body).toMatchObject({ title: 'mine' });
   const [, finished] = Object.entries(TERN_POINT.makes)[1]!;
-  const events = await eventStore(store).since(0);
+  const events = await eventStore(store).since(0, 1000);
   expect(events.filter(({ event }) => event.kind === 'ticked')).toHaveLength(23 + reckon(finished.plan).steps.length);
   await done();
 });

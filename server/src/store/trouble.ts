@@ -2,7 +2,11 @@
 export class StoreProblem extends Error {
   override name = 'StoreProblem';
 
-  constructor(file: string, fault: string, options?: ErrorOptions) {
+  constructor(
+    readonly file: string,
+    readonly fault: string,
+    options?: ErrorOptions,
+  ) {
     super(`“${file}” ${fault}`, options);
   }
 }
@@ -23,6 +27,8 @@ const FAULTS: readonly (readonly [code: string, fault: string])[] = [
   ],
   ['SQLITE_BUSY', 'is held by another program. End that one, then start again.'],
   ['SQLITE_CANTOPEN', NO_PLACE],
+  ['ECONNREFUSED', 'cannot be reached. See whether the server there runs, and DATABASE_URL names it.'],
+  ['ENOTFOUND', 'cannot be reached. See whether DATABASE_URL names it rightly.'],
   // the driver tells this one without its code
   ['ConnectionFailed', NO_PLACE],
 ];

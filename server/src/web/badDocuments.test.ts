@@ -2,6 +2,7 @@ import { TERN_POINT } from '@keep-snug/core/demo';
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
+import { hereAndNow } from '../fixtures/reckoner';
 import { freshStore } from '../fixtures/store';
 import { createServer } from './server';
 
@@ -11,7 +12,7 @@ let end: () => void;
 
 beforeAll(async () => {
   const { store, folder, done } = await freshStore();
-  server = createServer({ store, appRoot: `${folder}/no-app` });
+  server = createServer({ store, reckoner: hereAndNow, appRoot: `${folder}/no-app` });
   end = done;
 });
 afterAll(() => end());

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import request from 'supertest';
+import { hereAndNow } from '../fixtures/reckoner';
 import { freshStore } from '../fixtures/store';
 import { appFiles, inlineScriptHashes } from './files';
 import { createServer } from './server';
@@ -72,7 +73,7 @@ describe('the app’s files', () => {
     const hash = `'sha256-${createHash('sha256').update(inline).digest('base64')}'`;
     expect(inlineScriptHashes(folder)).toEqual([hash]);
     const { store, done } = await freshStore();
-    const answer = await request(createServer({ store, appRoot: folder })).get('/');
+    const answer = await request(createServer({ store, reckoner: hereAndNow, appRoot: folder })).get('/');
     expect(answer.headers['content-security-policy']).toContain(`script-src 'self' ${hash}`);
     await done();
   });

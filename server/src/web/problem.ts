@@ -1,5 +1,6 @@
 import { PlanProblem, type PlanFault } from '@keep-snug/core';
 import type { ErrorRequestHandler, Response } from 'express';
+import { TooMuchToReckon } from '../reckoning/reckoner';
 import { faultOf, StoreProblem } from '../store/trouble';
 
 interface Problem {
@@ -29,6 +30,10 @@ const BODY_FAULTS: Readonly<Record<string, { status: number; title: string }>> =
 export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, _next) => {
   if (error instanceof PlanProblem)
     return sendProblem(res, 422, { title: 'This plan cannot be reckoned.', errors: error.errors });
+  if (error instanceof TooMuchToReckon)
+    return sendProblem(res, 503, {
+      title: 'This takes longer to reckon than is allowed here. Ask for less at once, or reckon it on your device.',
+    });
   const { type, status } = error as { type?: string; status?: number };
   const known = type ? BODY_FAULTS[type] : undefined;
   if (known)

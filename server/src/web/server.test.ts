@@ -1,6 +1,7 @@
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
+import { hereAndNow } from '../fixtures/reckoner';
 import { freshStore } from '../fixtures/store';
 import type { Store } from '../store';
 import { createServer } from './server';
@@ -15,7 +16,7 @@ beforeAll(async () => {
   const fresh = await freshStore();
   store = fresh.store;
   appRoot = `${fresh.folder}/no-app`;
-  server = createServer({ store, appRoot });
+  server = createServer({ store, reckoner: hereAndNow, appRoot });
   end = fresh.done;
 });
 afterAll(() => end());
@@ -179,7 +180,7 @@ describe('the door', () => {
   it.each(['localhost', 'LOCALHOST:8130', '127.0.0.1:9', '[::1]:8130', 'house.example:8130'])(
     'answers to %s',
     async (host) => {
-      const named = createServer({ store, appRoot, hosts: ['house.example'] });
+      const named = createServer({ store, reckoner: hereAndNow, appRoot, hosts: ['house.example'] });
       expect((await request(named).get('/api/health').set('Host', host)).status).toBe(200);
     },
   );
@@ -191,7 +192,7 @@ describe('the door', () => {
   });
 
   it('counts only its own pages’ requests against the most in a minute, and says when it is reached', async () => {
-    const narrow = createServer({ store, appRoot, perMinute: 2 });
+    const narrow = createServer({ store, reckoner: hereAndNow, appRoot, perMinute: 2 });
     for (let sent = 0; sent < 5; sent += 1)
       await request(narrow).post('/api/events').set('Origin', 'https://elsewhere.example').send([]);
     const own = () => request(narrow).get('/api/health');

@@ -6,8 +6,11 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { documentRoutes } from '../routes/documents';
 import { eventRoutes } from '../routes/events';
+import { changesRoutes } from '../routes/changes';
+import { everythingRoutes } from '../routes/everything';
 import { reckonRoutes } from '../routes/reckon';
-import { documentStore, eventStore, type Store } from '../store';
+import type { Reckoner } from '../reckoning/reckoner';
+import { documentStore, eventStore, feed, type Store } from '../store';
 import { appFiles, inlineScriptHashes } from './files';
 import { bodyBounds } from './bodyBounds';
 import { knownHost, ownPages } from './guard';
@@ -15,6 +18,7 @@ import { problemHandler, sendProblem } from './problem';
 
 interface Parts {
   store: Store;
+  reckoner: Reckoner;
   /** Folder of the exported app; without it only the API is served. */
   appRoot: string;
   /** Names it answers to besides this machine's own. */
@@ -25,13 +29,18 @@ interface Parts {
 }
 
 /** The whole server as one Express app, listening to nothing yet. */
-export function createServer({ store, appRoot, hosts = [], perMinute = 6000, log }: Parts): Express {
+export function createServer({ store, reckoner, appRoot, hosts = [], perMinute = 6000, log }: Parts): Express {
   const server = express();
   server.disable('x-powered-by');
   if (log) server.use(pinoHttp({ logger: log, autoLogging: false }));
   server.use(knownHost(hosts));
   server.use(helmet({ contentSecurityPolicy: { directives: policy(appRoot) }, strictTransportSecurity: false }));
   server.use(compression());
+  server.use('/api', (_req, res, next) => {
+    // whose answer it is: a device that knows another house takes nothing from it for granted
+    res.set('Keep-Snug-Store', store.name);
+    next();
+  });
   // what is refused at the door does not use up what its own pages may ask for
   server.use('/api', ownPages, atMost(perMinute));
   server.use('/api', express.json({ limit: '1mb', strict: false }), bodyBounds);
@@ -40,8 +49,10 @@ export function createServer({ store, appRoot, hosts = [], perMinute = 6000, log
     await store.check();
     res.json({ ok: true });
   });
-  server.use('/api', reckonRoutes());
+  server.use('/api', reckonRoutes(reckoner));
+  server.use('/api/changes', changesRoutes(feed(store)));
   server.use('/api/events', eventRoutes(eventStore(store)));
+  server.use('/api/everything', everythingRoutes(documentStore(store), eventStore(store)));
   server.use('/api', documentRoutes(documentStore(store)));
   server.use('/api', nothingHere);
 

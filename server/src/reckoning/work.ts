@@ -1,0 +1,27 @@
+import { chance, PlanProblem, reckon, ways, type Plan, type PlanFault, type WaysAsk } from '@keep-snug/core';
+
+/** What is asked of a reckoning thread, by the name of the question. */
+export type Question = { is: 'reckon'; ask: Plan } | { is: 'chance'; ask: Plan } | { is: 'ways'; ask: WaysAsk };
+
+export type Reckoned = { ok: true; value: unknown } | { ok: false; errors: readonly PlanFault[] };
+
+function answerTo(question: Question): unknown {
+  switch (question.is) {
+    case 'reckon':
+      return reckon(question.ask);
+    case 'chance':
+      return chance(question.ask);
+    case 'ways':
+      return ways(question.ask);
+  }
+}
+
+/** One question reckoned, in a thread of its own. What cannot be reckoned is an answer too. */
+export default function work(question: Question): Reckoned {
+  try {
+    return { ok: true, value: answerTo(question) };
+  } catch (error) {
+    if (error instanceof PlanProblem) return { ok: false, errors: error.errors };
+    throw error;
+  }
+}
