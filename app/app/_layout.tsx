@@ -3,7 +3,7 @@ import { Slot } from 'expo-router';
 import { View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { useWanted } from '@/parts/wanted';
-import { useSync } from '@/state/sync';
+import { useOpening, useSync } from '@/state/sync';
 import { paperTheme } from '@/theme/paper';
 import { FONTS } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
@@ -20,7 +20,8 @@ function InStep() {
 export default function Root() {
   const colours = useColours();
   const [ready, failed] = useFonts(FONTS);
-  if (!ready && !failed) return <View style={{ flex: 1, backgroundColor: colours.chalk }} />;
+  const opened = useOpening();
+  if ((!ready && !failed) || !opened) return <View style={{ flex: 1, backgroundColor: colours.chalk }} />;
   return (
     <PaperProvider theme={paperTheme(colours)} settings={{ icon: () => null }}>
       <View style={{ flex: 1, backgroundColor: colours.chalk }}>

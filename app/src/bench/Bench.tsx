@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import type { Make, Plan } from '@keep-snug/core';
+import { isFinished, type Make, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { MiniPiece } from '@/drawing/MiniPiece';
@@ -12,15 +12,22 @@ import { Press } from '@/parts/Press';
 import { Tape } from '@/parts/Tape';
 import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
+import { useEvents } from '@/state/events';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { SaveReminder } from '@/settings/SaveReminder';
 import { useColours } from '@/theme/useTheme';
 
 /** What is on the hook now, and what is planned. */
 export function Bench() {
   const router = useRouter();
-  const makes = useShelf('makes').sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt));
+  const all = useShelf('makes');
+  const byMake = useEvents((state) => state.byMake);
+  // finished ones lie in the ledger: nothing is reckoned for them here
+  const makes = all
+    .filter(([id]) => !isFinished(byMake[id] ?? []))
+    .sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt));
   const plans = useShelf('plans');
-  const begun = new Set(makes.map(([, held]) => held.body.planId));
+  const begun = new Set(all.map(([, held]) => held.body.planId));
   const waiting = plans.filter(([id]) => !begun.has(id));
   return (
     <Page
@@ -31,7 +38,8 @@ export function Bench() {
         </Action>
       }
     >
-      {plans.length + makes.length === 0 ? <Empty /> : null}
+      <SaveReminder />
+      {plans.length + all.length === 0 ? <Empty /> : null}
       {makes.map(([id, held]) => (
         <MakeStrip key={id} id={id} held={held} />
       ))}
@@ -49,14 +57,14 @@ export function Bench() {
   );
 }
 
-/** A make as a strip of tape pulled out as far as it has got, its next row in words. Finished ones lie in the ledger. */
+/** A make as a strip of tape pulled out as far as it has got, its next row in words. */
 function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const make = held.body;
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
   const progress = useProgress(id, make);
-  if (!progress || progress.state.finished) return null;
+  if (!progress) return null;
   const { next, reachedMm, lengthMm, marksMm, state } = progress;
   const row = next?.row ? `${courseWord(next)} ${next.row} of ${next.of}` : next ? 'Rows done' : 'All done';
   return (
@@ -73,7 +81,7 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
             Plan
           </Action>
           <Action main label={`Go on making: ${make.title}`} onPress={() => router.push(`/make/${id}`)}>
-            {state.done === 0 ? 'Begin' : 'Go on'}
+            {state.done.length === 0 ? 'Begin' : 'Go on'}
           </Action>
         </View>
       </View>

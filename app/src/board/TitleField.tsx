@@ -1,3 +1,4 @@
+import { isBlank, upTo } from '@keep-snug/core';
 import { useState } from 'react';
 import { TextInput, View, type TextStyle } from 'react-native';
 import { useColours } from '@/theme/useTheme';
@@ -25,7 +26,7 @@ export function TitleField({ title, onChange }: Props) {
         value={shown}
         onChangeText={(next) => {
           setText(next);
-          if (next.trim()) onChange(next.trim().slice(0, 120));
+          if (!isBlank(next)) onChange(upTo(next.trim(), 120));
         }}
         onBlur={() => setText(null)}
         aria-label="Name of the plan"

@@ -156,7 +156,7 @@ describe('a clash', () => {
     useLibrary.setState({ settle });
     show(<Clash kind="plans" id="a" held={held} />);
     expect(screen.queryByText(/another device/)).toBeNull();
-    show(<Clash kind="plans" id="a" held={{ ...held, theirs: { id: 'a', revision: 2, body: phone } }} />);
+    show(<Clash kind="plans" id="a" held={{ ...held, theirs: { revision: 2, body: phone } }} />);
     fireEvent.press(screen.getByText('Take what is there'));
     expect(settle).toHaveBeenCalledWith('plans', 'a', 'theirs');
   });

@@ -4,6 +4,7 @@ import { act, fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
 import { useBoard } from '@/state/board';
 import { useHistory } from '@/state/history';
+import { serverHas } from '@/fixtures/serverHas';
 import { useLibrary } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { PlanBoard } from './PlanBoard';
@@ -37,10 +38,7 @@ beforeEach(() => {
   useBoard.setState({ stage: 'fit', view: 'flat', dragging: false });
   useHistory.setState({ byPlan: {} });
   useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, plans: {}, makes: {} } }));
-  useLibrary.getState().receive(
-    'plans',
-    PLANS.map(([, id, body]) => ({ id, body, revision: 1 })),
-  );
+  serverHas('plans', Object.fromEntries(PLANS.map(([, id, body]) => [id, body])));
   Object.values(mockGo).forEach((go) => go.mockClear());
 });
 

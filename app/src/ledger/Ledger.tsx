@@ -1,5 +1,6 @@
-import { formatLength, formatLengthNumber, type Make } from '@keep-snug/core';
+import { formatLength, formatLengthNumber, isFinished, type KeptEvent, type Make } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { useProgress } from '@/making/useProgress';
@@ -12,7 +13,7 @@ import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
 import { useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
-import { foldMake } from '@keep-snug/core';
+import { useWholeMake } from '@/state/sync';
 import { useColours } from '@/theme/useTheme';
 
 /** What a finished piece looks like, where there is none. */
@@ -23,14 +24,18 @@ const SAMPLE = [
   { name: 'flap', rows: 12 },
 ];
 
+/** Each is reckoned when it is shown. */
+const SHOWN_AT_ONCE = 20;
+
 /** Finished makes: what was planned, when, and what was noted on the way. */
 export function Ledger() {
   const router = useRouter();
   const byMake = useEvents((state) => state.byMake);
   const finished = useShelf('makes')
-    .map(([id, held]) => ({ id, held, make: held.body, state: foldMake(byMake[id] ?? [], Infinity) }))
-    .filter(({ state }) => state.finished)
-    .sort((a, b) => (b.state.lastAt ?? '').localeCompare(a.state.lastAt ?? ''));
+    .filter(([id]) => isFinished(byMake[id] ?? []))
+    .map(([id, held]) => ({ id, held, at: latest(byMake[id]!) }))
+    .sort((a, b) => b.at.localeCompare(a.at));
+  const [shown, setShown] = useState(SHOWN_AT_ONCE);
   return (
     <Page title="Ledger">
       {finished.length === 0 ? (
@@ -42,9 +47,14 @@ export function Ledger() {
           <MiniPiece sections={SAMPLE} rowsDone={0} width={220} height={52} />
         </EmptyPlace>
       ) : null}
-      {finished.map(({ id, held }) => (
+      {finished.slice(0, shown).map(({ id, held }) => (
         <Entry key={id} id={id} held={held} />
       ))}
+      {finished.length > shown ? (
+        <Action onPress={() => setShown(shown + SHOWN_AT_ONCE)}>
+          {`Show ${Math.min(SHOWN_AT_ONCE, finished.length - shown)} more of ${finished.length}`}
+        </Action>
+      ) : null}
     </Page>
   );
 }
@@ -55,6 +65,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const router = useRouter();
   const units = useSettings((state) => state.units);
   const happened = useEvents((state) => state.happened);
+  useWholeMake(id);
   const progress = useProgress(id, make);
   if (!progress) return null;
   const { worked, state } = progress;
@@ -103,6 +114,10 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
       </View>
     </View>
   );
+}
+
+function latest(events: readonly KeptEvent[]): string {
+  return events.reduce((last, { at }) => (at > last ? at : last), '');
 }
 
 function day(iso: string): string {

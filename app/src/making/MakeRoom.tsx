@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Cautions } from '@/board/Cautions';
+import { KeepingTrouble } from '@/parts/KeepingLines';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { Action } from '@/parts/Action';
 import { Clash } from '@/parts/Clash';
@@ -13,7 +14,7 @@ import { useKeys } from '@/parts/useKeys';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
 import type { LocalDocument } from '@/state/library';
-import { useLine, useWaiting } from '@/state/sync';
+import { useLine, useWaiting, useWholeMake } from '@/state/sync';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
@@ -22,6 +23,7 @@ import { MAKE_KEYS } from './keys';
 import { NotePanel } from './NotePanel';
 import { PlanChanged } from './PlanChanged';
 import { Target } from './Target';
+import { Twice } from './Twice';
 import { useAwake } from './useAwake';
 import { courseWord, useProgress, type Progress } from './useProgress';
 
@@ -41,15 +43,17 @@ export function MakeRoom({ id, held }: Props) {
   const progress = useProgress(id, held.body);
   const happened = useEvents((state) => state.happened);
   useAwake();
+  useWholeMake(id);
 
-  const last = progress?.state.lastTick ?? null;
+  const last = progress?.state.last ?? null;
   const tick = () => {
     if (!progress) return;
-    if (progress.next) return happened(id, { kind: 'ticked' });
+    const { next, state } = progress;
+    if (next) return happened(id, { kind: 'ticked', step: next.id, under: state.decided });
     if (!progress.state.finished) happened(id, { kind: 'finished' });
     router.navigate('/ledger');
   };
-  const undo = () => last && happened(id, { kind: 'undone', undoes: last });
+  const undo = () => last && happened(id, { kind: 'undone', ticks: last.ticks });
   useKeys(
     {
       ' ': tick,
@@ -65,43 +69,49 @@ export function MakeRoom({ id, held }: Props) {
   if (!progress) return <Unreadable planId={held.body.planId} />;
   const boundaries = progress.marksMm;
   return (
-    <View onLayout={onLayout} style={{ flex: 1, flexDirection: 'row', backgroundColor: colours.surface }}>
-      <Tape
-        upright
-        lengthMm={progress.lengthMm}
-        px={box.height}
-        breadth={TAPE_BREADTH}
-        outMm={progress.reachedMm}
-        marks={boundaries}
-      />
-      <View role="main" style={{ flex: 1 }}>
-        <ScrollView
-          style={{ flex: 1 }}
-          contentContainerStyle={{ padding: 20, paddingBottom: 8, gap: 6, minHeight: '100%' }}
-        >
-          <Clash kind="makes" id={id} held={held} />
-          <PlanChanged id={id} held={held} />
-          <Glance progress={progress} title={held.body.title} />
-          <Latest progress={progress} />
-          {progress.state.done === 0 ? (
-            <Cautions cautions={progress.worked.cautions.filter(({ setAside }) => !setAside)} />
-          ) : null}
-          <View style={{ flexGrow: 1 }} />
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 }}>
-            <Action disabled={!last} onPress={() => undo()}>
-              Undo
-            </Action>
-            <Action onPress={() => setOpen('note')}>Note</Action>
-            <Action onPress={() => setOpen('keys')}>Keys</Action>
-            <Action onPress={() => router.navigate(`/plan/${held.body.planId}`)}>Plan</Action>
-            <Action onPress={() => router.navigate('/')}>Bench</Action>
-          </View>
-          <Sending />
-        </ScrollView>
-        <Target progress={progress} onTick={tick} onUndo={undo} />
+    <View style={{ flex: 1 }}>
+      <KeepingTrouble />
+      <View onLayout={onLayout} style={{ flex: 1, flexDirection: 'row', backgroundColor: colours.surface }}>
+        <Tape
+          upright
+          lengthMm={progress.lengthMm}
+          px={box.height}
+          breadth={TAPE_BREADTH}
+          outMm={progress.reachedMm}
+          marks={boundaries}
+        />
+        <View role="main" style={{ flex: 1 }}>
+          <ScrollView
+            style={{ flex: 1 }}
+            contentContainerStyle={{ padding: 20, paddingBottom: 8, gap: 6, minHeight: '100%' }}
+          >
+            <Clash kind="makes" id={id} held={held} />
+            <PlanChanged id={id} held={held} />
+            <Twice id={id} progress={progress} />
+            <Glance progress={progress} title={held.body.title} />
+            <Latest progress={progress} />
+            {progress.state.done.length === 0 ? (
+              <Cautions cautions={progress.worked.cautions.filter(({ setAside }) => !setAside)} />
+            ) : null}
+            <View style={{ flexGrow: 1 }} />
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 }}>
+              <Action disabled={!last} onPress={() => undo()}>
+                Undo
+              </Action>
+              <Action onPress={() => setOpen('note')}>Note</Action>
+              <Action onPress={() => setOpen('keys')}>Keys</Action>
+              <Action onPress={() => router.navigate(`/plan/${held.body.planId}`)}>Plan</Action>
+              <Action onPress={() => router.navigate('/')}>Bench</Action>
+            </View>
+            <Sending />
+          </ScrollView>
+          <Target progress={progress} onTick={tick} onUndo={undo} />
+        </View>
+        {open === 'note' ? (
+          <NotePanel make={id} step={last?.step ?? progress.worked.steps[0]!.id} onClose={() => setOpen(null)} />
+        ) : null}
+        {open === 'keys' ? <KeysPanel keys={MAKE_KEYS} onClose={() => setOpen(null)} /> : null}
       </View>
-      {open === 'note' ? <NotePanel make={id} step={progress.state.done} onClose={() => setOpen(null)} /> : null}
-      {open === 'keys' ? <KeysPanel keys={MAKE_KEYS} onClose={() => setOpen(null)} /> : null}
     </View>
   );
 }
@@ -157,8 +167,8 @@ function around({ row, section, side, kind, pieceName }: Step): string {
 
 /** The check of the step just done, while it can still be mended cheaply. */
 function Latest({ progress: { worked, state } }: { progress: Progress }) {
-  const check = worked.steps[state.done - 1]?.check;
-  const note = state.notes.filter(({ step }) => step === state.done).at(-1);
+  const check = worked.steps.find(({ id }) => id === state.last?.step)?.check;
+  const note = state.notes.filter(({ step }) => step !== null && step === state.last?.step).at(-1);
   return (
     <View style={{ gap: 8, marginTop: 8 }}>
       {check ? (

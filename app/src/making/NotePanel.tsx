@@ -1,3 +1,4 @@
+import { isBlank, withoutHidden } from '@keep-snug/core';
 import { useState } from 'react';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
@@ -7,7 +8,8 @@ import { useEvents } from '@/state/events';
 
 interface Props {
   make: string;
-  step: number;
+  /** The step it belongs to, by its id. */
+  step: string;
   onClose: () => void;
 }
 
@@ -18,7 +20,8 @@ export function NotePanel({ make, step, onClose }: Props) {
   const [text, setText] = useState('');
   const happened = useEvents((state) => state.happened);
   const keep = () => {
-    if (text.trim()) happened(make, { kind: 'noted', text: text.trim().slice(0, LONGEST), step });
+    if (!isBlank(text))
+      happened(make, { kind: 'noted', text: withoutHidden(text.trim().slice(0, LONGEST), 'lines'), step });
     onClose();
   };
   return (

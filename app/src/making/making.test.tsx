@@ -1,7 +1,8 @@
-import { foldMake, reckon, type Make, type MakeEvent } from '@keep-snug/core';
+import { foldMake, reckon, type Make } from '@keep-snug/core';
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { Bench } from '@/bench/Bench';
+import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
 import { show } from '@/fixtures/show';
 import { Ledger } from '@/ledger/Ledger';
 import { useEvents } from '@/state/events';
@@ -15,18 +16,16 @@ jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
 jest.mock('./useAwake', () => ({ useAwake: jest.fn() }));
 
 const [phoneId, tideId] = Object.keys(TERN_POINT.makes) as [string, string];
-const steps = (id: string) => reckon(TERN_POINT.makes[id]!.plan).steps.length;
+const steps = (id: string) => reckon(TERN_POINT.makes[id]!.plan).steps;
 const makeOf = (id: string): LocalDocument<Make> => useLibrary.getState().shelves.makes[id]!;
 const stateOf = (id: string) => foldMake(useEvents.getState().byMake[id] ?? [], steps(phoneId));
+const tick = (step: { id: string }) =>
+  useEvents.getState().happened(phoneId, { kind: 'ticked', step: step.id, under: null });
 
 function layOut(): void {
-  for (const kind of ['plans', 'makes', 'things'] as const) {
-    const list = Object.entries(TERN_POINT[kind]).map(([id, body]) => ({ id, body, revision: 1 }));
-    useLibrary.getState().receive(kind, list);
-  }
-  const events: MakeEvent[] = ternPointEvents(steps(tideId));
-  useEvents.setState({ byMake: {}, unsent: [], seq: 0 });
-  useEvents.getState().receive(events.map((event, index) => ({ seq: index + 1, event })));
+  nothingHere();
+  samplesHere(['plans', 'makes', 'things']);
+  serverHasEvents(ternPointEvents((plan) => reckon(plan).steps));
 }
 
 beforeEach(() => {
@@ -61,12 +60,12 @@ describe('the counter room', () => {
     fireEvent(target, 'pressIn', { nativeEvent: { pageX: 300 } });
     fireEvent(target, 'pressOut', { nativeEvent: { pageX: 120 } });
     fireEvent.press(target);
-    expect(stateOf(phoneId).done).toBe(22);
+    expect(stateOf(phoneId).done).toHaveLength(22);
     expect(screen.getByText('Row 22 of 86')).toBeTruthy();
   });
 
   it('brings the fold’s marker and its check at their row', () => {
-    for (let row = 23; row <= 34; row += 1) useEvents.getState().happened(phoneId, { kind: 'ticked' });
+    steps(phoneId).slice(23, 35).forEach(tick);
     open();
     expect(screen.getByText(/Hang a marker .* bottom fold/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Row 35 done'));
@@ -74,9 +73,34 @@ describe('the counter room', () => {
     expect(screen.getByText(/Two rows make a ridge: 35 rows/)).toBeTruthy();
   });
 
+  it('tells that another device ticked the same rows, which are worked once, until it is heard', () => {
+    const before = useEvents.getState().byMake[phoneId]!;
+    const rows = steps(phoneId).slice(23, 26);
+    rows.forEach(tick);
+    serverHasEvents([
+      ...before,
+      ...rows.map(({ id }, index) => ({
+        id: `there ${index}`,
+        make: phoneId,
+        device: 'another',
+        at: '2026-10-03T18:00:00.000Z',
+        n: 30 + index,
+        kind: 'ticked' as const,
+        step: id,
+        under: null,
+      })),
+    ]);
+    open();
+    expect(screen.getByText('Row 26 of 86')).toBeTruthy();
+    expect(screen.getByText(/^Row 23 to row 25 were ticked on another device too, and counted once/)).toBeTruthy();
+    fireEvent.press(screen.getByText('Undo'));
+    expect(screen.getByText('Row 25 of 86')).toBeTruthy();
+    fireEvent.press(screen.getByText('It is right'));
+    expect(screen.queryByText(/counted once/)).toBeNull();
+  });
+
   it('ends in the ledger once everything is done', () => {
-    const left = steps(phoneId) - 23;
-    for (let step = 0; step < left; step += 1) useEvents.getState().happened(phoneId, { kind: 'ticked' });
+    steps(phoneId).slice(23).forEach(tick);
     open();
     expect(screen.getByText('All done')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Put it in the ledger'));

@@ -1,4 +1,4 @@
-import { foldMake, MAKE_FORMAT, type Make, type Plan } from '@keep-snug/core';
+import { isFinished, MAKE_FORMAT, type Make, type Plan } from '@keep-snug/core';
 import { useEvents } from '@/state/events';
 import { useLibrary, useShelf } from '@/state/library';
 
@@ -13,6 +13,6 @@ export function useMakeOf(planId: string): string | undefined {
   const makes = useShelf('makes');
   const byMake = useEvents((state) => state.byMake);
   return makes
-    .filter(([id, held]) => held.body.planId === planId && !foldMake(byMake[id] ?? [], Infinity).finished)
+    .filter(([id, held]) => held.body.planId === planId && !isFinished(byMake[id] ?? []))
     .sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt))[0]?.[0];
 }

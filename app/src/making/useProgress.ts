@@ -29,11 +29,12 @@ export function useProgress(id: string, make: Make): Progress | null {
   const reader = useReader();
   const events = useMakeEvents(id);
   const { worked } = reckonFor(make.plan, reader);
-  const state = useMemo(() => foldMake(events, worked?.steps.length ?? 0), [events, worked]);
+  const state = useMemo(() => foldMake(events, worked?.steps ?? []), [events, worked]);
   if (!worked) return null;
-  const next = worked.steps[state.done];
+  const isDone = new Set(state.done);
+  const next = worked.steps.find((step) => !isDone.has(step.id));
   const tape = tapeOf(worked);
-  const done = worked.steps.slice(0, state.done);
+  const done = worked.steps.filter((step) => isDone.has(step.id));
   const piece = worked.pieces.find((one) => one.id === (next ?? worked.steps.at(-1))?.piece) ?? worked.pieces[0]!;
   return {
     worked,

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useColours } from '@/theme/useTheme';
-import { AwayLine } from './AwayLine';
+import { KeepingLines } from './KeepingLines';
 import { Words } from './Words';
 
 interface Props {
@@ -16,7 +16,7 @@ export function Page({ title, actions, children }: Props) {
   const colours = useColours();
   return (
     <View style={{ flex: 1 }}>
-      <AwayLine />
+      <KeepingLines />
       <ScrollView
         role="main"
         style={{ flex: 1, backgroundColor: colours.chalk }}

@@ -2,7 +2,7 @@ import { useRouter, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useColours } from '@/theme/useTheme';
-import { AwayLine } from './AwayLine';
+import { KeepingLines } from './KeepingLines';
 import { Icon } from './Icon';
 import { Press } from './Press';
 
@@ -40,7 +40,7 @@ export function RoomBar({ back, children }: Props) {
         </Press>
         {children}
       </View>
-      <AwayLine />
+      <KeepingLines />
     </View>
   );
 }

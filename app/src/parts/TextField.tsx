@@ -1,5 +1,6 @@
+import { withoutHidden } from '@keep-snug/core';
 import { TextInput } from 'react-native-paper';
-import { useId, type Ref } from 'react';
+import { useId, useState, type Ref } from 'react';
 import { View, type KeyboardTypeOptions, type TextInput as RNTextInput } from 'react-native';
 import { useColours } from '@/theme/useTheme';
 import { useType } from '@/theme/useType';
@@ -24,6 +25,13 @@ export function TextField({ label, value, onChange, hint, error, keyboard, multi
   const colours = useColours();
   const id = useId();
   const type = useType('body');
+  const [hidden, setHidden] = useState(false);
+  const typed = (text: string) => {
+    const clean = withoutHidden(text, multiline ? 'lines' : 'one-line');
+    setHidden(clean !== text);
+    onChange(clean);
+  };
+  const said = error ?? (hidden ? 'Hidden characters were taken out.' : (hint ?? ''));
   return (
     <View style={{ gap: 4, flexGrow: 1, flexBasis: 130 }}>
       <Words as="smallStrong">{label}</Words>
@@ -32,7 +40,7 @@ export function TextField({ label, value, onChange, hint, error, keyboard, multi
         mode="outlined"
         dense
         value={value}
-        onChangeText={onChange}
+        onChangeText={typed}
         onBlur={onBlur}
         error={error !== undefined}
         keyboardType={keyboard ?? 'default'}
@@ -46,7 +54,7 @@ export function TextField({ label, value, onChange, hint, error, keyboard, multi
       />
       <View nativeID={id} role={error ? 'alert' : undefined}>
         <Words as="small" tone={error ? 'rowan' : 'faint'}>
-          {error ?? hint ?? ''}
+          {said}
         </Words>
       </View>
     </View>

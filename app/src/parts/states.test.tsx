@@ -74,7 +74,7 @@ describe('while the server is away', () => {
 describe('changed on another device', () => {
   const yarn = (name: string) => ({ name, yarn: { name, metresPer100g: 200 } });
   const held = () => useLibrary.getState().shelves.yarns.y!;
-  const clash = (theirs: { id: string; revision: number; body: unknown } | null) =>
+  const clash = (theirs: { revision: number; body: unknown } | null) =>
     act(() =>
       useLibrary.setState(({ shelves }) => ({
         shelves: { ...shelves, yarns: { y: { body: yarn('mine'), revision: 1, dirty: false, theirs } } },
@@ -82,13 +82,13 @@ describe('changed on another device', () => {
     );
 
   it('offers both, and keeps the one that is chosen', () => {
-    clash({ id: 'y', revision: 4, body: yarn('theirs') });
+    clash({ revision: 4, body: yarn('theirs') });
     const first = show(<Clash kind="yarns" id="y" held={held()} />);
     expect(screen.getByText('Changed on another device')).toBeTruthy();
     fireEvent.press(screen.getByText('Keep what is here'));
     expect(held()).toMatchObject({ body: yarn('mine'), revision: 4, dirty: true });
     first.unmount();
-    clash({ id: 'y', revision: 4, body: yarn('theirs') });
+    clash({ revision: 4, body: yarn('theirs') });
     show(<Clash kind="yarns" id="y" held={held()} />);
     fireEvent.press(screen.getByText('Take what is there'));
     expect(held()).toEqual({ body: yarn('theirs'), revision: 4, dirty: false });

@@ -5,7 +5,10 @@ import { Page } from '@/parts/Page';
 import { Tabs } from '@/parts/Tabs';
 import { Words } from '@/parts/Words';
 import { useSettings, type Choices } from '@/state/settings';
-import { useWaiting } from '@/state/sync';
+import { useLine, useWaiting } from '@/state/sync';
+import { BringBack } from './BringBack';
+import { DeletedList } from './DeletedList';
+import { RefusedEvents } from './RefusedEvents';
 import { saveEverything, useHeldInWords } from './everything';
 
 /** What can be set, and how each choice is named. */
@@ -92,7 +95,10 @@ export function SettingsPage() {
       <ChoiceOf of="foundation" />
       <ChoiceOf of="letters" />
       <ChoiceOf of="theme" />
-      <ServerDocument />
+      <Data />
+      <Setting name="Deleted">
+        <DeletedList />
+      </Setting>
     </Page>
   );
 }
@@ -108,25 +114,29 @@ function ChoiceOf<K extends keyof Choices>({ of }: { of: K }) {
   );
 }
 
-function ServerDocument() {
+function Data() {
   const waiting = useWaiting();
+  const reached = useLine((state) => state.reached);
   const [saved, setSaved] = useState('');
   const held = useHeldInWords();
-  const save = () => setSaved(saveEverything());
   return (
     <Setting name="Data">
       <Words>{`On this device: ${held}.`}</Words>
       <Words tone="faint">
         {waiting > 0 ? `${waiting} changes are not with the server yet.` : 'The server has all of it too.'}
       </Words>
+      <RefusedEvents />
       <View style={{ flexDirection: 'row', marginLeft: -4 }}>
-        <Action onPress={save}>Save everything as a file</Action>
+        <Action onPress={() => void saveEverything(reached === true && waiting === 0).then(setSaved)}>
+          Save everything as a file
+        </Action>
       </View>
       {saved ? (
         <Words as="small" tone="lichen" live>
-          {`Saved as ${saved}: plain JSON, each piece in its open format.`}
+          {`Saved as ${saved} (JSON).`}
         </Words>
       ) : null}
+      <BringBack />
     </Setting>
   );
 }

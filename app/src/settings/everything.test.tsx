@@ -3,6 +3,7 @@ import { parsePlan, type DocumentKind } from '@keep-snug/core/formats';
 import { screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
 import { useEvents } from '@/state/events';
+import { serverHas } from '@/fixtures/serverHas';
 import { useLibrary } from '@/state/library';
 import { LETTERS, useSettings } from '@/state/settings';
 import { Words } from '@/parts/Words';
@@ -10,20 +11,17 @@ import { larger, TYPE } from '@/theme/type';
 import { everything } from './everything';
 import { SettingsPage } from './SettingsPage';
 
-const kept = (record: Readonly<Record<string, unknown>>) =>
-  Object.entries(record).map(([id, body]) => ({ id, body, revision: 1 }));
-
 beforeEach(() => {
   useLibrary.setState({ shelves: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {} } });
   const { plans, things, yarns, swatches } = TERN_POINT;
   for (const [kind, record] of Object.entries({ plans, things, yarns, swatches }))
-    useLibrary.getState().receive(kind as DocumentKind, kept(record));
+    serverHas(kind as DocumentKind, record);
   useSettings.getState().set({ letters: 'usual' });
 });
 
 describe('everything as a file', () => {
-  it('holds each document as it is, by its id, and reads back as what it was', () => {
-    const file = JSON.parse(everything());
+  it('holds each document as it is, by its id, and reads back as what it was', async () => {
+    const file = JSON.parse(await everything());
     expect(file.format).toBe('keep-snug.everything/1');
     expect(Object.keys(file)).toEqual(['format', 'plans', 'things', 'yarns', 'swatches', 'makes', 'events']);
     expect(file.plans).toEqual(JSON.parse(JSON.stringify(TERN_POINT.plans)));
@@ -31,10 +29,10 @@ describe('everything as a file', () => {
     expect(file.events).toHaveLength(Object.values(useEvents.getState().byMake).flat().length);
   });
 
-  it('leaves out what was taken off', () => {
+  it('leaves out what was deleted', async () => {
     const [id] = Object.keys(TERN_POINT.things);
     useLibrary.getState().remove('things', id!);
-    expect(Object.keys(JSON.parse(everything()).things)).not.toContain(id);
+    expect(Object.keys(JSON.parse(await everything()).things)).not.toContain(id);
   });
 
   it('is told in numbers among the settings', () => {

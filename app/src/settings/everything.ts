@@ -1,6 +1,9 @@
 import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
+import type { KeptEvent, MakeEvent } from '@keep-snug/core';
+import { deviceNow } from '@/state/device';
 import { useEvents } from '@/state/events';
-import { useLibrary, type LocalDocument } from '@/state/library';
+import { useLibrary, type LocalDocument, type Shelf } from '@/state/library';
+import { useSaved } from '@/state/saved';
 
 const NAMES: Readonly<Record<DocumentKind, readonly [one: string, many: string]>> = {
   plans: ['plan', 'plans'],
@@ -10,37 +13,58 @@ const NAMES: Readonly<Record<DocumentKind, readonly [one: string, many: string]>
   makes: ['make', 'makes'],
 };
 
-type Shelf = Record<string, LocalDocument<unknown>>;
+/** `3 plans`, `1 yarn`. */
+export function counted(kind: DocumentKind, count: number): string {
+  return `${count} ${NAMES[kind][count === 1 ? 0 : 1]}`;
+}
 
 const presentOn = (shelf: Shelf) => Object.entries(shelf).filter(([, held]) => !held.gone);
 
 /** What is on this device, in words. */
 export function useHeldInWords(): string {
   const shelves = useLibrary((state) => state.shelves);
-  return DOCUMENT_KINDS.map((kind) => {
-    const count = presentOn(shelves[kind] as Shelf).length;
-    return `${count} ${NAMES[kind][count === 1 ? 0 : 1]}`;
-  }).join(', ');
+  return DOCUMENT_KINDS.map((kind) => counted(kind, presentOn(shelves[kind] as Shelf).length)).join(', ');
+}
+
+/** Every document on this device that is not deleted, by kind and id. */
+export function documentsHere(): { kind: DocumentKind; id: string; held: LocalDocument<unknown> }[] {
+  const { shelves } = useLibrary.getState();
+  return DOCUMENT_KINDS.flatMap((kind) => presentOn(shelves[kind] as Shelf).map(([id, held]) => ({ kind, id, held })));
+}
+
+/** Everything that happened, as far as this device has it: also what is not laid out. */
+async function eventsHere(): Promise<KeptEvent[]> {
+  const records = (await deviceNow()?.getAll('events')) ?? [];
+  const laidOut = Object.values(useEvents.getState().byMake).flat();
+  return [...new Map([...records.map(({ event }) => event), ...laidOut].map((event) => [event.id, event])).values()];
 }
 
 /** Everything on this device as one file's text: each document in its open format, by its id, and every event. */
-export function everything(): string {
-  const { shelves } = useLibrary.getState();
-  const documents = DOCUMENT_KINDS.map((kind) => {
-    const bodies = presentOn(shelves[kind] as Shelf).map(([id, { body }]) => [id, body]);
-    return [kind, Object.fromEntries(bodies)];
-  });
-  const events = Object.values(useEvents.getState().byMake).flat();
-  return JSON.stringify({ format: 'keep-snug.everything/1', ...Object.fromEntries(documents), events }, null, 2);
+export async function everything(): Promise<string> {
+  const documents = Object.fromEntries(DOCUMENT_KINDS.map((kind): [string, Record<string, unknown>] => [kind, {}]));
+  for (const { kind, id, held } of documentsHere()) documents[kind]![id] = held.body;
+  const events = (await eventsHere()).map(({ seq: _seq, ...event }) => event as MakeEvent);
+  return JSON.stringify({ format: 'keep-snug.everything/1', ...documents, events }, null, 2);
 }
 
-/** Hands everything to the browser as a file, and tells its name. */
-export function saveEverything(): string {
+/**
+ * Hands everything to the browser as a file, and tells its name. The server's copy is the fuller one, where it has all
+ * that is here: of makes finished on another device this one has only the end.
+ */
+export async function saveEverything(serverHasAll: boolean): Promise<string> {
   const name = `keep-snug-${new Date().toISOString().slice(0, 10)}.json`;
-  const address = URL.createObjectURL(new Blob([everything()], { type: 'application/json' }));
-  const link = document.createElement('a');
-  Object.assign(link, { href: address, download: name });
-  link.click();
-  URL.revokeObjectURL(address);
+  if (serverHasAll) download('/api/everything', name);
+  else {
+    const address = URL.createObjectURL(new Blob([await everything()], { type: 'application/json' }));
+    download(address, name);
+    URL.revokeObjectURL(address);
+  }
+  useSaved.getState().saved();
   return name;
+}
+
+function download(href: string, name: string): void {
+  const link = document.createElement('a');
+  Object.assign(link, { href, download: name });
+  link.click();
 }

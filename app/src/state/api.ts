@@ -1,21 +1,52 @@
-import type { MakeEvent } from '@keep-snug/core';
+import type { KeptEvent, MakeEvent } from '@keep-snug/core';
 import type { DocumentKind } from '@keep-snug/core/documents';
-
-export interface ServerDocument {
-  id: string;
-  revision: number;
-  body: unknown;
-}
-
-export type PutAnswer =
-  | { is: 'kept'; kept: ServerDocument }
-  | { is: 'stale'; present: ServerDocument | null }
-  | { is: 'refused'; message: string };
+import type { PutAnswer, ServerChange } from './held';
+import type { LocalDocument } from './library';
 
 /** The server could not be reached, or answered that it is in trouble: try again later, nothing is lost. */
 export class Away extends Error {}
 
-async function ask(path: string, init?: RequestInit): Promise<Response> {
+/** Another house answered than the one this device knows: nothing of its answer is to be taken for granted. */
+export class OtherHouse extends Error {
+  constructor(readonly store: string) {
+    super(`another house, ${store}`);
+  }
+}
+
+/** An entry of the feed. */
+export type Entry = (ServerChange & { seq: number }) | { seq: number; kind: 'events'; id: string; event: MakeEvent };
+
+export interface ChangesPage {
+  store: string;
+  entries: Entry[];
+  next: number;
+  last: string | null;
+}
+
+interface Fault {
+  path: string;
+  message: string;
+}
+
+interface Problem {
+  title: string;
+  errors?: Fault[];
+  present?: { revision: number; body: unknown } | null;
+}
+
+export type SendAnswer = { is: 'kept' } | { is: 'refused'; title: string; errors: readonly Fault[] };
+
+export interface DeletedDocument {
+  kind: DocumentKind;
+  id: string;
+  body: unknown;
+  deletedAt: string;
+}
+
+const STORE_HEADER = 'Keep-Snug-Store';
+
+/** @param store the house that is meant; any, where none is named */
+async function ask(path: string, store?: string, init?: RequestInit): Promise<Response> {
   let answer: Response;
   try {
     answer = await fetch(`/api${path}`, { ...init, headers: { 'Content-Type': 'application/json', ...init?.headers } });
@@ -23,47 +54,76 @@ async function ask(path: string, init?: RequestInit): Promise<Response> {
     throw new Away();
   }
   if (answer.status >= 500 || answer.status === 429) throw new Away();
+  const name = answer.headers.get(STORE_HEADER);
+  // whatever answered without its name is something between here and there
+  if (name === null) throw new Away();
+  if (store !== undefined && name !== store) throw new OtherHouse(name);
   return answer;
 }
 
-export async function listDocuments(kind: DocumentKind): Promise<ServerDocument[]> {
-  return (await ask(`/${kind}`)).json() as Promise<ServerDocument[]>;
+/** An answer that breaks off half-way is none. */
+async function read<T>(answer: Response): Promise<T> {
+  try {
+    return (await answer.json()) as T;
+  } catch {
+    throw new Away();
+  }
 }
 
-/** Writes a document made on `revision`; 0 is a new one. */
-export async function putDocument(kind: DocumentKind, id: string, revision: number, body: unknown): Promise<PutAnswer> {
-  return readPut(
-    await ask(`/${kind}/${id}`, { method: 'PUT', headers: matching(revision), body: JSON.stringify(body) }),
-  );
+/** Sends a document as it is held: a new one, a change on its revision, or that it was deleted. */
+export async function sendDocument(
+  store: string,
+  kind: DocumentKind,
+  id: string,
+  { gone, revision, body }: LocalDocument<unknown>,
+): Promise<PutAnswer> {
+  const path = `/${kind}/${id}`;
+  const headers: Record<string, string> = revision === 0 ? { 'If-None-Match': '*' } : { 'If-Match': `"${revision}"` };
+  const init = gone ? { method: 'DELETE', headers } : { method: 'PUT', headers, body: JSON.stringify(body) };
+  const answer = await ask(path, store, init);
+  if (answer.status === 204) return { is: 'kept', revision };
+  const told = await read<Problem & { revision: number }>(answer);
+  if (answer.ok) return { is: 'kept', revision: told.revision };
+  if (answer.status === 409) return { is: 'stale', present: told.present ?? null };
+  return { is: 'refused', message: inWords(told) };
 }
 
-export async function deleteDocument(kind: DocumentKind, id: string, revision: number): Promise<PutAnswer> {
-  const answer = await ask(`/${kind}/${id}`, { method: 'DELETE', headers: matching(revision) });
-  if (answer.status === 204) return { is: 'kept', kept: { id, revision, body: null } };
-  return readPut(answer);
+function inWords({ title, errors = [] }: Problem): string {
+  return errors.map(({ path, message }) => `${path}: ${message}`).join(' ') || title;
 }
 
-function matching(revision: number): Record<string, string> {
-  return revision === 0 ? { 'If-None-Match': '*' } : { 'If-Match': `"${revision}"` };
+export async function sendEvents(store: string, batch: readonly MakeEvent[]): Promise<SendAnswer> {
+  const answer = await ask('/events', store, { method: 'POST', body: JSON.stringify(batch) });
+  if (answer.ok) return { is: 'kept' };
+  const { title, errors = [] } = await read<Problem>(answer);
+  return { is: 'refused', title, errors };
 }
 
-async function readPut(answer: Response): Promise<PutAnswer> {
-  const body = (await answer.json()) as ServerDocument & {
-    title: string;
-    present?: ServerDocument | null;
-    errors?: { path: string; message: string }[];
-  };
-  if (answer.ok) return { is: 'kept', kept: body };
-  if (answer.status === 409) return { is: 'stale', present: body.present ?? null };
-  return { is: 'refused', message: (body.errors ?? []).map((e) => `${e.path}: ${e.message}`).join(' ') || body.title };
+/**
+ * What was written after `since`.
+ * @param last what this device knows to have been written under `since`
+ * @throws OtherHouse also where the house is the same and its history another
+ */
+export async function changesSince(since: number, last: string | null, store?: string): Promise<ChangesPage> {
+  const known = last === null ? '' : `&last=${encodeURIComponent(last)}`;
+  const answer = await ask(`/changes?since=${since}${known}`, store);
+  const name = answer.headers.get(STORE_HEADER)!;
+  if (answer.status === 409) throw new OtherHouse(name);
+  return { store: name, ...(await read<Omit<ChangesPage, 'store'>>(answer)) };
 }
 
-export async function sendEvents(batch: readonly MakeEvent[]): Promise<string[]> {
-  const answer = await ask('/events', { method: 'POST', body: JSON.stringify(batch) });
-  if (!answer.ok) throw new Away();
-  return ((await answer.json()) as { accepted: string[] }).accepted;
+/** Everything that happened to a make, as the server has it. */
+export async function eventsOf(store: string, make: string): Promise<KeptEvent[]> {
+  const all: KeptEvent[] = [];
+  for (;;) {
+    const since = all.at(-1)?.seq ?? 0;
+    const answer = await ask(`/events?make=${make}&since=${since}`, store);
+    const page = await read<{ seq: number; event: MakeEvent }[]>(answer);
+    if (page.length === 0) return all;
+    all.push(...page.map(({ seq, event }) => ({ ...event, seq })));
+  }
 }
 
-export async function eventsSince(seq: number): Promise<{ seq: number; event: MakeEvent }[]> {
-  return (await ask(`/events?since=${seq}`)).json() as Promise<{ seq: number; event: MakeEvent }[]>;
+export async function listDeleted(): Promise<DeletedDocument[]> {
+  return read(await ask('/deleted'));
 }

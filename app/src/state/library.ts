@@ -1,9 +1,8 @@
 import type { DocumentKind, Documents } from '@keep-snug/core/documents';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
-import type { ServerDocument, PutAnswer } from './api';
+import { keepDocument, type DocumentWork } from './device/keeper';
+import { afterAnswer, offeredAnew, received, type PutAnswer, type ServerChange } from './held';
 import { newId } from './ids';
-import { calmStorage } from './storage';
 
 /** A document as this device has it. */
 export interface LocalDocument<Body> {
@@ -12,113 +11,152 @@ export interface LocalDocument<Body> {
   revision: number;
   /** Changed here and not yet sent. */
   dirty: boolean;
-  /** Taken off here and not yet sent. */
+  /** Names the last change made here: an answer to an earlier one does not settle it. */
+  stamp?: string;
+  /** Deleted here and not yet sent. */
   gone?: boolean;
-  /** What stands on the server where a change of ours came too late; null when it was taken off there. */
-  theirs?: ServerDocument | null;
+  /** What stands on the server where a change of ours came too late; null when it was deleted there. */
+  theirs?: { revision: number; body: unknown } | null;
   /** Why the server would not take it. */
   refused?: string;
 }
 
-type Shelves = { [K in DocumentKind]: Record<string, LocalDocument<Documents[K]>> };
+export type Shelf = Record<string, LocalDocument<unknown>>;
+export type Shelves = { [K in DocumentKind]: Record<string, LocalDocument<Documents[K]>> };
 
 interface Library {
   shelves: Shelves;
   /** Whether the server's documents have ever been seen on this device. */
   loaded: boolean;
   add: <K extends DocumentKind>(kind: K, body: Documents[K]) => string;
+  /** Lays a document under an id of its own: one that was deleted, or one of a file. */
+  lay: (kind: DocumentKind, id: string, body: unknown) => void;
   change: <K extends DocumentKind>(kind: K, id: string, body: Documents[K]) => void;
   remove: (kind: DocumentKind, id: string) => void;
   /** Settles a clash: keep what is here, or take what is there. */
   settle: (kind: DocumentKind, id: string, whose: 'mine' | 'theirs') => void;
   /** Takes in what the server has; what was changed here and not yet sent stays. */
-  receive: (kind: DocumentKind, list: readonly ServerDocument[]) => void;
-  /** Takes in the answer to a write of `sent`. */
-  answered: (kind: DocumentKind, id: string, sent: unknown, answer: PutAnswer) => void;
+  receive: (changes: readonly ServerChange[]) => void;
+  /** Takes in the answer to the write of a change. */
+  answered: (kind: DocumentKind, id: string, sent: LocalDocument<unknown>, answer: PutAnswer) => void;
+  /** All of it is to be sent anew, to a house that does not know it. */
+  offerAnew: (ids: readonly { kind: DocumentKind; id: string }[]) => void;
+  /** Puts documents back as they were, or takes them out where they were not. */
+  putBack: (list: readonly { kind: DocumentKind; id: string; held: LocalDocument<unknown> | undefined }[]) => void;
+  /** As it stands in this device's store, where another tab may have written. */
+  adopt: (list: readonly { kind: DocumentKind; id: string; held: LocalDocument<unknown> | undefined }[]) => void;
 }
 
-const EMPTY: Shelves = { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {} };
+export const EMPTY: Shelves = { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {} };
 
-type Shelf = Record<string, LocalDocument<unknown>>;
+interface Patch {
+  kind: DocumentKind;
+  id: string;
+  work: DocumentWork;
+}
 
-export const useLibrary = create<Library>()(
-  persist(
-    (set, get) => {
-      const onShelf = (kind: DocumentKind, work: (shelf: Shelf) => Shelf) =>
-        set((state) => ({ shelves: { ...state.shelves, [kind]: work(state.shelves[kind] as Shelf) } }));
-      const onHeld = (
-        kind: DocumentKind,
-        id: string,
-        work: (held: LocalDocument<unknown>) => LocalDocument<unknown> | undefined,
-      ) => {
-        const held = (get().shelves[kind] as Shelf)[id];
-        if (!held) return;
-        onShelf(kind, ({ [id]: _old, ...rest }) => {
-          const next = work(held);
-          return next ? { ...rest, [id]: next } : rest;
-        });
-      };
+export const useLibrary = create<Library>()((set, get) => {
+  /** Here at once, in this device's store as soon as may be. */
+  const apply = (patches: readonly Patch[]) => {
+    for (const { kind, id, work } of patches) keepDocument(kind, id, work);
+    set(({ shelves }) => ({
+      shelves: patched(
+        shelves,
+        patches.map(({ kind, id, work }) => ({ kind, id, held: work(heldIn(shelves, kind, id)) })),
+      ),
+    }));
+  };
+  const onHeld = (kind: DocumentKind, id: string, work: DocumentWork) => {
+    if (heldIn(get().shelves, kind, id)) apply([{ kind, id, work: (held) => (held ? work(held) : undefined) }]);
+  };
+  const isNew = (body: unknown): DocumentWork => {
+    const stamp = newId();
+    return (held) => ({ ...offeredAnew(held, body), stamp });
+  };
 
-      return {
-        shelves: EMPTY,
-        loaded: false,
-        add: (kind, body) => {
-          const id = newId();
-          onShelf(kind, (shelf) => ({ ...shelf, [id]: { body, revision: 0, dirty: true } }));
-          return id;
-        },
-        change: (kind, id, body) => onHeld(kind, id, (held) => ({ ...held, body, dirty: true, refused: undefined })),
-        remove: (kind, id) =>
-          onHeld(kind, id, (held) => (held.revision === 0 ? undefined : { ...held, dirty: true, gone: true })),
-        settle: (kind, id, whose) =>
-          onHeld(kind, id, ({ theirs, ...held }) => {
-            if (whose === 'mine') return { ...held, revision: theirs?.revision ?? 0, dirty: true };
-            return theirs ? { body: theirs.body, revision: theirs.revision, dirty: false } : undefined;
-          }),
-        receive: (kind, list) => {
-          onShelf(kind, (shelf) => received(shelf, list));
-          set({ loaded: true });
-        },
-        answered: (kind, id, sent, answer) => onHeld(kind, id, (held) => afterAnswer(held, sent, answer)),
-      };
+  return {
+    shelves: EMPTY,
+    loaded: false,
+    add: (kind, body) => {
+      const id = newId();
+      apply([{ kind, id, work: isNew(body) }]);
+      return id;
     },
-    { name: 'keep-snug.library', storage: calmStorage<Library>() },
-  ),
-);
+    lay: (kind, id, body) => apply([{ kind, id, work: isNew(body) }]),
+    change: (kind, id, body) => {
+      const stamp = newId();
+      onHeld(kind, id, (held) => {
+        const { refused: _mended, ...rest } = held!;
+        return { ...rest, body, dirty: true, stamp };
+      });
+    },
+    remove: (kind, id) => {
+      const stamp = newId();
+      // one that was never sent may be on its way: it is taken back there too
+      onHeld(kind, id, (held) => ({ ...held!, dirty: true, gone: true, stamp }));
+    },
+    settle: (kind, id, whose) =>
+      onHeld(kind, id, (held) => {
+        const { theirs, ...mine } = held!;
+        if (whose === 'mine') return { ...mine, revision: theirs?.revision ?? 0, dirty: true };
+        return theirs ? { body: theirs.body, revision: theirs.revision, dirty: false } : undefined;
+      }),
+    receive: (changes) => {
+      apply(changes.map((change) => ({ ...change, work: (held) => received(held, change) })));
+      if (!get().loaded) set({ loaded: true });
+    },
+    answered: (kind, id, sent, answer) =>
+      apply([{ kind, id, work: (held) => held && afterAnswer(held, sent, answer) }]),
+    offerAnew: (ids) =>
+      apply(
+        ids.map(({ kind, id }) => ({
+          kind,
+          id,
+          work: (held) => (held && !held.gone ? offeredAnew(held, held.body) : undefined),
+        })),
+      ),
+    putBack: (list) => apply(list.map(({ kind, id, held }) => ({ kind, id, work: () => held }))),
+    adopt: (list) => set(({ shelves }) => ({ shelves: patched(shelves, list) })),
+  };
+});
+
+function heldIn(shelves: Shelves, kind: DocumentKind, id: string): LocalDocument<unknown> | undefined {
+  return (shelves[kind] as Shelf)[id];
+}
 
 /**
- * A shelf after the server's list came in: unsent work stays, all else is as it stands there. What has not changed stays
- * the same object, so that nothing is reckoned again for it.
+ * Shelves with some of their documents changed or taken out. What has not changed stays the same object, so that nothing
+ * is reckoned again for it.
  */
-export function received(shelf: Shelf, list: readonly ServerDocument[]): Shelf {
-  const next: Shelf = {};
-  for (const { id, body, revision } of list) {
-    const held = shelf[id];
-    next[id] = held && (unsettled(held) || held.revision >= revision) ? held : { body, revision, dirty: false };
+function patched(
+  shelves: Shelves,
+  list: readonly { kind: DocumentKind; id: string; held: LocalDocument<unknown> | undefined }[],
+): Shelves {
+  const next: Record<string, Shelf> = {};
+  for (const { kind, id, held } of list) {
+    const before = heldIn(shelves, kind, id);
+    if (before === held || (before && held && isSame(before, held))) continue;
+    next[kind] ??= { ...(shelves[kind] as Shelf) };
+    if (held) next[kind][id] = held;
+    else delete next[kind][id];
   }
-  for (const [id, held] of Object.entries(shelf)) {
-    if (!(id in next) && unsettled(held)) next[id] = held;
-  }
-  return next;
+  return Object.keys(next).length === 0 ? shelves : ({ ...shelves, ...next } as Shelves);
 }
 
-function unsettled(held: LocalDocument<unknown>): boolean {
-  return held.dirty || held.theirs !== undefined || held.refused !== undefined;
+/** Every change has a stamp, every sending an answer: by these alone two states of a document differ. */
+function isSame(a: LocalDocument<unknown>, b: LocalDocument<unknown>): boolean {
+  return (
+    a.stamp === b.stamp &&
+    a.revision === b.revision &&
+    a.dirty === b.dirty &&
+    a.gone === b.gone &&
+    a.refused === b.refused &&
+    a.theirs?.revision === b.theirs?.revision &&
+    (a.theirs === undefined) === (b.theirs === undefined)
+  );
 }
 
-/** A held document after the server answered a write. A change made meanwhile is still to be sent. */
-export function afterAnswer(
-  held: LocalDocument<unknown>,
-  sent: unknown,
-  answer: PutAnswer,
-): LocalDocument<unknown> | undefined {
-  if (answer.is === 'stale') return { ...held, dirty: false, theirs: answer.present };
-  if (answer.is === 'refused') return { ...held, dirty: held.body !== sent, refused: answer.message };
-  if (held.gone) return undefined;
-  return { ...held, revision: answer.kept.revision, dirty: held.body !== sent };
-}
-
-/** The documents of a kind that are not taken off. */
+/** The documents of a kind that are not deleted. */
 export function useShelf<K extends DocumentKind>(kind: K): [string, LocalDocument<Documents[K]>][] {
   const shelf = useLibrary((state) => state.shelves[kind]) as Record<string, LocalDocument<Documents[K]>>;
   return Object.entries(shelf).filter(([, held]) => !held.gone);

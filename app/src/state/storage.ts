@@ -1,5 +1,4 @@
-import { createJSONStorage, type PersistStorage, type StorageValue } from 'zustand/middleware';
-import { useBoard } from './board';
+import { createJSONStorage } from 'zustand/middleware';
 
 const memory = new Map<string, string>();
 
@@ -10,7 +9,10 @@ const fallback = {
   removeItem: (key: string) => void memory.delete(key),
 };
 
-function available(): Storage | typeof fallback {
+export type SmallStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+
+/** The browser's small storage, or what stands in for it. */
+export function smallStorage(): SmallStorage {
   try {
     return globalThis.localStorage ?? fallback;
   } catch {
@@ -18,54 +20,18 @@ function available(): Storage | typeof fallback {
   }
 }
 
-export const deviceStorage = createJSONStorage(available);
-
-/** So long after the last change it is written down, ms. */
-const CALM_MS = 250;
-
-interface Pending {
-  name: string;
-  value: unknown;
-}
-
-let pending = new Map<string, Pending>();
-let timer: ReturnType<typeof setTimeout> | undefined;
-
-/** Writes down what waits once no hand draws: writing takes longer than a frame. */
-function flushInCalm(): void {
-  if (!useBoard.getState().dragging) return flush();
-  timer = setTimeout(flushInCalm, CALM_MS);
-}
-
-function flush(): void {
-  clearTimeout(timer);
-  const due = pending;
-  pending = new Map();
-  for (const { name, value } of due.values()) available().setItem(name, JSON.stringify(value));
-}
-
-// a page that is left writes down what it holds before it goes
-globalThis.addEventListener?.('pagehide', flush);
-globalThis.document?.addEventListener?.('visibilitychange', flush);
-
-/**
- * Storage for what changes with every movement of a hand: written down once it is calm, and before the page is left, so
- * that a drag does not write the whole library at every frame.
- */
-export function calmStorage<State>(): PersistStorage<State> {
+/** For settings and what is being typed: a storage that is full or refused must not stop the hand. */
+export const deviceStorage = createJSONStorage(() => {
+  const storage = smallStorage();
   return {
-    getItem: (name) => {
-      const text = available().getItem(name);
-      return text === null ? null : (JSON.parse(text) as StorageValue<State>);
-    },
-    setItem: (name, value) => {
-      pending.set(name, { name, value });
-      clearTimeout(timer);
-      timer = setTimeout(flushInCalm, CALM_MS);
-    },
-    removeItem: (name) => {
-      pending.delete(name);
-      available().removeItem(name);
+    getItem: (key) => storage.getItem(key),
+    removeItem: (key) => storage.removeItem(key),
+    setItem: (key, value) => {
+      try {
+        storage.setItem(key, value);
+      } catch {
+        fallback.setItem(key, value);
+      }
     },
   };
-}
+});

@@ -2,7 +2,6 @@ import { prior, type Term } from '@keep-snug/core';
 import { useAsking } from './asking';
 import { useBoard } from './board';
 import { BLANK, useDraft } from './draft';
-import { calmStorage } from './storage';
 
 describe('a thing being measured', () => {
   beforeEach(() => useDraft.getState().clear());
@@ -64,37 +63,4 @@ it('the board remembers its stage and its view, each by itself', () => {
   expect(useBoard.getState()).toMatchObject({ stage: 'fabric', view: 'folded' });
   useBoard.getState().openStage('');
   expect(useBoard.getState()).toMatchObject({ stage: '', view: 'folded' });
-});
-
-describe('what changes at every movement', () => {
-  beforeEach(() => jest.useFakeTimers());
-  afterEach(() => jest.useRealTimers());
-  const state = (n: number) => ({ state: { n }, version: 1 });
-
-  it('is written down once it is calm, the last of it', () => {
-    const storage = calmStorage<{ n: number }>();
-    for (let n = 0; n < 30; n += 1) {
-      void storage.setItem('calm', state(n));
-      jest.advanceTimersByTime(16);
-      expect(storage.getItem('calm')).toBeNull();
-    }
-    jest.advanceTimersByTime(1000);
-    expect(storage.getItem('calm')).toEqual(state(29));
-  });
-
-  it('is not written after it was taken away', () => {
-    const storage = calmStorage<{ n: number }>();
-    void storage.setItem('gone', state(1));
-    void storage.removeItem('gone');
-    jest.advanceTimersByTime(1000);
-    expect(storage.getItem('gone')).toBeNull();
-  });
-
-  it('holds apart what has different names', () => {
-    const storage = calmStorage<{ n: number }>();
-    void storage.setItem('one', state(1));
-    void storage.setItem('two', state(2));
-    jest.advanceTimersByTime(1000);
-    expect([storage.getItem('one'), storage.getItem('two')]).toEqual([state(1), state(2)]);
-  });
 });

@@ -1,72 +1,68 @@
 import { DOCUMENT_KINDS } from '@keep-snug/core/documents';
 import { useEffect } from 'react';
 import { create } from 'zustand';
-import { deleteDocument, eventsSince, listDocuments, putDocument, sendEvents } from './api';
+import { Away } from './api';
 import { useBoard } from './board';
+import { layOutWhole, startDevice, useDevice } from './device';
+import { useKeeping } from './device/keeper';
+import { tellTabs, useLead, type Word } from './device/tabs';
+import { inTurn } from './device/turn';
 import { useEvents } from './events';
-import { useLibrary, type LocalDocument } from './library';
+import { exchange, fetchMake, readOn, type Offered } from './exchange';
+import { useLibrary, type Shelf } from './library';
 
-/** Whether the server was there the last time it was asked. */
-export const useLine = create<{ reached: boolean | null }>(() => ({ reached: null }));
+interface Line {
+  /** Whether the server was there the last time it was asked. */
+  reached: boolean | null;
+  /** What went wrong here, where it was not the line. */
+  fault: string | null;
+  /** Another house answered, and was offered so much. */
+  offered: Offered | null;
+}
 
-const BATCH = 200;
+export const useLine = create<Line>(() => ({ reached: null, fault: null, offered: null }));
+
 const SOON_MS = 250;
 const AGAIN_MS = 3000;
-const REFRESH_MS = 30_000;
-
-async function sendDocuments(): Promise<void> {
-  for (const kind of DOCUMENT_KINDS) {
-    const shelf = useLibrary.getState().shelves[kind] as Record<string, LocalDocument<unknown>>;
-    for (const [id, { dirty, gone, body, revision, theirs }] of Object.entries(shelf)) {
-      if (!dirty || theirs !== undefined) continue;
-      const answer = gone ? await deleteDocument(kind, id, revision) : await putDocument(kind, id, revision, body);
-      useLibrary.getState().answered(kind, id, body, answer);
-    }
-  }
-}
-
-async function sendWaitingEvents(): Promise<void> {
-  const { byMake, unsent } = useEvents.getState();
-  const waiting = new Set(unsent);
-  const all = Object.values(byMake)
-    .flat()
-    .filter((event) => waiting.has(event.id));
-  for (let from = 0; from < all.length; from += BATCH) {
-    useEvents.getState().confirmed(await sendEvents(all.slice(from, from + BATCH)));
-  }
-}
-
-async function fetchAll(): Promise<void> {
-  for (const kind of DOCUMENT_KINDS) useLibrary.getState().receive(kind, await listDocuments(kind));
-  useEvents.getState().receive(await eventsSince(useEvents.getState().seq));
-}
+const REFRESH_MS = 5000;
 
 let running: Promise<void> | null = null;
-let fetchedAt = -Infinity;
+let readAt = -Infinity;
 
-/** Sends what waits, then fetches what is new, one round at a time. */
+/** Sends what waits, then reads what is new, one round at a time. */
 function round(): Promise<void> {
-  running ??= exchange().finally(() => {
+  running ??= inTurn(once).finally(() => {
     running = null;
   });
   return running;
 }
 
-async function exchange(): Promise<void> {
-  // what is still being drawn is sent once the hand rests
-  if (useBoard.getState().dragging) return;
+async function once(): Promise<void> {
+  // what is still being drawn is sent once the hand rests; a tab whose store takes nothing speaks for itself
+  const speaks = useLead.getState().leads || useKeeping.getState().trouble !== null;
+  if (!speaks || useBoard.getState().dragging) return;
+  const reading = Date.now() - readAt > REFRESH_MS || !useLine.getState().reached;
   try {
-    await sendDocuments();
-    await sendWaitingEvents();
-    if (Date.now() - fetchedAt > REFRESH_MS || !useLine.getState().reached) {
-      await fetchAll();
-      fetchedAt = Date.now();
-    }
-    useLine.setState({ reached: true });
-  } catch {
-    // away, or answering what cannot be read: what waits here goes on waiting
-    useLine.setState({ reached: false });
+    const offered = await exchange(reading);
+    if (offered) useLine.setState({ offered });
+    if (reading) readAt = offered ? -Infinity : Date.now();
+    reach(true);
+  } catch (error) {
+    if (error instanceof Away) return reach(false);
+    useLine.setState({ fault: (error as Error).message });
+    globalThis.reportError?.(error);
   }
+}
+
+function reach(reached: boolean): void {
+  if (useLine.getState().reached !== reached) tellTabs({ is: 'line', reached });
+  useLine.setState({ reached, fault: null });
+}
+
+function hear(word: Word): void {
+  const { reached } = useLine.getState();
+  if (word.is === 'line') useLine.setState({ reached: word.reached });
+  if (word.is === 'opened' && useLead.getState().leads) tellTabs({ is: 'line', reached });
 }
 
 /** How much waits to be sent. */
@@ -74,23 +70,47 @@ export function useWaiting(): number {
   const events = useEvents((state) => state.unsent.length);
   const documents = useLibrary((state) =>
     DOCUMENT_KINDS.reduce(
-      (sum, kind) => sum + Object.values(state.shelves[kind]).filter((held) => held.dirty).length,
+      (sum, kind) => sum + Object.values(state.shelves[kind] as Shelf).filter((held) => held.dirty).length,
       0,
     ),
   );
   return events + documents;
 }
 
+/** Opens what this device keeps, for as long as the app is open. */
+export function useOpening(): boolean {
+  useEffect(() => {
+    let left = false;
+    let end = () => undefined as void;
+    void startDevice(hear)
+      .then(async (stop) => {
+        await readOn();
+        return stop;
+      })
+      .then((stop) => {
+        if (left) stop();
+        else end = stop;
+      });
+    return () => {
+      left = true;
+      end();
+    };
+  }, []);
+  return useDevice((state) => state.ready);
+}
+
 /** Keeps this device and the server in step for as long as the app is open. */
 export function useSync(): void {
   const waiting = useWaiting();
+  const leads = useLead((state) => state.leads);
   useEffect(() => {
+    if (!leads) return undefined;
     const again = setInterval(() => void round(), AGAIN_MS);
     const now = () => {
-      fetchedAt = -Infinity;
+      readAt = -Infinity;
       void round();
     };
-    void round();
+    void readOn().then(now);
     globalThis.addEventListener?.('online', now);
     globalThis.addEventListener?.('focus', now);
     return () => {
@@ -98,11 +118,24 @@ export function useSync(): void {
       globalThis.removeEventListener?.('online', now);
       globalThis.removeEventListener?.('focus', now);
     };
-  }, []);
+  }, [leads]);
   const drawing = useBoard((state) => state.dragging);
+  const trouble = useKeeping((state) => state.trouble);
   useEffect(() => {
     if (waiting === 0 || drawing) return undefined;
     const soon = setTimeout(() => void round(), SOON_MS);
     return () => clearTimeout(soon);
-  }, [waiting, drawing]);
+  }, [waiting, drawing, trouble]);
+}
+
+/** Everything that happened to a make that is looked at, from this device and from the server. */
+export function useWholeMake(make: string): void {
+  useEffect(() => {
+    void layOutWhole(make)
+      .then(() => fetchMake(make))
+      // away: it is fetched when it is looked at again
+      .catch((error: unknown) => {
+        if (!(error instanceof Away)) useLine.setState({ fault: (error as Error).message });
+      });
+  }, [make]);
 }

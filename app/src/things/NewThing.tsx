@@ -7,6 +7,8 @@ import {
   type LengthUnit,
   type ThingDraft,
   type ThingSpec,
+  isBlank,
+  upTo,
 } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -30,7 +32,7 @@ import { TextLine, ThingLines } from './ThingLines';
 /** What is wrong with a draft, by path: a cover has to be called something. */
 function faultsOf(draft: ThingDraft, units: LengthUnit): Record<string, string> {
   const { faults } = readDraft(draft, units);
-  return (draft.texts.name ?? '').trim() === '' ? { name: NO_NAME, ...faults } : faults;
+  return isBlank(draft.texts.name ?? '') ? { name: NO_NAME, ...faults } : faults;
 }
 
 const NO_NAME = 'No name yet. Say what it is, such as field phone.';
@@ -63,7 +65,7 @@ function Measuring() {
   };
 
   const goOn = form.handleSubmit(() => {
-    useLibrary.getState().add('things', { name: (draft.texts.name ?? '').trim(), thing });
+    useLibrary.getState().add('things', { name: upTo((draft.texts.name ?? '').trim(), 120), thing });
     const plan = newPlan(thing);
     useDraft.getState().clear();
     router.replace(`/plan/${plan}?stage=fabric`);

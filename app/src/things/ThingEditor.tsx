@@ -1,4 +1,4 @@
-import { type Plan, type ThingSpec } from '@keep-snug/core';
+import { type Plan, type ThingSpec, isBlank, upTo } from '@keep-snug/core';
 import type { ThingRecord } from '@keep-snug/core/documents';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -30,8 +30,8 @@ export function ThingEditor({ id, body, onClose }: Props) {
           label="What it is"
           value={body.name}
           onChange={(text) => {
-            const name = text.slice(0, 120);
-            if (name.trim()) put({ name, thing: { ...body.thing, name } });
+            const name = upTo(text, 120);
+            if (!isBlank(name)) put({ name, thing: { ...body.thing, name } });
           }}
         />
       </FieldRow>

@@ -13,6 +13,7 @@ import { useEffect, useState } from 'react';
 import { CarrierFields } from '@/board/stages/CarrierFields';
 import { show } from '@/fixtures/show';
 import { useDraft } from '@/state/draft';
+import { serverHas } from '@/fixtures/serverHas';
 import { useLibrary } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { ThingForm, useThingDraft } from './ThingForm';
@@ -35,9 +36,8 @@ beforeEach(() => {
   useDraft.getState().clear();
   useSettings.getState().set({ units: 'mm' });
   for (const kind of ['things', 'plans'] as const) {
-    const list = Object.entries(TERN_POINT[kind]).map(([id, body]) => ({ id, body, revision: 1 }));
     useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, [kind]: {} } }));
-    useLibrary.getState().receive(kind, list);
+    serverHas(kind, TERN_POINT[kind]);
   }
 });
 

@@ -5,6 +5,7 @@ import { show } from '@/fixtures/show';
 import { SettingsPage } from '@/settings/SettingsPage';
 import { Sheet } from '@/sheet/Sheet';
 import { useDraft } from '@/state/draft';
+import { serverHas } from '@/fixtures/serverHas';
 import { useLibrary } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useLine } from '@/state/sync';
@@ -20,9 +21,8 @@ beforeEach(() => {
   useDraft.getState().clear();
   useSettings.getState().set({ units: 'mm', terms: 'US', hand: 'right', theme: 'device' });
   for (const kind of ['things', 'yarns', 'swatches', 'plans'] as const) {
-    const list = Object.entries(TERN_POINT[kind]).map(([id, body]) => ({ id, body, revision: 1 }));
     useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, [kind]: {} } }));
-    useLibrary.getState().receive(kind, list);
+    serverHas(kind, TERN_POINT[kind]);
   }
   Object.values(mockGo).forEach((go) => go.mockClear());
 });

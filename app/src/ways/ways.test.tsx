@@ -4,6 +4,7 @@ import { act, fireEvent, screen } from '@testing-library/react-native';
 import { duration } from '@/board/duration';
 import { show } from '@/fixtures/show';
 import { useHistory } from '@/state/history';
+import { serverHas } from '@/fixtures/serverHas';
 import { useLibrary } from '@/state/library';
 import { askFor, bestOfEach, isTaken, ORDERS, sorted } from './comparing';
 import { WaysRoom } from './WaysRoom';
@@ -20,7 +21,7 @@ beforeEach(() => {
   mockGo.navigate.mockClear();
   mockWays.mockReturnValue({ found, stale: false });
   useHistory.setState({ byPlan: {} });
-  useLibrary.getState().receive('plans', [{ id: planId, body: phone, revision: 1 }]);
+  serverHas('plans', { [planId]: phone });
 });
 
 const planNow = () => useLibrary.getState().shelves.plans[planId]!.body;

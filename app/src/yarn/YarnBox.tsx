@@ -7,6 +7,8 @@ import {
   term,
   type LengthUnit,
   type WorkedFabric,
+  isBlank,
+  upTo,
 } from '@keep-snug/core';
 import type { SwatchRecord, YarnRecord } from '@keep-snug/core/documents';
 import { View } from 'react-native';
@@ -80,7 +82,11 @@ function Yarn({ id, held, swatches }: YarnProps) {
     body.gramsLeft === undefined ? null : `${formatNumber(body.gramsLeft)} g left`,
   ].filter(Boolean);
   const name = (next: string) =>
-    change('yarns', id, { ...body, name: next.slice(0, 120) || 'yarn', yarn: { ...yarn, name: next.slice(0, 120) } });
+    change('yarns', id, {
+      ...body,
+      name: isBlank(next) ? 'yarn' : upTo(next, 120),
+      yarn: { ...yarn, name: upTo(next, 120) },
+    });
   return (
     <View
       role="group"
@@ -204,7 +210,7 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
               min={0.5}
               max={40}
               onChange={(hookMm) =>
-                change('swatches', id, { ...body, hookMm, name: `${yarn.name} on ${hookMm} mm`.slice(0, 120) })
+                change('swatches', id, { ...body, hookMm, name: upTo(`${yarn.name} on ${hookMm} mm`, 120) })
               }
             />
           </FieldRow>

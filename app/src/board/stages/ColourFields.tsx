@@ -1,3 +1,4 @@
+import { isBlank, upTo } from '@keep-snug/core';
 import type { FabricSpec } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
@@ -24,7 +25,7 @@ export function ColourFields({ colours, onChange }: Props) {
           <TextField
             label={`Colour ${index + 1}`}
             value={colour.name}
-            onChange={(name) => put(index, { ...colour, name: name.slice(0, 60) || 'colour' })}
+            onChange={(name) => put(index, { ...colour, name: isBlank(name) ? 'colour' : upTo(name, 60) })}
           />
           <NumberField
             label={`Rows of colour ${index + 1}`}

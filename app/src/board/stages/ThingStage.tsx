@@ -1,4 +1,4 @@
-import { carrierDefinition, sizesOf, type Plan } from '@keep-snug/core';
+import { carrierDefinition, sizesOf, type Plan, isBlank, upTo } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
@@ -38,12 +38,12 @@ function Body({ plan, faults, edit }: StageProps) {
         <TextField
           label="What it is"
           value={name}
-          onChange={(next) => setThing({ ...plan.thing, name: next.slice(0, 120) })}
+          onChange={(next) => setThing({ ...plan.thing, name: upTo(next, 120) })}
         />
       </FieldRow>
       <ThingFields thing={plan.thing} path="thing" faults={faults} onChange={setThing} />
       <CarrierFields plan={plan} faults={faults} edit={edit} />
-      {same || !name.trim() ? null : (
+      {same || isBlank(name) ? null : (
         <Action onPress={() => add('things', { name: name.trim(), thing: plan.thing })}>
           Keep it with your things
         </Action>

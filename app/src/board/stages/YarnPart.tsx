@@ -1,3 +1,4 @@
+import { upTo } from '@keep-snug/core';
 import type { YarnSpec } from '@keep-snug/core';
 import type { YarnRecord } from '@keep-snug/core/documents';
 import { Action } from '@/parts/Action';
@@ -70,7 +71,7 @@ function YarnFields({ yarn, onChange }: Props) {
       <TextField
         label="Yarn name"
         value={yarn.name ?? ''}
-        onChange={(name) => onChange({ ...yarn, name: name.slice(0, 120) })}
+        onChange={(name) => onChange({ ...yarn, name: upTo(name, 120) })}
       />
       <NumberField
         label="Metres per 100 g"

@@ -1,0 +1,48 @@
+import { useCallback, useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { Words } from '@/parts/Words';
+import { Away, listDeleted, type DeletedDocument } from '@/state/api';
+import { useLibrary } from '@/state/library';
+import { useLine, useWaiting } from '@/state/sync';
+
+/** What was deleted within the last thirty days, on any device, each to be brought back. */
+export function DeletedList() {
+  const [list, setList] = useState<readonly DeletedDocument[]>([]);
+  const reached = useLine((state) => state.reached);
+  const waiting = useWaiting();
+  const lay = useLibrary((state) => state.lay);
+  const read = useCallback(
+    () =>
+      listDeleted().then(setList, (error: unknown) => {
+        if (!(error instanceof Away)) throw error;
+      }),
+    [],
+  );
+  // what is deleted or brought back here shows once the server knows
+  useEffect(() => {
+    if (reached && waiting === 0) void read();
+  }, [read, reached, waiting]);
+  if (!reached) return <Words tone="faint">This list needs the server. It shows when you are back online.</Words>;
+  if (list.length === 0) return <Words tone="faint">Nothing was deleted in the last 30 days.</Words>;
+  return list.map(({ kind, id, body, deletedAt }) => (
+    <View key={id} style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16 }}>
+      <View style={{ flexGrow: 1, flexBasis: 220 }}>
+        <Words as="strong">{nameOf(body)}</Words>
+        <Words as="small" tone="faint">
+          {`${ONE[kind]}, deleted ${new Date(deletedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}`}
+        </Words>
+      </View>
+      <Action label={`Bring back: ${nameOf(body)}`} onPress={() => lay(kind, id, body)}>
+        Bring back
+      </Action>
+    </View>
+  ));
+}
+
+const ONE = { plans: 'plan', things: 'thing', yarns: 'yarn', swatches: 'swatch', makes: 'make' } as const;
+
+function nameOf(body: unknown): string {
+  const { title, name } = body as { title?: string; name?: string };
+  return title ?? name ?? '';
+}

@@ -1,0 +1,64 @@
+import { create } from 'zustand';
+import type { DocumentKind } from '@keep-snug/core/documents';
+
+/** What one tab tells the others. */
+export type Word =
+  | { is: 'written'; documents: { kind: DocumentKind; id: string }[]; events: string[]; loaded: boolean }
+  | { is: 'line'; reached: boolean | null }
+  /** A tab that has just opened: the one that leads tells it how things stand. */
+  | { is: 'opened' };
+
+const CHANNEL = 'keep-snug';
+const LEADER = 'keep-snug.leader';
+
+/** Whether this tab speaks with the server for all of them. */
+export const useLead = create<{ leads: boolean }>(() => ({ leads: false }));
+
+let channel: BroadcastChannel | undefined;
+
+export function tellTabs(word: Word): void {
+  channel?.postMessage(word);
+}
+
+/** Listens to the other tabs, and stands for the lead. Where tabs cannot speak with each other, each leads itself. */
+export function joinTabs(hear: (word: Word) => void): () => void {
+  if (typeof BroadcastChannel === 'undefined' || !globalThis.navigator?.locks) {
+    useLead.setState({ leads: true });
+    return () => useLead.setState({ leads: false });
+  }
+  channel = new BroadcastChannel(CHANNEL);
+  channel.onmessage = ({ data }) => hear(data as Word);
+  tellTabs({ is: 'opened' });
+  const ended = new AbortController();
+  stand(ended.signal);
+  const takeOver = () => {
+    // a tab that is looked at runs at full speed; one behind it is slowed down by the browser
+    if (document.visibilityState === 'visible' && !useLead.getState().leads) stand(ended.signal, true);
+  };
+  document.addEventListener('visibilitychange', takeOver);
+  return () => {
+    ended.abort();
+    document.removeEventListener('visibilitychange', takeOver);
+    channel?.close();
+    channel = undefined;
+    useLead.setState({ leads: false });
+  };
+}
+
+/** Waits for the lead, or takes it; one that loses it stands again. */
+function stand(ended: AbortSignal, steal = false): void {
+  const lead = () =>
+    new Promise<void>((resolve) => {
+      if (ended.aborted) return resolve();
+      useLead.setState({ leads: true });
+      ended.addEventListener('abort', () => resolve());
+    });
+  navigator.locks
+    .request(LEADER, steal ? { steal } : {}, lead)
+    .catch(() => undefined)
+    .finally(() => {
+      if (ended.aborted) return;
+      useLead.setState({ leads: false });
+      stand(ended);
+    });
+}
