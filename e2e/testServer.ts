@@ -10,6 +10,9 @@ const ROOT = fileURLToPath(new URL('../', import.meta.url));
 /** A file with the sample data in it, laid there once by the program itself. */
 export const SEED = join(ROOT, 'e2e/.cache/seed.sqlite');
 
+/** A file of an earlier version: a make of a bag with a strap, its start and ten rounds ticked. */
+export const EARLIER = join(ROOT, 'e2e/fixtures/earlier.sqlite');
+
 /** The bundled server, loaded once by each worker; every journey has a server and a file of its own. */
 let loaded: Promise<{ startServer: typeof StartServer }> | undefined;
 
@@ -46,6 +49,14 @@ export class TestServer {
     this.running = null;
   }
 
+  /** Goes on with another file: a copy of one, or none at all. */
+  async replaceFile(copyOf?: string): Promise<void> {
+    await this.stop();
+    for (const end of ['', '-wal', '-shm']) rmSync(this.file + end, { force: true });
+    if (copyOf) copyFileSync(copyOf, this.file);
+    await this.start();
+  }
+
   async end(): Promise<void> {
     await this.stop();
     rmSync(this.folder, { recursive: true, force: true });
@@ -70,6 +81,8 @@ interface Servers {
   server: TestServer;
   /** With nothing in it. */
   emptyServer: TestServer;
+  /** With a file that an earlier version wrote. */
+  earlierServer: TestServer;
 }
 
 async function serving(seed: string | undefined, use: (server: TestServer) => Promise<void>): Promise<void> {
@@ -82,6 +95,7 @@ async function serving(seed: string | undefined, use: (server: TestServer) => Pr
 export const test = base.extend<Servers>({
   server: async ({}, use) => serving(SEED, use),
   emptyServer: async ({}, use) => serving(undefined, use),
+  earlierServer: async ({}, use) => serving(EARLIER, use),
 });
 
 /** What differs by the size of the screen is gone through on a phone's as well. */
