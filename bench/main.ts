@@ -1,12 +1,20 @@
 import { benchDrag } from './drag';
 import { benchFirstLoad } from './firstLoad';
+import { benchGrowth } from './growth';
 import { benchReckon, benchSearch, benchSheet } from './reckon';
 import { benchTick } from './tick';
 
-await benchReckon();
-await benchSheet();
-await benchSearch();
-benchFirstLoad();
-await benchTick();
-await benchDrag();
+/** All benchmarks, or those that are named. */
+const BENCHMARKS: Readonly<Record<string, () => void | Promise<void>>> = {
+  reckon: benchReckon,
+  sheet: benchSheet,
+  search: benchSearch,
+  firstLoad: benchFirstLoad,
+  tick: benchTick,
+  drag: benchDrag,
+  growth: benchGrowth,
+};
+
+const wanted = process.argv.slice(2);
+for (const [name, run] of Object.entries(BENCHMARKS)) if (wanted.length === 0 || wanted.includes(name)) await run();
 process.exit(0);

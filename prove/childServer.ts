@@ -3,27 +3,43 @@ import { fileURLToPath } from 'node:url';
 
 const ROOT = fileURLToPath(new URL('../', import.meta.url));
 
-/** The program as it is started by hand, in a process of its own that can be killed. */
+/** The program as one file, which starts at once. */
+const PROGRAM = 'server/.cache/main.mjs';
+
+/** The program in a process of its own that can be killed. */
 export class ChildServer {
   private child: ChildProcess | null = null;
   url = '';
 
-  constructor(private readonly file: string) {}
+  constructor(
+    private readonly file: string,
+    private readonly program = PROGRAM,
+  ) {}
 
+  /** @throws with what it said where it did not start */
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    const child = spawn(process.execPath, ['--import', 'tsx', this.program], {
       cwd: ROOT,
       env: { ...process.env, PORT: '0', KEEP_SNUG_DATA: this.file },
-      stdio: ['ignore', 'pipe', 'inherit'],
+      stdio: ['ignore', 'pipe', 'pipe'],
     });
     this.child = child;
+    let said = '';
+    child.stderr.on('data', (chunk: Buffer) => {
+      said += chunk.toString();
+    });
     this.url = await new Promise<string>((resolve, reject) => {
       child.stdout.on('data', (chunk: Buffer) => {
         const found = /http:\S+/.exec(chunk.toString());
         if (found) resolve(found[0]);
       });
-      child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+      // its last words come with the streams’ end
+      child.once('close', (code) => reject(new Error(`ended with ${code}: ${said.trim()}`)));
     });
+  }
+
+  get pid(): number {
+    return this.child!.pid!;
   }
 
   /** Ends it without a warning, in the middle of whatever it does. */
@@ -37,7 +53,7 @@ export class ChildServer {
 
   private async ended(signal: NodeJS.Signals): Promise<void> {
     const { child } = this;
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const exit = new Promise((resolve) => child.once('exit', resolve));
     child.kill(signal);
     await exit;

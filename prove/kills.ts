@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { ChildServer } from './childServer';
 import type { Proof } from './proof';
+import { sent } from './sent';
 
 const KILLS = 200;
 const WRITERS = 4;
@@ -39,19 +40,6 @@ async function write(url: string, make: string, known: Acknowledged): Promise<vo
       throw error;
     }
   }
-}
-
-function sent(url: string, method: string, body: object, headers: Record<string, string> = {}): Promise<Response> {
-  const answer = fetch(url, {
-    method,
-    headers: { 'Content-Type': 'application/json', ...headers },
-    body: JSON.stringify(body),
-  });
-  // an answer is one only when all of it has come
-  return answer.then(async (response) => {
-    await response.arrayBuffer();
-    return response;
-  });
 }
 
 /** What of the acknowledged is missing, doubled or older than it should be. */
@@ -93,7 +81,7 @@ export const kills: Proof = {
       const server = new ChildServer(file);
       await server.start();
       const writers = Array.from({ length: WRITERS }, () => write(server.url, randomUUID(), known));
-      await pause(60 + 240 * Math.random());
+      await pause(150 + 450 * Math.random());
       await server.kill();
       await Promise.all(writers);
     }

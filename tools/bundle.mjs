@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url';
 /** The server and the core as one file each, packages left outside: they start at once, and as they ship. */
 
 const BUNDLES = {
+  'server/src/main.ts': 'server/.cache/main.mjs',
   'server/src/start.ts': 'server/.cache/start.mjs',
   'server/src/reckoning/work.ts': 'server/.cache/work.mjs',
   'core/src/index.ts': 'core/.cache/core.mjs',

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { isFinished, type Make, type Plan } from '@keep-snug/core';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { MiniPiece } from '@/drawing/MiniPiece';
@@ -23,9 +24,13 @@ export function Bench() {
   const all = useShelf('makes');
   const byMake = useEvents((state) => state.byMake);
   // finished ones lie in the ledger: nothing is reckoned for them here
-  const makes = all
-    .filter(([id]) => !isFinished(byMake[id] ?? []))
-    .sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt));
+  const makes = useMemo(
+    () =>
+      all
+        .filter(([id]) => !isFinished(byMake[id] ?? []))
+        .sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt)),
+    [all, byMake],
+  );
   const plans = useShelf('plans');
   const begun = new Set(all.map(([, held]) => held.body.planId));
   const waiting = plans.filter(([id]) => !begun.has(id));

@@ -112,6 +112,11 @@ export async function changesSince(since: number, last: string | null, store?: s
   return { store: name, ...(await read<Omit<ChangesPage, 'store'>>(answer)) };
 }
 
+/** What a device with nothing on it needs first. */
+export async function benchFirst(store: string): Promise<Entry[]> {
+  return (await read<{ entries: Entry[] }>(await ask('/bench', store))).entries;
+}
+
 /** Everything that happened to a make, as the server has it. */
 export async function eventsOf(store: string, make: string): Promise<KeptEvent[]> {
   const all: KeptEvent[] = [];

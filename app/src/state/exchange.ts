@@ -1,6 +1,15 @@
 import type { MakeEvent } from '@keep-snug/core';
 import { DOCUMENT_KINDS } from '@keep-snug/core/documents';
-import { changesSince, eventsOf, OtherHouse, sendDocument, sendEvents, type ChangesPage, type Entry } from './api';
+import {
+  benchFirst,
+  changesSince,
+  eventsOf,
+  OtherHouse,
+  sendDocument,
+  sendEvents,
+  type ChangesPage,
+  type Entry,
+} from './api';
 import { deviceNow, readCursor, readEarlierSeq } from './device';
 import type { Cursor } from './device/database';
 import { keepCursor } from './device/keeper';
@@ -98,9 +107,9 @@ async function firstMeeting(): Promise<string> {
   return store;
 }
 
-async function everyPage(): Promise<ChangesPage[]> {
+async function everyPage(house?: string): Promise<ChangesPage[]> {
   const pages: ChangesPage[] = [];
-  let page = await changesSince(0, null);
+  let page = await changesSince(0, null, house);
   pages.push(page);
   while (page.entries.length > 0) {
     page = await changesSince(page.next, page.last, page.store);
@@ -198,6 +207,7 @@ function reasonsById(
 }
 
 async function readChanges(store: string): Promise<void> {
+  if (cursor!.seq === 0) return readAll(store);
   for (;;) {
     const page = await changesSince(cursor!.seq, cursor!.last, store);
     if (page.next !== cursor!.seq) {
@@ -208,6 +218,19 @@ async function readChanges(store: string): Promise<void> {
     if (page.entries.length === 0) return;
     await reopened(store, page.entries);
   }
+}
+
+/**
+ * The first reading of a house. Makes come before what happened to them, so that a finished one would lie on the bench
+ * until its end is read: what is on the hook comes first, all else at once when all of it is here.
+ */
+async function readAll(store: string): Promise<void> {
+  takeIn(await benchFirst(store));
+  useLibrary.setState({ loaded: true });
+  const pages = await everyPage(store);
+  takeIn(pages.flatMap(({ entries }) => entries));
+  const { next, last } = pages.at(-1)!;
+  moveTo({ store, seq: next, last });
 }
 
 function takeIn(entries: readonly Entry[]): void {

@@ -1,4 +1,5 @@
 import type { DocumentKind, Documents } from '@keep-snug/core/documents';
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import { keepDocument, type DocumentWork } from './device/keeper';
 import { afterAnswer, offeredAnew, received, type PutAnswer, type ServerChange } from './held';
@@ -156,8 +157,8 @@ function isSame(a: LocalDocument<unknown>, b: LocalDocument<unknown>): boolean {
   );
 }
 
-/** The documents of a kind that are not deleted. */
+/** The documents of a kind that are not deleted; the same list for as long as none of them changes. */
 export function useShelf<K extends DocumentKind>(kind: K): [string, LocalDocument<Documents[K]>][] {
   const shelf = useLibrary((state) => state.shelves[kind]) as Record<string, LocalDocument<Documents[K]>>;
-  return Object.entries(shelf).filter(([, held]) => !held.gone);
+  return useMemo(() => Object.entries(shelf).filter(([, held]) => !held.gone), [shelf]);
 }

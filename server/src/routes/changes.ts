@@ -6,10 +6,15 @@ import { sendProblem } from '../web/problem';
 
 const query = Joi.object({ ...paging, last: Joi.string().max(80) });
 
-/** `/api/changes`: all that was written, in one order, page by page. */
-export function changesRoutes({ changes }: Feed): Router {
+/** `/api/changes`: all that was written, in one order, page by page; `/api/bench`: what a new device needs first. */
+export function changesRoutes({ changes, bench }: Feed): Router {
   const router = Router();
-  router.get('/', async (req, res) => {
+
+  router.get('/bench', async (_req, res) => {
+    res.json({ entries: await bench() });
+  });
+
+  router.get('/changes', async (req, res) => {
     const asked = query.validate(req.query) as { error?: Error; value: Paging & { last?: string } };
     if (asked.error)
       return sendProblem(res, 400, {

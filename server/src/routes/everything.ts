@@ -1,4 +1,4 @@
-import { DOCUMENT_KINDS, EVERYTHING_FORMAT } from '@keep-snug/core/formats';
+import { DOCUMENT_KINDS, EVERYTHING_FORMAT, type DocumentKind } from '@keep-snug/core/formats';
 import { Router } from 'express';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -9,20 +9,27 @@ export function everythingRoutes(documents: DocumentStore, events: EventStore): 
   async function* parts(): AsyncGenerator<string> {
     yield `{"format":${JSON.stringify(EVERYTHING_FORMAT)}`;
     for (const kind of DOCUMENT_KINDS) {
-      const entries = (await documents.list(kind)).map(
-        ({ id, body }) => `${JSON.stringify(id)}:${JSON.stringify(body)}`,
-      );
-      yield `,\n${JSON.stringify(kind)}:{${entries.join(',\n')}}`;
+      yield `,\n${JSON.stringify(kind)}:{`;
+      yield* joined(documentsOf(kind));
+      yield '}';
     }
     yield ',\n"events":[';
-    let since = 0;
-    for (;;) {
-      const page = await events.since(since, PAGE.entries);
-      if (page.length === 0) break;
-      yield (since === 0 ? '' : ',\n') + page.map(({ event }) => JSON.stringify(event)).join(',\n');
-      since = page.at(-1)!.seq;
-    }
+    yield* joined(allEvents());
     yield ']}\n';
+  }
+
+  async function* documentsOf(kind: DocumentKind): AsyncGenerator<string[]> {
+    for (let page = await documents.texts(kind, '', PAGE.entries); page.length > 0;) {
+      yield page.map(({ id, body }) => `${JSON.stringify(id)}:${body}`);
+      page = await documents.texts(kind, page.at(-1)!.id, PAGE.entries);
+    }
+  }
+
+  async function* allEvents(): AsyncGenerator<string[]> {
+    for (let page = await events.texts(0, PAGE.entries); page.length > 0;) {
+      yield page.map(({ body }) => body);
+      page = await events.texts(page.at(-1)!.seq, PAGE.entries);
+    }
   }
 
   const router = Router();
@@ -32,4 +39,13 @@ export function everythingRoutes(documents: DocumentStore, events: EventStore): 
     await pipeline(Readable.from(parts()), res);
   });
   return router;
+}
+
+/** Pages of entries as the text of one list. */
+async function* joined(pages: AsyncIterable<string[]>): AsyncGenerator<string> {
+  let before = '';
+  for await (const page of pages) {
+    yield before + page.join(',\n');
+    before = ',\n';
+  }
 }

@@ -3,12 +3,13 @@ import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { randomUUID } from 'node:crypto';
-import { mkdirSync, statSync } from 'node:fs';
+import { mkdirSync, statfsSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { HOME } from '../settings';
 import { house } from './schema';
-import { DAMAGED, faultOf, FOLDER, GONE, NEWER, NO_PLACE, StoreProblem } from './trouble';
+import { faultOf, FOLDER, FULL, GONE, NEWER, NO_PLACE, StoreProblem } from './trouble';
+import { looked } from './wholeness';
 
 export interface Store {
   db: LibSQLDatabase;
@@ -24,6 +25,9 @@ export interface Store {
   /** Writes what waits in the log into the file itself, and lets go of it. */
   close: () => Promise<void>;
 }
+
+/** With less room than this on its disk a store is not well: small writes still fit where a plan does not. */
+const LEAST_ROOM = 1_000_000;
 
 const MIGRATIONS = `${HOME}server/drizzle`;
 
@@ -54,7 +58,7 @@ async function openFile(file: string): Promise<Store> {
   const client = createClient({ url: pathToFileURL(file).href, timeout: 5000 });
   return closedOnFailure(client, async () => {
     await client.execute('PRAGMA journal_mode = WAL');
-    await refuseDamaged(client, file);
+    const damage = await looked(file);
     const store = await brought(client, file);
     const { ino } = statSync(file);
     return {
@@ -62,6 +66,10 @@ async function openFile(file: string): Promise<Store> {
       check: async () => {
         // a file deleted under an open server goes on taking writes that nobody will find again
         if (statSync(file, { throwIfNoEntry: false })?.ino !== ino) throw new StoreProblem(file, GONE);
+        const found = damage();
+        if (found) throw found;
+        const { bavail, bsize } = statfsSync(dirname(file));
+        if (bavail * bsize < LEAST_ROOM) throw new StoreProblem(file, FULL);
         await store.check();
       },
       close: async () => {
@@ -111,12 +119,6 @@ function makeFolder(file: string): void {
   } catch (error) {
     throw new StoreProblem(file, NO_PLACE, { cause: error });
   }
-}
-
-async function refuseDamaged(client: Client, file: string): Promise<void> {
-  const { rows } = await client.execute('PRAGMA quick_check(1)');
-  const first = String(Object.values(rows[0]!)[0]);
-  if (first !== 'ok') throw new StoreProblem(file, DAMAGED(first));
 }
 
 /** Tables that a later program has changed would be written to as they were. */

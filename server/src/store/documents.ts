@@ -74,6 +74,12 @@ export function documentStore({ db, write }: Store) {
         .from(documents)
         .where(and(eq(documents.kind, kind), present)),
 
+    /** A page of a kind as it is stored, by id, from the one after `after`. */
+    texts: async (kind: DocumentKind, after: string, limit: number): Promise<{ id: string; body: string }[]> =>
+      db.all(sql`
+        SELECT id, body FROM documents
+        WHERE kind = ${kind} AND id > ${after} AND deleted_at IS NULL ORDER BY id LIMIT ${limit}`),
+
     /** @param revision the revision this write was made on, 0 for a new document */
     put: (kind: DocumentKind, id: string, revision: number, body: unknown): Promise<Put> =>
       write(async () => {

@@ -58,6 +58,10 @@ export function eventStore({ db, write }: Store) {
         return batch.flatMap((event, index) => (isDeepStrictEqual(kept.get(event.id), event) ? [] : index));
       }),
 
+    /** A page of all events as they are stored. */
+    texts: async (since: number, limit: number): Promise<{ seq: number; body: string }[]> =>
+      db.all(sql`SELECT seq, body FROM events WHERE seq > ${since} ORDER BY seq LIMIT ${limit}`),
+
     /** Events that arrived after `since`, in the order they arrived. */
     since: async (since: number, limit: number, make?: string): Promise<StoredEvent[]> => {
       const newer = gt(events.seq, since);

@@ -48,11 +48,7 @@ export function feed(store: Store) {
           FROM documents WHERE seq > ${since} AND seq <= ${top} ORDER BY seq LIMIT ${limit}
         )
       ) WHERE before <= ${PAGE.bytes} ORDER BY seq`);
-    return rows.map(({ seq, kind, id, revision, body, gone }) =>
-      gone
-        ? { seq, kind, id, revision, deleted: true }
-        : { seq, kind, id, revision, body: JSON.parse(body) as unknown },
-    );
+    return rows.map(toldOf);
   }
 
   const told = (rows: readonly EventRow[]) =>
@@ -75,6 +71,19 @@ export function feed(store: Store) {
 
   return {
     /**
+     * What a device with nothing on it needs first: the makes on the hook, what happened to them, and the plans. As much
+     * as a page holds; all else comes with the changes.
+     */
+    bench: async (): Promise<Change[]> => {
+      const top = await lastSeq(store);
+      const rows = await db.all<DocumentRow>(sql`
+        SELECT seq, kind, id, revision, body, 0 AS gone FROM documents
+        WHERE deleted_at IS NULL AND (kind = 'plans' OR (kind = 'makes' AND id IN (SELECT make FROM make_states WHERE open = 1)))
+        ORDER BY kind, seq DESC LIMIT ${PAGE.entries}`);
+      return withinBytes([...rows.map(toldOf), ...(await onHookBetween(0, top, PAGE.entries))]);
+    },
+
+    /**
      * One page of what was written after `since`.
      * @param last what the asker knows to have been written under `since`
      * @returns nothing where this file has another history than the asker's
@@ -92,6 +101,11 @@ export function feed(store: Store) {
       return { entries, next, last: await markAt(store, next) };
     },
   };
+}
+
+function toldOf({ seq, kind, id, revision, body, gone }: DocumentRow): Change {
+  const told = { seq, kind, id, revision };
+  return gone ? { ...told, deleted: true } : { ...told, body: JSON.parse(body) as unknown };
 }
 
 /** As many as a page holds, and one at least. */

@@ -13,6 +13,8 @@ export class StoreProblem extends Error {
 
 const LAY_ASIDE = 'Put back a copy of it, or lay it aside and start with a new one.';
 
+export const FULL = 'has no room left on its disk. Make room there; the server need not be started again.';
+
 export const NO_PLACE = 'cannot be opened. See whether its folder is there and may be written to.';
 
 /** SQLite's result codes by their first words (sqlite.org/rescode), with what helps. */
@@ -20,7 +22,7 @@ const FAULTS: readonly (readonly [code: string, fault: string])[] = [
   ['SQLITE_NOTADB', 'is not a file of Keep Snug’s. Name another in KEEP_SNUG_DATA.'],
   ['SQLITE_CORRUPT', `is damaged. ${LAY_ASIDE}`],
   ['SQLITE_READONLY', 'cannot be written to. Allow writing to it and to its folder, then start again.'],
-  ['SQLITE_FULL', 'has no room left on its disk. Make room, then start again.'],
+  ['SQLITE_FULL', FULL],
   [
     'SQLITE_IOERR',
     'cannot be read or written: its disk reports a fault. Look at the disk, and keep a copy of the file.',

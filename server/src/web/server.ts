@@ -50,7 +50,7 @@ export function createServer({ store, reckoner, appRoot, hosts = [], perMinute =
     res.json({ ok: true });
   });
   server.use('/api', reckonRoutes(reckoner));
-  server.use('/api/changes', changesRoutes(feed(store)));
+  server.use('/api', changesRoutes(feed(store)));
   server.use('/api/events', eventRoutes(eventStore(store)));
   server.use('/api/everything', everythingRoutes(documentStore(store), eventStore(store)));
   server.use('/api', documentRoutes(documentStore(store)));

@@ -31,6 +31,8 @@ export const useKeeping = create<{
 }>(() => ({ trouble: null, unkept: 0 }));
 
 const AGAIN_MS = 3000;
+/** So many records go into one transaction at most. */
+const PORTION = 1000;
 /** So long after a drag what was drawn is written down: writing takes longer than a frame. */
 const CALM_MS = 250;
 
@@ -118,11 +120,10 @@ const leave = () => void writeDown();
 globalThis.addEventListener?.('pagehide', leave);
 globalThis.document?.addEventListener?.('visibilitychange', leave);
 
-/** Writes down all that waits, in one transaction; what cannot be written goes on waiting. */
+/** Writes down what waits, a portion in one transaction; what cannot be written goes on waiting. */
 export async function writeDown(): Promise<void> {
   while (running) await running;
-  if (!started) return;
-  if (documents.size + events.size === 0 && !cursor) return;
+  if (!started || (documents.size + events.size === 0 && !cursor)) return;
   running = attempt().finally(() => {
     running = null;
   });
@@ -132,12 +133,12 @@ export async function writeDown(): Promise<void> {
 async function attempt(): Promise<void> {
   if (!device) await reopen();
   if (!device) return later();
-  const due = { documents, events, cursor };
-  [documents, events, cursor] = [new Map(), new Map(), undefined];
+  const due = taken();
   try {
     const written = await transact(device, due);
-    useKeeping.setState({ trouble: null, unkept: documents.size + events.size });
+    useKeeping.setState({ trouble: null, unkept: 0 });
     told(written);
+    if (documents.size + events.size > 0) soon();
   } catch (error) {
     takeBack(due);
     const full = (error as { name?: string }).name === 'QuotaExceededError';
@@ -150,6 +151,19 @@ interface Due {
   documents: typeof documents;
   events: typeof events;
   cursor: Cursor | undefined;
+}
+
+/** What is written down next. How far was read is written with the last of what was read, never before it. */
+function taken(): Due {
+  const due: Due = { documents: portion(documents), events: portion(events), cursor: undefined };
+  if (documents.size + events.size === 0) [due.cursor, cursor] = [cursor, undefined];
+  return due;
+}
+
+function portion<Key, Value>(all: Map<Key, Value>): Map<Key, Value> {
+  const first = new Map([...all].slice(0, PORTION));
+  for (const key of first.keys()) all.delete(key);
+  return first;
 }
 
 /** What came meanwhile goes on from what could not be written. */

@@ -3,8 +3,9 @@ import { useEvents } from '../events';
 import { useLibrary, type LocalDocument } from '../library';
 import { readMeta, type Device, type DocumentRecord, type EventRecord } from './database';
 
-/** So many finished makes are taken in at once, so that the hand is not held up. */
+/** So many finished makes are read at once, so that the hand is not held up. */
 const PORTION = 500;
+const CALM_MS = 2000;
 
 /** Lays out what is on the bench: every document but finished makes, and what happened to the makes on the hook. */
 export async function layOut(db: Device): Promise<void> {
@@ -22,21 +23,29 @@ export async function layOut(db: Device): Promise<void> {
   useLibrary.setState({ loaded: (await readMeta(db, 'cursor')) !== undefined });
 }
 
-/** Then the ledger, a portion at a time: its makes, and how they ended. */
+/** Then the ledger: its makes, and how they ended. */
 export async function layOutLedger(db: Device): Promise<void> {
-  const keys = await db.getAllKeysFromIndex('documents', 'shelf', 'ledger');
-  if (keys.length === 0) return;
-  takeIn([], await db.getAllFromIndex('events', 'ending'));
-  for (let from = 0; from < keys.length; from += PORTION) {
-    const portion = keys.slice(from, from + PORTION);
-    const tx = db.transaction('documents', 'readonly');
-    const records = await Promise.all(portion.map((key) => tx.store.get(key)));
-    takeIn(
-      records.filter((record) => record !== undefined),
-      [],
-    );
-    await new Promise((resolve) => setTimeout(resolve));
+  if ((await db.countFromIndex('documents', 'shelf', 'ledger')) === 0) return;
+  await calm();
+  const all: DocumentRecord[] = [];
+  const makes = IDBKeyRange.bound(['makes', ''], ['makes', []]);
+  for (let from: IDBKeyRange | undefined = makes; from;) {
+    const portion: DocumentRecord[] = await db.getAll('documents', from, PORTION);
+    all.push(...portion);
+    const last = portion.at(-1);
+    from = last && portion.length === PORTION ? IDBKeyRange.bound(['makes', last.id], ['makes', []], true) : undefined;
+    await calm();
   }
+  // at once: whoever shows them goes through all of them each time
+  takeIn(all, await db.getAllFromIndex('events', 'ending'));
+}
+
+/** Until nothing more pressing is to be done: the bench is drawn first. */
+function calm(): Promise<unknown> {
+  return new Promise((resolve) => {
+    if (globalThis.requestIdleCallback) globalThis.requestIdleCallback(resolve, { timeout: CALM_MS });
+    else setTimeout(resolve);
+  });
 }
 
 function takeIn(documents: readonly DocumentRecord[], events: readonly EventRecord[]): void {
