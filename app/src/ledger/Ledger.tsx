@@ -7,9 +7,10 @@ import { useProgress } from '@/making/useProgress';
 import { startMake } from '@/making/start';
 import { Action } from '@/parts/Action';
 import { Clash } from '@/parts/Clash';
-import { EmptyPlace } from '@/parts/EmptyPlace';
+import { EmptyPlace, Fetching } from '@/parts/EmptyPlace';
 import { Page } from '@/parts/Page';
 import { Words } from '@/parts/Words';
+import { useDevice } from '@/state/device';
 import { useEvents } from '@/state/events';
 import { useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
@@ -31,6 +32,7 @@ const SHOWN_AT_ONCE = 20;
 export function Ledger() {
   const router = useRouter();
   const byMake = useEvents((state) => state.byMake);
+  const all = useDevice((state) => state.all);
   const finished = useShelf('makes')
     .filter(([id]) => isFinished(byMake[id] ?? []))
     .map(([id, held]) => ({ id, held, at: latest(byMake[id]!) }))
@@ -38,7 +40,8 @@ export function Ledger() {
   const [shown, setShown] = useState(SHOWN_AT_ONCE);
   return (
     <Page title="Ledger">
-      {finished.length === 0 ? (
+      {finished.length === 0 && !all ? <Fetching /> : null}
+      {finished.length === 0 && all ? (
         <EmptyPlace
           title="Nothing is finished yet"
           text="What you make comes to stand here with its counts and your notes, for the next time."

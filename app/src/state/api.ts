@@ -104,9 +104,14 @@ export async function sendEvents(store: string, batch: readonly MakeEvent[]): Pr
  * @param last what this device knows to have been written under `since`
  * @throws OtherHouse also where the house is the same and its history another
  */
-export async function changesSince(since: number, last: string | null, store?: string): Promise<ChangesPage> {
+export async function changesSince(
+  since: number,
+  last: string | null,
+  store?: string,
+  limit?: number,
+): Promise<ChangesPage> {
   const known = last === null ? '' : `&last=${encodeURIComponent(last)}`;
-  const answer = await ask(`/changes?since=${since}${known}`, store);
+  const answer = await ask(`/changes?since=${since}${known}${limit === undefined ? '' : `&limit=${limit}`}`, store);
   const name = answer.headers.get(STORE_HEADER)!;
   if (answer.status === 409) throw new OtherHouse(name);
   return { store: name, ...(await read<Omit<ChangesPage, 'store'>>(answer)) };

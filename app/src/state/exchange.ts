@@ -10,6 +10,7 @@ import {
   type ChangesPage,
   type Entry,
 } from './api';
+import { calm } from './calm';
 import { deviceNow, readCursor, readEarlierSeq } from './device';
 import type { Cursor } from './device/database';
 import { keepCursor } from './device/keeper';
@@ -92,7 +93,7 @@ function moveTo(next: Cursor): void {
 async function firstMeeting(): Promise<string> {
   const earlierSeq = await readEarlierSeq();
   if (earlierSeq === undefined && heldDocuments().every(({ held }) => held.revision === 0)) {
-    const { store } = await changesSince(0, null);
+    const { store } = await changesSince(0, null, undefined, 1);
     moveTo({ store, seq: 0, last: null });
     return store;
   }
@@ -227,6 +228,7 @@ async function readChanges(store: string): Promise<void> {
 async function readAll(store: string): Promise<void> {
   takeIn(await benchFirst(store));
   useLibrary.setState({ loaded: true });
+  await calm();
   const pages = await everyPage(store);
   takeIn(pages.flatMap(({ entries }) => entries));
   const { next, last } = pages.at(-1)!;

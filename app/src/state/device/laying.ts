@@ -1,11 +1,13 @@
 import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
+import { calm } from '../calm';
 import { useEvents } from '../events';
 import { useLibrary, type LocalDocument } from '../library';
 import { readMeta, type Device, type DocumentRecord, type EventRecord } from './database';
 
 /** So many finished makes are read at once, so that the hand is not held up. */
 const PORTION = 500;
-const CALM_MS = 2000;
+/** A long ledger waits until the bench is drawn, ms. */
+const AFTER_THE_BENCH_MS = 1500;
 
 /** Lays out what is on the bench: every document but finished makes, and what happened to the makes on the hook. */
 export async function layOut(db: Device): Promise<void> {
@@ -25,8 +27,9 @@ export async function layOut(db: Device): Promise<void> {
 
 /** Then the ledger: its makes, and how they ended. */
 export async function layOutLedger(db: Device): Promise<void> {
-  if ((await db.countFromIndex('documents', 'shelf', 'ledger')) === 0) return;
-  await calm();
+  const count = await db.countFromIndex('documents', 'shelf', 'ledger');
+  if (count === 0) return;
+  if (count > PORTION) await new Promise((resolve) => setTimeout(resolve, AFTER_THE_BENCH_MS));
   const all: DocumentRecord[] = [];
   const makes = IDBKeyRange.bound(['makes', ''], ['makes', []]);
   for (let from: IDBKeyRange | undefined = makes; from;) {
@@ -38,14 +41,6 @@ export async function layOutLedger(db: Device): Promise<void> {
   }
   // at once: whoever shows them goes through all of them each time
   takeIn(all, await db.getAllFromIndex('events', 'ending'));
-}
-
-/** Until nothing more pressing is to be done: the bench is drawn first. */
-function calm(): Promise<unknown> {
-  return new Promise((resolve) => {
-    if (globalThis.requestIdleCallback) globalThis.requestIdleCallback(resolve, { timeout: CALM_MS });
-    else setTimeout(resolve);
-  });
 }
 
 function takeIn(documents: readonly DocumentRecord[], events: readonly EventRecord[]): void {
