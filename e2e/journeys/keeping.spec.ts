@@ -91,14 +91,16 @@ test('a device without room says so at once, and ticks on in memory until the se
   await devtools.send('Storage.overrideQuotaForOrigin', { origin: server.url, quotaSize: 1 });
   await page.goto(server.url + PHONE_MAKE);
   await expect(page.getByText('This device has no room left.')).toBeVisible();
-  await expect(page.getByText('The server has them too.')).toBeVisible();
+  await expect(page.getByText('Nothing more is saved here. The server has everything.')).toBeVisible();
   await server.stop();
   await tickRows(page, 23, 26);
   await expect(row(page, 27)).toBeVisible();
-  await expect(page.getByText(/changes are in this page only. Keep this page open and free some space/)).toBeVisible();
+  await expect(
+    page.getByText('4 changes are in this page only. Keep it open and free some space until they are saved.'),
+  ).toBeVisible();
   await server.start();
   await expect.poll(() => ticksOf(server), { timeout: 20_000 }).toBe(27);
-  await expect(page.getByText('The server has them too.')).toBeVisible();
+  await expect(page.getByText('Nothing more is saved here. The server has everything.')).toBeVisible();
 });
 
 /** Puts an event into what this device keeps, as one that waits to be sent. */
@@ -145,8 +147,9 @@ test('one entry that is refused stops no other, and is mended where it is told',
   await expect.poll(async () => JSON.stringify(await eventsOf(server))).toContain('slack at the left');
 });
 
-test('a saved file is brought back beside what is here: looked at first, undone, and done', async ({ page, server }, {
-  outputPath,
+test('a saved file is brought back beside what is here: looked at first, undone, and done', async ({
+  page,
+  server,
 }) => {
   await page.goto(`${server.url}/settings`);
   await page.getByText(/On this device: 18 plans/).waitFor();

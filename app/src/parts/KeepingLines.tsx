@@ -2,7 +2,7 @@ import { plural } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useKeeping } from '@/state/device/keeper';
 import { useEvents } from '@/state/events';
-import { useLine } from '@/state/sync';
+import { useLine, useWaiting } from '@/state/sync';
 import { Action } from './Action';
 import { AwayLine } from './AwayLine';
 import { Line } from './Line';
@@ -31,19 +31,22 @@ export function KeepingTrouble() {
 
 /** This device takes nothing more: said at once, and what becomes of the work. */
 function Unkept() {
-  const trouble = useKeeping((state) => state.trouble);
-  const unkept = useKeeping((state) => state.unkept);
-  const reached = useLine((state) => state.reached);
+  const { trouble, unkept } = useKeeping();
+  const waiting = useWaiting();
   if (trouble === null) return null;
-  const word = trouble === 'full' ? 'This device has no room left.' : 'This browser does not let the page save.';
-  const here = `${plural(unkept, 'change is', 'changes are')} in this page only.`;
-  const rest =
-    reached === true
-      ? 'The server has them too.'
-      : trouble === 'full'
-        ? 'Keep this page open and free some space: they are saved as soon as there is room.'
-        : 'Keep this page open until you are back online.';
-  return <Line tone="rowan" word={word} text={`${here} ${rest}`} />;
+  const full = trouble === 'full';
+  const only = Math.min(unkept, waiting);
+  const text =
+    only === 0
+      ? 'Nothing more is saved here. The server has everything.'
+      : `${plural(only, 'change is', 'changes are')} in this page only. Keep it open${full ? ' and free some space' : ''} until ${only === 1 ? 'it is' : 'they are'} saved.`;
+  return (
+    <Line
+      tone="rowan"
+      word={full ? 'This device has no room left.' : 'This browser does not let the page save.'}
+      text={text}
+    />
+  );
 }
 
 function Fault() {

@@ -86,7 +86,7 @@ function Preview({ opened: { name, everything, faults }, onDone, onClose }: Prev
   }, [everything, how, prefer]);
   return (
     <View style={{ gap: 8 }} role="group" aria-label="Bring back">
-      <Words as="strong">{name}</Words>
+      <Words as="strong">{`Bring back from ${name}`}</Words>
       <Tabs
         as="radio"
         label="How to bring it back"
@@ -98,16 +98,19 @@ function Preview({ opened: { name, everything, faults }, onDone, onClose }: Prev
         onChange={setHow}
       />
       {how === 'merge' ? (
-        <Tabs
-          as="radio"
-          label="Where both differ"
-          value={prefer}
-          options={[
-            { id: 'here', name: 'keep what is here' },
-            { id: 'file', name: 'use the file’s' },
-          ]}
-          onChange={setPrefer}
-        />
+        <>
+          <Words as="smallStrong">Where both differ</Words>
+          <Tabs
+            as="radio"
+            label="Where both differ"
+            value={prefer}
+            options={[
+              { id: 'here', name: 'keep what is here' },
+              { id: 'file', name: 'use the file’s' },
+            ]}
+            onChange={setPrefer}
+          />
+        </>
       ) : null}
       {changes ? (
         inWords(changes).map((line) => <Words key={line}>{line}</Words>)
@@ -117,10 +120,11 @@ function Preview({ opened: { name, everything, faults }, onDone, onClose }: Prev
       {faults.length > 0 ? (
         <Notice
           tone="thread"
-          word={`${plural(faults.length, 'entry', 'entries')} of the file cannot be read and are left out`}
+          word={`Left out: ${plural(faults.length, 'entry', 'entries')} of the file that cannot be read`}
           text={faults
             .slice(0, 3)
-            .map(({ path, message }) => `${path}: ${message}`)
+            // the id says nothing to whoever reads it
+            .map(({ path, message }) => `${path.replace(/\.[\da-f-]{36}/, '')}: ${message}`)
             .join(' ')}
         />
       ) : null}

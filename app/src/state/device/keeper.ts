@@ -106,6 +106,7 @@ export function keepCursor(next: Cursor): void {
 }
 
 function soon(): void {
+  if (useKeeping.getState().trouble) useKeeping.setState({ unkept: documents.size + events.size });
   if (started) timer ??= setTimeout(inCalm, useBoard.getState().dragging ? CALM_MS : 0);
 }
 
