@@ -5,6 +5,7 @@ import { flood } from './flood';
 import { kills } from './kills';
 import { offline } from './offline';
 import type { Proof } from './proof';
+import { twoServers } from './twoServers';
 import { properties } from './properties';
 
 /**
@@ -12,7 +13,7 @@ import { properties } from './properties';
  * proofs may be given.
  */
 
-const PROOFS: readonly Proof[] = [kills, files, flood, doors, offline, properties];
+const PROOFS: readonly Proof[] = [kills, twoServers, files, flood, doors, offline, properties];
 const SAMPLE = 0.1;
 
 const given = process.argv.slice(2);

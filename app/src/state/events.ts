@@ -141,9 +141,13 @@ function adopted(state: Kept, list: readonly { id: string; record: EventRecord |
 }
 
 function without(byMake: Events['byMake'], gone: ReadonlySet<string>): Events['byMake'] {
-  const touched = Object.entries(byMake).filter(([, list]) => list.some(({ id }) => gone.has(id)));
-  const rest = touched.map(([make, list]) => [make, list.filter(({ id }) => !gone.has(id))]);
-  return { ...byMake, ...(Object.fromEntries(rest) as Events['byMake']) };
+  const next = { ...byMake };
+  for (const [make, list] of Object.entries(byMake)) {
+    const rest = list.filter(({ id }) => !gone.has(id));
+    if (rest.length === 0) delete next[make];
+    else if (rest.length < list.length) next[make] = rest;
+  }
+  return next;
 }
 
 /** Events by make with more events added, each once; the server's sequence is taken on where it was not known. */
