@@ -8,6 +8,7 @@ export const DEADLINE_MS: Readonly<Record<Question['is'], number>> = { reckon: 2
 const THREADS = 2;
 /** More wait than could be answered before whoever asked has gone. */
 const MOST_WAITING = 200;
+const WARM_AFTER_MS = 2000;
 const MEMORY = { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 64 } as const;
 
 /** The reckoning took longer, or more memory, than anything that a maker would ask for. */
@@ -25,12 +26,11 @@ export interface Reckoner {
  * @param deadlines when to give up, ms
  */
 export function createReckoner(filename: string, deadlines = DEADLINE_MS): Reckoner {
-  const pool = new Piscina({
-    filename,
-    minThreads: THREADS,
-    maxThreads: THREADS,
-    resourceLimits: MEMORY,
-  });
+  let threads: Piscina | undefined;
+  const pool = () =>
+    (threads ??= new Piscina({ filename, minThreads: THREADS, maxThreads: THREADS, resourceLimits: MEMORY }));
+  // what is asked of a server that has just started is seldom to be reckoned: it comes up the sooner
+  const warming = setTimeout(pool, WARM_AFTER_MS).unref();
   const waiting: (() => void)[] = [];
   let working = 0;
 
@@ -54,14 +54,17 @@ export function createReckoner(filename: string, deadlines = DEADLINE_MS): Recko
     reckon: async (question) => {
       await turn();
       try {
-        return (await pool.run(question, { signal: AbortSignal.timeout(deadlines[question.is]) })) as Reckoned;
+        return (await pool().run(question, { signal: AbortSignal.timeout(deadlines[question.is]) })) as Reckoned;
       } catch (error) {
         throw beyondBounds(error) ? new TooMuchToReckon(undefined, { cause: error }) : error;
       } finally {
         done();
       }
     },
-    close: () => pool.destroy(),
+    close: async () => {
+      clearTimeout(warming);
+      await threads?.destroy();
+    },
   };
 }
 
