@@ -1,4 +1,4 @@
-import { createClient } from '@libsql/client';
+import type { MakeEvent } from '@keep-snug/core';
 import express from 'express';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -6,7 +6,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openStore } from '../server/src/store';
+import { eventStore, openStore } from '../server/src/store';
 import { createServer } from '../server/src/web/server';
 import { ms, timedInTurn, type Taken } from './measure';
 
@@ -32,19 +32,18 @@ async function ours(folder: string): Promise<Running> {
   return { url: await listening(server), end: () => (server.close(), store.close()) };
 }
 
-/** The least that could do the same: Express, and an insert of the body. */
+/** The least that could do the same: Express, and the same insert into the same tables. */
 async function bare(folder: string): Promise<Running> {
-  const client = createClient({ url: `file:${join(folder, 'bare.sqlite')}` });
-  await client.execute('PRAGMA journal_mode = WAL');
-  await client.execute('CREATE TABLE events (id TEXT PRIMARY KEY, body TEXT NOT NULL)');
+  const store = await openStore(join(folder, 'bare.sqlite'));
+  const { add } = eventStore(store);
   const app = express().use(express.json());
   app.post('/api/events', async (req, res) => {
-    const [event] = req.body as { id: string }[];
-    await client.execute({ sql: 'INSERT INTO events VALUES (?, ?)', args: [event!.id, JSON.stringify(event)] });
-    res.json({ accepted: [event!.id] });
+    const batch = req.body as MakeEvent[];
+    await add(batch);
+    res.json({ accepted: batch.map(({ id }) => id) });
   });
   const server = app.listen(0, '127.0.0.1');
-  return { url: await listening(server), end: () => (server.close(), client.close()) };
+  return { url: await listening(server), end: () => (server.close(), store.close()) };
 }
 
 /** A tick, sent and stored, against bare Express with the same insert. */

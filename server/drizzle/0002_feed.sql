@@ -16,9 +16,13 @@ CREATE TRIGGER `documents_marked_again` AFTER UPDATE OF `seq` ON `documents` BEG
   INSERT INTO `marks` (`seq`, `mark`) VALUES (new.`seq`, lower(hex(randomblob(8))));
 END;
 --> statement-breakpoint
-CREATE TRIGGER `events_open` AFTER INSERT ON `events` BEGIN
-  INSERT INTO `make_states` (`make`, `open`) VALUES (new.`make`, 1) ON CONFLICT DO NOTHING;
-  UPDATE `make_states` SET `open` = coalesce((SELECT `kind` <> 'finished' FROM `events` WHERE `make` = new.`make` AND `kind` IN ('finished', 'reopened') ORDER BY `n` DESC, `seq` DESC LIMIT 1), 1) WHERE `make` = new.`make` AND new.`kind` IN ('finished', 'reopened');
+CREATE TRIGGER `events_begin` AFTER INSERT ON `events` WHEN NOT EXISTS (SELECT 1 FROM `make_states` WHERE `make` = new.`make`) BEGIN
+  INSERT INTO `make_states` (`make`, `open`) VALUES (new.`make`, 1);
+END;
+--> statement-breakpoint
+CREATE TRIGGER `events_end` AFTER INSERT ON `events` WHEN new.`kind` IN ('finished', 'reopened') BEGIN
+  INSERT INTO `make_states` (`make`, `open`) VALUES (new.`make`, coalesce((SELECT `kind` <> 'finished' FROM `events` WHERE `make` = new.`make` AND `kind` IN ('finished', 'reopened') ORDER BY `n` DESC, `seq` DESC LIMIT 1), 1))
+  ON CONFLICT (`make`) DO UPDATE SET `open` = excluded.`open`;
 END;
 --> statement-breakpoint
 CREATE INDEX `make_states_open` ON `make_states` (`make`) WHERE `open` = 1;

@@ -32,6 +32,8 @@ interface Parts {
 export function createServer({ store, reckoner, appRoot, hosts = [], perMinute = 6000, log }: Parts): Express {
   const server = express();
   server.disable('x-powered-by');
+  // documents bear their revision as one; nothing else that is answered here is asked for again unchanged
+  server.disable('etag');
   if (log) server.use(pinoHttp({ logger: log, autoLogging: false }));
   server.use(knownHost(hosts));
   server.use(helmet({ contentSecurityPolicy: { directives: policy(appRoot) }, strictTransportSecurity: false }));
