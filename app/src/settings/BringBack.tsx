@@ -1,6 +1,6 @@
 import { plural, type PlanFault } from '@keep-snug/core';
 import { DOCUMENT_KINDS } from '@keep-snug/core/documents';
-import type { Everything } from '@keep-snug/core/formats';
+import type { Everything } from '@keep-snug/core/everything';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
@@ -167,7 +167,7 @@ function choose(): Promise<File | undefined> {
 /** @returns the file, or why it is none of ours */
 async function readFile(file: File): Promise<Opened | string> {
   // forms and their checks are fetched only where they are needed
-  const { readEverything } = await import('@keep-snug/core/formats');
+  const { readEverything } = await import('@keep-snug/core/everything');
   const value: unknown = await file
     .text()
     .then(

@@ -1,6 +1,6 @@
 import { reckon } from '@keep-snug/core';
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
-import type { Everything } from '@keep-snug/core/formats';
+import type { Everything } from '@keep-snug/core/everything';
 import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
 import { inTurn } from '@/state/device/turn';
 import { useEvents } from '@/state/events';

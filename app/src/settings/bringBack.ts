@@ -1,6 +1,6 @@
 import type { MakeEvent } from '@keep-snug/core';
 import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
-import type { Everything } from '@keep-snug/core/formats';
+import type { Everything } from '@keep-snug/core/everything';
 import same from 'fast-deep-equal';
 import { deviceNow } from '@/state/device';
 import { holdTurn } from '@/state/device/turn';

@@ -1,7 +1,5 @@
 import { blankDraft, THINGS, type ThingDraft } from '@keep-snug/core';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
-import { deviceStorage } from './storage';
 
 /** A thing being measured: every word as typed, so that leaving and coming back loses nothing. */
 interface Draft {
@@ -12,11 +10,8 @@ interface Draft {
 
 export const BLANK: ThingDraft = blankDraft(THINGS[0]!);
 
-export const useDraft = create<Draft>()(
-  persist((set) => ({ draft: BLANK, keep: (draft) => set({ draft }), clear: () => set({ draft: BLANK }) }), {
-    name: 'keep-snug.draft',
-    version: 4,
-    migrate: () => ({ draft: BLANK }) as Draft,
-    storage: deviceStorage,
-  }),
-);
+export const useDraft = create<Draft>()((set) => ({
+  draft: BLANK,
+  keep: (draft) => set({ draft }),
+  clear: () => set({ draft: BLANK }),
+}));

@@ -1,4 +1,4 @@
-import type { KeptEvent } from '@keep-snug/core';
+import type { KeptEvent, ThingDraft } from '@keep-snug/core';
 import type { DocumentKind } from '@keep-snug/core/documents';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { LocalDocument } from '../library';
@@ -37,6 +37,8 @@ export interface Cursor {
 
 interface Meta {
   cursor: Cursor;
+  /** The thing being measured. */
+  draft: ThingDraft;
   /** The last number an earlier version had read, before houses had names. */
   earlier: number;
 }

@@ -5,6 +5,7 @@ import { IDBFactory, IDBObjectStore } from 'fake-indexeddb';
 import kept from '../../../../e2e/fixtures/earlier.localStorage.json';
 import { House } from '@/fixtures/house';
 import { nothingHere } from '@/fixtures/serverHas';
+import { BLANK, useDraft } from '../draft';
 import { useEvents } from '../events';
 import { exchange, forget, readOn } from '../exchange';
 import { useLibrary, type LocalDocument, type Shelf } from '../library';
@@ -120,6 +121,19 @@ it('writes on what another tab made of a document meanwhile', async () => {
   expect(plans()[id]).toMatchObject({ revision: 1, dirty: true, body: { title: 'wider' } });
 });
 
+it('keeps what is being measured, every word as typed', async () => {
+  const draft = { ...BLANK, texts: { width: ' 3 1/4', name: 'hide log' } };
+  useDraft.getState().keep(draft);
+  await writeDown();
+  stop();
+  useDraft.setState({ draft: BLANK });
+  await opened();
+  expect(useDraft.getState().draft).toEqual(draft);
+  useDraft.getState().clear();
+  await again();
+  expect(useDraft.getState().draft).toEqual(BLANK);
+});
+
 describe('where nothing can be written down', () => {
   const full = () =>
     jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
@@ -199,6 +213,16 @@ describe('what an earlier version kept', () => {
         .map(([, held]) => held.body.title)
         .sort(),
     ).toEqual(['changed here', 'changed there']);
+  });
+
+  it('of a thing being measured comes along', async () => {
+    const draft = { ...BLANK, texts: { width: '78' } };
+    stop();
+    smallStorage().setItem('keep-snug.draft', JSON.stringify({ state: { draft }, version: 4 }));
+    await opened();
+    expect(useDraft.getState().draft).toEqual(draft);
+    expect(smallStorage().getItem('keep-snug.draft')).toBeNull();
+    useDraft.getState().clear();
   });
 
   it('that cannot be read stops nothing', async () => {

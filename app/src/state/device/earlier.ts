@@ -1,14 +1,17 @@
-import type { KeptEvent } from '@keep-snug/core';
+import type { KeptEvent, ThingDraft } from '@keep-snug/core';
 import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
 import same from 'fast-deep-equal';
 import { newId } from '../ids';
 import type { LocalDocument } from '../library';
 import { smallStorage, type SmallStorage } from '../storage';
-import { documentRecord, eventRecord, type Device } from './database';
+import { documentRecord, eventRecord, readMeta, type Device } from './database';
 
 /** Where an earlier version kept everything; a tab of it that is still open may go on writing there. */
 const LIBRARY = 'keep-snug.library';
 const EVENTS = 'keep-snug.events';
+const DRAFT = 'keep-snug.draft';
+/** Drafts before this version were of another form. */
+const DRAFT_VERSION = 4;
 
 interface Earlier {
   documents: { kind: DocumentKind; id: string; held: LocalDocument<unknown> }[];
@@ -22,6 +25,7 @@ interface Earlier {
  * transaction, read back, and only then removed from where it was.
  */
 export async function moveIn(db: Device, storage: SmallStorage = smallStorage()): Promise<void> {
+  await moveDraft(db, storage);
   const [library, events] = [storage.getItem(LIBRARY), storage.getItem(EVENTS)];
   if (library === null && events === null) return;
   const earlier = readEarlier(library, events);
@@ -43,6 +47,14 @@ export async function moveIn(db: Device, storage: SmallStorage = smallStorage())
   // a tab of the earlier version may have written meanwhile: that is moved in at the next start
   if (storage.getItem(LIBRARY) === library) storage.removeItem(LIBRARY);
   if (storage.getItem(EVENTS) === events) storage.removeItem(EVENTS);
+}
+
+async function moveDraft(db: Device, storage: SmallStorage): Promise<void> {
+  const text = storage.getItem(DRAFT);
+  if (text === null) return;
+  const { draft } = stateIn<{ draft: ThingDraft }>(text, DRAFT_VERSION);
+  if (draft && !(await readMeta(db, 'draft'))) await db.put('meta', draft, 'draft');
+  storage.removeItem(DRAFT);
 }
 
 function readEarlier(library: string | null, events: string | null): Earlier {
@@ -67,9 +79,10 @@ function readEarlier(library: string | null, events: string | null): Earlier {
 }
 
 /** What a text of the small storage holds; one that cannot be read holds nothing that anyone could use. */
-function stateIn<State>(text: string | null): Partial<State> {
+function stateIn<State>(text: string | null, from = 0): Partial<State> {
   try {
-    return (JSON.parse(text ?? '{}') as { state?: Partial<State> }).state ?? {};
+    const { state = {}, version = 0 } = JSON.parse(text ?? '{}') as { state?: Partial<State>; version?: number };
+    return version >= from ? state : {};
   } catch {
     return {};
   }

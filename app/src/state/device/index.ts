@@ -1,8 +1,17 @@
 import { readMeta, type Cursor, type Device } from './database';
 import { moveIn } from './earlier';
-import { isDocumentPending, isEventPending, startKeeping, stopKeeping, useKeeping, type Written } from './keeper';
+import {
+  isDocumentPending,
+  isEventPending,
+  keepDraft,
+  startKeeping,
+  stopKeeping,
+  useKeeping,
+  type Written,
+} from './keeper';
 import { layOut, layOutLedger, layOutMake, takeOver } from './laying';
 import { joinTabs, tellTabs, type Word } from './tabs';
+import { useDraft } from '../draft';
 import { useLibrary } from '../library';
 import { create } from 'zustand';
 
@@ -25,12 +34,16 @@ export async function startDevice(hear: (word: Word) => void): Promise<() => voi
   if (device) {
     await moveIn(device).catch(() => useKeeping.setState({ trouble: 'full' }));
     await layOut(device);
+    const draft = await readMeta(device, 'draft');
+    if (draft) useDraft.setState({ draft });
   }
+  const stopDraft = useDraft.subscribe(({ draft }) => keepDraft(draft));
   useDevice.setState({ ready: true });
   if (device) void layOutLedger(device).then(() => useDevice.setState({ all: true }));
   else useDevice.setState({ all: true });
   return () => {
     leave();
+    stopDraft();
     stopKeeping();
     device = null;
     useDevice.setState({ ready: false, all: false });

@@ -1,4 +1,4 @@
-import { isFinished } from '@keep-snug/core';
+import { isFinished, type ThingDraft } from '@keep-snug/core';
 import type { DocumentKind } from '@keep-snug/core/documents';
 import { create } from 'zustand';
 import { useBoard } from '../board';
@@ -42,6 +42,7 @@ let told: (written: Written) => void = () => undefined;
 let documents = new Map<string, DocumentWorks>();
 let events = new Map<string, EventWork[]>();
 let cursor: Cursor | undefined;
+let draft: ThingDraft | undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let running: Promise<void> | null = null;
 
@@ -105,6 +106,14 @@ export function keepCursor(next: Cursor): void {
   soon();
 }
 
+/** Writes down the thing being measured, every word as typed. */
+export function keepDraft(next: ThingDraft): void {
+  draft = next;
+  soon();
+}
+
+const nothingWaits = () => documents.size + events.size === 0 && !cursor && !draft;
+
 function soon(): void {
   if (useKeeping.getState().trouble) useKeeping.setState({ unkept: documents.size + events.size });
   if (started) timer ??= setTimeout(inCalm, useBoard.getState().dragging ? CALM_MS : 0);
@@ -124,7 +133,7 @@ globalThis.document?.addEventListener?.('visibilitychange', leave);
 /** Writes down what waits, a portion in one transaction; what cannot be written goes on waiting. */
 export async function writeDown(): Promise<void> {
   while (running) await running;
-  if (!started || (documents.size + events.size === 0 && !cursor)) return;
+  if (!started || nothingWaits()) return;
   running = attempt().finally(() => {
     running = null;
   });
@@ -139,7 +148,7 @@ async function attempt(): Promise<void> {
     const written = await transact(device, due);
     useKeeping.setState({ trouble: null, unkept: 0 });
     told(written);
-    if (documents.size + events.size > 0) soon();
+    if (!nothingWaits()) soon();
   } catch (error) {
     takeBack(due);
     const full = (error as { name?: string }).name === 'QuotaExceededError';
@@ -152,11 +161,13 @@ interface Due {
   documents: typeof documents;
   events: typeof events;
   cursor: Cursor | undefined;
+  draft: ThingDraft | undefined;
 }
 
 /** What is written down next. How far was read is written with the last of what was read, never before it. */
 function taken(): Due {
-  const due: Due = { documents: portion(documents), events: portion(events), cursor: undefined };
+  const due: Due = { documents: portion(documents), events: portion(events), cursor: undefined, draft };
+  draft = undefined;
   if (documents.size + events.size === 0) [due.cursor, cursor] = [cursor, undefined];
   return due;
 }
@@ -175,7 +186,8 @@ function takeBack(due: Due): void {
     else due.documents.set(key, documents.get(key)!);
   }
   for (const [id, works] of events) due.events.set(id, [...(due.events.get(id) ?? []), ...works]);
-  [documents, events, cursor] = [due.documents, due.events, cursor ?? due.cursor];
+  [documents, events] = [due.documents, due.events];
+  [cursor, draft] = [cursor ?? due.cursor, draft ?? due.draft];
 }
 
 function later(): void {
@@ -222,6 +234,7 @@ async function transact(db: Device, due: Due): Promise<Written> {
     }),
   );
   if (due.cursor) await tx.objectStore('meta').put(due.cursor, 'cursor');
+  if (due.draft) await tx.objectStore('meta').put(due.draft, 'draft');
   tx.commit();
   await tx.done;
   return written;
