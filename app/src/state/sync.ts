@@ -1,7 +1,7 @@
 import { DOCUMENT_KINDS } from '@keep-snug/core/documents';
 import { useEffect } from 'react';
 import { create } from 'zustand';
-import { Away } from './api';
+import { Away, OtherHouse } from './api';
 import { useBoard } from './board';
 import { layOutWhole, startDevice, useDevice } from './device';
 import { useKeeping } from './device/keeper';
@@ -133,9 +133,10 @@ export function useWholeMake(make: string): void {
   useEffect(() => {
     void layOutWhole(make)
       .then(() => fetchMake(make))
-      // away: it is fetched when it is looked at again
+      // away, or another house, which is met in its own turn: it is fetched when it is looked at again
       .catch((error: unknown) => {
-        if (!(error instanceof Away)) useLine.setState({ fault: (error as Error).message });
+        if (!(error instanceof Away || error instanceof OtherHouse))
+          useLine.setState({ fault: (error as Error).message });
       });
   }, [make]);
 }

@@ -45,8 +45,14 @@ export function joinTabs(hear: (word: Word) => void): () => void {
   };
 }
 
-/** Waits for the lead, or takes it; one that loses it stands again. */
+/** This tab's place in the queue for the lead, or the lead itself. */
+let place: AbortController | undefined;
+
+/** Waits for the lead, or takes it; one that loses it stands again. A tab has one place in the queue. */
 function stand(ended: AbortSignal, steal = false): void {
+  place?.abort();
+  const mine = new AbortController();
+  place = mine;
   const lead = () =>
     new Promise<void>((resolve) => {
       if (ended.aborted) return resolve();
@@ -54,10 +60,10 @@ function stand(ended: AbortSignal, steal = false): void {
       ended.addEventListener('abort', () => resolve());
     });
   navigator.locks
-    .request(LEADER, steal ? { steal } : {}, lead)
+    .request(LEADER, steal ? { steal } : { signal: mine.signal }, lead)
     .catch(() => undefined)
     .finally(() => {
-      if (ended.aborted) return;
+      if (ended.aborted || place !== mine) return;
       useLead.setState({ leads: false });
       stand(ended);
     });
