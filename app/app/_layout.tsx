@@ -2,6 +2,7 @@ import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
+import { DeletedBar } from '@/parts/DeletedBar';
 import { useWanted } from '@/parts/wanted';
 import { useOpening, useSync } from '@/state/sync';
 import { paperTheme } from '@/theme/paper';
@@ -27,6 +28,7 @@ export default function Root() {
       <View style={{ flex: 1, backgroundColor: colours.chalk }}>
         <InStep />
         <Slot />
+        <DeletedBar />
       </View>
     </PaperProvider>
   );

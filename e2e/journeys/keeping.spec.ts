@@ -167,7 +167,7 @@ test('a saved file is brought back beside what is here: looked at first, undone,
   const before = await things();
   await page.goto(`${server.url}/things`);
   await page
-    .getByRole('button', { name: /^Take off the shelf: / })
+    .getByRole('button', { name: /^Delete: / })
     .first()
     .click();
   await expect.poll(things).toBe(before - 1);
@@ -197,16 +197,23 @@ test('a saved file is brought back beside what is here: looked at first, undone,
   await expect(page.getByText(/“letter.txt” was not saved by Keep Snug/)).toBeVisible();
 });
 
-test('what was deleted comes back', async ({ page, server }) => {
+test('what was deleted comes back: at once by one press, later from the settings', async ({ page, server }) => {
   await page.goto(`${server.url}/things`);
-  const take = page.getByRole('button', { name: /^Take off the shelf: / }).first();
-  const name = (await take.getAttribute('aria-label'))!.replace('Take off the shelf: ', '');
+  const take = page.getByRole('button', { name: /^Delete: / }).first();
+  const name = (await take.getAttribute('aria-label'))!.replace('Delete: ', '');
+  const again = page.getByRole('button', { name: `Delete: ${name}` });
+  const here = async () => JSON.stringify(await server.read('/things')).includes(`"${name}"`);
   await take.click();
-  await page.goto(`${server.url}/settings`);
+  await expect.poll(here).toBe(false);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(again).toBeVisible();
+  await expect.poll(here).toBe(true);
+  await again.click();
+  await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('button', { name: `Bring back: ${name}` }).click();
   await expect(page.getByText('Nothing was deleted in the last 30 days.')).toBeVisible();
-  await page.goto(`${server.url}/things`);
-  await expect(page.getByRole('button', { name: `Take off the shelf: ${name}` })).toBeVisible();
+  await page.getByRole('link', { name: 'Things' }).click();
+  await expect(again).toBeVisible();
 });
 
 test('what an earlier version kept, here and on the server, opens as it was left', async ({ page, earlierServer }) => {

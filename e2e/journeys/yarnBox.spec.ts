@@ -40,7 +40,7 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   // what is on the shelf is drawn there, and what is taken off stays off
   await page.goto(`${emptyServer.url}/things`);
   await expect(page.getByText('80 × 120 × 5 mm, 170 mm round')).toBeVisible();
-  await page.getByRole('button', { name: 'Take off the shelf: seed packet' }).click();
+  await page.getByRole('button', { name: 'Delete: seed packet' }).click();
   await expect.poll(async () => (await emptyServer.read<unknown[]>('/things')).length).toBe(0);
   await page.reload();
   await expect(page.getByText('The shelf is empty')).toBeVisible();

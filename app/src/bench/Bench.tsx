@@ -14,11 +14,12 @@ import { Tape } from '@/parts/Tape';
 import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
-import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { useDeleting } from '@/state/deleting';
+import { useShelf, type LocalDocument } from '@/state/library';
 import { SaveReminder } from '@/settings/SaveReminder';
 import { useColours } from '@/theme/useTheme';
 
-/** What is on the hook now, and what is planned. */
+/** What is on the hook now, what is planned, and the plans of what was made. */
 export function Bench() {
   const router = useRouter();
   const all = useShelf('makes');
@@ -33,7 +34,9 @@ export function Bench() {
   );
   const plans = useShelf('plans');
   const begun = new Set(all.map(([, held]) => held.body.planId));
+  const onHook = new Set(makes.map(([, held]) => held.body.planId));
   const waiting = plans.filter(([id]) => !begun.has(id));
+  const made = plans.filter(([id]) => begun.has(id) && !onHook.has(id));
   return (
     <Page
       title="Bench"
@@ -48,17 +51,23 @@ export function Bench() {
       {makes.map(([id, held]) => (
         <MakeStrip key={id} id={id} held={held} />
       ))}
-      {waiting.length > 0 ? (
-        <View style={{ gap: 4 }}>
-          <Words as="heading" level={2}>
-            Planned, not begun
-          </Words>
-          {waiting.map(([id, held]) => (
-            <PlanLine key={id} id={id} held={held} />
-          ))}
-        </View>
-      ) : null}
+      <Plans title="Planned, not begun" plans={waiting} />
+      <Plans title="Made before" plans={made} />
     </Page>
+  );
+}
+
+function Plans({ title, plans }: { title: string; plans: readonly [string, LocalDocument<Plan>][] }) {
+  if (plans.length === 0) return null;
+  return (
+    <View style={{ gap: 4 }}>
+      <Words as="heading" level={2}>
+        {title}
+      </Words>
+      {plans.map(([id, held]) => (
+        <PlanLine key={id} id={id} held={held} />
+      ))}
+    </View>
   );
 }
 
@@ -68,6 +77,7 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
+  const remove = useDeleting((state) => state.remove);
   const progress = useProgress(id, make);
   if (!progress) return null;
   const { next, reachedMm, lengthMm, marksMm, state } = progress;
@@ -84,6 +94,9 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
         <View style={{ flexDirection: 'row', columnGap: 16 }}>
           <Action label={`Plan: ${make.title}`} onPress={() => router.push(`/plan/${make.planId}`)}>
             Plan
+          </Action>
+          <Action label={`Delete: ${make.title}`} onPress={() => remove('makes', id, make.title)}>
+            Delete
           </Action>
           <Action main label={`Go on making: ${make.title}`} onPress={() => router.push(`/make/${id}`)}>
             {state.done.length === 0 ? 'Begin' : 'Go on'}
@@ -104,7 +117,7 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const colours = useColours();
   const router = useRouter();
   const reader = useReader();
-  const remove = useLibrary((state) => state.remove);
+  const remove = useDeleting((state) => state.remove);
   const { worked } = reckonFor(plan, reader);
   const piece = worked?.pieces[0];
   return (
@@ -135,8 +148,8 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
           </View>
         </Press>
         <View style={{ paddingRight: 12 }}>
-          <Action label={`Take off the bench: ${plan.title}`} onPress={() => remove('plans', id)}>
-            Take off
+          <Action label={`Delete: ${plan.title}`} onPress={() => remove('plans', id, plan.title)}>
+            Delete
           </Action>
         </View>
       </View>

@@ -12,7 +12,8 @@ import { Page } from '@/parts/Page';
 import { Words } from '@/parts/Words';
 import { useDevice } from '@/state/device';
 import { useEvents } from '@/state/events';
-import { useShelf, type LocalDocument } from '@/state/library';
+import { useDeleting } from '@/state/deleting';
+import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useWholeMake } from '@/state/sync';
 import { useColours } from '@/theme/useTheme';
@@ -68,6 +69,8 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const router = useRouter();
   const units = useSettings((state) => state.units);
   const happened = useEvents((state) => state.happened);
+  const remove = useDeleting((state) => state.remove);
+  const hasPlan = useLibrary((state) => state.shelves.plans[make.planId] !== undefined);
   useWholeMake(id);
   const progress = useProgress(id, make);
   if (!progress) return null;
@@ -113,6 +116,14 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
           }}
         >
           Not finished after all
+        </Action>
+        {hasPlan ? (
+          <Action label={`Plan: ${make.title}`} onPress={() => router.push(`/plan/${make.planId}`)}>
+            Plan
+          </Action>
+        ) : null}
+        <Action label={`Delete: ${make.title}`} onPress={() => remove('makes', id, make.title)}>
+          Delete
         </Action>
       </View>
     </View>

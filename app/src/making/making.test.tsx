@@ -5,6 +5,7 @@ import { Bench } from '@/bench/Bench';
 import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
 import { show } from '@/fixtures/show';
 import { Ledger } from '@/ledger/Ledger';
+import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
 import { useLibrary, type LocalDocument } from '@/state/library';
 import { useLine } from '@/state/sync';
@@ -143,15 +144,26 @@ describe('the bench', () => {
     expect(screen.getByText(/^Next: Chain 1/)).toBeTruthy();
     expect(screen.getByText('Planned, not begun')).toBeTruthy();
     expect(screen.getByText('Ringing notebook sleeve')).toBeTruthy();
-    expect(screen.queryByText('Tide table case')).toBeNull();
+    expect(screen.getByText('Made before')).toBeTruthy();
+    expect(screen.getByLabelText('Open the plan: Tide table case')).toBeTruthy();
+    expect(screen.queryByLabelText('Go on making: Tide table case')).toBeNull();
     fireEvent.press(screen.getByLabelText('Go on making: Field phone pouch'));
     expect(mockGo.push).toHaveBeenCalledWith(`/make/${phoneId}`);
   });
 
   it('takes a plan off', () => {
     show(<Bench />);
-    fireEvent.press(screen.getByLabelText('Take off the bench: Ringing notebook sleeve'));
+    fireEvent.press(screen.getByLabelText('Delete: Ringing notebook sleeve'));
     expect(screen.queryByText('Ringing notebook sleeve')).toBeNull();
+  });
+
+  it('deletes a make, and its plan stays', () => {
+    show(<Bench />);
+    fireEvent.press(screen.getByLabelText('Delete: Field phone pouch'));
+    expect(screen.queryByLabelText('Go on making: Field phone pouch')).toBeNull();
+    expect(screen.getByLabelText('Open the plan: Field phone pouch')).toBeTruthy();
+    act(() => useDeleting.getState().undo());
+    expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
   });
 
   it('teaches with one action where nothing is there', () => {
@@ -167,6 +179,8 @@ describe('the ledger', () => {
     show(<Ledger />);
     expect(screen.getByText('Tide table case')).toBeTruthy();
     expect(screen.queryByText('Field phone pouch')).toBeNull();
+    fireEvent.press(screen.getByLabelText('Plan: Tide table case'));
+    expect(mockGo.push).toHaveBeenCalledWith(`/plan/${TERN_POINT.makes[tideId]!.planId}`);
     fireEvent.press(screen.getByLabelText('Not finished after all: Tide table case'));
     expect(screen.queryByText('Tide table case')).toBeNull();
     expect(mockGo.push).toHaveBeenCalledWith(`/make/${tideId}`);

@@ -54,7 +54,7 @@ describe('the answer to a write', () => {
     const deleted = held({ gone: true, dirty: true });
     expect(afterAnswer(deleted, deleted, { is: 'kept', revision: 2 })).toBeUndefined();
     expect(afterAnswer(deleted, deleted, { is: 'stale', present: null })).toBeUndefined();
-    const back = held({ dirty: true, stamp: '2' });
+    const back = held({ stamp: '2' });
     expect(afterAnswer(back, deleted, { is: 'kept', revision: 2 })).toMatchObject({ revision: 0, dirty: true });
   });
 

@@ -44,7 +44,7 @@ export function afterAnswer(held: Held, sent: Held, answer: PutAnswer): Held | u
       return { body: held.body, revision: present.revision, dirty: false };
     return { ...held, dirty: false, theirs: present };
   }
-  if (sent.gone) return changedSince ? { ...held, revision: 0 } : undefined;
+  if (sent.gone) return changedSince ? { ...held, revision: 0, dirty: true } : undefined;
   return { ...held, revision: answer.revision, dirty: changedSince };
 }
 

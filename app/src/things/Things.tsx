@@ -10,7 +10,8 @@ import { EmptyPlace } from '@/parts/EmptyPlace';
 import { Page } from '@/parts/Page';
 import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
-import { useLibrary, useShelf } from '@/state/library';
+import { useDeleting } from '@/state/deleting';
+import { useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
 import { ThingEditor } from './ThingEditor';
@@ -26,7 +27,7 @@ export function Things() {
   const router = useRouter();
   const colours = useColours();
   const units = useSettings((state) => state.units);
-  const remove = useLibrary((state) => state.remove);
+  const remove = useDeleting((state) => state.remove);
   const { box, onLayout } = useBox();
   const [open, setOpen] = useState<string | null>(null);
   const things = useShelf('things').flatMap(([id, held]) => {
@@ -90,8 +91,8 @@ export function Things() {
               <Action label={`Measure anew: ${body.name}`} onPress={() => setOpen(id)}>
                 Measure anew
               </Action>
-              <Action label={`Take off the shelf: ${body.name}`} onPress={() => remove('things', id)}>
-                Take off
+              <Action label={`Delete: ${body.name}`} onPress={() => remove('things', id, body.name)}>
+                Delete
               </Action>
             </View>
             <Clash kind="things" id={id} held={one} />

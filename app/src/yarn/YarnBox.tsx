@@ -23,6 +23,7 @@ import { TextField } from '@/parts/TextField';
 import { FigureLine } from '@/parts/FigureLine';
 import { Words } from '@/parts/Words';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
+import { useDeleting } from '@/state/deleting';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
@@ -73,7 +74,8 @@ function Yarn({ id, held, swatches }: YarnProps) {
   const { body } = held;
   const colours = useColours();
   const [open, setOpen] = useState(false);
-  const { add, change, remove } = useLibrary.getState();
+  const { add, change } = useLibrary.getState();
+  const { remove } = useDeleting.getState();
   const { yarn } = body;
   const facts = [
     yarn.metresPer100g ? `${formatNumber(yarn.metresPer100g)} m in 100 g` : null,
@@ -104,8 +106,8 @@ function Yarn({ id, held, swatches }: YarnProps) {
           <Action label={`${open ? 'Close' : 'Change'}: ${body.name}`} onPress={() => setOpen(!open)}>
             {open ? 'Close' : 'Change'}
           </Action>
-          <Action label={`Take out of the box: ${body.name}`} onPress={() => remove('yarns', id)}>
-            Take out
+          <Action label={`Delete: ${body.name}`} onPress={() => remove('yarns', id, body.name)}>
+            Delete
           </Action>
         </View>
       </View>
@@ -167,7 +169,8 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
   const units = useSettings((state) => state.units);
   const unmeasured = !body.gauge.stitches?.length;
   const [open, setOpen] = useState(unmeasured);
-  const { change, remove } = useLibrary.getState();
+  const { change } = useLibrary.getState();
+  const { remove } = useDeleting.getState();
   const worked = fabricIfMeasured(fabricFromSwatch(body, yarn.yarn));
   return (
     <View
@@ -186,8 +189,8 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
           <Action label={`${open ? 'Close' : 'Change'} the swatch: ${body.name}`} onPress={() => setOpen(!open)}>
             {open ? 'Close' : 'Change'}
           </Action>
-          <Action label={`Take off the swatch: ${body.name}`} onPress={() => remove('swatches', id)}>
-            Take off
+          <Action label={`Delete the swatch: ${body.name}`} onPress={() => remove('swatches', id, body.name)}>
+            Delete
           </Action>
         </View>
       </View>
