@@ -47,6 +47,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'new-phone', path: '/new', size: 'phone' },
   { name: 'things-wide', path: '/things', size: 'wide' },
   { name: 'yarn-wide', path: '/yarn', size: 'wide' },
+  { name: 'settings-phone', path: '/settings', size: 'phone' },
 ];
 
 async function main(): Promise<void> {

@@ -32,7 +32,8 @@ export function Bench() {
         .sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt)),
     [all, byMake],
   );
-  const plans = useShelf('plans');
+  const shelf = useShelf('plans');
+  const plans = useMemo(() => [...shelf].sort(([, a], [, b]) => a.body.title.localeCompare(b.body.title)), [shelf]);
   const begun = new Set(all.map(([, held]) => held.body.planId));
   const onHook = new Set(makes.map(([, held]) => held.body.planId));
   const waiting = plans.filter(([id]) => !begun.has(id));

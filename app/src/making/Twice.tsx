@@ -29,8 +29,7 @@ export function Twice({ id, progress: { worked, state } }: { id: string; progres
     <Notice
       tone="thread"
       word="Ticked on two devices"
-      text={`${inWords(steps)} ${steps.length === 1 ? 'was' : 'were'} ticked on another device too, and counted once.`}
-      repair="Look whether the work is at the row below; undo or tick until it is."
+      text={`${inWords(steps)} ${steps.length === 1 ? 'was' : 'were'} ticked on another device too, and counted once. Check that your work is at the row below.`}
     >
       <Action onPress={() => heard(id, state.twice.length)}>It is right</Action>
     </Notice>
