@@ -1,7 +1,8 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { deviceStorage } from './storage';
+import { deviceStorage, writeBeginning } from './storage';
 
+const NAME = 'keep-snug.saved';
 const DAY_MS = 86_400_000;
 /** After so many days without a file it is time for one. */
 const DUE_DAYS = 30;
@@ -27,9 +28,10 @@ export const useSaved = create<Saved>()(
       saved: () => set({ at: new Date().toISOString(), ever: true, quietUntil: '' }),
       later: () => set({ quietUntil: new Date(Date.now() + LATER_DAYS * DAY_MS).toISOString() }),
     }),
-    { name: 'keep-snug.saved', storage: deviceStorage },
+    { name: NAME, storage: deviceStorage },
   ),
 );
+writeBeginning(NAME, useSaved);
 
 /**
  * How many days ago everything was last saved, once it is time to do so again.

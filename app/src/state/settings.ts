@@ -2,7 +2,9 @@ import type { LengthUnit, Schools } from '@keep-snug/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { newId } from './ids';
-import { deviceStorage } from './storage';
+import { deviceStorage, writeBeginning } from './storage';
+
+const NAME = 'keep-snug.settings';
 
 export type ThemeName = 'light' | 'dark' | 'lamp';
 
@@ -43,6 +45,7 @@ export const useSettings = create<Settings>()(
       foundation: 'chain',
       set: (change) => set(change),
     }),
-    { name: 'keep-snug.settings', storage: deviceStorage },
+    { name: NAME, storage: deviceStorage },
   ),
 );
+writeBeginning(NAME, useSettings);

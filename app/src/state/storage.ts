@@ -20,7 +20,7 @@ export function smallStorage(): SmallStorage {
   }
 }
 
-/** For settings and what is being typed: a storage that is full or refused must not stop the hand. */
+/** For settings: a storage that is full or refused must not stop the hand. */
 export const deviceStorage = createJSONStorage(() => {
   const storage = smallStorage();
   return {
@@ -35,3 +35,8 @@ export const deviceStorage = createJSONStorage(() => {
     },
   };
 });
+
+/** Writes down what a store began with, where nothing was written yet: what is drawn anew at every start would not last. */
+export function writeBeginning(name: string, store: { setState: (change: object) => void }): void {
+  if (deviceStorage?.getItem(name) === null) store.setState({});
+}

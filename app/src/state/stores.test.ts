@@ -2,6 +2,9 @@ import { prior, type Term } from '@keep-snug/core';
 import { useAsking } from './asking';
 import { useBoard } from './board';
 import { BLANK, useDraft } from './draft';
+import { useSaved } from './saved';
+import { useSettings } from './settings';
+import { smallStorage } from './storage';
 
 describe('a thing being measured', () => {
   beforeEach(() => useDraft.getState().clear());
@@ -63,4 +66,12 @@ it('the board remembers its stage and its view, each by itself', () => {
   expect(useBoard.getState()).toMatchObject({ stage: 'fabric', view: 'folded' });
   useBoard.getState().openStage('');
   expect(useBoard.getState()).toMatchObject({ stage: '', view: 'folded' });
+});
+
+it('the device has one name, and one first day, from its first start on', () => {
+  for (const [name, state] of [
+    ['keep-snug.settings', { device: useSettings.getState().device }],
+    ['keep-snug.saved', { at: useSaved.getState().at }],
+  ] as const)
+    expect(JSON.parse(smallStorage().getItem(name)!)).toMatchObject({ state });
 });
