@@ -63,7 +63,8 @@ test('a note is written from the keyboard and comes up at its row', BOTH_SIZES, 
   await page.goto(server.url + PHONE_MAKE);
   await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
   await page.keyboard.press('n');
-  await page.getByRole('textbox', { name: 'Note' }).fill('a knot to hide');
+  await expect(page.getByRole('textbox', { name: 'Note' })).toBeFocused();
+  await page.keyboard.type('a knot to hide');
   await page.getByRole('button', { name: 'Keep the note' }).click();
   await expect(page.getByText('a knot to hide')).toBeVisible();
   await page.keyboard.press('?');

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { isFinished, type Make, type Plan } from '@keep-snug/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { copyPlan } from '@/board/copyPlan';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { courseWord, useProgress } from '@/making/useProgress';
@@ -149,6 +150,9 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
           </View>
         </Press>
         <View style={{ paddingRight: 12 }}>
+          <Action label={`Copy: ${plan.title}`} onPress={() => router.push(`/plan/${copyPlan(plan)}`)}>
+            Copy
+          </Action>
           <Action label={`Delete: ${plan.title}`} onPress={() => remove('plans', id, plan.title)}>
             Delete
           </Action>

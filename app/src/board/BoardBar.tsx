@@ -9,6 +9,7 @@ import { RoomBar } from '@/parts/RoomBar';
 import { useHistory } from '@/state/history';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
+import { copyPlan } from './copyPlan';
 import { TitleField } from './TitleField';
 
 interface Props {
@@ -48,7 +49,10 @@ export function Onward({ id, plan, ready }: Omit<Props, 'onTitle'>) {
   const router = useRouter();
   const make = useMakeOf(id);
   return (
-    <View style={{ flexDirection: 'row', columnGap: 12, alignItems: 'center' }}>
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12, alignItems: 'center' }}>
+      <Action label="Copy plan" onPress={() => router.push(`/plan/${copyPlan(plan)}`)}>
+        Copy
+      </Action>
       <Action label="Ways to make it" onPress={() => router.push(`/ways/${id}`)}>
         Ways
       </Action>

@@ -2,6 +2,7 @@ import { formatLength, formatLengthNumber, isFinished, type KeptEvent, type Make
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { copyPlan } from '@/board/copyPlan';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { useProgress } from '@/making/useProgress';
 import { startMake } from '@/making/start';
@@ -107,6 +108,9 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
           onPress={() => router.push(`/make/${startMake(make.planId, make.plan)}`)}
         >
           Make it again
+        </Action>
+        <Action label={`Change it first: ${make.title}`} onPress={() => router.push(`/plan/${copyPlan(make.plan)}`)}>
+          Change it first
         </Action>
         <Action
           label={`Not finished after all: ${make.title}`}

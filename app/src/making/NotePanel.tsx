@@ -1,5 +1,6 @@
 import { isBlank, withoutHidden } from '@keep-snug/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import type { TextInput } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
 import { Panel } from '@/parts/Panel';
@@ -18,6 +19,8 @@ const LONGEST = 2000;
 /** A note at the row where the work stands. */
 export function NotePanel({ make, step, onClose }: Props) {
   const [text, setText] = useState('');
+  const line = useRef<TextInput>(null);
+  useEffect(() => line.current?.focus(), []);
   const happened = useEvents((state) => state.happened);
   const keep = () => {
     if (!isBlank(text))
@@ -32,6 +35,8 @@ export function NotePanel({ make, step, onClose }: Props) {
           value={text}
           onChange={setText}
           multiline
+          // whoever pressed the key goes on typing
+          inputRef={line}
           hint="Comes up again when you are back at this row."
         />
       </FieldRow>

@@ -1,3 +1,4 @@
+import { plural } from '@keep-snug/core';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
@@ -123,7 +124,9 @@ function Data() {
     <Setting name="Data">
       <Words>{`On this device: ${held}.`}</Words>
       <Words tone="faint">
-        {waiting > 0 ? `${waiting} changes are not with the server yet.` : 'The server has all of it too.'}
+        {waiting > 0
+          ? `${plural(waiting, 'change is', 'changes are')} not with the server yet.`
+          : 'The server has all of it too.'}
       </Words>
       <RefusedEvents />
       <View style={{ flexDirection: 'row', marginLeft: -4 }}>

@@ -14,15 +14,21 @@ export function OtherHooks({ fabric }: { fabric: FabricSpec }) {
       <Words as="smallStrong">The same counts on another hook</Words>
       {others.map((mm) => {
         const { scale, cover } = sameCountsOn(fabric, worked, mm);
+        if (!Number.isFinite(scale)) return null;
         const share = Math.round(100 * (scale - 1));
         const size =
           share === 0 ? 'as large' : `${Math.abs(share)} % ${share > 0 ? 'larger, looser' : 'smaller, firmer'}`;
         return (
           <Words key={mm} as="small" tone="faint">
-            {`${formatNumber(mm, 2)} mm: ${size}; cover ${formatNumber(worked.cover.value, 2)} → ${formatNumber(cover, 2)}`}
+            {`${formatNumber(mm, 2)} mm: ${size}${coverTo(worked.cover.value, cover)}`}
           </Words>
         );
       })}
     </View>
   );
+}
+
+/** How closed the fabric was and becomes, where the yarn’s thickness is known. */
+function coverTo(from: number, to: number): string {
+  return Number.isFinite(to) ? `; cover ${formatNumber(from, 2)} → ${formatNumber(to, 2)}` : '';
 }
