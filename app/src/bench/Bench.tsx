@@ -16,7 +16,7 @@ import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
 import { useDeleting } from '@/state/deleting';
-import { useShelf, type LocalDocument } from '@/state/library';
+import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { SaveReminder } from '@/settings/SaveReminder';
 import { useColours } from '@/theme/useTheme';
 
@@ -50,11 +50,14 @@ export function Bench() {
     >
       <SaveReminder />
       {plans.length + all.length === 0 ? <Empty /> : null}
-      {makes.map(([id, held]) => (
-        <MakeStrip key={id} id={id} held={held} />
-      ))}
+      {makes
+        .filter(([, held]) => !held.body.aside)
+        .map(([id, held]) => (
+          <MakeStrip key={id} id={id} held={held} />
+        ))}
       <Plans title="Planned, not begun" plans={waiting} />
       <Plans title="Made before" plans={made} />
+      <Aside makes={makes.filter(([, held]) => held.body.aside)} />
     </Page>
   );
 }
@@ -93,9 +96,15 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
           </Words>
           <Words as="strong">{`${row}${next?.row ? `, ${next.section}` : ''}`}</Words>
         </View>
-        <View style={{ flexDirection: 'row', columnGap: 16 }}>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
           <Action label={`Plan: ${make.title}`} onPress={() => router.push(`/plan/${make.planId}`)}>
             Plan
+          </Action>
+          <Action
+            label={`Put aside: ${make.title}`}
+            onPress={() => useLibrary.getState().change('makes', id, { ...make, aside: true })}
+          >
+            Put aside
           </Action>
           <Action label={`Delete: ${make.title}`} onPress={() => remove('makes', id, make.title)}>
             Delete
@@ -110,6 +119,46 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
       </View>
       <Clash kind="makes" id={id} held={held} />
       <Words tone="faint">{next ? `Next: ${next.text}` : 'Next: put it in the ledger.'}</Words>
+    </View>
+  );
+}
+
+/** Makes that were put aside: nothing is reckoned for them until they are taken up again. */
+function Aside({ makes }: { makes: readonly [string, LocalDocument<Make>][] }) {
+  const colours = useColours();
+  const remove = useDeleting((state) => state.remove);
+  if (makes.length === 0) return null;
+  const takeUp = (id: string, { aside: _aside, ...make }: Make) => useLibrary.getState().change('makes', id, make);
+  return (
+    <View style={{ gap: 10 }}>
+      <Words as="heading" level={2}>
+        Put aside
+      </Words>
+      {makes.map(([id, { body }]) => (
+        <View
+          key={id}
+          style={{
+            flexDirection: 'row',
+            flexWrap: 'wrap',
+            alignItems: 'center',
+            columnGap: 16,
+            backgroundColor: colours.surface,
+            borderWidth: 1,
+            borderColor: colours.line,
+            paddingHorizontal: 14,
+          }}
+        >
+          <Words as="strong" style={{ flexGrow: 1, flexBasis: 160 }}>
+            {body.title}
+          </Words>
+          <Action label={`Take up again: ${body.title}`} onPress={() => takeUp(id, body)}>
+            Take up again
+          </Action>
+          <Action label={`Delete: ${body.title}`} onPress={() => remove('makes', id, body.title)}>
+            Delete
+          </Action>
+        </View>
+      ))}
     </View>
   );
 }

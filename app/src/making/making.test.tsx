@@ -157,6 +157,16 @@ describe('the bench', () => {
     expect(screen.queryByText('Ringing notebook sleeve')).toBeNull();
   });
 
+  it('puts a make aside and takes it up again as it was', () => {
+    show(<Bench />);
+    fireEvent.press(screen.getByLabelText('Put aside: Field phone pouch'));
+    expect(screen.queryByLabelText('Go on making: Field phone pouch')).toBeNull();
+    expect(makeOf(phoneId)).toMatchObject({ dirty: true, body: { aside: true } });
+    fireEvent.press(screen.getByLabelText('Take up again: Field phone pouch'));
+    expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
+    expect(makeOf(phoneId).body).toEqual(TERN_POINT.makes[phoneId]);
+  });
+
   it('deletes a make, and its plan stays', () => {
     show(<Bench />);
     fireEvent.press(screen.getByLabelText('Delete: Field phone pouch'));

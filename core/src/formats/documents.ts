@@ -34,6 +34,7 @@ export const DOCUMENT_FORMS: Readonly<Record<DocumentKind, Form>> = {
       planId: required({ is: 'id' }),
       plan: required(planForm),
       startedAt: required({ is: 'time' }),
+      aside: optional({ is: 'truth', note: 'put aside for now' }),
     },
   },
 };

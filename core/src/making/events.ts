@@ -66,6 +66,8 @@ export interface Make {
   planId: string;
   plan: Plan;
   startedAt: string;
+  /** Put aside: it lies at the end of the bench until it is taken up again. */
+  aside?: boolean;
 }
 
 export const MAKE_FORMAT = 'keep-snug.make/1';
