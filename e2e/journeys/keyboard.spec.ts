@@ -35,8 +35,9 @@ test('a plan, from its thing to a ticked row, without a pointer', async ({ page,
 
   await tabTo(page, 'Fit');
   await page.keyboard.press('Enter');
-  await tabTo(page, 'slides');
-  await page.keyboard.press('Space');
+  // radios are one stop: the arrows choose among them
+  await tabTo(page, 'snug');
+  await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('radio', { name: 'slides', exact: true })).toBeChecked();
   await tabTo(page, 'Ease round, in percent');
   await page.keyboard.press('ArrowRight');

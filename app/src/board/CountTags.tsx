@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { Press } from '@/parts/Press';
 import { useBox } from '@/parts/useBox';
+import { useRadios, type RadioKeys } from '@/parts/useRadios';
 import { Words } from '@/parts/Words';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
@@ -14,6 +15,11 @@ interface Props {
 
 /** One less, best, one more: paper tags on a thread, each with what it measures and what that does to the ease. */
 export function CountTags({ choice, onPick }: Props) {
+  const keysOf = useRadios(
+    choice.options.map(({ count }) => count),
+    choice.options.find(({ chosen }) => chosen)?.count,
+    onPick,
+  );
   return (
     <View style={{ gap: 4 }}>
       <Words as="smallStrong">{`${choice.noun.replace(/^./, (c) => c.toUpperCase())} ${choice.id === 'round' ? 'round' : 'across'}, what they measure, and the ease they leave`}</Words>
@@ -23,7 +29,13 @@ export function CountTags({ choice, onPick }: Props) {
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}
       >
         {choice.options.map((option) => (
-          <Tag key={option.count} option={option} noun={choice.noun} onPick={() => onPick(option.count)} />
+          <Tag
+            key={option.count}
+            option={option}
+            noun={choice.noun}
+            keys={keysOf(option.count)}
+            onPick={() => onPick(option.count)}
+          />
         ))}
       </View>
     </View>
@@ -32,7 +44,14 @@ export function CountTags({ choice, onPick }: Props) {
 
 const VERDICTS = { tight: 'too tight', fits: 'fits', loose: 'too loose' } as const;
 
-function Tag({ option, noun, onPick }: { option: ChoiceOption; noun: string; onPick: () => void }) {
+interface TagProps {
+  option: ChoiceOption;
+  noun: string;
+  keys: RadioKeys;
+  onPick: () => void;
+}
+
+function Tag({ option, noun, keys, onPick }: TagProps) {
   const units = useSettings((state) => state.units);
   const { count, mm, easeShare, verdict, best, chosen } = option;
   const tone = chosen ? 'chalk' : 'ink';
@@ -43,6 +62,7 @@ function Tag({ option, noun, onPick }: { option: ChoiceOption; noun: string; onP
     <Press
       role="radio"
       selected={chosen}
+      keys={keys}
       onPress={onPick}
       label={`${count} ${noun}, ${size}, ${ease}, ${words}`}
       style={{ flexGrow: 1, flexBasis: 92, paddingVertical: 8, paddingLeft: 22, paddingRight: 4 }}

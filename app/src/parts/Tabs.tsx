@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { useColours } from '@/theme/useTheme';
 import { Press } from './Press';
+import { useRadios } from './useRadios';
 import { Words } from './Words';
 
 interface Props<Id extends string> {
@@ -15,6 +16,11 @@ interface Props<Id extends string> {
 /** A few named choices in a row; the one in force lies on the tape. */
 export function Tabs<Id extends string>({ label, options, value, onChange, as = 'tab' }: Props<Id>) {
   const colours = useColours();
+  const keysOf = useRadios(
+    options.map(({ id }) => id),
+    value,
+    onChange,
+  );
   return (
     <View
       role={as === 'tab' ? 'tablist' : 'radiogroup'}
@@ -26,6 +32,7 @@ export function Tabs<Id extends string>({ label, options, value, onChange, as = 
           key={id}
           role={as}
           selected={id === value}
+          {...(as === 'radio' ? { keys: keysOf(id) } : {})}
           onPress={() => onChange(id)}
           style={{
             paddingHorizontal: 12,
