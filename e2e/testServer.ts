@@ -63,7 +63,10 @@ export class TestServer {
   }
 
   async read<T>(path: string): Promise<T> {
-    return (await fetch(`${this.url}/api${path}`)).json() as Promise<T>;
+    const asked = () => fetch(`${this.url}/api${path}`);
+    // a connection kept from before the server was stopped may end just as it is used again
+    const answer = await asked().catch(asked);
+    return answer.json() as Promise<T>;
   }
 
   async reckon<T>(plan: object): Promise<T> {
