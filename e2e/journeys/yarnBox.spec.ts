@@ -37,7 +37,7 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await expect(page.getByRole('combobox', { name: 'Yarn', exact: true })).toContainText('kelp linen');
   await expect(field(page, 'measure, stitches')).toHaveValue('90 mm');
 
-  // what is on the shelf is drawn there, and what is taken off stays off
+  // what is on the shelf is drawn there, and what is deleted stays away
   await page.goto(`${emptyServer.url}/things`);
   await expect(page.getByText('80 × 120 × 5 mm, 170 mm round')).toBeVisible();
   await page.getByRole('button', { name: 'Delete: seed packet' }).click();

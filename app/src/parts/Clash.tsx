@@ -20,10 +20,10 @@ export function Clash({ kind, id, held }: Props) {
   return (
     <Notice
       tone="thread"
-      word={gone ? 'Taken off on another device' : 'Changed on another device'}
+      word={gone ? 'Deleted on another device' : 'Changed on another device'}
       text={
         gone
-          ? 'You changed this here, and it was taken off elsewhere meanwhile.'
+          ? 'You changed this here, and it was deleted elsewhere meanwhile.'
           : 'You changed this here, and it was changed elsewhere meanwhile.'
       }
     >

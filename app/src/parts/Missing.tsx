@@ -6,7 +6,7 @@ import { Action } from './Action';
 import { Fetching } from './EmptyPlace';
 import { Words } from './Words';
 
-/** In place of a document that is not here: still on its way, or taken off. */
+/** In place of a document that is not here: still on its way, or deleted. */
 export function Missing({ what }: { what: string }) {
   const router = useRouter();
   const loaded = useLibrary((state) => state.loaded);
@@ -25,7 +25,7 @@ export function Missing({ what }: { what: string }) {
       <Words>
         {reached === false
           ? 'The server is away, and this device has not seen it yet. It comes as soon as the server is back.'
-          : 'It was taken off, or it is on another device that has not sent it yet.'}
+          : 'It was deleted, or it is on another device that has not sent it yet.'}
       </Words>
       <Action main onPress={() => router.navigate('/')}>
         Go to the bench

@@ -2,6 +2,7 @@ import { act, fireEvent, screen } from '@testing-library/react-native';
 import { nothingHere } from '@/fixtures/serverHas';
 import { show } from '@/fixtures/show';
 import { RefusedEvents } from '@/settings/RefusedEvents';
+import { SettingsPage } from '@/settings/SettingsPage';
 import { SaveReminder } from '@/settings/SaveReminder';
 import { useKeeping } from '@/state/device/keeper';
 import { useEvents } from '@/state/events';
@@ -69,6 +70,14 @@ describe('what stands in the way of keeping', () => {
     fireEvent.press(screen.getByText('See why'));
     expect(mockPush).toHaveBeenCalledWith('/settings');
   });
+});
+
+it('the settings do not say that the server has all of it while something was refused', () => {
+  refused();
+  show(<SettingsPage />);
+  expect(screen.getByText('The server has everything but what is told here.')).toBeTruthy();
+  fireEvent.press(screen.getByText('Delete it'));
+  expect(screen.getByText('The server has all of it too.')).toBeTruthy();
 });
 
 describe('an entry that was refused', () => {

@@ -54,7 +54,7 @@ describe('a document that is not here', () => {
       useLibrary.setState({ loaded: true });
       useLine.setState({ reached: true });
     });
-    expect(screen.getByText(/It was taken off/)).toBeTruthy();
+    expect(screen.getByText(/It was deleted/)).toBeTruthy();
   });
 });
 
@@ -97,7 +97,7 @@ describe('changed on another device', () => {
   it('lets go of what was taken off there, only when asked', () => {
     clash(null);
     show(<Clash kind="yarns" id="y" held={held()} />);
-    expect(screen.getByText('Taken off on another device')).toBeTruthy();
+    expect(screen.getByText('Deleted on another device')).toBeTruthy();
     fireEvent.press(screen.getByText('Let it go'));
     expect(useLibrary.getState().shelves.yarns.y).toBeUndefined();
   });

@@ -5,6 +5,7 @@ import { Action } from '@/parts/Action';
 import { Page } from '@/parts/Page';
 import { Tabs } from '@/parts/Tabs';
 import { Words } from '@/parts/Words';
+import { useEvents } from '@/state/events';
 import { useSettings, type Choices } from '@/state/settings';
 import { useLine, useWaiting } from '@/state/sync';
 import { BringBack } from './BringBack';
@@ -120,14 +121,11 @@ function Data() {
   const reached = useLine((state) => state.reached);
   const [saved, setSaved] = useState('');
   const held = useHeldInWords();
+  const aside = useEvents((state) => Object.keys(state.refused).length);
   return (
     <Setting name="Data">
       <Words>{`On this device: ${held}.`}</Words>
-      <Words tone="faint">
-        {waiting > 0
-          ? `${plural(waiting, 'change is', 'changes are')} not with the server yet.`
-          : 'The server has all of it too.'}
-      </Words>
+      <Words tone="faint">{whereItIs(waiting, aside)}</Words>
       <RefusedEvents />
       <View style={{ flexDirection: 'row', marginLeft: -4 }}>
         <Action onPress={() => void saveEverything(reached === true && waiting === 0).then(setSaved)}>
@@ -142,6 +140,11 @@ function Data() {
       <BringBack />
     </Setting>
   );
+}
+
+function whereItIs(waiting: number, aside: number): string {
+  if (waiting > 0) return `${plural(waiting, 'change is', 'changes are')} not with the server yet.`;
+  return aside > 0 ? 'The server has everything but what is told here.' : 'The server has all of it too.';
 }
 
 function Setting({ name, children }: { name: string; children: ReactNode }) {
