@@ -18,7 +18,7 @@ const STAGE_OF: Readonly<Record<Help['id'], string>> = {
 const inHundred = (share: number) => Math.round(100 * share);
 
 /** How often such a piece would fit, the ways it fails, and what would help most. */
-export function ChanceOfFit({ plan }: { plan: Plan }) {
+export function ChanceOfFit({ id, plan }: { id: string; plan: Plan }) {
   const { found } = useChance(plan);
   const wide = useWide();
   const { box, onLayout } = useBox();
@@ -51,7 +51,7 @@ export function ChanceOfFit({ plan }: { plan: Plan }) {
         <Words as="small" tone="faint">
           {failures(found)}
         </Words>
-        <Helps chance={found} />
+        <Helps id={id} chance={found} />
       </View>
     </View>
   );
@@ -69,14 +69,14 @@ export function failures({ draws, tight, loose, short }: Chance): string {
   return told.map(([word, count]) => `${word}\u00a0${inHundred(count / draws)}`).join(', ');
 }
 
-function Helps({ chance: { helps } }: { chance: Chance }) {
+function Helps({ id, chance: { helps } }: { id: string; chance: Chance }) {
   const openStage = useBoard((state) => state.openStage);
   const [best] = helps;
   if (!best) return null;
   return (
     <View style={{ flexDirection: 'row' }}>
       <Action
-        onPress={() => openStage(STAGE_OF[best.id])}
+        onPress={() => openStage(id, STAGE_OF[best.id])}
       >{`${capital(best.text)}: fits ${inHundred(best.share)}`}</Action>
     </View>
   );

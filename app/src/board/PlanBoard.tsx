@@ -1,12 +1,11 @@
 import type { Plan, Worked } from '@keep-snug/core';
-import { memo, useCallback, useEffect, useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Clash } from '@/parts/Clash';
 import { KeysPanel } from '@/parts/KeysPanel';
 import { Notice } from '@/parts/Notice';
 import { Words } from '@/parts/Words';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
-import { useBoard } from '@/state/board';
 import { typingIn } from '@/parts/typingIn';
 import { useHistory } from '@/state/history';
 import type { LocalDocument } from '@/state/library';
@@ -31,6 +30,9 @@ interface Props {
   stage?: string;
 }
 
+/** What every part of the room is told. */
+type RoomProps = StageProps & { id: string; first?: string };
+
 /**
  * The room in which a plan is made. While a hand draws, the drawing follows it at once and by itself; all else here
  * follows as soon as the hand rests, in pieces small enough to be interrupted when it moves again.
@@ -40,24 +42,23 @@ export function PlanBoard(props: Props) {
 }
 
 /** The drawing, the stages, the sums. */
-const Room = memo(function Room({ id, held, stage = 'fit' }: Props & { held: LocalDocument<Plan> }) {
+const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocument<Plan> }) {
   const wide = useWide();
   const plan = held.body;
   const { worked, faults } = useWorked(plan);
   const edit = useCallback((work: (plan: Plan) => Plan) => useHistory.getState().edit(id, work, typingIn()), [id]);
-  useEffect(() => useBoard.getState().openStage(stage), [id, stage]);
   const ready = worked !== null && faults.length === 0;
   const [showsKeys, setShowsKeys] = useState(false);
   const showKeys = useCallback(() => setShowsKeys(true), []);
   useBoardKeys(id, showKeys);
-  const stages = { plan, worked, faults, edit };
+  const stages = { id, plan, worked, faults, edit, ...(stage ? { first: stage } : {}) };
 
   return (
     <View style={{ flex: 1 }}>
       <BoardBar id={id} plan={plan} ready={ready} onTitle={(title) => edit((old) => ({ ...old, title }))} />
       <Clash kind="plans" id={id} held={held} />
       {wide ? (
-        <Wide id={id} stages={stages} />
+        <Wide stages={stages} />
       ) : (
         <ScrollView role="main" stickyHeaderIndices={[0]} style={{ flex: 1 }}>
           <View>
@@ -65,7 +66,7 @@ const Room = memo(function Room({ id, held, stage = 'fit' }: Props & { held: Loc
           </View>
           <View style={{ gap: 10, padding: 16 }}>
             {worked ? <Headline worked={worked} /> : null}
-            <ChanceOfFit plan={plan} />
+            <ChanceOfFit id={id} plan={plan} />
             <Onward id={id} plan={plan} ready={ready} />
             <Faults faults={faults} />
             <AdviceList advice={worked?.advice ?? []} edit={edit} />
@@ -87,7 +88,7 @@ const Room = memo(function Room({ id, held, stage = 'fit' }: Props & { held: Loc
 /** The sums stand in the third column. */
 const BESIDE = ['sums'];
 
-function Wide({ id, stages }: { id: string; stages: StageProps }) {
+function Wide({ stages }: { stages: RoomProps }) {
   const colours = useColours();
   return (
     <View role="main" style={{ flex: 1, flexDirection: 'row' }}>
@@ -98,7 +99,7 @@ function Wide({ id, stages }: { id: string; stages: StageProps }) {
         <StageList {...stages} without={BESIDE} />
       </ScrollView>
       <View style={{ flex: 1, backgroundColor: colours.chalk }}>
-        <AllViews id={id} edit={stages.edit} plan={stages.plan} worked={stages.worked} />
+        <AllViews id={stages.id} edit={stages.edit} plan={stages.plan} worked={stages.worked} />
       </View>
       <ScrollView
         style={{
@@ -117,13 +118,13 @@ function Wide({ id, stages }: { id: string; stages: StageProps }) {
 }
 
 /** What comes of the plan: its chance of fitting, its counts, its sums, and what is to be said about it. */
-function Reckoned({ plan, worked, faults, edit }: StageProps) {
+function Reckoned({ id, plan, worked, faults, edit }: RoomProps) {
   return (
     <>
       <Faults faults={faults} />
       {worked ? (
         <>
-          <ChanceOfFit plan={plan} />
+          <ChanceOfFit id={id} plan={plan} />
           <Headline worked={worked} />
           <AdviceList advice={worked.advice} edit={edit} />
           <Sums worked={worked} />

@@ -10,6 +10,10 @@ import { STAGES, type Say, type Stage, type StageProps } from './stages';
 import { useReader } from './useWorked';
 
 interface Props extends StageProps {
+  /** The plan's id. */
+  id: string;
+  /** The stage that is open until another is. */
+  first?: string;
   /** Stages left out because they stand elsewhere on the screen. */
   without?: readonly string[];
 }
@@ -20,10 +24,10 @@ const Body = memo(function Body({ stage, ...props }: StageProps & { stage: Stage
 });
 
 /** The stages on the tape that holds them together: each closed one shows its decision in a line. */
-export const StageList = memo(function StageList({ without = [], ...props }: Props) {
+export const StageList = memo(function StageList({ id, first = 'fit', without = [], ...props }: Props) {
   const colours = useColours();
   const { terms, units } = useReader();
-  const open = useBoard((state) => state.stage);
+  const open = useBoard((state) => state.stages[id] ?? first);
   const setOpen = useBoard((state) => state.openStage);
   const say: Say = {
     length: (mm) => formatLength(mm, units),
@@ -34,7 +38,7 @@ export const StageList = memo(function StageList({ without = [], ...props }: Pro
     <View style={{ flexDirection: 'row', backgroundColor: colours.surface }}>
       <Spine />
       <View style={{ flex: 1 }}>
-        {STAGES.filter(({ id }) => !without.includes(id)).map((stage) => {
+        {STAGES.filter((stage) => !without.includes(stage.id)).map((stage) => {
           const isOpen = stage.id === open;
           const faulty = props.faults.some(({ path }) => stage.owns.some((own) => path.startsWith(own)));
           return (
@@ -49,7 +53,7 @@ export const StageList = memo(function StageList({ without = [], ...props }: Pro
               <Press
                 expanded={isOpen}
                 label={stage.name}
-                onPress={() => setOpen(isOpen ? '' : stage.id)}
+                onPress={() => setOpen(id, isOpen ? '' : stage.id)}
                 style={{ paddingHorizontal: 16, paddingVertical: 10 }}
               >
                 <Words as="heading" level={2}>

@@ -23,11 +23,11 @@ const reader = readerOf({ terms: 'US', hand: 'right', units: 'mm', habits });
 /** A board without its drawing: stages over a plan that can be changed. */
 function Board({ start, stage }: { start: Plan; stage: string }) {
   const [plan, setPlan] = useState(start);
-  useState(() => useBoard.getState().openStage(stage));
+  useState(() => useBoard.getState().openStage('p', stage));
   const { worked, faults } = useWorked(plan);
   return (
     <>
-      <StageList plan={plan} worked={worked} faults={faults} edit={(work) => setPlan(work)} />
+      <StageList id="p" plan={plan} worked={worked} faults={faults} edit={(work) => setPlan(work)} />
       {worked ? <Sums worked={worked} /> : null}
     </>
   );

@@ -18,9 +18,9 @@ const start = planFor(
 
 function Board({ stage }: { stage: string }) {
   const [plan, setPlan] = useState<Plan>(start);
-  useState(() => useBoard.getState().openStage(stage));
+  useState(() => useBoard.getState().openStage('p', stage));
   const { worked, faults } = useWorked(plan);
-  return <StageList plan={plan} worked={worked} faults={faults} edit={(work) => setPlan(work)} />;
+  return <StageList id="p" plan={plan} worked={worked} faults={faults} edit={(work) => setPlan(work)} />;
 }
 
 describe('a made-up definition of each kind', () => {

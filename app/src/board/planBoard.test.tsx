@@ -23,9 +23,9 @@ const PLANS = Object.entries(TERN_POINT.plans).map(([id, plan]) => [plan.title, 
 const [, phoneId, phone] = PLANS[0]!;
 
 /** The board as its route shows it: of whatever stands on the shelf. */
-function Room({ id }: { id: string }) {
+function Room({ id, stage }: { id: string; stage?: string }) {
   const isHere = useLibrary((state) => state.shelves.plans[id] !== undefined);
-  return isHere ? <PlanBoard id={id} /> : null;
+  return isHere ? <PlanBoard id={id} {...(stage ? { stage } : {})} /> : null;
 }
 
 const planNow = (id: string): Plan => useLibrary.getState().shelves.plans[id]!.body;
@@ -35,7 +35,7 @@ const edit = (id: string, work: (plan: Plan) => Plan) => act(() => useHistory.ge
 beforeEach(() => {
   mockWide = false;
   useSettings.getState().set({ units: 'mm', terms: 'US', hand: 'right' });
-  useBoard.setState({ stage: 'fit', view: 'flat', dragging: false });
+  useBoard.setState({ stages: {}, view: 'flat', dragging: false });
   useHistory.setState({ byPlan: {} });
   useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, plans: {}, makes: {} } }));
   serverHas('plans', Object.fromEntries(PLANS.map(([, id, body]) => [id, body])));
@@ -70,6 +70,15 @@ describe('the board', () => {
     expect(planNow(phoneId)).toEqual(phone);
     fireEvent.press(screen.getByLabelText('Redo'));
     expect(countShown(17)).toBe(true);
+  });
+
+  it('opens with the stage it was gone into for, from the first moment it is seen, until another is opened', () => {
+    const isOpen = (name: string) => screen.getByLabelText(name).props.accessibilityState.expanded;
+    show(<Room id={phoneId} stage="fabric" />);
+    expect([isOpen('Fabric'), isOpen('Fit')]).toEqual([true, false]);
+    expect(useBoard.getState().stages).toEqual({});
+    fireEvent.press(screen.getByLabelText('Fittings'));
+    expect([isOpen('Fabric'), isOpen('Fittings')]).toEqual([false, true]);
   });
 
   it('takes a new name, and keeps the old one while there is none', () => {

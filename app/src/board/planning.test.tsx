@@ -26,7 +26,7 @@ let now: Plan;
 
 function Board({ start, stage }: { start: Plan; stage: string }) {
   const [plan, setPlan] = useState(start);
-  useState(() => useBoard.getState().openStage(stage));
+  useState(() => useBoard.getState().openStage('p', stage));
   useEffect(() => {
     now = plan;
   }, [plan]);
@@ -34,7 +34,7 @@ function Board({ start, stage }: { start: Plan; stage: string }) {
   const edit = (work: (old: Plan) => Plan) => setPlan(work);
   return (
     <>
-      <StageList plan={plan} worked={worked} faults={faults} edit={edit} />
+      <StageList id="p" plan={plan} worked={worked} faults={faults} edit={edit} />
       {worked ? <AdviceList advice={worked.advice} edit={edit} /> : null}
       {worked ? <Cautions cautions={worked.cautions} edit={edit} /> : null}
     </>
@@ -189,16 +189,16 @@ describe('the chance of fit', () => {
   it('is said in hundreds, with the ways it fails and what would help most', () => {
     const found = chance(phone, 4000);
     mockChance.mockReturnValue({ found, stale: false });
-    show(<ChanceOfFit plan={phone} />);
+    show(<ChanceOfFit id="p" plan={phone} />);
     expect(screen.getByText(`Fits ${Math.round(100 * found.share)} times in 100`)).toBeTruthy();
     expect(screen.getByText(/^too tight \d+, too loose \d+/)).toBeTruthy();
     fireEvent.press(screen.getByText(/^Measure the first rows: fits \d+$/));
-    expect(useBoard.getState().stage).toBe('fabric');
+    expect(useBoard.getState().stages.p).toBe('fabric');
   });
 
   it('is not shown before it is known, and says when hardly anything fails', () => {
     mockChance.mockReturnValue({ found: null, stale: true });
-    show(<ChanceOfFit plan={phone} />);
+    show(<ChanceOfFit id="p" plan={phone} />);
     expect(screen.queryByText(/times in 100/)).toBeNull();
     expect(failures({ ...chance(phone, 1000), tight: 0, loose: 0, short: 1 })).toMatch(/hardly ever/);
   });

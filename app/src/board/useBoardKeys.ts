@@ -16,7 +16,7 @@ function focusedFigure(): HTMLElement | null {
 export function useBoardKeys(id: string, showKeys: () => void): void {
   const { openStage, look } = useBoard.getState();
   useKeys({
-    ...Object.fromEntries(STAGES.map((stage, index) => [String(index + 1), () => openStage(stage.id)])),
+    ...Object.fromEntries(STAGES.map((stage, index) => [String(index + 1), () => openStage(id, stage.id)])),
     u: () => useHistory.getState().undo(id),
     U: () => useHistory.getState().redo(id),
     f: () => look(VIEWS[(VIEWS.indexOf(useBoard.getState().view) + 1) % VIEWS.length]!),

@@ -60,12 +60,13 @@ describe('workings asked for', () => {
   });
 });
 
-it('the board remembers its stage and its view, each by itself', () => {
-  useBoard.getState().openStage('fabric');
-  useBoard.getState().look('folded');
-  expect(useBoard.getState()).toMatchObject({ stage: 'fabric', view: 'folded' });
-  useBoard.getState().openStage('');
-  expect(useBoard.getState()).toMatchObject({ stage: '', view: 'folded' });
+it('the board remembers its view, and the stage opened in each plan', () => {
+  const { openStage, look } = useBoard.getState();
+  openStage('flask', 'fabric');
+  openStage('phone', 'fit');
+  look('folded');
+  openStage('flask', '');
+  expect(useBoard.getState()).toMatchObject({ stages: { flask: '', phone: 'fit' }, view: 'folded' });
 });
 
 it('the device has one name, and one first day, from its first start on', () => {
