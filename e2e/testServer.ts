@@ -119,13 +119,34 @@ export async function openStage(page: Page, name: string): Promise<void> {
   if ((await stage.getAttribute('aria-expanded')) !== 'true') await stage.click();
 }
 
+/** Opens a list by its label and takes an option by its name. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+
+/** A second tap so soon would be taken for a trembling hand, ms. */
+const BETWEEN_TAPS_MS = 320;
+
+/** Ticks what is done by the target, as a hand does. */
+export async function tick(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.waitForTimeout(BETWEEN_TAPS_MS);
+}
+
+/** Opens a card's menu and does what is in it. */
+export async function fromMenu(page: Page, of: string, entry: string): Promise<void> {
+  await page.getByRole('button', { name: `More: ${of}`, exact: true }).click();
+  await page.getByRole('menuitem', { name: `${entry}: ${of}`, exact: true }).click();
+}
+
 export function field(page: Page, label: string): Locator {
   return page.getByRole('textbox', { name: label, exact: true });
 }
 
 /** Sizes of the thing as they would be typed with an inch tape in hand. */
 export async function measureThing(page: Page): Promise<void> {
-  await field(page, 'What it is').fill('hide log book');
+  await field(page, 'Name').fill('hide log book');
   await field(page, 'Width').fill('3 1/4');
   await field(page, 'Height').fill('6.5 in');
   await field(page, 'Depth').fill('1/2"');

@@ -7,6 +7,7 @@ import { useWanted } from '@/parts/wanted';
 import { useOpening, useSync } from '@/state/sync';
 import { paperTheme } from '@/theme/paper';
 import { FONTS } from '@/theme/type';
+import { useGlobalStyle } from '@/theme/useGlobalStyle';
 import { useColours } from '@/theme/useTheme';
 
 export { Broken as ErrorBoundary } from '@/parts/Broken';
@@ -20,6 +21,7 @@ function InStep() {
 
 export default function Root() {
   const colours = useColours();
+  useGlobalStyle();
   const [ready, failed] = useFonts(FONTS);
   const opened = useOpening();
   if ((!ready && !failed) || !opened) return <View style={{ flex: 1, backgroundColor: colours.chalk }} />;

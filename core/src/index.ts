@@ -21,6 +21,7 @@ export {
   numberFault,
   type NumberField,
   parseLength,
+  unitDoubt,
   plural,
   readNumber,
   tapeTicks,
@@ -95,6 +96,7 @@ export {
   withSwatch,
   type WorkedFabric,
   workFabric,
+  CATEGORIES,
   yarnDiameter,
   type YarnSpec,
 } from './fabric';
@@ -141,6 +143,8 @@ export {
 export { type Caution } from './cautions';
 export { type Plan, PLAN_FORMAT } from './plan';
 export { FIRST_FABRIC, planFor } from './newPlan';
+export { proposalsFor, type Proposal } from './proposals';
+export { withShape } from './withShape';
 export { applyChange } from './change';
 export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';
 export { chance, type Chance } from './chance';

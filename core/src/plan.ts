@@ -18,6 +18,8 @@ export interface Plan {
   shape: ShapeSpec;
   fit: FitSpec;
   fittings?: FittingSpec[];
+  /** Fittings that do not belong on this shape, kept for one they belong on. */
+  parked?: FittingSpec[];
   /** Counts taken over the best ones, by choice. */
   picks?: Record<string, number>;
   /** Cautions that were read and set aside on screen; the sheet keeps them. */

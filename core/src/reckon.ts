@@ -12,6 +12,7 @@ import {
 import type { Instruction, WorkedFabric } from './fabric';
 import { derive, type Advice, type Figure } from './figure';
 import type { Notion, Placed } from './fittings';
+import { markersIn } from './shapes/common/markers';
 import { pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
 import type { Plan } from './plan';
 import type { Choice, Phase, Piece, View, WorkStep } from './shapes';
@@ -154,13 +155,19 @@ export function suppliesOf(plan: Plan, out: WorkedOut, after: readonly WorkStep[
     yarn,
     byColour: byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value),
     time: workingTime(tally, fabric, after),
-    notions: notionsOf(
-      plan.fabric,
-      fabric,
-      placed.flatMap(({ notions }) => notions ?? []),
-    ),
+    notions: notionsOf(plan.fabric, fabric, [
+      ...pieces.flatMap(({ notes, times }) => markersOf(notes, times)),
+      ...after.flatMap(({ notions }) => notions ?? []),
+      ...placed.flatMap(({ notions }) => notions ?? []),
+    ]),
     stitches: Object.values(tally).reduce((sum, count) => sum + count, 0),
   };
+}
+
+/** The markers that hang in a piece while it is worked. */
+function markersOf(notes: Readonly<Record<number, string>>, times: number): Notion[] {
+  const count = markersIn(notes) * times;
+  return count > 0 ? [{ name: 'markers', count }] : [];
 }
 
 function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'] {

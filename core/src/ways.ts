@@ -2,10 +2,10 @@ import { chanceInputs, seedOf } from './chance';
 import type { FabricSpec } from './fabric';
 import { PlanProblem } from './figure';
 import { chanceOfFit, FITS, type FitName } from './fit';
-import { fittingsOn } from './fittings';
 import type { Plan } from './plan';
 import { stepsAfter, suppliesOf } from './reckon';
 import { SHAPES, shapeDefinition, type View } from './shapes';
+import { withShape } from './withShape';
 import { workOut } from './workOut';
 
 export const WAYS_FORMAT = 'keep-snug.ways/1';
@@ -72,15 +72,13 @@ export function ways(ask: WaysAsk): Ways {
 
 /** The plan with another shape, hook, fit: picks fall away, a gauge taken on another hook too, fittings that cannot stay. */
 function candidate(plan: Plan, shape: string, fabric: FabricSpec, hookMm: number, fit: FitName): Plan {
-  const { picks: _picks, ...rest } = plan;
+  const { picks: _picks, ...rest } = withShape(plan, shape);
   const { gauge, ...ungauged } = fabric;
   const sameHook = fabric.hookMm === hookMm;
   return {
     ...rest,
     fabric: sameHook ? fabric : { ...ungauged, hookMm, ...(gauge?.state ? { gauge: { state: gauge.state } } : {}) },
-    shape: plan.shape.kind === shape ? plan.shape : { kind: shape },
     fit: plan.fit.name === fit ? plan.fit : { name: fit },
-    fittings: fittingsOn(shapeDefinition(shape)!, plan.fittings),
   };
 }
 

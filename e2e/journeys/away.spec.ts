@@ -1,4 +1,4 @@
-import { expect, PHONE_MAKE, PHONE_MAKE_ID, PHONE_PLAN, openStage, field, test } from '../testServer';
+import { expect, field, openStage, test, tick, PHONE_MAKE, PHONE_MAKE_ID, PHONE_PLAN } from '../testServer';
 
 interface Stored {
   event: { id: string; kind: string };
@@ -8,9 +8,9 @@ test('ticks made while the server is away are kept, and sent once when it is bac
   await page.goto(server.url + PHONE_MAKE);
   await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
   await server.stop();
-  for (const row of [23, 24, 25]) await page.getByRole('button', { name: `Row ${row} done` }).click();
+  for (const row of [23, 24, 25]) await tick(page, `Row ${row} done`);
   await expect(page.getByRole('heading', { name: 'Row 26 of 86' })).toBeVisible();
-  await expect(page.getByText(/The server is away. 3 kept on this device/)).toBeVisible();
+  await expect(page.getByText(/You are offline. 3 changes are saved on this device/)).toBeVisible();
 
   await server.start();
   const ticks = async () => {
@@ -36,7 +36,7 @@ test('a plan changed on two devices is offered both ways, and nothing is overwri
   await field(page, 'Name of the plan').fill('Changed here');
   await expect(page.getByText('Changed on another device')).toBeVisible();
   expect((await server.read<{ body: { title: string } }>(`/plans/${id}`)).body.title).toBe('Changed elsewhere');
-  await page.getByRole('button', { name: 'Keep what is here' }).click();
+  await page.getByRole('button', { name: 'Keep this version' }).click();
   await expect
     .poll(async () => (await server.read<{ body: { title: string } }>(`/plans/${id}`)).body.title)
     .toBe('Changed here');
@@ -46,10 +46,10 @@ test('a plan changed after its make began is taken up only when asked', async ({
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fit');
   await page.getByRole('radio', { name: /^17 stitches/ }).click();
-  await page.getByRole('button', { name: 'Go on making' }).click();
-  await expect(page.getByText('The plan has changed since you began')).toBeVisible();
+  await page.getByRole('button', { name: 'Continue' }).click();
+  await expect(page.getByText('The plan has changed since you started')).toBeVisible();
   await expect(page.getByText('16', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Take up the change' }).click();
+  await page.getByRole('button', { name: 'Use the new plan' }).click();
   await expect(page.getByText('17', { exact: true })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
 });
@@ -59,14 +59,14 @@ test('a plan is changed while the server is away, and is with it when it is back
   await openStage(page, 'Thing');
   await server.stop();
   await field(page, 'Height').fill('17 cm');
-  await expect(page.getByRole('status').filter({ hasText: 'The server is away.' })).toContainText('1 change is kept');
+  await expect(page.getByRole('status').filter({ hasText: 'You are offline.' })).toContainText('1 change is saved');
   await expect(page.getByRole('heading', { name: /Chain 17, skip 1/ }).first()).toBeVisible();
   await server.start();
   const height = async () =>
     (await server.read<{ body: { thing: { height: { mm: number } } } }>(`/plans/${PHONE_PLAN.split('/').at(-1)}`)).body
       .thing.height.mm;
   await expect.poll(height).toBe(170);
-  await expect(page.getByText('The server is away.')).toBeHidden();
+  await expect(page.getByText('You are offline.')).toBeHidden();
 });
 
 test('two tabs of one device hold one plan: what one changes shows in the other', async ({ page, server }) => {

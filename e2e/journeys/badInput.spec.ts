@@ -1,4 +1,4 @@
-import { BOTH_SIZES, expect, field, measureThing, openStage, PHONE_PLAN, test } from '../testServer';
+import { choose, expect, field, measureThing, openStage, test, BOTH_SIZES, PHONE_PLAN } from '../testServer';
 
 test(
   'a new thing: each wrong line says what is wrong, and nothing typed is lost',
@@ -20,11 +20,11 @@ test(
     await field(page, 'Width').fill('82');
     await field(page, 'Edge radius').fill('9');
     await expect(page.getByText(/9 mm is more than half the depth/)).toBeVisible();
-    await page.getByRole('button', { name: 'Plan a cover for it' }).click();
+    await page.getByRole('button', { name: 'Plan a cover' }).click();
     await expect(page).toHaveURL(/\/new$/);
 
     await page.reload();
-    await expect(field(page, 'What it is')).toHaveValue('hide log book');
+    await expect(field(page, 'Name')).toHaveValue('hide log book');
     await expect(field(page, 'Height')).toHaveValue('6.5 in');
     await expect(field(page, 'Edge radius')).toHaveValue('9');
   },
@@ -45,15 +45,15 @@ test('on the board a wrong entry keeps the last good drawing and says how to men
   await field(page, 'How many rows').fill('0');
   await expect(page.getByText('0 is too small: 1 at the least.')).toBeVisible();
   // three times the usual: a question, and the swatch is used
-  await field(page, 'measure, rows').fill('40 cm');
-  await expect(page.getByText('Is this right?')).toBeVisible();
+  await field(page, 'Length of the rows').fill('40 cm');
+  await expect(page.getByText('Please check')).toBeVisible();
 
   await openStage(page, 'Fittings');
-  await field(page, 'Button, across').fill('60');
+  await field(page, 'Button diameter').fill('60');
   await expect(page.getByText(/A 60 mm button is more than half the flap/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Take off: Flap' }).click();
+  await page.getByRole('button', { name: 'Remove: Flap' }).click();
   await expect(page.getByText(/button is more than half/)).toHaveCount(0);
-  await page.getByRole('combobox', { name: 'Add a fitting' }).selectOption({ label: 'Button loop' });
+  await choose(page, 'Add a fitting', 'Button loop');
   await expect(page.getByRole('heading', { name: 'Flap', exact: true })).toBeVisible();
   await expect(page.locator('body')).not.toContainText(/NaN|Infinity|undefined/);
 });

@@ -84,7 +84,7 @@ test('keys of the board: stages, views, workings, steps, and the list of them', 
 
 test('a thing measured anew asks which plans follow', async ({ page, server }) => {
   await page.goto(`${server.url}/things`);
-  await page.getByRole('button', { name: 'Measure anew: tissue packet' }).click();
+  await page.getByRole('button', { name: 'Edit: tissue packet' }).click();
   await page.getByRole('textbox', { name: 'Width', exact: true }).fill('70');
   const followers = page.getByRole('group', { name: 'Plans that may follow' });
   await expect(followers).toContainText('Hide tissue packet');
@@ -98,8 +98,8 @@ test('a thing measured anew asks which plans follow', async ({ page, server }) =
 
 test('habits of the hand are set once, and every pattern follows them', async ({ page, server }) => {
   await page.goto(`${server.url}/settings`);
-  await page.getByRole('radio', { name: 'joined and chained up', exact: true }).click();
-  await page.getByRole('radio', { name: 'with two chains', exact: true }).click();
+  await page.getByRole('radio', { name: 'joined with a slip stitch', exact: true }).click();
+  await page.getByRole('radio', { name: 'chain 2', exact: true }).click();
   await page.goto(`${server.url}/sheet/b0000000-0000-4000-8000-000000000009`);
   await expect(page.getByText(/Chain 2, work the first round into the second chain/)).toBeVisible();
   await expect(page.getByText(/slip stitch into the first stitch to join/).first()).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Plan } from '@keep-snug/core';
-import { BOTH_SIZES, expect, field, openStage, PHONE_PLAN, test } from '../testServer';
+import { choose, expect, field, openStage, test, BOTH_SIZES, PHONE_PLAN } from '../testServer';
 
 const TOTE = '/plan/b0000000-0000-4000-8000-000000000016';
 const FLASK = '/plan/b0000000-0000-4000-8000-000000000009';
@@ -8,17 +8,17 @@ const PHONE_ID = PHONE_PLAN.split('/').at(-1)!;
 test('handles on a tote: in the round’s count, in the pattern, refused too long', async ({ page, server }) => {
   await page.goto(server.url + TOTE);
   await openStage(page, 'Fittings');
-  const handles = page.getByRole('group', { name: 'Handles in the wall', exact: true });
+  const handles = page.getByRole('group', { name: 'Side handles', exact: true });
   await expect(handles.getByText(/handle of \d+/)).toBeVisible();
-  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: 'Pattern', exact: true }).click();
   await expect(page.getByText(/chain 1\d, skip 1\d stitches/).first()).toBeVisible();
   await page.goto(server.url + TOTE);
   await openStage(page, 'Fit');
   await page.getByRole('radio', { name: /^76 stitches/ }).click();
   await openStage(page, 'Fittings');
-  await handles.getByRole('textbox', { name: 'Opening, wide' }).fill('38 cm');
+  await handles.getByRole('textbox', { name: 'Opening width' }).fill('38 cm');
   await expect(handles.getByText(/longer than half the round.*allows/)).toBeVisible();
-  await handles.getByRole('textbox', { name: 'Opening, wide' }).fill('11 cm');
+  await handles.getByRole('textbox', { name: 'Opening width' }).fill('11 cm');
   await expect(handles.getByText(/handle of 1\d/)).toBeVisible();
 });
 
@@ -40,14 +40,14 @@ test('a strap follows the body measure, and a hang test takes the place of the e
 test('yarn in the house: enough, then not enough', BOTH_SIZES, async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fabric');
-  await field(page, 'In the house, grams').fill('200');
+  await field(page, 'Yarn you have (g)').fill('200');
   const wide = (page.viewportSize()?.width ?? 0) > 900;
   if (!wide) await openStage(page, 'Sums');
-  await expect(page.getByText(/There is enough in the house/)).toBeVisible();
+  await expect(page.getByText(/You have enough yarn/)).toBeVisible();
   await openStage(page, 'Fabric');
-  await field(page, 'In the house, grams').fill('8');
+  await field(page, 'Yarn you have (g)').fill('8');
   if (!wide) await openStage(page, 'Sums');
-  await expect(page.getByText(/Not enough in the house/)).toBeVisible();
+  await expect(page.getByText(/You do not have enough yarn/)).toBeVisible();
 });
 
 test('a repair is one press: a loop too small, a foundation too tight', async ({ page, server }) => {
@@ -58,7 +58,10 @@ test('a repair is one press: a loop too small, a foundation too tight', async ({
   await page.getByRole('button', { name: /^Chain \d+\.$/ }).click();
   await expect(page.getByText(/does not pass over its button/)).toBeHidden();
   await openStage(page, 'Fabric');
-  await page.getByRole('group', { name: 'Chains' }).getByRole('textbox', { name: 'measure, chains' }).fill('90 mm');
+  await page
+    .getByRole('group', { name: 'Chains' })
+    .getByRole('textbox', { name: 'Length of the chains' })
+    .fill('90 mm');
   await page.getByRole('button', { name: /Work the chain looser, or with a 4.5 mm hook/ }).click();
   await expect
     .poll(async () => (await server.read<{ body: Plan }>(`/plans/${PHONE_ID}`)).body.fabric.chainHookMm)
@@ -69,20 +72,21 @@ test('a caution is read and set aside on the board, and stays on the sheet', asy
   await page.goto(server.url + PHONE_PLAN);
   const warm = page.getByText(/gets warm while it charges/);
   await expect(warm).toBeVisible();
-  await page.getByRole('button', { name: /^Set aside: A phone gets warm/ }).click();
+  await page.getByRole('button', { name: /^Hide here: A phone gets warm/ }).click();
   await expect(warm).toBeHidden();
-  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: 'Pattern', exact: true }).click();
   await expect(warm).toBeVisible();
 });
 
 test('what does not belong on a shape says where it would', async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fittings');
+  await page.getByRole('button', { name: 'Not available for this shape' }).click();
   await expect(page.getByText(/^Drawstring: It runs through an eyelet round.*“Ring tube”/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'Add a fitting' }).selectOption({ label: 'Belt loop' });
+  await choose(page, 'Add a fitting', 'Belt loop');
   await expect(
     page.getByRole('group', { name: 'Belt loop', exact: true }).getByText(/on the back, centred/i),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Take off: Belt loop' }).click();
+  await page.getByRole('button', { name: 'Remove: Belt loop' }).click();
   await expect(page.getByRole('group', { name: 'Belt loop', exact: true })).toHaveCount(0);
 });

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import earlier from '../fixtures/earlier.localStorage.json' with { type: 'json' };
-import { expect, PHONE_MAKE, PHONE_MAKE_ID, SEED, test, type TestServer } from '../testServer';
+import { fromMenu, tick, expect, test, type TestServer, PHONE_MAKE, PHONE_MAKE_ID, SEED } from '../testServer';
 
 interface Stored {
   event: { id: string; kind: string; step?: string };
@@ -14,8 +14,7 @@ const ticksOf = async (server: TestServer) =>
 const row = (page: Page, number: number) => page.getByRole('heading', { name: `Row ${number} of 86` });
 
 async function tickRows(page: Page, from: number, to: number): Promise<void> {
-  for (let number = from; number <= to; number += 1)
-    await page.getByRole('button', { name: `Row ${number} done` }).click();
+  for (let number = from; number <= to; number += 1) await tick(page, `Row ${number} done`);
 }
 
 test('a server that lost its file, or has an older copy of it, gets everything anew', async ({ page, server }) => {
@@ -138,7 +137,7 @@ test('one entry that is refused stops no other, and is mended where it is told',
   await tickRows(page, 23, 24);
   await expect.poll(() => ticksOf(server)).toBe(25);
   await expect(page.getByText('1 entry could not be saved on the server.')).toBeVisible();
-  await expect(page.getByText('The server is away.')).toBeHidden();
+  await expect(page.getByText('You are offline.')).toBeHidden();
   await page.getByRole('button', { name: 'See why' }).click();
   await expect(page.getByText(/Longer than 2000 characters. Shorten it/)).toBeVisible();
   await page.getByRole('textbox', { name: 'Note' }).fill('slack at the left');
@@ -167,9 +166,10 @@ test('a saved file is brought back beside what is here: looked at first, undone,
   const before = await things();
   await page.goto(`${server.url}/things`);
   await page
-    .getByRole('button', { name: /^Delete: / })
+    .getByRole('button', { name: /^More: / })
     .first()
     .click();
+  await page.getByRole('menuitem', { name: /^Delete: / }).click();
   await expect.poll(things).toBe(before - 1);
   await page.goto(`${server.url}/settings`);
   const choose = async () => {
@@ -199,16 +199,16 @@ test('a saved file is brought back beside what is here: looked at first, undone,
 
 test('what was deleted comes back: at once by one press, later from the settings', async ({ page, server }) => {
   await page.goto(`${server.url}/things`);
-  const take = page.getByRole('button', { name: /^Delete: / }).first();
-  const name = (await take.getAttribute('aria-label'))!.replace('Delete: ', '');
-  const again = page.getByRole('button', { name: `Delete: ${name}` });
+  const first = page.getByRole('button', { name: /^More: / }).first();
+  const name = (await first.getAttribute('aria-label'))!.replace('More: ', '');
+  const again = page.getByRole('button', { name: `More: ${name}`, exact: true });
   const here = async () => JSON.stringify(await server.read('/things')).includes(`"${name}"`);
-  await take.click();
+  await fromMenu(page, name, 'Delete');
   await expect.poll(here).toBe(false);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(again).toBeVisible();
   await expect.poll(here).toBe(true);
-  await again.click();
+  await fromMenu(page, name, 'Delete');
   await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('button', { name: `Bring back: ${name}` }).click();
   await expect(page.getByText('Nothing was deleted in the last 30 days.')).toBeVisible();
@@ -227,10 +227,10 @@ test('what an earlier version kept, here and on the server, opens as it was left
   await expect(page.getByText('Round 12 of 43, wall')).toBeVisible();
   const [make] = await server.read<{ id: string }[]>('/makes');
   await expect.poll(async () => (await eventsOf(server, make!.id)).length).toBe(12);
-  await page.getByRole('button', { name: /^Go on making/ }).click();
+  await page.getByRole('button', { name: /^Continue/ }).click();
   await expect(page.getByRole('heading', { name: 'Round 12 of 43' })).toBeVisible();
   await expect(page.getByText('37', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Round 12 done' }).click();
+  await tick(page, 'Round 12 done');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: 'Round 11 of 43' })).toBeVisible();

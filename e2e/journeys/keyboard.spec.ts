@@ -16,10 +16,10 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
 
 test('a plan, from its thing to a ticked row, without a pointer', async ({ page, emptyServer }) => {
   await page.goto(emptyServer.url);
-  await page.getByRole('button', { name: 'Start a new one' }).waitFor();
-  await tabTo(page, 'Start a new one');
+  await page.getByRole('button', { name: 'New plan' }).waitFor();
+  await tabTo(page, 'New plan');
   await page.keyboard.press('Enter');
-  await tabTo(page, 'What it is');
+  await tabTo(page, 'Name');
   await page.keyboard.type('ring box');
   for (const [name, size] of [
     ['Width', '60'],
@@ -29,7 +29,7 @@ test('a plan, from its thing to a ticked row, without a pointer', async ({ page,
     await tabTo(page, name);
     await page.keyboard.type(size);
   }
-  await tabTo(page, 'Plan a cover for it');
+  await tabTo(page, 'Plan a cover');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('img', { name: /laid flat/ })).toBeVisible();
 
@@ -39,10 +39,10 @@ test('a plan, from its thing to a ticked row, without a pointer', async ({ page,
   await tabTo(page, 'snug');
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('radio', { name: 'slides', exact: true })).toBeChecked();
-  await tabTo(page, 'Ease round, in percent');
+  await tabTo(page, 'Ease (around), in percent');
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByText('typed', { exact: true })).toBeVisible();
-  await tabTo(page, /^Inside, round/);
+  await expect(page.getByText('set by you', { exact: true })).toBeVisible();
+  await tabTo(page, /^Inside circumference/);
   await page.keyboard.press('Enter');
   await expect(page.getByText('inside = 2F − πt')).toBeVisible();
   await page.keyboard.press('Escape');
@@ -66,7 +66,7 @@ test('a note is written from the keyboard and comes up at its row', BOTH_SIZES, 
   await page.keyboard.press('n');
   await expect(page.getByRole('textbox', { name: 'Note' })).toBeFocused();
   await page.keyboard.type('a knot to hide');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Save note' }).click();
   await expect(page.getByText('a knot to hide')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByText('next row')).toBeVisible();

@@ -1,21 +1,21 @@
-import { BOTH_SIZES, expect, field, measureThing, openStage, test } from '../testServer';
+import { expect, field, measureThing, openStage, test, tick, BOTH_SIZES } from '../testServer';
 
 test('from inches to a counted row, kept through reload and restart', BOTH_SIZES, async ({ page, emptyServer }) => {
   await page.goto(emptyServer.url);
-  await expect(page.getByRole('heading', { name: 'Nothing is on the hook' })).toBeVisible();
-  await page.getByRole('button', { name: 'Start a new one' }).click();
+  await expect(page.getByRole('heading', { name: 'No projects yet' })).toBeVisible();
+  await page.getByRole('button', { name: 'New plan' }).click();
   await measureThing(page);
   await expect(page.getByText('= 82.6 mm')).toBeVisible();
-  await page.getByRole('button', { name: 'Plan a cover for it' }).click();
+  await page.getByRole('button', { name: 'Plan a cover' }).click();
 
   // no swatch yet: an estimate, marked as one
   await expect(page.getByText(/No swatch yet/)).toBeVisible();
   await page.getByRole('button', { name: 'Measure stitches of a swatch' }).click();
   await field(page, 'How many stitches').fill('20');
-  await field(page, 'measure, stitches').fill('4 in');
+  await field(page, 'Length of the stitches').fill('4 in');
   await page.getByRole('button', { name: 'Measure rows of a swatch' }).click();
   await field(page, 'How many rows').fill('24');
-  await field(page, 'measure, rows').fill('10,8 cm');
+  await field(page, 'Length of the rows').fill('10,8 cm');
 
   // 2 (82.55 + 12.7) + 1 % + π t = 206; half of it over 5.08 is 20 stitches
   await openStage(page, 'Fit');
@@ -29,9 +29,9 @@ test('from inches to a counted row, kept through reload and restart', BOTH_SIZES
 
   await page.getByRole('button', { name: 'Start making' }).click();
   await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();
-  await page.getByRole('button', { name: 'Chain done' }).click();
-  await page.getByRole('button', { name: 'Row 1 done' }).click();
-  await page.getByRole('button', { name: 'Row 2 done' }).click();
+  await tick(page, 'Chain done');
+  await tick(page, 'Row 1 done');
+  await tick(page, 'Row 2 done');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: /^Row 2 of/ })).toBeVisible();
   await expect(page.getByText(String(count), { exact: true })).toBeVisible();
@@ -65,6 +65,6 @@ test('every change shows at once, and can be taken back', async ({ page, server 
   await openStage(page, 'Fit');
   await page.getByRole('radio', { name: 'roomy', exact: true }).click();
   await expect(page.getByRole('heading', { name: /: 22 stitches/ })).toBeVisible();
-  await page.getByRole('slider', { name: 'Ease round' }).fill('-5');
-  await expect(field(page, 'Ease round')).toHaveValue('-5 %');
+  await page.getByRole('slider', { name: 'Ease (around)' }).fill('-5');
+  await expect(field(page, 'Ease (around)')).toHaveValue('-5 %');
 });

@@ -1,14 +1,14 @@
 import type { Worked } from '@keep-snug/core';
-import { expect, field, openStage, PHONE_PLAN, test } from '../testServer';
+import { choose, expect, field, openStage, test, PHONE_PLAN } from '../testServer';
 
 test('a thing and a swatch serve another plan', async ({ page, server }) => {
   await page.goto(`${server.url}/things`);
-  await page.getByRole('button', { name: 'Make a cover for ringing notebook' }).click();
+  await page.getByRole('button', { name: 'Plan a cover for ringing notebook' }).click();
   await expect(field(page, 'Name of the plan')).toHaveValue('Pouch for the ringing notebook');
   await openStage(page, 'Fabric');
-  await page.getByRole('combobox', { name: 'Yarn', exact: true }).selectOption({ label: 'slate wool' });
-  await page.getByRole('combobox', { name: 'Swatch', exact: true }).selectOption({ label: 'slate wool on 4 mm' });
-  await expect(field(page, 'measure, stitches')).toHaveValue('104 mm');
+  await choose(page, 'Yarn', 'slate wool');
+  await choose(page, 'Swatch', 'slate wool on 4 mm');
+  await expect(field(page, 'Length of the stitches')).toHaveValue('104 mm');
   await page.goto(server.url);
   await expect(page.getByText('Pouch for the ringing notebook')).toBeVisible();
 });
@@ -31,14 +31,14 @@ test('a figure tells its workings, and leads on to those it stands on', async ({
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fit');
   await page
-    .getByRole('button', { name: /^Thing, round.*Workings/ })
+    .getByRole('button', { name: /^Item circumference.*Workings/ })
     .first()
     .click();
   await expect(page.getByText('g = 2(W + D) − (8 − 2π)r')).toBeVisible();
   await expect(page.getByText(/^ruler, ± 1 mm/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   await page
-    .getByRole('button', { name: /^Inside, round.*Workings/ })
+    .getByRole('button', { name: /^Inside circumference.*Workings/ })
     .first()
     .click();
   await page.getByRole('button', { name: /^F: / }).click();
@@ -52,6 +52,6 @@ test('a figure tells its workings, and leads on to those it stands on', async ({
 test('a finished make goes to the ledger and can be made again', async ({ page, server }) => {
   await page.goto(`${server.url}/ledger`);
   await expect(page.getByRole('heading', { name: 'Tide table case' })).toBeVisible();
-  await page.getByRole('button', { name: 'Make again: Tide table case' }).click();
+  await page.getByRole('button', { name: 'Make the same again: Tide table case' }).click();
   await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();
 });

@@ -3,11 +3,11 @@ import { expect, field, openStage, PHONE_MAKE, PHONE_PLAN, test } from '../testS
 
 test('words, unit, hand and light are this device’s own, and stay', async ({ page, server }) => {
   await page.goto(`${server.url}/settings`);
-  for (const choice of ['inches', 'UK: double crochet', 'left: drawings mirrored', 'lamp-light']) {
+  for (const choice of ['inches', 'UK', 'left (mirrors drawings)', 'low light']) {
     await page.getByRole('radio', { name: choice, exact: true }).click();
   }
   await page.goto(server.url + PHONE_MAKE);
-  await expect(page.getByText(/double crochet in each of the next 16 stitches/)).toBeVisible();
+  await expect(page.getByText(/double crochet in each of the next 16 stitches/).first()).toBeVisible();
 
   await page.goto(server.url + PHONE_PLAN);
   await expect(page.getByRole('img', { name: /16 stitches, 3 11\/16 in wide/ })).toBeVisible();

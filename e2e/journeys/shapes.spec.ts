@@ -1,5 +1,5 @@
 import type { Plan, Worked } from '@keep-snug/core';
-import { expect, field, openStage, planAt, test, type TestServer } from '../testServer';
+import { choose, expect, field, openStage, planAt, test, type TestServer } from '../testServer';
 
 /** The sample data has a plan of each shape. */
 const SHAPE_PLANS = {
@@ -22,19 +22,16 @@ async function workedOf(server: TestServer, id: string): Promise<Worked> {
 }
 
 test('every shape has its sheet, with the counts of the reckoning', async ({ page, server }) => {
-  await page.goto(server.url);
   for (const [shape, number] of Object.entries(SHAPE_PLANS)) {
     const worked = await workedOf(server, idOf(number));
     expect(await server.read(`/plans/${idOf(number)}`)).toMatchObject({ body: { shape: { kind: shape } } });
-    await page.getByRole('button', { name: new RegExp(`^(Open the plan|Plan): ${worked.title}$`) }).click();
+    await page.goto(`${server.url}/plan/${idOf(number)}`);
     await expect(page.getByRole('heading', { name: worked.pieces[0]!.summary })).toBeVisible();
-    await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+    await page.getByRole('button', { name: 'Pattern', exact: true }).click();
     for (const { summary } of worked.pieces) await expect(page.getByText(summary).first()).toBeVisible();
     const last = worked.steps.filter(({ row }) => row !== null).at(-1)!;
     await expect(page.getByText(last.text).first()).toBeAttached();
     for (const caution of worked.cautions) await expect(page.getByText(caution.text)).toBeAttached();
-    await page.goBack();
-    await page.goBack();
   }
 });
 
@@ -43,26 +40,27 @@ test('a looser fit, and the next count up, are those of the sheet', async ({ pag
   await page.goto(server.url + planAt(8));
   await openStage(page, 'Fit');
   await page.getByRole('radio', { name: 'roomy', exact: true }).click();
-  const more = page.getByRole('radio', { name: /(stitches|rows|rounds), / }).last();
-  await more.click();
-  await expect(more).toBeChecked();
+  const last = page.getByRole('radio', { name: /(stitches|rows|rounds), / }).last();
+  const more = (await last.getAttribute('aria-label'))!;
+  await last.click();
+  await expect(page.getByRole('radio', { name: more, exact: true })).toBeChecked();
   await expect
     .poll(async () => Object.keys((await server.read<{ body: Plan }>(`/plans/${id}`)).body.picks ?? {}).length)
     .toBe(1);
   const worked = await workedOf(server, id);
   await expect(page.getByRole('heading', { name: worked.pieces[0]!.summary })).toBeVisible();
-  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: 'Pattern', exact: true }).click();
   await expect(page.getByText(worked.pieces[0]!.summary).first()).toBeVisible();
 });
 
 test('ways to make it: compared in words, taken by a press, and taken back', async ({ page, server }) => {
   await page.goto(server.url + planAt(1));
-  await page.getByRole('button', { name: 'Ways to make it' }).first().click();
+  await page.getByRole('button', { name: 'Compare ways to make it' }).first().click();
   await expect(page.getByRole('group', { name: 'Disc and wall' })).toContainText('take it round a chain');
   await expect(page.getByRole('group', { name: 'Saddle caddy' })).toContainText(/bar/);
   const way = page.getByRole('group', { name: 'Round a chain' }).first();
   await expect(way).toContainText(/Fits \d+ times in 100/);
-  await way.getByRole('button', { name: 'Take this way: Round a chain' }).click();
+  await way.getByRole('button', { name: 'Use this: Round a chain' }).click();
   await expect(page.getByRole('heading', { name: /round both its sides/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: /Chain 17, skip 1: 16 stitches/ })).toBeVisible();
@@ -71,23 +69,23 @@ test('ways to make it: compared in words, taken by a press, and taken back', asy
 test('another stitch brings its multiple, its rows and its options', async ({ page, server }) => {
   await page.goto(server.url + planAt(9));
   await openStage(page, 'Fabric');
-  await page.getByRole('combobox', { name: 'Stitch', exact: true }).selectOption({ label: 'net of chain loops' });
+  await choose(page, 'Stitch', 'net of chain loops');
   await field(page, 'Chains in a loop').fill('7');
   await expect
     .poll(async () => (await server.read<{ body: Plan }>(`/plans/${idOf(9)}`)).body.fabric.pattern)
     .toMatchObject({ chains: 7 });
   const worked = await workedOf(server, idOf(9));
   expect(worked.choices[0]!.options.find(({ best }) => best)!.count % 4).toBe(0);
-  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: 'Pattern', exact: true }).click();
   await expect(page.getByText(/chain 7, single crochet in the next space/).first()).toBeVisible();
 });
 
 test('no gauge but a chain that reaches round: everything follows it', async ({ page, server }) => {
   await page.goto(server.url + planAt(7));
   await openStage(page, 'Fabric');
-  await page.getByRole('button', { name: 'Take off: Stitches across', exact: true }).click();
-  await page.getByRole('button', { name: 'Take off: Rows up', exact: true }).click();
-  await page.getByRole('button', { name: 'My chain reaches round it' }).click();
+  await page.getByRole('button', { name: 'Remove: Stitches (width)', exact: true }).click();
+  await page.getByRole('button', { name: 'Remove: Rows (height)', exact: true }).click();
+  await page.getByRole('button', { name: 'Measure with a chain around the item' }).click();
   await field(page, 'How many chains').fill('30');
   // 128 mm round over 30 chains
   await expect(page.getByRole('button', { name: /^A chain: 4\.\d mm/ })).toBeVisible();

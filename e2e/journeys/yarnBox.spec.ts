@@ -1,4 +1,4 @@
-import { expect, field, openStage, test } from '../testServer';
+import { choose, expect, field, fromMenu, openStage, test } from '../testServer';
 
 interface Kept<T> {
   body: T;
@@ -8,14 +8,20 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await page.goto(`${emptyServer.url}/yarn`);
   await expect(page.getByText('No yarn in the box')).toBeVisible();
   await page.getByRole('button', { name: 'Add a yarn' }).click();
-  await page.getByRole('button', { name: 'Change: new yarn' }).click();
+  // nothing is put in the box before it is known what it is
+  await page.getByRole('button', { name: 'Save yarn' }).click();
+  await expect(page.getByText(/No name yet/)).toBeVisible();
+  await expect(page.getByText(/How thick is it/)).toBeVisible();
   await field(page, 'Yarn name').fill('kelp linen');
   await field(page, 'Metres per 100 g').fill('250');
+  await choose(page, 'Fibre', 'linen');
+  await page.getByRole('button', { name: 'Save yarn' }).click();
+  await page.getByRole('button', { name: 'Edit: kelp linen' }).click();
   await field(page, 'Left, in grams').fill('75,5');
   await page.getByRole('button', { name: 'Add a swatch of kelp linen' }).click();
   await expect(page.getByText('not measured yet')).toBeVisible();
-  await page.getByRole('combobox', { name: 'Stitch', exact: true }).selectOption({ label: 'single crochet' });
-  await field(page, 'measure, stitches').fill('90 mm');
+  await choose(page, 'Stitch', 'single crochet');
+  await field(page, 'Length of the stitches').fill('90 mm');
   await expect(page.getByText(/4\.5 mm a stitch/)).toBeVisible();
   await page.getByRole('button', { name: /^Stitch width: 4.5 mm. Workings/ }).click();
   await expect(page.getByText('90 mm over 20')).toBeVisible();
@@ -25,25 +31,25 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
     .toMatchObject({ name: 'kelp linen', gramsLeft: 75.5 });
 
   await page.goto(`${emptyServer.url}/new`);
-  await field(page, 'What it is').fill('seed packet');
+  await field(page, 'Name').fill('seed packet');
   for (const [name, size] of [
     ['Width', '80'],
     ['Height', '120'],
     ['Depth', '5'],
   ] as const)
     await field(page, name).fill(size);
-  await page.getByRole('button', { name: 'Plan a cover for it' }).click();
+  await page.getByRole('button', { name: 'Plan a cover' }).click();
   await openStage(page, 'Fabric');
   await expect(page.getByRole('combobox', { name: 'Yarn', exact: true })).toContainText('kelp linen');
-  await expect(field(page, 'measure, stitches')).toHaveValue('90 mm');
+  await expect(field(page, 'Length of the stitches')).toHaveValue('90 mm');
 
   // what is on the shelf is drawn there, and what is deleted stays away
   await page.goto(`${emptyServer.url}/things`);
-  await expect(page.getByText('80 × 120 × 5 mm, 170 mm round')).toBeVisible();
-  await page.getByRole('button', { name: 'Delete: seed packet' }).click();
+  await expect(page.getByText('80 × 120 × 5 mm, 170 mm around')).toBeVisible();
+  await fromMenu(page, 'seed packet', 'Delete');
   await expect.poll(async () => (await emptyServer.read<unknown[]>('/things')).length).toBe(0);
   await page.reload();
-  await expect(page.getByText('The shelf is empty')).toBeVisible();
+  await expect(page.getByText('No items yet')).toBeVisible();
 });
 
 test('a plan without a swatch is an estimate everywhere, until rows of a swatch are measured', async ({
@@ -55,9 +61,9 @@ test('a plan without a swatch is an estimate everywhere, until rows of a swatch 
   await expect(page.getByRole('button', { name: /^Stitch width: .*, estimate. Workings/ })).toBeVisible();
   await page.getByRole('button', { name: 'Measure stitches of a swatch' }).click();
   await expect(page.getByRole('button', { name: /^Stitch width: .*, estimate. Workings/ })).toBeVisible();
-  await field(page, 'measure, stitches').fill('12 cm');
+  await field(page, 'Length of the stitches').fill('12 cm');
   await expect(page.getByRole('button', { name: /^Stitch width: [^,]*\. Workings/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this swatch' }).click();
+  await page.getByRole('button', { name: 'Save this swatch' }).click();
   await page.goto(`${server.url}/yarn`);
   await expect(page.getByRole('group', { name: 'Swatch, oat cotton on 4.5 mm' })).toHaveCount(2);
 });

@@ -1,8 +1,14 @@
 import { useLocalSearchParams } from 'expo-router';
+import { Missing } from '@/parts/Missing';
 import { OfPlan } from '@/parts/OfPlan';
 import { Sheet } from '@/sheet/Sheet';
+import { useLibrary } from '@/state/library';
 
+/** The pattern of a plan, or, `?of=make`, of what was made: the plan as it was followed. */
 export default function SheetRoute() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <OfPlan id={id}>{(plan) => <Sheet id={id} plan={plan} />}</OfPlan>;
+  const { id, of } = useLocalSearchParams<{ id: string; of?: string }>();
+  const make = useLibrary((state) => (of === 'make' ? state.shelves.makes[id]?.body : undefined));
+  if (of === 'make')
+    return make ? <Sheet plan={make.plan} back={{ to: '/ledger', name: 'the ledger' }} /> : <Missing what="make" />;
+  return <OfPlan id={id}>{(plan) => <Sheet plan={plan} back={{ to: `/plan/${id}`, name: 'the plan' }} />}</OfPlan>;
 }

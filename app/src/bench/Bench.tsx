@@ -1,24 +1,30 @@
-import { useRouter } from 'expo-router';
 import { isFinished, type Make, type Plan } from '@keep-snug/core';
+import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/board/copyPlan';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { courseWord, useProgress } from '@/making/useProgress';
 import { Action } from '@/parts/Action';
+import { CardBox } from '@/parts/CardBox';
 import { Clash } from '@/parts/Clash';
 import { EmptyPlace } from '@/parts/EmptyPlace';
-import { Page } from '@/parts/Page';
+import { ListTools } from '@/parts/ListTools';
+import { MoreMenu } from '@/parts/MoreMenu';
+import { ListPage, type Item } from '@/parts/Page';
 import { Press } from '@/parts/Press';
 import { Tape } from '@/parts/Tape';
 import { useBox } from '@/parts/useBox';
+import { useFinding } from '@/parts/useFinding';
 import { Words } from '@/parts/Words';
-import { useEvents } from '@/state/events';
-import { useDeleting } from '@/state/deleting';
-import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { SaveReminder } from '@/settings/SaveReminder';
-import { useColours } from '@/theme/useTheme';
+import { useDeleting } from '@/state/deleting';
+import { useEvents } from '@/state/events';
+import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { useUsed } from '@/state/used';
+
+type Makes = readonly [string, LocalDocument<Make>][];
 
 /** What is on the hook now, what is planned, and the plans of what was made. */
 export function Bench() {
@@ -26,60 +32,82 @@ export function Bench() {
   const all = useShelf('makes');
   const byMake = useEvents((state) => state.byMake);
   // finished ones lie in the ledger: nothing is reckoned for them here
-  const makes = useMemo(
-    () =>
-      all
-        .filter(([id]) => !isFinished(byMake[id] ?? []))
-        .sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt)),
-    [all, byMake],
-  );
+  const makes = useMemo(() => lastFirst(all.filter(([id]) => !isFinished(byMake[id] ?? []))), [all, byMake]);
   const shelf = useShelf('plans');
-  const plans = useMemo(() => [...shelf].sort(([, a], [, b]) => a.body.title.localeCompare(b.body.title)), [shelf]);
-  const begun = new Set(all.map(([, held]) => held.body.planId));
-  const onHook = new Set(makes.map(([, held]) => held.body.planId));
-  const waiting = plans.filter(([id]) => !begun.has(id));
-  const made = plans.filter(([id]) => begun.has(id) && !onHook.has(id));
+  const entries = useMemo(() => planEntries(shelf, all, makes), [shelf, all, makes]);
+  const finding = useFinding(entries);
+  const open = makes.filter(([, { body }]) => !body.aside);
+  const aside = makes.filter(([, { body }]) => body.aside);
   return (
-    <Page
+    <ListPage
       title="Bench"
-      actions={
-        <Action main onPress={() => router.push('/new')}>
-          Start a new one
-        </Action>
+      says="What you are making, and what you plan to make."
+      main={{ name: 'New plan', do: () => router.push('/new') }}
+      over={
+        <>
+          <SaveReminder />
+          {shelf.length + all.length === 0 ? <Empty /> : null}
+          {open.map(([id, held]) => (
+            <MakeStrip key={id} id={id} held={held} />
+          ))}
+          <ListTools what="plans" finding={finding} />
+        </>
       }
-    >
-      <SaveReminder />
-      {plans.length + all.length === 0 ? <Empty /> : null}
-      {makes
-        .filter(([, held]) => !held.body.aside)
-        .map(([id, held]) => (
-          <MakeStrip key={id} id={id} held={held} />
-        ))}
-      <Plans title="Planned, not begun" plans={waiting} />
-      <Plans title="Made before" plans={made} />
-      <Aside makes={makes.filter(([, held]) => held.body.aside)} />
-    </Page>
+      items={[
+        ...section(
+          'Not started',
+          finding.found.filter(({ state }) => state === 'waiting'),
+        ),
+        ...section('Being made', finding.search ? finding.found.filter(({ state }) => state === 'on the hook') : []),
+        ...section(
+          'Made before',
+          finding.found.filter(({ state }) => state === 'made'),
+        ),
+      ]}
+      under={<Aside makes={aside} />}
+    />
   );
 }
 
-function Plans({ title, plans }: { title: string; plans: readonly [string, LocalDocument<Plan>][] }) {
-  if (plans.length === 0) return null;
-  return (
-    <View style={{ gap: 4 }}>
-      <Words as="heading" level={2}>
-        {title}
-      </Words>
-      {plans.map(([id, held]) => (
-        <PlanLine key={id} id={id} held={held} />
-      ))}
-    </View>
+const lastFirst = (makes: Makes) => [...makes].sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt));
+
+interface Entry {
+  id: string;
+  name: string;
+  words: string;
+  usedAt: string;
+  held: LocalDocument<Plan>;
+  state: 'waiting' | 'on the hook' | 'made';
+}
+
+/** Plans with what they are found by: their thing, yarn and stitch too. */
+function planEntries(plans: readonly [string, LocalDocument<Plan>][], all: Makes, open: Makes): Entry[] {
+  const onHook = new Set(open.map(([, { body }]) => body.planId));
+  const begun = new Map(all.map(([, { body }]) => [body.planId, body.startedAt]));
+  return plans.map(([id, held]) => {
+    const { title, thing, fabric, shape } = held.body;
+    const state = onHook.has(id) ? 'on the hook' : begun.has(id) ? 'made' : 'waiting';
+    const words = [thing.name, fabric.yarn?.name, fabric.stitch, shape.kind].filter(Boolean).join(' ');
+    return { id, name: title, words, usedAt: begun.get(id) ?? '', held, state };
+  });
+}
+
+function section(title: string, entries: readonly Entry[]): Item[] {
+  if (entries.length === 0) return [];
+  const heading = () => (
+    <Words as="heading" level={2}>
+      {title}
+    </Words>
   );
+  return [
+    { key: title, draw: heading },
+    ...entries.map(({ id, held }) => ({ key: id, draw: () => <PlanLine id={id} held={held} /> })),
+  ];
 }
 
 /** A make as a strip of tape pulled out as far as it has got, its next row in words. */
 function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const make = held.body;
-  const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
   const remove = useDeleting((state) => state.remove);
@@ -88,44 +116,43 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const { next, reachedMm, lengthMm, marksMm, state } = progress;
   const row = next?.row ? `${courseWord(next)} ${next.row} of ${next.of}` : next ? 'Rows done' : 'All done';
   return (
-    <View style={{ backgroundColor: colours.surface, borderWidth: 1, borderColor: colours.line, padding: 16, gap: 10 }}>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 8 }}>
-        <View style={{ flexGrow: 1, flexBasis: 220 }}>
+    <CardBox>
+      <View style={STYLES.line}>
+        <View style={{ flex: 1 }}>
           <Words as="heading" level={2} style={{ fontSize: 22, lineHeight: 28 }}>
             {make.title}
           </Words>
           <Words as="strong">{`${row}${next?.row ? `, ${next.section}` : ''}`}</Words>
         </View>
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-          <Action label={`Plan: ${make.title}`} onPress={() => router.push(`/plan/${make.planId}`)}>
-            Plan
-          </Action>
-          <Action
-            label={`Put aside: ${make.title}`}
-            onPress={() => useLibrary.getState().change('makes', id, { ...make, aside: true })}
-          >
-            Put aside
-          </Action>
-          <Action label={`Delete: ${make.title}`} onPress={() => remove('makes', id, make.title)}>
-            Delete
-          </Action>
-          <Action main label={`Go on making: ${make.title}`} onPress={() => router.push(`/make/${id}`)}>
-            {state.done.length === 0 ? 'Begin' : 'Go on'}
-          </Action>
-        </View>
+        <MoreMenu
+          of={make.title}
+          entries={[
+            { name: 'Open plan', do: () => router.push(`/plan/${make.planId}`) },
+            { name: 'Pattern', do: () => router.push(`/sheet/${make.planId}`) },
+            {
+              name: 'Put aside',
+              do: () => useLibrary.getState().change('makes', id, { ...make, aside: true }),
+            },
+            { name: 'Delete', do: () => remove('makes', id, make.title) },
+          ]}
+        />
       </View>
       <View onLayout={onLayout}>
         <Tape lengthMm={lengthMm} px={box.width} outMm={Math.max(reachedMm, lengthMm * 0.01)} marks={marksMm} />
       </View>
       <Clash kind="makes" id={id} held={held} />
-      <Words tone="faint">{next ? `Next: ${next.text}` : 'Next: put it in the ledger.'}</Words>
-    </View>
+      <Words tone="faint">{next ? `Next: ${next.text}` : 'Next: mark as finished.'}</Words>
+      <View style={STYLES.begin}>
+        <Action main label={`Continue: ${make.title}`} onPress={() => router.push(`/make/${id}`)}>
+          {state.done.length === 0 ? 'Start' : 'Continue'}
+        </Action>
+      </View>
+    </CardBox>
   );
 }
 
-/** Makes that were put aside: nothing is reckoned for them until they are taken up again. */
-function Aside({ makes }: { makes: readonly [string, LocalDocument<Make>][] }) {
-  const colours = useColours();
+/** Makes that were put aside: nothing is reckoned for them until they are continued. */
+function Aside({ makes }: { makes: Makes }) {
   const remove = useDeleting((state) => state.remove);
   if (makes.length === 0) return null;
   const takeUp = (id: string, { aside: _aside, ...make }: Make) => useLibrary.getState().change('makes', id, make);
@@ -135,80 +162,59 @@ function Aside({ makes }: { makes: readonly [string, LocalDocument<Make>][] }) {
         Put aside
       </Words>
       {makes.map(([id, { body }]) => (
-        <View
-          key={id}
-          style={{
-            flexDirection: 'row',
-            flexWrap: 'wrap',
-            alignItems: 'center',
-            columnGap: 16,
-            backgroundColor: colours.surface,
-            borderWidth: 1,
-            borderColor: colours.line,
-            paddingHorizontal: 14,
-          }}
-        >
-          <Words as="strong" style={{ flexGrow: 1, flexBasis: 160 }}>
-            {body.title}
-          </Words>
-          <Action label={`Take up again: ${body.title}`} onPress={() => takeUp(id, body)}>
-            Take up again
-          </Action>
-          <Action label={`Delete: ${body.title}`} onPress={() => remove('makes', id, body.title)}>
-            Delete
-          </Action>
-        </View>
+        <CardBox key={id} padding={6}>
+          <View style={STYLES.line}>
+            <Words as="strong" style={{ flex: 1, paddingLeft: 8 }}>
+              {body.title}
+            </Words>
+            <Action label={`Bring back: ${body.title}`} onPress={() => takeUp(id, body)}>
+              Bring back
+            </Action>
+            <MoreMenu of={body.title} entries={[{ name: 'Delete', do: () => remove('makes', id, body.title) }]} />
+          </View>
+        </CardBox>
       ))}
     </View>
   );
 }
 
+/** A plan: the card opens it, what else can be done is in its menu. */
 function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const plan = held.body;
-  const colours = useColours();
   const router = useRouter();
   const reader = useReader();
   const remove = useDeleting((state) => state.remove);
   const { worked } = reckonFor(plan, reader);
   const piece = worked?.pieces[0];
+  const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
+    useUsed.getState().touch(id);
+    router.push(to);
+  };
   return (
-    <View>
-      <View
-        style={{
-          flexDirection: 'row',
-          alignItems: 'center',
-          backgroundColor: colours.surface,
-          borderWidth: 1,
-          borderColor: colours.line,
-          marginTop: 6,
-        }}
-      >
-        <Press
-          label={`Open the plan: ${plan.title}`}
-          onPress={() => router.push(`/plan/${id}`)}
-          style={{ flex: 1, padding: 14 }}
-        >
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 6 }}>
-            <View style={{ flexGrow: 1, flexBasis: 200 }}>
+    <CardBox padding={0}>
+      <View style={STYLES.line}>
+        <Press label={`Open the plan: ${plan.title}`} onPress={() => open(`/plan/${id}`)} style={STYLES.card}>
+          <View style={STYLES.inCard}>
+            <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 180 }}>
               <Words as="strong">{plan.title}</Words>
               <Words as="small" tone="faint">
-                {piece ? piece.summary : 'an entry needs mending'}
+                {piece ? piece.summary : 'an entry needs a fix'}
               </Words>
             </View>
-            {piece ? <MiniPiece sections={piece.sections} rowsDone={0} width={120} height={30} /> : null}
+            {piece ? <MiniPiece sections={piece.sections} rowsDone={0} width={96} height={26} /> : null}
           </View>
         </Press>
-        <View style={{ paddingRight: 12 }}>
-          <Action label={`Copy: ${plan.title}`} onPress={() => router.push(`/plan/${copyPlan(plan)}`)}>
-            Copy
-          </Action>
-          <Action label={`Delete: ${plan.title}`} onPress={() => remove('plans', id, plan.title)}>
-            Delete
-          </Action>
-        </View>
+        <MoreMenu
+          of={plan.title}
+          entries={[
+            ...(piece ? [{ name: 'Pattern', do: () => open(`/sheet/${id}`) }] : []),
+            { name: 'Copy plan', do: () => router.push(`/plan/${copyPlan(plan)}`) },
+            { name: 'Delete', do: () => remove('plans', id, plan.title) },
+          ]}
+        />
       </View>
       <Clash kind="plans" id={id} held={held} />
-    </View>
+    </CardBox>
   );
 }
 
@@ -217,9 +223,9 @@ function Empty() {
   const { box, onLayout } = useBox();
   return (
     <EmptyPlace
-      title="Nothing is on the hook"
-      text="Take the thing in one hand and a tape in the other: width, height and depth are enough to size a pouch for it."
-      action={{ name: 'Start the first one', do: () => router.push('/new') }}
+      title="No projects yet"
+      text="Measure an item (width, height and depth are enough) and get a pattern for a cover."
+      action={{ name: 'Plan your first cover', do: () => router.push('/new') }}
     >
       <View onLayout={onLayout}>
         <Tape lengthMm={200} px={box.width} outMm={4} />
@@ -227,3 +233,10 @@ function Empty() {
     </EmptyPlace>
   );
 }
+
+const STYLES = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', columnGap: 8 },
+  begin: { flexDirection: 'row', justifyContent: 'flex-end' },
+  card: { flex: 1, padding: 14 },
+  inCard: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 6 },
+});

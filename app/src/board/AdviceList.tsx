@@ -4,9 +4,9 @@ import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
 
 const WORDS = {
-  question: { word: 'Is this right?', tone: 'thread' },
-  advice: { word: 'Worth knowing', tone: 'sea' },
-  warning: { word: 'Look out', tone: 'rowan' },
+  question: { word: 'Please check', tone: 'thread' },
+  advice: { word: 'Tip', tone: 'sea' },
+  warning: { word: 'Warning', tone: 'rowan' },
 } as const;
 
 interface Props {

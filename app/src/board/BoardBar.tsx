@@ -3,11 +3,9 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { startMake, useMakeOf } from '@/making/start';
 import { Action } from '@/parts/Action';
-import { Icon, type IconName } from '@/parts/Icon';
-import { Press } from '@/parts/Press';
+import { IconAction } from '@/parts/IconAction';
 import { RoomBar } from '@/parts/RoomBar';
 import { useHistory } from '@/state/history';
-import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { copyPlan } from './copyPlan';
 import { TitleField } from './TitleField';
@@ -28,19 +26,10 @@ export function BoardBar({ id, plan, ready, onTitle }: Props) {
   return (
     <RoomBar back={{ to: '/', name: 'the bench' }}>
       <TitleField title={plan.title} onChange={onTitle} />
-      <Step label="Undo" icon="undo" can={canUndo} onPress={() => undo(id)} />
-      <Step label="Redo" icon="redo" can={canRedo} onPress={() => redo(id)} />
+      <IconAction label="Undo" icon="undo" disabled={!canUndo} onPress={() => undo(id)} />
+      <IconAction label="Redo" icon="redo" disabled={!canRedo} onPress={() => redo(id)} />
       {wide ? <Onward id={id} plan={plan} ready={ready} /> : null}
     </RoomBar>
-  );
-}
-
-function Step({ label, icon, can, onPress }: { label: string; icon: IconName; can: boolean; onPress: () => void }) {
-  const colours = useColours();
-  return (
-    <Press label={label} disabled={!can} onPress={onPress} style={{ width: 44, alignItems: 'center' }}>
-      <Icon name={icon} colour={colours.sea} />
-    </Press>
   );
 }
 
@@ -50,17 +39,15 @@ export function Onward({ id, plan, ready }: Omit<Props, 'onTitle'>) {
   const make = useMakeOf(id);
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12, alignItems: 'center' }}>
-      <Action label="Copy plan" onPress={() => router.push(`/plan/${copyPlan(plan)}`)}>
-        Copy
-      </Action>
-      <Action label="Ways to make it" onPress={() => router.push(`/ways/${id}`)}>
-        Ways
+      <Action onPress={() => router.push(`/plan/${copyPlan(plan)}`)}>Copy plan</Action>
+      <Action label="Compare ways to make it" onPress={() => router.push(`/ways/${id}`)}>
+        Compare
       </Action>
       <Action disabled={!ready} onPress={() => router.push(`/sheet/${id}`)}>
-        Sheet
+        Pattern
       </Action>
       <Action main disabled={!ready} onPress={() => router.push(`/make/${make ?? startMake(id, plan)}`)}>
-        {make ? 'Go on making' : 'Start making'}
+        {make ? 'Continue' : 'Start making'}
       </Action>
     </View>
   );

@@ -23,15 +23,15 @@ export function Cautions({ cautions, edit }: Props) {
       style={{ gap: 8, borderTopWidth: 1, borderColor: colours.line, paddingTop: 8 }}
     >
       <Words as="strong" level={3}>
-        Mind
+        Safety
       </Words>
       {shown.map(({ id, text }) => (
         <View key={id} style={{ borderLeftWidth: 4, borderColor: colours.tape, paddingLeft: 10 }}>
           <Words as="small">{text}</Words>
           {edit ? (
             <View style={{ flexDirection: 'row' }}>
-              <Action label={`Set aside: ${text.slice(0, 40)}`} onPress={() => edit((plan) => withAside(plan, id))}>
-                Read, set aside
+              <Action label={`Hide here: ${text.slice(0, 40)}`} onPress={() => edit((plan) => withAside(plan, id))}>
+                Hide here
               </Action>
             </View>
           ) : null}
@@ -39,7 +39,7 @@ export function Cautions({ cautions, edit }: Props) {
       ))}
       {edit && hidden > 0 ? (
         <View style={{ flexDirection: 'row' }}>
-          <Action onPress={() => edit(({ setAside: _aside, ...plan }) => plan)}>{`Show ${hidden} set aside`}</Action>
+          <Action onPress={() => edit(({ setAside: _aside, ...plan }) => plan)}>{`Show ${hidden} hidden`}</Action>
         </View>
       ) : null}
       <Words as="small" tone="faint">

@@ -1,4 +1,4 @@
-import type { Chance, Help, Plan } from '@keep-snug/core';
+import { countMeasures, type Chance, type Help, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { useBox } from '@/parts/useBox';
@@ -20,6 +20,8 @@ const inHundred = (share: number) => Math.round(100 * share);
 /** How often such a piece would fit, the ways it fails, and what would help most. */
 export function ChanceOfFit({ id, plan }: { id: string; plan: Plan }) {
   const { found } = useChance(plan);
+  const estimated = countMeasures(plan.fabric.gauge ?? {}) === 0;
+  const swatch = found?.helps.find((help) => help.id === 'swatch');
   const wide = useWide();
   const { box, onLayout } = useBox();
   // its place is kept while it is worked out, so that nothing below it moves under a finger
@@ -45,15 +47,38 @@ export function ChanceOfFit({ id, plan }: { id: string; plan: Plan }) {
     >
       {picture > 0 ? <ChancePicture chance={found} width={picture} height={wide ? 72 : 54} /> : null}
       <View style={{ flex: wide ? undefined : 1 }}>
-        <Words as="heading" level={2} live>
-          {`Fits ${inHundred(found.share)} times in 100`}
-        </Words>
-        <Words as="small" tone="faint">
-          {failures(found)}
-        </Words>
+        {estimated && swatch ? <Estimate chance={found} then={swatch.share} /> : <Sure chance={found} />}
         <Helps id={id} chance={found} />
       </View>
     </View>
+  );
+}
+
+function Sure({ chance }: { chance: Chance }) {
+  return (
+    <>
+      <Words as="heading" level={2} live>
+        {`Fits ${inHundred(chance.share)} times in 100`}
+      </Words>
+      <Words as="small" tone="faint">
+        {failures(chance)}
+      </Words>
+    </>
+  );
+}
+
+/** Without a swatch the chance says how little is known, not how well it fits: what would firm it up comes first. */
+function Estimate({ chance, then }: { chance: Chance; then: number }) {
+  return (
+    <>
+      <Words as="heading" level={2} tone="thread" live>
+        Estimate only
+      </Words>
+      <Words as="small">{`Measure ten rows of a swatch and ${inHundred(then)} of 100 fit.`}</Words>
+      <Words as="small" tone="faint">
+        {`As estimated ${inHundred(chance.share)} of 100: ${failures(chance)}.`}
+      </Words>
+    </>
   );
 }
 

@@ -10,11 +10,13 @@ import { useColours } from '@/theme/useTheme';
 
 interface Props {
   choice: Choice;
+  /** The fabric's sizes are estimates: so is what is said of the counts. */
+  estimate: boolean;
   onPick: (count: number) => void;
 }
 
 /** One less, best, one more: paper tags on a thread, each with what it measures and what that does to the ease. */
-export function CountTags({ choice, onPick }: Props) {
+export function CountTags({ choice, estimate, onPick }: Props) {
   const keysOf = useRadios(
     choice.options.map(({ count }) => count),
     choice.options.find(({ chosen }) => chosen)?.count,
@@ -22,7 +24,7 @@ export function CountTags({ choice, onPick }: Props) {
   );
   return (
     <View style={{ gap: 4 }}>
-      <Words as="smallStrong">{`${choice.noun.replace(/^./, (c) => c.toUpperCase())} ${choice.id === 'round' ? 'round' : 'across'}, what they measure, and the ease they leave`}</Words>
+      <Words as="smallStrong">{`${choice.noun.replace(/^./, (c) => c.toUpperCase())}: size and ease of each count`}</Words>
       <View
         role="radiogroup"
         aria-label={`${choice.name}, in ${choice.noun}`}
@@ -33,6 +35,7 @@ export function CountTags({ choice, onPick }: Props) {
             key={option.count}
             option={option}
             noun={choice.noun}
+            estimate={estimate}
             keys={keysOf(option.count)}
             onPick={() => onPick(option.count)}
           />
@@ -42,20 +45,24 @@ export function CountTags({ choice, onPick }: Props) {
   );
 }
 
+/** Nothing is asserted from an estimate. */
+const GUESSES = { best: 'best guess', tight: 'tighter', fits: 'near', loose: 'looser' } as const;
+
 const VERDICTS = { tight: 'too tight', fits: 'fits', loose: 'too loose' } as const;
 
 interface TagProps {
   option: ChoiceOption;
+  estimate: boolean;
   noun: string;
   keys: RadioKeys;
   onPick: () => void;
 }
 
-function Tag({ option, noun, keys, onPick }: TagProps) {
+function Tag({ option, estimate, noun, keys, onPick }: TagProps) {
   const units = useSettings((state) => state.units);
   const { count, mm, easeShare, verdict, best, chosen } = option;
   const tone = chosen ? 'chalk' : 'ink';
-  const words = `${best ? 'best, ' : ''}${VERDICTS[verdict]}`;
+  const words = estimate ? GUESSES[best ? 'best' : verdict] : `${best ? 'best, ' : ''}${VERDICTS[verdict]}`;
   const size = formatLength(mm, units);
   const ease = `${formatSigned(100 * easeShare)} % ease`;
   return (
@@ -77,7 +84,7 @@ function Tag({ option, noun, keys, onPick }: TagProps) {
       <Words as="small" tone={tone}>
         {`${formatSigned(100 * easeShare)} %`}
       </Words>
-      <Words as="smallStrong" tone={chosen ? 'chalk' : verdict === 'fits' ? 'lichen' : 'rowan'}>
+      <Words as="smallStrong" tone={chosen ? 'chalk' : estimate ? 'thread' : verdict === 'fits' ? 'lichen' : 'rowan'}>
         {words}
       </Words>
     </Press>

@@ -59,7 +59,7 @@ export function EaseTape({ percent, onChange }: Props) {
       ) : null}
       {createElement('input', {
         type: 'range',
-        'aria-label': 'Ease round, in percent',
+        'aria-label': 'Ease (around), in percent',
         'aria-valuetext': `${formatSigned(percent)} %`,
         min: RANGE.min,
         max: RANGE.max,

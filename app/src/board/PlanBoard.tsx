@@ -1,5 +1,5 @@
 import type { Plan, Worked } from '@keep-snug/core';
-import { memo, useCallback, useState } from 'react';
+import { memo, useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Clash } from '@/parts/Clash';
 import { KeysPanel } from '@/parts/KeysPanel';
@@ -9,6 +9,7 @@ import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { typingIn } from '@/parts/typingIn';
 import { useHistory } from '@/state/history';
 import type { LocalDocument } from '@/state/library';
+import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { AdviceList } from './AdviceList';
@@ -38,6 +39,7 @@ type RoomProps = StageProps & { id: string; first?: string };
  * follows as soon as the hand rests, in pieces small enough to be interrupted when it moves again.
  */
 export function PlanBoard(props: Props) {
+  useEffect(() => useUsed.getState().touch(props.id), [props.id]);
   return <Room {...props} held={usePlanAtRest(props.id)} />;
 }
 
@@ -147,6 +149,6 @@ function Headline({ worked }: { worked: Worked }) {
 
 function Faults({ faults }: { faults: readonly { path: string; message: string }[] }) {
   return faults.map(({ path, message }) => (
-    <Notice key={path} tone="rowan" word="This cannot be worked out yet" text={message} />
+    <Notice key={path} tone="rowan" word="Not enough information yet" text={message} />
   ));
 }

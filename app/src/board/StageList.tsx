@@ -60,7 +60,7 @@ export const StageList = memo(function StageList({ id, first = 'fit', without = 
                   {stage.name}
                 </Words>
                 <Words as="small" tone={faulty ? 'rowan' : 'faint'}>
-                  {faulty ? 'Something here needs mending' : stage.summary(props.plan, props.worked, say)}
+                  {faulty ? 'Fix an entry here' : stage.summary(props.plan, props.worked, say)}
                 </Words>
               </Press>
               {isOpen ? (

@@ -53,9 +53,9 @@ export function Sums({ worked }: { worked: Worked }) {
           <FigureLine name={`${piece.name}, long`} figure={piece.height} />
         </View>
       ))}
-      <FigureLine name="Inside, round" figure={worked.inside.girth} />
-      <FigureLine name="Inside, deep" figure={worked.inside.depth} />
-      <FigureLine name="Filled, thick" figure={worked.outside.thickness} />
+      <FigureLine name="Inside circumference" figure={worked.inside.girth} />
+      <FigureLine name="Inside depth" figure={worked.inside.depth} />
+      <FigureLine name="Thickness when full" figure={worked.outside.thickness} />
       <Supplies worked={worked} />
     </View>
   );

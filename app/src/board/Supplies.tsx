@@ -21,8 +21,8 @@ export function Supplies({ worked: { supplies } }: { worked: Worked }) {
           as="small"
         >{`${name}: ${formatNumber(metres, 0)} m, ${formatNumber(grams, 0)} g, ${plural(rows, 'row')}`}</Words>
       ))}
-      <FigureLine name="Time, about" figure={time} text={duration(time.value)} />
-      <Words as="small" tone="faint">{`At hand: ${notionsText(notions)}.`}</Words>
+      <FigureLine name="Time" figure={time} text={duration(time.value)} />
+      <Words as="small" tone="faint">{`Materials: ${notionsText(notions)}.`}</Words>
     </View>
   );
 }
@@ -30,8 +30,8 @@ export function Supplies({ worked: { supplies } }: { worked: Worked }) {
 /** Whether the yarn in the house lasts, in words and with the chance. */
 export function lastsText(enough: number): string {
   const share = Math.round(100 * enough);
-  if (enough > 0.9) return `There is enough in the house (${share} in 100).`;
-  if (enough < 0.5) return `Not enough in the house (lasts ${share} times in 100).`;
+  if (enough > 0.9) return `You have enough yarn (${share} in 100).`;
+  if (enough < 0.5) return `You do not have enough yarn (it lasts ${share} times in 100).`;
   return `It may just last (${share} times in 100).`;
 }
 

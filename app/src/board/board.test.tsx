@@ -2,7 +2,7 @@ import { planFor, PlanProblem, reckon, type Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { useState } from 'react';
-import { show } from '@/fixtures/show';
+import { choose, show } from '@/fixtures/show';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { useAsking } from '@/state/asking';
 import { useBoard } from '@/state/board';
@@ -46,11 +46,11 @@ describe('the stages', () => {
     expect(screen.getByText(/field phone in its bumper, 78 × 164 × 14 mm/)).toBeTruthy();
     expect(screen.getByText(/^snug, -0\.\d % round/)).toBeTruthy();
     expect(screen.getByText(/flap 60\.\d mm; button loop for a 20 mm button/)).toBeTruthy();
-    expect(screen.queryByLabelText('Ease round')).toBeNull();
+    expect(screen.queryByLabelText('Ease (around)')).toBeNull();
     fireEvent.press(screen.getByLabelText('Fit'));
-    expect(screen.getByLabelText('Ease round')).toBeTruthy();
+    expect(screen.getByLabelText('Ease (around)')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Thing'));
-    expect(screen.queryByLabelText('Ease round')).toBeNull();
+    expect(screen.queryByLabelText('Ease (around)')).toBeNull();
     expect(screen.getByLabelText('Width')).toBeTruthy();
   });
 
@@ -65,7 +65,7 @@ describe('the stages', () => {
     show(<Board start={phone} stage="thing" />);
     fireEvent.changeText(screen.getByLabelText('Edge radius'), '9');
     expect(screen.getByText(/9 mm is more than half the depth/)).toBeTruthy();
-    expect(screen.getByText('Something here needs mending')).toBeTruthy();
+    expect(screen.getByText('Fix an entry here')).toBeTruthy();
     expect(sum('Stitches in a row')).toMatch(/: 16/);
   });
 
@@ -74,20 +74,20 @@ describe('the stages', () => {
     expect(sum('Stitches in a row')).toMatch(/: 17/);
     fireEvent.press(screen.getByText('snug'));
     expect(sum('Stitches in a row')).toMatch(/: 16/);
-    fireEvent.changeText(screen.getByLabelText('Ease round'), '20');
+    fireEvent.changeText(screen.getByLabelText('Ease (around)'), '20');
     expect(sum('Stitches in a row')).toMatch(/: 19/);
-    fireEvent.changeText(screen.getByLabelText('Ease round'), '');
+    fireEvent.changeText(screen.getByLabelText('Ease (around)'), '');
     expect(sum('Stitches in a row')).toMatch(/: 16/);
   });
 
   it('take a fitting off together with what needs it, and bring both back', () => {
     show(<Board start={phone} stage="fittings" />);
-    fireEvent.press(screen.getByLabelText('Take off: Flap'));
-    expect(screen.queryByLabelText('Button, across')).toBeNull();
+    fireEvent.press(screen.getByLabelText('Remove: Flap'));
+    expect(screen.queryByLabelText('Button diameter')).toBeNull();
     expect(sum('Rows')).toMatch(/: 71/);
-    fireEvent(screen.getByLabelText('Add a fitting'), 'change', { target: { value: 'button-loop' } });
-    expect(screen.getByLabelText('Take off: Flap')).toBeTruthy();
-    expect(screen.getByLabelText('Button, across')).toBeTruthy();
+    choose('Add a fitting', 'Button loop');
+    expect(screen.getByLabelText('Remove: Flap')).toBeTruthy();
+    expect(screen.getByLabelText('Button diameter')).toBeTruthy();
   });
 
   it('give up the swatch for an estimate, marked as one', () => {
@@ -101,7 +101,7 @@ describe('the stages', () => {
       />,
     );
     expect(screen.queryByText(/No swatch yet/)).toBeNull();
-    fireEvent.press(screen.getByLabelText('Take off: Stitches across'));
+    fireEvent.press(screen.getByLabelText('Remove: Stitches (width)'));
     expect(screen.getByText(/No swatch yet/)).toBeTruthy();
     expect(screen.getByLabelText(/^Stitch width: .*estimate/)).toBeTruthy();
   });
@@ -110,7 +110,7 @@ describe('the stages', () => {
 describe('the count tags', () => {
   it('tell one less, best and one more, and pass on the one taken', () => {
     const onPick = jest.fn();
-    show(<CountTags choice={reckon(phone).choices[0]!} onPick={onPick} />);
+    show(<CountTags estimate={false} choice={reckon(phone).choices[0]!} onPick={onPick} />);
     expect(screen.getByLabelText(/^15 stitches, .* too tight$/)).toBeTruthy();
     expect(screen.getByLabelText(/^16 stitches, .* best, fits$/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText(/^17 stitches/));
@@ -119,7 +119,7 @@ describe('the count tags', () => {
 
   it('speak in inches where inches are used', () => {
     useSettings.getState().set({ units: 'in' });
-    show(<CountTags choice={reckon(phone).choices[0]!} onPick={jest.fn()} />);
+    show(<CountTags estimate={false} choice={reckon(phone).choices[0]!} onPick={jest.fn()} />);
     expect(screen.getByLabelText(/^16 stitches, 3 11\/16 in/)).toBeTruthy();
   });
 });
@@ -129,11 +129,11 @@ describe('workings', () => {
     const worked = reckon(phone);
     show(<WorkingsPanel />);
     expect(screen.queryByText('Formula')).toBeNull();
-    act(() => useAsking.getState().ask('Inside, round', worked.inside.girth));
+    act(() => useAsking.getState().ask('Inside circumference', worked.inside.girth));
     show(<WorkingsPanel />);
     expect(screen.getAllByText('inside = 2F − πt').length).toBeGreaterThan(0);
     fireEvent.press(screen.getAllByLabelText(/^F: .*Its workings$/)[0]!);
-    expect(useAsking.getState().trail.map(({ name }) => name)).toEqual(['Inside, round', 'F']);
+    expect(useAsking.getState().trail.map(({ name }) => name)).toEqual(['Inside circumference', 'F']);
     act(() => useAsking.getState().back());
     expect(useAsking.getState().trail).toHaveLength(1);
     act(() => useAsking.getState().close());
@@ -157,7 +157,7 @@ describe('a clash', () => {
     show(<Clash kind="plans" id="a" held={held} />);
     expect(screen.queryByText(/another device/)).toBeNull();
     show(<Clash kind="plans" id="a" held={{ ...held, theirs: { revision: 2, body: phone } }} />);
-    fireEvent.press(screen.getByText('Take what is there'));
+    fireEvent.press(screen.getByText('Use the other version'));
     expect(settle).toHaveBeenCalledWith('plans', 'a', 'theirs');
   });
 
@@ -178,7 +178,7 @@ describe('advice', () => {
         ]}
       />,
     );
-    for (const text of ['Is this right?', 'Look out', 'Look again.', 'Larger hook.'])
+    for (const text of ['Please check', 'Warning', 'Look again.', 'Larger hook.'])
       expect(screen.getByText(text)).toBeTruthy();
   });
 });

@@ -1,5 +1,7 @@
-import { fabricFromSwatch, FIRST_FABRIC, planFor, type FabricSpec, type ThingSpec } from '@keep-snug/core';
-import { useLibrary } from '@/state/library';
+import { fabricFromSwatch, FIRST_FABRIC, planFor, type FabricSpec, type Plan, type ThingSpec } from '@keep-snug/core';
+import type { SwatchRecord } from '@keep-snug/core/documents';
+import { useLibrary, type LocalDocument } from '@/state/library';
+import { useUsed } from '@/state/used';
 
 /** Makes a plan for a thing, with the last fabric used, and returns its id. */
 export function newPlan(thing: ThingSpec): string {
@@ -7,12 +9,40 @@ export function newPlan(thing: ThingSpec): string {
   return add('plans', planFor(thing, usualFabric()));
 }
 
-/** A swatch in the yarn box is the best start there is; without one, an estimate. */
-function usualFabric(): FabricSpec {
-  const { swatches, yarns } = useLibrary.getState().shelves;
-  for (const { body, gone } of Object.values(swatches)) {
-    const yarn = yarns[body.yarn];
-    if (!gone && yarn && !yarn.gone) return fabricFromSwatch(body, yarn.body.yarn);
-  }
-  return FIRST_FABRIC;
+/** The same for an item measured in the maker's own chains: so many of them reach around it. */
+export function planInChains(thing: ThingSpec, fabric: FabricSpec, around: number): string {
+  const chains = [{ count: around, reaches: 'round' as const }];
+  const { add } = useLibrary.getState();
+  return add('plans', planFor(thing, { ...fabric, gauge: { ...fabric.gauge, chains } }));
+}
+
+interface Candidate {
+  id: string;
+  fabric: FabricSpec;
+}
+
+/** The fabric of the plan or the swatch that was used last; a swatch where none was used; an estimate where there is none. */
+export function usualFabric(): FabricSpec {
+  const { at } = useUsed.getState();
+  const { plans, swatches } = useLibrary.getState().shelves;
+  const measured = here(swatches).flatMap(swatched);
+  const used = [...measured, ...here(plans).map(planned)]
+    .filter(({ id }) => at[id] !== undefined)
+    .sort((a, b) => at[b.id]!.localeCompare(at[a.id]!));
+  return (used[0] ?? measured[0])?.fabric ?? FIRST_FABRIC;
+}
+
+function here<Body>(shelf: Readonly<Record<string, LocalDocument<Body>>>): [string, Body][] {
+  return Object.entries(shelf).flatMap(([id, { body, gone }]) => (gone ? [] : [[id, body] as [string, Body]]));
+}
+
+function swatched([id, swatch]: [string, SwatchRecord]): Candidate[] {
+  const yarn = useLibrary.getState().shelves.yarns[swatch.yarn];
+  return yarn && !yarn.gone ? [{ id, fabric: fabricFromSwatch(swatch, yarn.body.yarn) }] : [];
+}
+
+/** What another cover is made of again: yarn, hook, stitch and what was measured of it; stripes belong to their own piece. */
+function planned([id, { fabric }]: [string, Plan]): Candidate {
+  const { colours: _stripes, ...rest } = fabric;
+  return { id, fabric: rest };
 }

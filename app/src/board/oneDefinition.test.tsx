@@ -9,7 +9,10 @@ import { NewThing } from '@/things/NewThing';
 import { StageList } from './StageList';
 import { useWorked } from './useWorked';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn(), replace: jest.fn() }) }));
+jest.mock('expo-router', () => ({
+  usePathname: () => '/',
+  useRouter: () => ({ push: jest.fn(), replace: jest.fn() }),
+}));
 
 const start = planFor(
   { kind: 'tile', name: 'tile', width: { mm: 80 }, height: { mm: 120 }, depth: { mm: 10 } },
@@ -42,6 +45,7 @@ describe('a made-up definition of each kind', () => {
     show(<Board stage="fittings" />);
     expect(screen.getByLabelText(/^Across the patch: 25 mm/)).toBeTruthy();
     expect(screen.getByLabelText('Patch, across')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Not available for this shape'));
     // what asks for what the made-up shape offers goes on it too
     expect(screen.queryByText(/^Drawstring: /)).toBeNull();
     expect(screen.getByText(/^Zip: .*It goes on/)).toBeTruthy();

@@ -11,7 +11,7 @@ import { PlanBoard } from './PlanBoard';
 
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 let mockWide = false;
-jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
+jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
 jest.mock('@/theme/useWide', () => ({ useWide: () => mockWide }));
 jest.mock('./useBoardKeys', () => ({ useBoardKeys: jest.fn() }));
 jest.mock('@/worker/useReckonWorker', () => ({
@@ -94,23 +94,23 @@ describe('the board', () => {
 
   it('leads to the sheet, and to a make that is begun once', () => {
     show(<Room id={phoneId} />);
-    fireEvent.press(screen.getByText('Sheet'));
+    fireEvent.press(screen.getByText('Pattern'));
     expect(mockGo.push).toHaveBeenLastCalledWith(`/sheet/${phoneId}`);
     fireEvent.press(screen.getByText('Start making'));
     const [makeId] = Object.keys(useLibrary.getState().shelves.makes);
     expect(mockGo.push).toHaveBeenLastCalledWith(`/make/${makeId}`);
-    expect(screen.getByText('Go on making')).toBeTruthy();
-    fireEvent.press(screen.getByText('Go on making'));
+    expect(screen.getByText('Continue')).toBeTruthy();
+    fireEvent.press(screen.getByText('Continue'));
     expect(Object.keys(useLibrary.getState().shelves.makes)).toEqual([makeId]);
   });
 
   it('keeps its last drawing and says what to mend while an entry is wrong, and lets no one go on', () => {
     show(<Room id={phoneId} />);
     edit(phoneId, (plan) => ({ ...plan, thing: { ...plan.thing, edgeRadius: { mm: 9 } } as Plan['thing'] }));
-    expect(screen.getByText('This cannot be worked out yet')).toBeTruthy();
+    expect(screen.getByText('Not enough information yet')).toBeTruthy();
     expect(screen.getAllByText(/9 mm/).length).toBeGreaterThan(0);
     expect(countShown(16)).toBe(true);
-    fireEvent.press(screen.getByText('Sheet'));
+    fireEvent.press(screen.getByText('Pattern'));
     fireEvent.press(screen.getByText('Start making'));
     expect(mockGo.push).not.toHaveBeenCalled();
   });
@@ -135,7 +135,7 @@ describe('the board', () => {
 
   it('leads to other ways to make it', () => {
     show(<Room id={phoneId} />);
-    fireEvent.press(screen.getByLabelText('Ways to make it'));
+    fireEvent.press(screen.getByLabelText('Compare ways to make it'));
     expect(mockGo.push).toHaveBeenLastCalledWith(`/ways/${phoneId}`);
   });
 

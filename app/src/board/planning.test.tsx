@@ -1,8 +1,8 @@
-import { chance, reckon, type Plan } from '@keep-snug/core';
+import { chance, fittingDefinition, reckon, shapeDefinition, stitchDefinition, type Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useEffect, useState } from 'react';
-import { show } from '@/fixtures/show';
+import { choose, show } from '@/fixtures/show';
 import { useBoard } from '@/state/board';
 import { useLibrary } from '@/state/library';
 import { useSettings } from '@/state/settings';
@@ -46,13 +46,10 @@ beforeEach(() => {
   useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, yarns: {}, swatches: {} } }));
 });
 
-/** The list of shapes, not the stage of the same name. */
-const shapePick = () => screen.getAllByLabelText('Shape').at(-1)!;
-
 describe('the shape', () => {
   it('is chosen from all there are; its options and fittings follow', () => {
     show(<Board start={phone} stage="shape" />);
-    fireEvent(shapePick(), 'change', { target: { value: 'ring-tube' } });
+    choose('Shape', shapeDefinition('ring-tube')!.name);
     expect(now.shape).toEqual({ kind: 'ring-tube' });
     expect(now.fittings).toEqual([]);
     expect(screen.getByLabelText('The chain becomes')).toBeTruthy();
@@ -60,16 +57,16 @@ describe('the shape', () => {
 
   it('that cannot hold the thing says why, at its own field', () => {
     show(<Board start={phone} stage="shape" />);
-    fireEvent(shapePick(), 'change', { target: { value: 'disc-wall' } });
+    choose('Shape', shapeDefinition('disc-wall')!.name);
     expect(screen.getByText(/Its base is round, and this is flat/)).toBeTruthy();
-    expect(screen.getByText('Something here needs mending')).toBeTruthy();
+    expect(screen.getByText('Fix an entry here')).toBeTruthy();
   });
 });
 
 describe('the fabric', () => {
   it('takes another stitch with the swatch of the one before as no more than that, and shows what can be set of it', () => {
     show(<Board start={phone} stage="fabric" />);
-    fireEvent(screen.getByLabelText('Stitch'), 'change', { target: { value: 'net' } });
+    choose('Stitch', stitchDefinition('net')!.name.US);
     expect(now.fabric).toMatchObject({ stitch: 'net' });
     expect(now.fabric.gauge).toMatchObject({ stitch: 'single' });
     expect(screen.getByText(/follow from your swatch in single crochet/)).toBeTruthy();
@@ -80,14 +77,14 @@ describe('the fabric', () => {
 
   it('takes a maker’s own pattern once a swatch of it is measured', () => {
     show(<Board start={phone} stage="fabric" />);
-    fireEvent(screen.getByLabelText('Stitch'), 'change', { target: { value: 'own' } });
-    expect(screen.getByText('Something here needs mending')).toBeTruthy();
+    choose('Stitch', stitchDefinition('own')!.name.US);
+    expect(screen.getByText('Fix an entry here')).toBeTruthy();
     for (const [one, length] of [
       ['stitches', '12 cm'],
       ['rows', '10 cm'],
     ] as const) {
       fireEvent.press(screen.getByText(`Measure ${one} of a swatch`));
-      fireEvent.changeText(screen.getByLabelText(`measure, ${one}`), length);
+      fireEvent.changeText(screen.getByLabelText(`Length of the ${one}`), length);
       expect(now.fabric.gauge?.[one]).toEqual([expect.objectContaining({ count: 20, typed: length })]);
     }
     fireEvent.changeText(screen.getByLabelText('Its name'), 'little shells');
@@ -98,17 +95,17 @@ describe('the fabric', () => {
 
   it('takes stripes as a list, one more and one less', () => {
     show(<Board start={{ ...phone, fabric: { ...phone.fabric, stitch: 'stripes', gauge: {} } }} stage="fabric" />);
-    fireEvent.press(screen.getByText('One more'));
+    fireEvent.press(screen.getByText('Add another'));
     expect(now.fabric.pattern!.rows).toEqual(['single', 'single', 'double', 'double']);
-    fireEvent.press(screen.getByLabelText('Take out 1'));
+    fireEvent.press(screen.getByLabelText('Remove 1'));
     expect(now.fabric.pattern!.rows).toEqual(['single', 'double', 'double']);
-    fireEvent(screen.getByLabelText('1'), 'change', { target: { value: 'treble' } });
+    choose('1', /^treble/);
     expect(now.fabric.pattern!.rows).toEqual(['treble', 'double', 'double']);
   });
 
   it('is striped in colours, each for its rows', () => {
     show(<Board start={phone} stage="fabric" />);
-    fireEvent.press(screen.getByText('Work it in stripes'));
+    fireEvent.press(screen.getByText('Add stripes'));
     fireEvent.press(screen.getByText('Add a colour'));
     fireEvent.changeText(screen.getByLabelText('Colour 1'), 'oat');
     fireEvent.changeText(screen.getByLabelText('Rows of colour 1'), '6');
@@ -116,7 +113,7 @@ describe('the fabric', () => {
       { name: 'oat', rows: 6 },
       { name: 'colour 2', rows: 4 },
     ]);
-    fireEvent.press(screen.getByLabelText('Take out colour 2'));
+    fireEvent.press(screen.getByLabelText('Remove colour 2'));
     expect(now.fabric.colours).toHaveLength(1);
   });
 
@@ -128,33 +125,41 @@ describe('the fabric', () => {
 
   it('may be begun with a chain alone that reaches round', () => {
     show(<Board start={{ ...phone, fabric: { ...phone.fabric, gauge: {} } }} stage="fabric" />);
-    fireEvent.press(screen.getByText('My chain reaches round it'));
-    expect(now.fabric.gauge!.chains).toEqual([{ count: 20, reaches: 'round' }]);
-    expect(screen.getByText('reach just round the thing')).toBeTruthy();
+    fireEvent.press(screen.getByText('Measure with a chain around the item'));
+    // nothing is assumed before it is counted
+    expect(now.fabric.gauge?.chains).toBeUndefined();
+    expect(screen.getByText('reach just around the item')).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('How many chains'), '23');
+    expect(now.fabric.gauge!.chains).toEqual([{ count: 23, reaches: 'round' }]);
   });
 });
 
 describe('fittings', () => {
   it('are added with what they need, changed, and taken off with what needs them', () => {
     show(<Board start={{ ...phone, fittings: [] }} stage="fittings" />);
-    fireEvent(screen.getByLabelText('Add a fitting'), 'change', { target: { value: 'magnet' } });
+    choose('Add a fitting', fittingDefinition('magnet')!.name);
     expect(now.fittings).toEqual([{ kind: 'flap' }, { kind: 'magnet' }]);
     fireEvent.changeText(screen.getByLabelText('Magnet, across'), '12');
     expect(now.fittings![1]).toEqual({ kind: 'magnet', acrossMm: 12 });
-    fireEvent.press(screen.getByLabelText('Take off: Flap'));
+    fireEvent.press(screen.getByLabelText('Remove: Flap'));
     expect(now.fittings).toEqual([]);
   });
 
   it('that do not belong here say where they would', () => {
     show(<Board start={phone} stage="fittings" />);
-    expect(
-      screen.getByText(/^Handles in the wall: They are left open in a round\. It goes on “Ring tube”/),
-    ).toBeTruthy();
+    const where = /^Side handles: They are left open in a round\. It goes on “Ring tube”/;
+    expect(screen.queryByText(where)).toBeNull();
+    fireEvent.press(screen.getByLabelText('Not available for this shape'));
+    expect(screen.getByText(where)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Use “Ring tube” with Side handles'));
+    expect(now.shape.kind).toBe('ring-tube');
+    expect(now.fittings).toEqual([{ kind: 'handles' }]);
+    expect(now.parked!.map(({ kind }) => kind)).toEqual(['flap', 'button-loop']);
   });
 
   it('with a wrong entry keep it, and tell it at its field', () => {
     show(<Board start={phone} stage="fittings" />);
-    fireEvent.changeText(screen.getByLabelText('Button, across'), '75');
+    fireEvent.changeText(screen.getByLabelText('Button diameter'), '75');
     expect(screen.getAllByText(/A 75 mm button is more than half the flap/).length).toBeGreaterThan(0);
   });
 });
@@ -171,17 +176,17 @@ describe('advice', () => {
 describe('cautions', () => {
   it('are set aside and shown again', () => {
     show(<Board start={phone} stage="" />);
-    fireEvent.press(screen.getByLabelText(/^Set aside: A phone gets warm/));
+    fireEvent.press(screen.getByLabelText(/^Hide here: A phone gets warm/));
     expect(now.setAside).toEqual(['charging']);
     expect(screen.queryByText(/A phone gets warm/)).toBeNull();
-    fireEvent.press(screen.getByText('Show 1 set aside'));
+    fireEvent.press(screen.getByText('Show 1 hidden'));
     expect(screen.getByText(/A phone gets warm/)).toBeTruthy();
   });
 
   it('are all there where none can be set aside', () => {
     show(<Cautions cautions={reckon({ ...phone, setAside: ['charging'] }).cautions} />);
     expect(screen.getByText(/A phone gets warm/)).toBeTruthy();
-    expect(screen.queryByText('Read, set aside')).toBeNull();
+    expect(screen.queryByText('Hide here')).toBeNull();
   });
 });
 
@@ -212,8 +217,8 @@ describe('supplies in words', () => {
     expect(screen.getByText(/^kelp: \d+ m, \d+ g, \d+ rows$/)).toBeTruthy();
     expect(notionsText(worked.supplies.notions)).toMatch(/hook 5 mm, blunt needle/);
     expect([lastsText(0.99), lastsText(0.2), lastsText(0.7)]).toEqual([
-      'There is enough in the house (99 in 100).',
-      'Not enough in the house (lasts 20 times in 100).',
+      'You have enough yarn (99 in 100).',
+      'You do not have enough yarn (it lasts 20 times in 100).',
       'It may just last (70 times in 100).',
     ]);
   });
@@ -229,7 +234,7 @@ describe('the gauge chart', () => {
 
   it('tells the hand against the estimate, in words as well', () => {
     show(<GaugeChart yarn={yarn} swatches={swatches} />);
-    expect(screen.getByText('Your hand is 6 % tighter than the estimate.')).toBeTruthy();
+    expect(screen.getByText('Your gauge is 6 % tighter than the estimate.')).toBeTruthy();
   });
 
   it('is not there without a swatch in single', () => {

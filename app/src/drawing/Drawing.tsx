@@ -1,8 +1,8 @@
 import type { ChartSymbol, Choice, LengthUnit, Plan, View } from '@keep-snug/core';
 import { memo, useMemo, type ReactNode } from 'react';
 import { StyleSheet, View as Box, type ViewStyle } from 'react-native';
-import { Icon, type IconName } from '@/parts/Icon';
-import { Press } from '@/parts/Press';
+import type { IconName } from '@/parts/Icon';
+import { IconAction } from '@/parts/IconAction';
 import { TapeStrip } from '@/parts/Tape';
 import { useBox } from '@/parts/useBox';
 import { useSettings } from '@/state/settings';
@@ -206,9 +206,7 @@ const ZoomKeys = memo(function ZoomKeys({ zoomed, above, name, width, height, la
       {keys
         .filter(({ off }) => !off)
         .map(({ icon, label, press }) => (
-          <Press key={icon} label={label} onPress={press} style={{ width: 44, alignItems: 'center' }}>
-            <Icon name={icon} colour={colours.sea} size={20} />
-          </Press>
+          <IconAction key={icon} label={label} icon={icon} onPress={press} />
         ))}
     </Box>
   );

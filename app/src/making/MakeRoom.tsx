@@ -1,11 +1,12 @@
-import type { Make, Step } from '@keep-snug/core';
+import { plural, type Make, type Step } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Cautions } from '@/board/Cautions';
 import { KeepingTrouble } from '@/parts/KeepingLines';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { Action } from '@/parts/Action';
+import { usePageTitle } from '@/parts/Title';
 import { Clash } from '@/parts/Clash';
 import { Notice } from '@/parts/Notice';
 import { Tape } from '@/parts/Tape';
@@ -13,6 +14,7 @@ import { useBox } from '@/parts/useBox';
 import { useKeys } from '@/parts/useKeys';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
+import { useSettings } from '@/state/settings';
 import type { LocalDocument } from '@/state/library';
 import { useLine, useWaiting, useWholeMake } from '@/state/sync';
 import { FAMILY } from '@/theme/type';
@@ -20,6 +22,8 @@ import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { KeysPanel } from '@/parts/KeysPanel';
 import { MAKE_KEYS } from './keys';
+import { Beside } from './Beside';
+import { Controls } from './Controls';
 import { NotePanel } from './NotePanel';
 import { PlanChanged } from './PlanChanged';
 import { Target } from './Target';
@@ -34,13 +38,24 @@ interface Props {
 
 const TAPE_BREADTH = 34;
 
+const STYLES = StyleSheet.create({
+  room: { flex: 1 },
+  above: { flex: 1 },
+  columns: { flex: 1, flexDirection: 'row' },
+  reading: { padding: 20, paddingBottom: 8, gap: 6 },
+});
+
 /** The counter room: the row, the count, and one large target. Nothing competes. */
 export function MakeRoom({ id, held }: Props) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
   const [open, setOpen] = useState<'note' | 'keys' | null>(null);
+  const wide = useWide();
+  const flat = useWindowDimensions().height < FLAT_BELOW;
+  const left = useSettings((state) => state.hand) === 'left';
   const progress = useProgress(id, held.body);
+  usePageTitle(held.body.title);
   const happened = useEvents((state) => state.happened);
   useAwake();
   useWholeMake(id);
@@ -67,7 +82,23 @@ export function MakeRoom({ id, held }: Props) {
   );
 
   if (!progress) return <Unreadable planId={held.body.planId} />;
-  const boundaries = progress.marksMm;
+  const controls = (
+    <Controls
+      canUndo={last !== null}
+      onUndo={() => undo()}
+      onNote={() => setOpen('note')}
+      onKeys={() => setOpen('keys')}
+      onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
+      onBench={() => router.navigate('/')}
+    />
+  );
+  const told = (
+    <>
+      <Clash kind="makes" id={id} held={held} />
+      <PlanChanged id={id} held={held} />
+      <Twice id={id} progress={progress} />
+    </>
+  );
   return (
     <View style={{ flex: 1 }}>
       <KeepingTrouble />
@@ -78,34 +109,31 @@ export function MakeRoom({ id, held }: Props) {
           px={box.height}
           breadth={TAPE_BREADTH}
           outMm={progress.reachedMm}
-          marks={boundaries}
+          marks={progress.marksMm}
         />
-        <View role="main" style={{ flex: 1 }}>
-          <ScrollView
-            style={{ flex: 1 }}
-            contentContainerStyle={{ padding: 20, paddingBottom: 8, gap: 6, minHeight: '100%' }}
-          >
-            <Clash kind="makes" id={id} held={held} />
-            <PlanChanged id={id} held={held} />
-            <Twice id={id} progress={progress} />
-            <Glance progress={progress} title={held.body.title} />
-            <Latest progress={progress} />
-            {progress.state.done.length === 0 ? (
-              <Cautions cautions={progress.worked.cautions.filter(({ setAside }) => !setAside)} />
-            ) : null}
-            <View style={{ flexGrow: 1 }} />
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 }}>
-              <Action disabled={!last} onPress={() => undo()}>
-                Undo
-              </Action>
-              <Action onPress={() => setOpen('note')}>Note</Action>
-              <Action onPress={() => setOpen('keys')}>Keys</Action>
-              <Action onPress={() => router.navigate(`/plan/${held.body.planId}`)}>Plan</Action>
-              <Action onPress={() => router.navigate('/')}>Bench</Action>
+        <View role="main" style={[STYLES.room, flat ? { flexDirection: left ? 'row-reverse' : 'row' } : null]}>
+          <View style={STYLES.above}>
+            <View style={STYLES.columns}>
+              <ScrollView
+                {...{ tabIndex: 0 }}
+                role="region"
+                aria-label="This step"
+                style={{ flex: 1 }}
+                contentContainerStyle={STYLES.reading}
+              >
+                {told}
+                <Glance progress={progress} title={held.body.title} />
+                <Latest progress={progress} />
+                {progress.state.done.length === 0 ? (
+                  <Cautions cautions={progress.worked.cautions.filter(({ setAside }) => !setAside)} />
+                ) : null}
+                <Sending />
+              </ScrollView>
+              {wide ? <Beside progress={progress} /> : null}
             </View>
-            <Sending />
-          </ScrollView>
-          <Target progress={progress} onTick={tick} onUndo={undo} />
+            {controls}
+          </View>
+          <Target progress={progress} beside={flat} onTick={tick} onUndo={undo} />
         </View>
         {open === 'note' ? (
           <NotePanel make={id} step={last?.step ?? progress.worked.steps[0]!.id} onClose={() => setOpen(null)} />
@@ -115,6 +143,9 @@ export function MakeRoom({ id, held }: Props) {
     </View>
   );
 }
+
+/** Lower than this, target and text stand beside each other, px. */
+const FLAT_BELOW = 520;
 
 /** What half a second's look must tell: which row, how many, what to do. */
 function Glance({ progress, title }: { progress: Progress; title: string }) {
@@ -127,23 +158,28 @@ function Glance({ progress, title }: { progress: Progress; title: string }) {
           <Words as="title" level={1} live>
             {next ? where(next) : 'All done'}
           </Words>
-          <Words tone="faint">{next ? around(next) : title}</Words>
+          <Words tone="faint">{next ? `${title}: ${around(next)}` : title}</Words>
         </View>
-        <MiniPiece sections={piece.sections} rowsDone={rowsDone} width={wide ? 240 : 112} height={wide ? 56 : 28} />
+        {wide ? null : (
+          <View style={{ flexShrink: 0 }}>
+            <MiniPiece sections={piece.sections} rowsDone={rowsDone} width={96} height={26} />
+          </View>
+        )}
       </View>
       {next?.ends ? (
-        <Words style={{ fontFamily: FAMILY.heading, fontSize: wide ? 168 : 104, lineHeight: wide ? 172 : 112 }}>
+        <Words style={{ fontFamily: FAMILY.heading, fontSize: wide ? 128 : 104, lineHeight: wide ? 132 : 108 }}>
           {next.ends}
         </Words>
       ) : null}
       <Words as="heading" style={{ fontSize: wide ? 30 : 22, lineHeight: wide ? 38 : 29, maxWidth: 900 }}>
-        {next ? next.text : 'Everything is worked, joined and woven in.'}
+        {next ? next.text : 'All done. Every row, seam and end is finished.'}
       </Words>
       {next?.note ? (
         <Words as="strong" tone="thread">
           {next.note}
         </Words>
       ) : null}
+      {next?.check && isByHand(next) ? <Check word="Before you do" check={next.check} /> : null}
     </>
   );
 }
@@ -162,23 +198,30 @@ const SECTION_NAMES: Readonly<Record<string, string>> = {
 function around({ row, section, side, kind, pieceName }: Step): string {
   const piece = pieceName ? `${pieceName}: ` : '';
   if (row) return `${piece}${section}, ${side} side facing`;
-  return kind === 'foundation' ? `${piece}to begin with` : 'by hand, once the rows are done';
+  return kind === 'foundation' ? `${piece}to start with` : 'finishing';
 }
 
-/** The check of the step just done, while it can still be mended cheaply. */
+/** What is joined, cut or sewn cannot be done again: its check comes before it, a row's after it. */
+const isByHand = ({ row, kind }: Step) => row === null && kind !== 'foundation';
+
+function Check({ word, check }: { word: string; check: NonNullable<Step['check']> }) {
+  return (
+    <Notice
+      tone="thread"
+      word={word}
+      text={check.look}
+      repair={`If not: ${check.repair.charAt(0).toLowerCase()}${check.repair.slice(1)}`}
+    />
+  );
+}
+
+/** The check of the row just done, while it can still be put right cheaply. */
 function Latest({ progress: { worked, state } }: { progress: Progress }) {
-  const check = worked.steps.find(({ id }) => id === state.last?.step)?.check;
-  const note = state.notes.filter(({ step }) => step !== null && step === state.last?.step).at(-1);
+  const step = worked.steps.find(({ id }) => id === state.last?.step);
+  const note = state.notes.filter((one) => one.step !== null && one.step === state.last?.step).at(-1);
   return (
     <View style={{ gap: 8, marginTop: 8 }}>
-      {check ? (
-        <Notice
-          tone="thread"
-          word="Check"
-          text={check.look}
-          repair={`If not: ${check.repair.charAt(0).toLowerCase()}${check.repair.slice(1)}`}
-        />
-      ) : null}
+      {step?.check && !isByHand(step) ? <Check word="Check" check={step.check} /> : null}
       {note ? <Notice tone="thread" word="Your note" text={note.text} /> : null}
     </View>
   );
@@ -194,7 +237,7 @@ function Sending() {
       as="small"
       tone="thread"
       live
-    >{`The server is away. ${waiting} kept on this device, sent when it is back.`}</Words>
+    >{`You are offline. ${plural(waiting, 'change is', 'changes are')} saved on this device.`}</Words>
   );
 }
 
@@ -203,13 +246,11 @@ function Unreadable({ planId }: { planId: string }) {
   return (
     <View style={{ padding: 24, gap: 12 }}>
       <Words as="heading" level={1}>
-        This make’s plan cannot be worked out
+        This project’s plan has an error
       </Words>
-      <Words>
-        Its entries no longer fit together. Open the plan, mend what it names, and take the changed plan here.
-      </Words>
+      <Words>Open the plan, fix the marked entry, then choose “Use the new plan” here.</Words>
       <Action main onPress={() => router.navigate(`/plan/${planId}`)}>
-        Open the plan
+        Open plan
       </Action>
     </View>
   );

@@ -37,11 +37,11 @@ export function NotePanel({ make, step, onClose }: Props) {
           multiline
           // whoever pressed the key goes on typing
           inputRef={line}
-          hint="Comes up again when you are back at this row."
+          hint="You will see this note again at this row."
         />
       </FieldRow>
       <Action main onPress={keep}>
-        Keep the note
+        Save note
       </Action>
     </Panel>
   );

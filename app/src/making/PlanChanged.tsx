@@ -23,10 +23,10 @@ export function PlanChanged({ id, held }: Props) {
   if (!worked) return null;
   const piece = worked.pieces[0]!;
   return (
-    <Notice tone="thread" word="The plan has changed since you began" text={`It now says: ${piece.summary}.`}>
+    <Notice tone="thread" word="The plan has changed since you started" text={`New: ${piece.summary}.`}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-        <Action onPress={() => change('makes', id, { ...make, plan, title: plan.title })}>Take up the change</Action>
-        <Action onPress={() => setSetAside(plan)}>Go on as begun</Action>
+        <Action onPress={() => change('makes', id, { ...make, plan, title: plan.title })}>Use the new plan</Action>
+        <Action onPress={() => setSetAside(plan)}>Keep the old plan</Action>
       </View>
     </Notice>
   );

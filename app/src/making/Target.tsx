@@ -6,10 +6,13 @@ import { useFocusRing } from '@/parts/useFocusRing';
 import { Words } from '@/parts/Words';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
+import { useWide } from '@/theme/useWide';
 import { courseWord, type Progress } from './useProgress';
 
 interface Props {
   progress: Progress;
+  /** Stands beside the text instead of under it: the screen is low. */
+  beside: boolean;
   onTick: () => void;
   onUndo: () => void;
 }
@@ -17,14 +20,19 @@ interface Props {
 /** A drag this far to the left takes the last row back, px. */
 const DRAG_BACK = 70;
 
+/** A second tap so soon is a trembling hand, not a second row, ms. */
+const ONE_TAP_MS = 300;
+
 /** The lower half of the screen: press for done, drag back to undo. */
-export function Target({ progress, onTick, onUndo }: Props) {
+export function Target({ progress, beside, onTick, onUndo }: Props) {
   const colours = useColours();
   const { box, onLayout } = useBox();
   const start = useRef<number | null>(null);
   const dragged = useRef(false);
+  const pressed = useRef(-Infinity);
   const { ring, onFocus, onBlur } = useFocusRing();
   const { next } = progress;
+  const wide = useWide();
 
   const release = ({ nativeEvent }: GestureResponderEvent) => {
     dragged.current = start.current !== null && start.current - nativeEvent.pageX > DRAG_BACK;
@@ -32,7 +40,10 @@ export function Target({ progress, onTick, onUndo }: Props) {
     if (dragged.current) onUndo();
   };
   const press = () => {
-    if (!dragged.current) onTick();
+    const now = performance.now();
+    const again = now - pressed.current < ONE_TAP_MS;
+    if (!dragged.current && !again) onTick();
+    if (!again) pressed.current = now;
     dragged.current = false;
   };
 
@@ -50,8 +61,7 @@ export function Target({ progress, onTick, onUndo }: Props) {
       onBlur={onBlur}
       style={
         {
-          height: '45%',
-          minHeight: 150,
+          ...(beside ? { width: '42%' } : { height: wide ? '34%' : '42%', minHeight: 150 }),
           backgroundColor: colours.slab,
           alignItems: 'center',
           justifyContent: 'center',
@@ -63,7 +73,7 @@ export function Target({ progress, onTick, onUndo }: Props) {
           outlineColor: colours.tape,
           outlineWidth: ring ? 5 : 0,
           outlineOffset: -5,
-        } as ViewStyle
+        } as unknown as ViewStyle
       }
     >
       {next?.row && next.ends ? (
@@ -80,9 +90,9 @@ export function Target({ progress, onTick, onUndo }: Props) {
 }
 
 function doneWords({ next, state }: Progress): string {
-  if (!next) return state.finished ? 'Back to the ledger' : 'Put it in the ledger';
+  if (!next) return state.finished ? 'Back to the ledger' : 'Mark as finished';
   if (next.row) return `${courseWord(next)} ${next.row} done`;
-  return next.kind === 'foundation' ? 'Chain done' : 'Done';
+  return next.kind === 'foundation' && next.text.startsWith('Chain') ? 'Chain done' : 'Done';
 }
 
 const SHOWN_ROWS = 3;

@@ -3,7 +3,7 @@ import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { Bench } from '@/bench/Bench';
 import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
-import { show } from '@/fixtures/show';
+import { fromMenu, show } from '@/fixtures/show';
 import { Ledger } from '@/ledger/Ledger';
 import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
@@ -13,7 +13,7 @@ import { MakeRoom } from './MakeRoom';
 import { startMake } from './start';
 
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
-jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
+jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
 jest.mock('./useAwake', () => ({ useAwake: jest.fn() }));
 
 const [phoneId, tideId] = Object.keys(TERN_POINT.makes) as [string, string];
@@ -41,7 +41,7 @@ describe('the counter room', () => {
     open();
     expect(screen.getByText('Row 23 of 86')).toBeTruthy();
     expect(screen.getByText('16')).toBeTruthy();
-    expect(screen.getByText('front, right side facing')).toBeTruthy();
+    expect(screen.getByText('Field phone pouch: front, right side facing')).toBeTruthy();
     expect(screen.getByText(/^Chain 1 \(not a stitch\), single crochet/)).toBeTruthy();
   });
 
@@ -104,7 +104,7 @@ describe('the counter room', () => {
     steps(phoneId).slice(23).forEach(tick);
     open();
     expect(screen.getByText('All done')).toBeTruthy();
-    fireEvent.press(screen.getByLabelText('Put it in the ledger'));
+    fireEvent.press(screen.getByLabelText('Mark as finished'));
     expect(stateOf(phoneId).finished).toBe(true);
     expect(mockGo.navigate).toHaveBeenCalledWith('/ledger');
   });
@@ -113,16 +113,16 @@ describe('the counter room', () => {
     open();
     fireEvent.press(screen.getByText('Note'));
     fireEvent.changeText(screen.getByLabelText('Note'), '  slack edge  ');
-    fireEvent.press(screen.getByText('Keep the note'));
+    fireEvent.press(screen.getByText('Save note'));
     expect(screen.getByText('slack edge')).toBeTruthy();
   });
 
   it('says what waits only while the server is away', () => {
     open();
-    expect(screen.queryByText(/server is away/)).toBeNull();
+    expect(screen.queryByText(/You are offline/)).toBeNull();
     act(() => useLine.setState({ reached: false }));
     fireEvent.press(screen.getByLabelText('Row 23 done'));
-    expect(screen.getByText(/The server is away. 1 kept on this device/)).toBeTruthy();
+    expect(screen.getByText(/You are offline. 1 change is saved on this device/)).toBeTruthy();
     act(() => useLine.setState({ reached: true }));
   });
 
@@ -130,8 +130,8 @@ describe('the counter room', () => {
     const { planId, plan } = TERN_POINT.makes[phoneId]!;
     useLibrary.getState().change('plans', planId, { ...plan, picks: { width: 17 } });
     open();
-    expect(screen.getByText(/It now says: Chain 18, skip 1: 17 stitches/)).toBeTruthy();
-    fireEvent.press(screen.getByText('Go on as begun'));
+    expect(screen.getByText(/New: Chain 18, skip 1: 17 stitches/)).toBeTruthy();
+    fireEvent.press(screen.getByText('Keep the old plan'));
     expect(screen.queryByText(/It now says/)).toBeNull();
     expect(makeOf(phoneId).body.plan.picks).toBeUndefined();
   });
@@ -142,35 +142,37 @@ describe('the bench', () => {
     show(<Bench />);
     expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
     expect(screen.getByText(/^Next: Chain 1/)).toBeTruthy();
-    expect(screen.getByText('Planned, not begun')).toBeTruthy();
+    expect(screen.getByText('Not started')).toBeTruthy();
     expect(screen.getByText('Ringing notebook sleeve')).toBeTruthy();
+    fireEvent.changeText(screen.getByPlaceholderText('Search plans'), 'tide');
+    expect(screen.queryByText('Ringing notebook sleeve')).toBeNull();
     expect(screen.getByText('Made before')).toBeTruthy();
     expect(screen.getByLabelText('Open the plan: Tide table case')).toBeTruthy();
-    expect(screen.queryByLabelText('Go on making: Tide table case')).toBeNull();
-    fireEvent.press(screen.getByLabelText('Go on making: Field phone pouch'));
+    expect(screen.queryByLabelText('Continue: Tide table case')).toBeNull();
+    fireEvent.press(screen.getByLabelText('Continue: Field phone pouch'));
     expect(mockGo.push).toHaveBeenCalledWith(`/make/${phoneId}`);
   });
 
   it('takes a plan off', () => {
     show(<Bench />);
-    fireEvent.press(screen.getByLabelText('Delete: Ringing notebook sleeve'));
+    fromMenu('Ringing notebook sleeve', 'Delete');
     expect(screen.queryByText('Ringing notebook sleeve')).toBeNull();
   });
 
   it('puts a make aside and takes it up again as it was', () => {
     show(<Bench />);
-    fireEvent.press(screen.getByLabelText('Put aside: Field phone pouch'));
-    expect(screen.queryByLabelText('Go on making: Field phone pouch')).toBeNull();
+    fromMenu('Field phone pouch', 'Put aside');
+    expect(screen.queryByLabelText('Continue: Field phone pouch')).toBeNull();
     expect(makeOf(phoneId)).toMatchObject({ dirty: true, body: { aside: true } });
-    fireEvent.press(screen.getByLabelText('Take up again: Field phone pouch'));
+    fireEvent.press(screen.getByLabelText('Bring back: Field phone pouch'));
     expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
     expect(makeOf(phoneId).body).toEqual(TERN_POINT.makes[phoneId]);
   });
 
   it('deletes a make, and its plan stays', () => {
     show(<Bench />);
-    fireEvent.press(screen.getByLabelText('Delete: Field phone pouch'));
-    expect(screen.queryByLabelText('Go on making: Field phone pouch')).toBeNull();
+    fromMenu('Field phone pouch', 'Delete');
+    expect(screen.queryByLabelText('Continue: Field phone pouch')).toBeNull();
     expect(screen.getByLabelText('Open the plan: Field phone pouch')).toBeTruthy();
     act(() => useDeleting.getState().undo());
     expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
@@ -180,7 +182,7 @@ describe('the bench', () => {
     for (const kind of ['plans', 'makes'] as const)
       useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, [kind]: {} } }));
     show(<Bench />);
-    expect(screen.getByText('Nothing is on the hook')).toBeTruthy();
+    expect(screen.getByText('No projects yet')).toBeTruthy();
   });
 });
 
@@ -189,9 +191,9 @@ describe('the ledger', () => {
     show(<Ledger />);
     expect(screen.getByText('Tide table case')).toBeTruthy();
     expect(screen.queryByText('Field phone pouch')).toBeNull();
-    fireEvent.press(screen.getByLabelText('Plan: Tide table case'));
+    fromMenu('Tide table case', 'Open plan');
     expect(mockGo.push).toHaveBeenCalledWith(`/plan/${TERN_POINT.makes[tideId]!.planId}`);
-    fireEvent.press(screen.getByLabelText('Not finished after all: Tide table case'));
+    fromMenu('Tide table case', 'Move back to the bench');
     expect(screen.queryByText('Tide table case')).toBeNull();
     expect(mockGo.push).toHaveBeenCalledWith(`/make/${tideId}`);
   });

@@ -7,7 +7,10 @@ import { useSettings } from '@/state/settings';
 import { MakeRoom } from './MakeRoom';
 import { courseWord } from './useProgress';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn(), navigate: jest.fn(), replace: jest.fn() }) }));
+jest.mock('expo-router', () => ({
+  usePathname: () => '/',
+  useRouter: () => ({ push: jest.fn(), navigate: jest.fn(), replace: jest.fn() }),
+}));
 jest.mock('./useAwake', () => ({ useAwake: jest.fn() }));
 
 const ID = 'e0000000-0000-4000-8000-00000000000e';

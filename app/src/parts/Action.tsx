@@ -1,6 +1,7 @@
+import { StyleSheet } from 'react-native';
+import { Button } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
-import { Press } from './Press';
-import { Words } from './Words';
+import { useType } from '@/theme/useType';
 
 interface Props {
   children: string;
@@ -8,25 +9,37 @@ interface Props {
   /** The one thing this screen is for; everything else is written as a link. */
   main?: boolean;
   label?: string;
-  disabled?: boolean;
+  disabled?: boolean | undefined;
 }
 
-/** Something to do, in words. */
+/** Something to do, in words: long ones go on in a second line instead of being cut off. */
 export function Action({ children, onPress, main = false, label, disabled }: Props) {
   const colours = useColours();
+  const type = useType('strong');
   return (
-    <Press
+    <Button
+      mode={main ? 'contained' : 'text'}
+      compact
       onPress={onPress}
-      label={label}
-      disabled={disabled}
-      style={{
-        flexShrink: 1,
-        ...(main ? { backgroundColor: colours.ink, paddingHorizontal: 20, borderRadius: 2 } : { paddingHorizontal: 4 }),
-      }}
+      accessibilityLabel={label}
+      disabled={disabled ?? false}
+      buttonColor={main ? colours.ink : 'transparent'}
+      textColor={main ? colours.chalk : colours.sea}
+      style={STYLES.button}
+      contentStyle={main ? STYLES.content : STYLES.linkContent}
+      labelStyle={[type, STYLES.label, main ? STYLES.mainLabel : STYLES.linkLabel]}
     >
-      <Words as="strong" tone={main ? 'chalk' : 'sea'} style={{ textAlign: main ? 'center' : 'left' }}>
-        {children}
-      </Words>
-    </Press>
+      {children}
+    </Button>
   );
 }
+
+const STYLES = StyleSheet.create({
+  button: { borderRadius: 2, flexShrink: 1, maxWidth: '100%' },
+  content: { minHeight: 48 },
+  linkContent: { minHeight: 48, justifyContent: 'flex-start' },
+  // the library keeps a label on one line and cuts it off
+  label: { whiteSpace: 'normal', overflow: 'visible', marginVertical: 4, letterSpacing: 0, flexShrink: 1 } as object,
+  mainLabel: { marginHorizontal: 20, textAlign: 'center' },
+  linkLabel: { marginHorizontal: 4, textAlign: 'left' },
+});

@@ -1,3 +1,4 @@
+import { plural } from '@keep-snug/core';
 import { useLine, useWaiting } from '@/state/sync';
 import { Line } from './Line';
 
@@ -8,7 +9,7 @@ export function AwayLine() {
   if (reached !== false) return null;
   const kept =
     waiting === 0
-      ? 'Go on: what you change is kept on this device and sent when it is back.'
-      : `${waiting} ${waiting === 1 ? 'change is' : 'changes are'} kept on this device, sent when it is back.`;
-  return <Line tone="thread" word="The server is away." text={kept} />;
+      ? 'Changes are saved on this device and sent when you are back online.'
+      : `${plural(waiting, 'change is', 'changes are')} saved on this device and sent when you are back online.`;
+  return <Line tone="thread" word="You are offline." text={kept} />;
 }

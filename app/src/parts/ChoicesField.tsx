@@ -28,15 +28,15 @@ export function ChoicesField({ field, value, onChange }: Props) {
             onChange={(next) => onChange(value.map((old, at) => (at === index ? next : old)))}
           />
           {value.length > 1 ? (
-            <Action label={`Take out ${index + 1}`} onPress={() => onChange(value.filter((_, at) => at !== index))}>
-              Take out
+            <Action label={`Remove ${index + 1}`} onPress={() => onChange(value.filter((_, at) => at !== index))}>
+              Remove
             </Action>
           ) : null}
         </View>
       ))}
       {value.length < field.most ? (
         <View style={{ flexDirection: 'row' }}>
-          <Action onPress={() => onChange([...value, last])}>One more</Action>
+          <Action onPress={() => onChange([...value, last])}>Add another</Action>
         </View>
       ) : null}
     </View>

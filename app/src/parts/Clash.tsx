@@ -28,8 +28,8 @@ export function Clash({ kind, id, held }: Props) {
       }
     >
       <View style={{ flexDirection: 'row', gap: 16 }}>
-        <Action onPress={() => settle(kind, id, 'mine')}>Keep what is here</Action>
-        <Action onPress={() => settle(kind, id, 'theirs')}>{gone ? 'Let it go' : 'Take what is there'}</Action>
+        <Action onPress={() => settle(kind, id, 'mine')}>Keep this version</Action>
+        <Action onPress={() => settle(kind, id, 'theirs')}>{gone ? 'Delete here too' : 'Use the other version'}</Action>
       </View>
     </Notice>
   );

@@ -12,7 +12,10 @@ export type IconName =
   | 'close'
   | 'larger'
   | 'smaller'
-  | 'whole';
+  | 'whole'
+  | 'down'
+  | 'more'
+  | 'search';
 
 interface Props {
   name: IconName;
@@ -64,6 +67,15 @@ const SHAPES: Readonly<Record<IconName, (line: object) => React.ReactNode>> = {
   smaller: (line) => <Path d="M4 12h16" {...line} />,
   // the four corners of the whole sheet
   whole: (line) => <Path d="M4 9V4h5M15 4h5v5M20 15v5h-5M9 20H4v-5" {...line} />,
+  down: (line) => <Path d="M5 9l7 7 7-7" {...line} />,
+  search: (line) => (
+    <>
+      <Circle cx="10" cy="10" r="6.5" {...line} />
+      <Path d="M15 15l6 6" {...line} />
+    </>
+  ),
+  // the ends of three threads
+  more: (line) => <Path d="M5 6h14M5 12h14M5 18h8" {...line} />,
   close: (line) => <Path d="M5 5l14 14M19 5L5 19" {...line} />,
 };
 

@@ -27,7 +27,7 @@ export function KeysPanel({ keys, onClose }: { keys: Keys; onClose: () => void }
         </View>
       ))}
       <Words as="small" tone="faint">
-        None of them is needed: everything can be pressed.
+        Every action also has a button.
       </Words>
     </Panel>
   );

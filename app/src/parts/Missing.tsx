@@ -24,7 +24,7 @@ export function Missing({ what }: { what: string }) {
       </Words>
       <Words>
         {reached === false
-          ? 'The server is away, and this device has not seen it yet. It comes as soon as the server is back.'
+          ? 'You are offline, and this device does not have it yet. It comes as soon as you are back online.'
           : 'It was deleted, or it is on another device that has not sent it yet.'}
       </Words>
       <Action main onPress={() => router.navigate('/')}>

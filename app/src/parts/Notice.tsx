@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { View } from 'react-native';
+import { StyleSheet } from 'react-native';
+import { Surface } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { Words } from './Words';
 
@@ -16,14 +17,12 @@ interface Props {
 export function Notice({ tone, word, text, repair, children }: Props) {
   const colours = useColours();
   return (
-    <View
-      style={{
-        borderLeftWidth: 5,
-        borderColor: colours[tone],
-        backgroundColor: tone === 'rowan' ? colours.rowanWash : colours.surface,
-        padding: 12,
-        gap: 4,
-      }}
+    <Surface
+      elevation={0}
+      style={[
+        STYLES.notice,
+        { borderColor: colours[tone], backgroundColor: tone === 'rowan' ? colours.rowanWash : colours.surface },
+      ]}
     >
       <Words as="smallStrong" tone={tone}>
         {word}
@@ -31,6 +30,8 @@ export function Notice({ tone, word, text, repair, children }: Props) {
       <Words as="small">{text}</Words>
       {repair ? <Words as="smallStrong">{repair}</Words> : null}
       {children}
-    </View>
+    </Surface>
   );
 }
+
+const STYLES = StyleSheet.create({ notice: { borderLeftWidth: 5, padding: 12, gap: 4 } });

@@ -1,10 +1,10 @@
 import { useRouter, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
+import { Appbar } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { KeepingLines } from './KeepingLines';
-import { Icon } from './Icon';
-import { Press } from './Press';
+import { IconAction } from './IconAction';
 
 interface Props {
   /** Where the way back leads, and its name. */
@@ -18,29 +18,24 @@ export function RoomBar({ back, children }: Props) {
   const router = useRouter();
   return (
     <View role="banner" style={{ backgroundColor: colours.surface }}>
-      <View
-        style={{
-          flexDirection: 'row',
-          flexWrap: 'wrap',
-          alignItems: 'center',
-          alignContent: 'center',
-          columnGap: 12,
-          paddingRight: 16,
-          minHeight: 64,
-          borderBottomWidth: 1,
-          borderColor: colours.line,
-        }}
-      >
-        <Press
-          label={`Back to ${back.name}`}
-          onPress={() => router.navigate(back.to)}
-          style={{ width: 48, alignItems: 'center' }}
-        >
-          <Icon name="back" colour={colours.sea} />
-        </Press>
+      <Appbar elevated={false} style={[STYLES.bar, { backgroundColor: colours.surface, borderColor: colours.line }]}>
+        <IconAction label={`Back to ${back.name}`} icon="back" onPress={() => router.navigate(back.to)} />
         {children}
-      </View>
+      </Appbar>
       <KeepingLines />
     </View>
   );
 }
+
+const STYLES = StyleSheet.create({
+  // as high as what stands in it, which goes on in a second line on a narrow screen
+  bar: {
+    height: 'auto',
+    minHeight: 64,
+    flexWrap: 'wrap',
+    alignContent: 'center',
+    columnGap: 12,
+    paddingRight: 16,
+    borderBottomWidth: 1,
+  },
+});

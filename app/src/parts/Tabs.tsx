@@ -1,8 +1,8 @@
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
+import { Chip, SegmentedButtons } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
-import { Press } from './Press';
-import { useRadios } from './useRadios';
-import { Words } from './Words';
+import { useType } from '@/theme/useType';
+import { useRoles } from './useRoles';
 
 interface Props<Id extends string> {
   label: string;
@@ -13,42 +13,95 @@ interface Props<Id extends string> {
   as?: 'tab' | 'radio';
 }
 
-/** A few named choices in a row; the one in force lies on the tape. */
-export function Tabs<Id extends string>({ label, options, value, onChange, as = 'tab' }: Props<Id>) {
-  const colours = useColours();
-  const keysOf = useRadios(
-    options.map(({ id }) => id),
-    value,
-    onChange,
-  );
+/** So many short names stand in one row without being cut off on the narrowest screen. */
+const IN_A_ROW = { names: 4, letters: 26 };
+
+/** A few named choices; the one in force lies on the tape. */
+export function Tabs<Id extends string>(props: Props<Id>) {
+  const { label, options, value, onChange, as = 'tab' } = props;
+  const group = as === 'tab' ? 'tablist' : 'radiogroup';
+  const chosen = options.findIndex(({ id }) => id === value);
+  const row = useRoles(group, chosen, (index) => onChange(options[index]!.id));
+  const letters = options.reduce((sum, { name }) => sum + name.length, 0);
+  const short = options.length <= IN_A_ROW.names && letters <= IN_A_ROW.letters;
   return (
-    <View
-      role={as === 'tab' ? 'tablist' : 'radiogroup'}
-      aria-label={label}
-      style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 4, maxWidth: '100%' }}
-    >
+    <View ref={row} role={group} aria-label={label} style={STYLES.group}>
+      {short ? <Segments {...props} /> : <Chips {...props} />}
+    </View>
+  );
+}
+
+function Segments<Id extends string>({ options, value, onChange }: Props<Id>) {
+  const colours = useColours();
+  const strong = useType('strong');
+  const body = useType('body');
+  return (
+    <SegmentedButtons
+      value={value}
+      onValueChange={(next) => onChange(next as Id)}
+      theme={{ roundness: 0 }}
+      buttons={options.map(({ id, name }) => ({
+        value: id,
+        label: name,
+        testID: id,
+        checkedColor: colours.ink,
+        uncheckedColor: colours.faint,
+        style: {
+          ...STYLES.segment,
+          borderBottomColor: id === value ? colours.tape : colours.line,
+          backgroundColor: 'transparent',
+        },
+        labelStyle: { ...(id === value ? strong : body), ...STYLES.inSegment },
+      }))}
+    />
+  );
+}
+
+function Chips<Id extends string>({ options, value, onChange }: Props<Id>) {
+  const colours = useColours();
+  const strong = useType('strong');
+  const body = useType('body');
+  return (
+    <View style={STYLES.chips}>
       {options.map(({ id, name }) => (
-        <Press
+        <Chip
           key={id}
-          role={as}
-          selected={id === value}
-          {...(as === 'radio' ? { keys: keysOf(id) } : {})}
+          mode="outlined"
+          compact
           onPress={() => onChange(id)}
           style={{
-            paddingHorizontal: 12,
-            borderBottomWidth: 4,
-            borderColor: id === value ? colours.tape : 'transparent',
+            ...STYLES.chip,
+            borderColor: id === value ? colours.ink : colours.line,
+            borderBottomColor: id === value ? colours.tape : colours.line,
+            backgroundColor: id === value ? colours.surface : 'transparent',
+          }}
+          textStyle={{
+            ...(id === value ? strong : body),
+            ...STYLES.inChip,
+            color: id === value ? colours.ink : colours.faint,
           }}
         >
-          <Words
-            as={id === value ? 'strong' : 'body'}
-            tone={id === value ? 'ink' : 'faint'}
-            style={{ textAlign: 'center' }}
-          >
-            {name}
-          </Words>
-        </Press>
+          {name}
+        </Chip>
       ))}
     </View>
   );
 }
+
+const STYLES = StyleSheet.create({
+  group: { maxWidth: '100%' },
+  segment: {
+    borderTopWidth: 0,
+    borderLeftWidth: 0,
+    borderRightWidth: 0,
+    borderBottomWidth: 4,
+    minHeight: 48,
+    minWidth: 0,
+    justifyContent: 'center',
+  },
+  // the library keeps too much room beside a name and cuts it off
+  inSegment: { marginHorizontal: -12, overflow: 'visible' },
+  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, maxWidth: '100%' },
+  chip: { borderRadius: 2, borderBottomWidth: 4, maxWidth: '100%' },
+  inChip: { marginVertical: 10, marginHorizontal: 4 },
+});

@@ -1,5 +1,5 @@
 import { withoutHidden } from '@keep-snug/core';
-import { TextInput } from 'react-native-paper';
+import { HelperText, TextInput } from 'react-native-paper';
 import { useId, useState, type Ref } from 'react';
 import { View, type KeyboardTypeOptions, type TextInput as RNTextInput } from 'react-native';
 import { useColours } from '@/theme/useTheme';
@@ -25,6 +25,7 @@ export function TextField({ label, value, onChange, hint, error, keyboard, multi
   const colours = useColours();
   const id = useId();
   const type = useType('body');
+  const small = useType('small');
   const [hidden, setHidden] = useState(false);
   const typed = (text: string) => {
     const clean = withoutHidden(text, multiline ? 'lines' : 'one-line');
@@ -53,9 +54,14 @@ export function TextField({ label, value, onChange, hint, error, keyboard, multi
         contentStyle={type}
       />
       <View nativeID={id} role={error ? 'alert' : undefined}>
-        <Words as="small" tone={error ? 'rowan' : 'faint'}>
+        <HelperText
+          type={error ? 'error' : 'info'}
+          visible={said !== ''}
+          padding="none"
+          style={[small, { color: error ? colours.rowan : colours.faint, paddingVertical: 0 }]}
+        >
           {said}
-        </Words>
+        </HelperText>
       </View>
     </View>
   );

@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react';
-import type { StyleProp, TextStyle } from 'react-native';
+import type { ReactNode, Ref } from 'react';
+import type { StyleProp, TextStyle, View } from 'react-native';
 import { StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { TypeName } from '@/theme/type';
@@ -21,14 +21,16 @@ interface Props {
   style?: StyleProp<TextStyle>;
   /** Read out when it changes. */
   live?: boolean;
+  ref?: Ref<View>;
 }
 
 /** All text of the app. */
-export function Words({ children, as = 'body', tone = 'ink', level, style, live }: Props) {
+export function Words({ children, as = 'body', tone = 'ink', level, style, live, ref }: Props) {
   const colours = useColours();
   const type = useType(as, StyleSheet.flatten(style));
   return (
     <Text
+      ref={ref as never}
       {...(level ? { role: 'heading', 'aria-level': level } : {})}
       {...(live ? { 'aria-live': 'polite' } : {})}
       style={[{ color: colours[tone] }, type]}

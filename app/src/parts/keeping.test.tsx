@@ -13,7 +13,7 @@ import { KeepingLines } from './KeepingLines';
 import { TextField } from './TextField';
 
 const mockPush = jest.fn();
-jest.mock('expo-router', () => ({ useRouter: () => ({ push: mockPush }) }));
+jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => ({ push: mockPush }) }));
 
 beforeEach(() => {
   nothingHere();

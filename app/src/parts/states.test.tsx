@@ -9,7 +9,7 @@ import { EmptyPlace } from './EmptyPlace';
 import { Missing } from './Missing';
 import { Page } from './Page';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }) }));
+jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => ({ navigate: jest.fn() }) }));
 
 const start = jest.fn();
 const place = (
@@ -28,7 +28,7 @@ describe('a place with nothing in it', () => {
     useLibrary.setState({ loaded: false });
     useLine.setState({ reached: null });
     show(place);
-    expect(screen.getByText(/^Fetching/)).toBeTruthy();
+    expect(screen.getByText(/^Loading/)).toBeTruthy();
     expect(screen.queryByText('Begin')).toBeNull();
     act(() => useLine.setState({ reached: false }));
     expect(screen.getByText('Begin')).toBeTruthy();
@@ -47,9 +47,9 @@ describe('a document that is not here', () => {
     useLibrary.setState({ loaded: false });
     useLine.setState({ reached: null });
     show(<Missing what="plan" />);
-    expect(screen.getByText('Fetching the plan…')).toBeTruthy();
+    expect(screen.getByText('Loading the plan…')).toBeTruthy();
     act(() => useLine.setState({ reached: false }));
-    expect(screen.getByText(/The server is away, and this device has not seen it yet/)).toBeTruthy();
+    expect(screen.getByText(/You are offline, and this device does not have it yet/)).toBeTruthy();
     act(() => {
       useLibrary.setState({ loaded: true });
       useLine.setState({ reached: true });
@@ -60,14 +60,18 @@ describe('a document that is not here', () => {
 
 describe('while the server is away', () => {
   it('every page says so, and how much waits', () => {
-    show(<Page title="Things">{null}</Page>);
-    expect(screen.queryByText('The server is away.')).toBeNull();
+    show(
+      <Page says="What is there." title="Things">
+        {null}
+      </Page>,
+    );
+    expect(screen.queryByText('You are offline.')).toBeNull();
     act(() => useLine.setState({ reached: false }));
-    expect(screen.getByText(/Go on: what you change is kept/)).toBeTruthy();
+    expect(screen.getByText(/Changes are saved on this device/)).toBeTruthy();
     act(() => void useLibrary.getState().add('yarns', { name: 'kelp', yarn: { name: 'kelp', metresPer100g: 200 } }));
-    expect(screen.getByText(/^1 change is kept on this device/)).toBeTruthy();
+    expect(screen.getByText(/^1 change is saved on this device/)).toBeTruthy();
     act(() => void useLibrary.getState().add('yarns', { name: 'foam', yarn: { name: 'foam', metresPer100g: 200 } }));
-    expect(screen.getByText(/^2 changes are kept on this device/)).toBeTruthy();
+    expect(screen.getByText(/^2 changes are saved on this device/)).toBeTruthy();
   });
 });
 
@@ -85,12 +89,12 @@ describe('changed on another device', () => {
     clash({ revision: 4, body: yarn('theirs') });
     const first = show(<Clash kind="yarns" id="y" held={held()} />);
     expect(screen.getByText('Changed on another device')).toBeTruthy();
-    fireEvent.press(screen.getByText('Keep what is here'));
+    fireEvent.press(screen.getByText('Keep this version'));
     expect(held()).toMatchObject({ body: yarn('mine'), revision: 4, dirty: true });
     first.unmount();
     clash({ revision: 4, body: yarn('theirs') });
     show(<Clash kind="yarns" id="y" held={held()} />);
-    fireEvent.press(screen.getByText('Take what is there'));
+    fireEvent.press(screen.getByText('Use the other version'));
     expect(held()).toEqual({ body: yarn('theirs'), revision: 4, dirty: false });
   });
 
@@ -98,7 +102,7 @@ describe('changed on another device', () => {
     clash(null);
     show(<Clash kind="yarns" id="y" held={held()} />);
     expect(screen.getByText('Deleted on another device')).toBeTruthy();
-    fireEvent.press(screen.getByText('Let it go'));
+    fireEvent.press(screen.getByText('Delete here too'));
     expect(useLibrary.getState().shelves.yarns.y).toBeUndefined();
   });
 });

@@ -10,7 +10,7 @@ const NAMES: Readonly<Record<string, string>> = {
   t: 'thickness of the fabric',
   w: 'width of a stitch',
   h: 'height of a row',
-  wc: 'a chain',
+  wc: 'foundation chain',
   d: 'thickness of the yarn',
   k: 'thickness factor of the stitch',
   f: 'factor of the stitch',

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
-import { Tabs } from '@/parts/Tabs';
+import { RadioList } from '@/parts/RadioList';
 import { Words } from '@/parts/Words';
 import { useDevice } from '@/state/device';
 import { bringBack, changesOf, type BroughtBack, type Changes, type How, type Prefer } from './bringBack';
@@ -87,8 +87,7 @@ function Preview({ opened: { name, everything, faults }, onDone, onClose }: Prev
   return (
     <View style={{ gap: 8 }} role="group" aria-label="Bring back">
       <Words as="strong">{`Bring back from ${name}`}</Words>
-      <Tabs
-        as="radio"
+      <RadioList
         label="How to bring it back"
         value={how}
         options={[
@@ -100,8 +99,7 @@ function Preview({ opened: { name, everything, faults }, onDone, onClose }: Prev
       {how === 'merge' ? (
         <>
           <Words as="smallStrong">Where both differ</Words>
-          <Tabs
-            as="radio"
+          <RadioList
             label="Where both differ"
             value={prefer}
             options={[

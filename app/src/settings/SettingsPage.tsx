@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { Page } from '@/parts/Page';
+import { RadioList } from '@/parts/RadioList';
 import { Tabs } from '@/parts/Tabs';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
@@ -16,7 +17,7 @@ import { saveEverything, useHeldInWords } from './everything';
 /** What can be set, and how each choice is named. */
 const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: Choices[K]; name: string }[] } } = {
   units: {
-    name: 'Lengths in',
+    name: 'Units',
     options: [
       { id: 'mm', name: 'mm' },
       { id: 'cm', name: 'cm' },
@@ -24,62 +25,62 @@ const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: C
     ],
   },
   terms: {
-    name: 'Crochet words',
+    name: 'Crochet terms',
     options: [
-      { id: 'US', name: 'US: single crochet' },
-      { id: 'UK', name: 'UK: double crochet' },
+      { id: 'US', name: 'US' },
+      { id: 'UK', name: 'UK' },
     ],
   },
   hand: {
     name: 'Hook hand',
     options: [
       { id: 'right', name: 'right' },
-      { id: 'left', name: 'left: drawings mirrored' },
+      { id: 'left', name: 'left (mirrors drawings)' },
     ],
   },
   rounds: {
-    name: 'Rounds are',
+    name: 'Rounds',
     options: [
-      { id: 'spiral', name: 'worked on in a spiral' },
-      { id: 'joined', name: 'joined and chained up' },
+      { id: 'spiral', name: 'continuous spiral' },
+      { id: 'joined', name: 'joined with a slip stitch' },
     ],
   },
   turningChain: {
-    name: 'The turning chain of tall stitches',
+    name: 'Turning chain (taller stitches)',
     options: [
-      { id: 'plain', name: 'is no stitch' },
+      { id: 'plain', name: 'does not count' },
       { id: 'counts', name: 'counts as a stitch' },
     ],
   },
   ring: {
-    name: 'A ring begins',
+    name: 'Start of rounds',
     options: [
-      { id: 'wrapped', name: 'wrapped round the fingers' },
-      { id: 'two-chains', name: 'with two chains' },
+      { id: 'wrapped', name: 'magic ring' },
+      { id: 'two-chains', name: 'chain 2' },
     ],
   },
   foundation: {
-    name: 'Rows begin on',
+    name: 'Start of rows',
     options: [
-      { id: 'chain', name: 'a chain' },
+      { id: 'chain', name: 'foundation chain' },
       { id: 'stitches', name: 'foundation stitches' },
     ],
   },
   letters: {
-    name: 'Letters',
+    name: 'Text size',
     options: [
-      { id: 'usual', name: 'usual' },
+      { id: 'usual', name: 'normal' },
       { id: 'large', name: 'large' },
       { id: 'larger', name: 'larger' },
     ],
   },
   theme: {
-    name: 'Light',
+    name: 'Theme',
     options: [
-      { id: 'device', name: 'as the device' },
+      { id: 'device', name: 'same as device' },
       { id: 'light', name: 'light' },
       { id: 'dark', name: 'dark' },
-      { id: 'lamp', name: 'lamp-light' },
+      { id: 'lamp', name: 'low light' },
     ],
   },
 };
@@ -87,7 +88,7 @@ const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: C
 /** How this device reads and shows. */
 export function SettingsPage() {
   return (
-    <Page title="Settings">
+    <Page title="Settings" says="How this device reads, shows and keeps.">
       <ChoiceOf of="units" />
       <ChoiceOf of="terms" />
       <ChoiceOf of="hand" />
@@ -109,11 +110,9 @@ function ChoiceOf<K extends keyof Choices>({ of }: { of: K }) {
   const value = useSettings((state) => state[of]) as Choices[K];
   const set = useSettings((state) => state.set);
   const { name, options } = CHOICES[of];
-  return (
-    <Setting name={name}>
-      <Tabs as="radio" label={name} value={value} options={options} onChange={(next) => set({ [of]: next })} />
-    </Setting>
-  );
+  const isLong = options.some((option) => option.name.length > 12);
+  const choice = { label: name, value, options, onChange: (next: Choices[K]) => set({ [of]: next }) };
+  return <Setting name={name}>{isLong ? <RadioList {...choice} /> : <Tabs as="radio" {...choice} />}</Setting>;
 }
 
 function Data() {

@@ -1,58 +1,67 @@
-import type { Plan, Step, Worked } from '@keep-snug/core';
-import { formatLength, formatNumber, term } from '@keep-snug/core';
+import type { Plan, Worked } from '@keep-snug/core';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useReader, useWorked } from '@/board/useWorked';
 import { AdviceList } from '@/board/AdviceList';
 import { Cautions } from '@/board/Cautions';
-import { notionsText, yarnText } from '@/board/Supplies';
-import { duration } from '@/board/duration';
 import { Drawing } from '@/drawing/Drawing';
 import { Action } from '@/parts/Action';
+import { FieldRow } from '@/parts/FieldRow';
+import { Panel } from '@/parts/Panel';
 import { RoomBar } from '@/parts/RoomBar';
 import { Tabs } from '@/parts/Tabs';
+import { TextField } from '@/parts/TextField';
+import { Title } from '@/parts/Title';
 import { Words } from '@/parts/Words';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
-import { linesOf, sheetText } from './sheetText';
+import { factsOf, termsLine } from './sheetFacts';
+import { groupsOf, linesOf, sheetText } from './sheetText';
 import { usePrintStyle } from './usePrintStyle';
 
 interface Props {
-  id: string;
   plan: Plan;
+  back: Parameters<typeof RoomBar>[0]['back'];
 }
 
+/** As wide as the page between its margins on A4 and Letter, so that nothing is cut off in print, px. */
+const ON_PAPER = 720;
+
 /** The written pattern, to read, copy or print. */
-export function Sheet({ id, plan }: Props) {
+export function Sheet({ plan, back }: Props) {
   const colours = useColours();
   const { worked } = useWorked(plan);
+  const reading = useReader();
   const terms = useSettings((state) => state.terms);
   const set = useSettings((state) => state.set);
-  const [copied, setCopied] = useState(false);
+  const [copied, setCopied] = useState<'not' | 'copied' | 'by hand'>('not');
   usePrintStyle();
   if (!worked)
     return (
-      <RoomBar back={{ to: `/plan/${id}`, name: 'the plan' }}>
-        <Words>This plan cannot be worked out yet. Go back and mend the entry it names.</Words>
+      <RoomBar back={back}>
+        <Words>This plan has an entry that needs a fix. Go back and fix it.</Words>
       </RoomBar>
     );
-  const copy = () => void navigator.clipboard?.writeText(sheetText(worked)).then(() => setCopied(true));
+  const text = sheetText(plan, worked, reading);
+  const copy = () =>
+    void copyText(text).then(
+      () => setCopied('copied'),
+      () => setCopied('by hand'),
+    );
   return (
     <View style={{ flex: 1, backgroundColor: colours.chalk }}>
-      <RoomBar back={{ to: `/plan/${id}`, name: 'the plan' }}>
-        <Words as="heading" level={1} style={{ fontSize: 20, flexGrow: 1 }}>
-          {worked.title}
-        </Words>
+      <RoomBar back={back}>
+        <Title style={{ fontSize: 20, flexGrow: 1, flexShrink: 1 }}>{worked.title}</Title>
       </RoomBar>
       <ScrollView role="main" contentContainerStyle={{ alignItems: 'center' }}>
-        <View style={{ width: '100%', maxWidth: 820, padding: 20, gap: 16, backgroundColor: colours.surface }}>
+        <View style={{ width: '100%', maxWidth: ON_PAPER, padding: 20, gap: 16, backgroundColor: colours.surface }}>
           <View
             {...{ dataSet: { screen: 'only' } }}
             style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 20 }}
           >
             <Tabs
               as="radio"
-              label="Crochet words"
+              label="Crochet terms"
               value={terms}
               options={[
                 { id: 'US', name: 'US' },
@@ -60,7 +69,7 @@ export function Sheet({ id, plan }: Props) {
               ]}
               onChange={(next) => set({ terms: next })}
             />
-            <Action onPress={copy}>{copied ? 'Copied' : 'Copy'}</Action>
+            <Action onPress={copy}>{copied === 'copied' ? 'Copied' : 'Copy pattern'}</Action>
             <Action onPress={() => window.print()}>Print</Action>
           </View>
           {/* the bar with the name stays on screen: paper has its own */}
@@ -71,7 +80,7 @@ export function Sheet({ id, plan }: Props) {
           <Views views={worked.views} />
           <AdviceList advice={worked.advice} />
           <Cautions cautions={worked.cautions} />
-          {groups(worked).map(({ name, steps }) => (
+          {groupsOf(worked).map(({ name, steps }) => (
             <View key={name} style={{ gap: 6 }}>
               <Words as="heading" level={2}>
                 {name}
@@ -83,8 +92,14 @@ export function Sheet({ id, plan }: Props) {
           ))}
         </View>
       </ScrollView>
+      {copied === 'by hand' ? <TextPanel text={text} onClose={() => setCopied('not')} /> : null}
     </View>
   );
+}
+
+async function copyText(text: string): Promise<void> {
+  if (!navigator.clipboard) throw new Error('no clipboard');
+  await navigator.clipboard.writeText(text);
 }
 
 /** The flat view over the whole breadth, the others beside each other below it. */
@@ -104,36 +119,13 @@ function Views({ views: [flat, ...others] }: Pick<Worked, 'views'>) {
 }
 
 function Materials({ plan, worked }: { plan: Plan; worked: Worked }) {
-  const { terms, units } = useReader();
-  const { yarn, hookMm, stitch } = plan.fabric;
-  const per10 = (mm: number) => formatNumber(100 / mm, 1);
-  const { stitchWidth, rowHeight } = worked.fabric;
-  const facts: [string, string][] = [
-    ['For', `${String(plan.thing.name ?? 'thing')}, ${formatLength(worked.thing.girth.value, units)} round`],
-    ['Fit', `${plan.fit.name}: inside ${formatLength(worked.inside.girth.value, units)} round`],
-    ['Yarn', `${yarn.name ?? 'yarn'}, hook ${formatNumber(hookMm, 2)} mm, ${term(stitch, terms)}`],
-    [
-      capital(term('gauge', terms)),
-      `${per10(stitchWidth.value)} stitches and ${per10(rowHeight.value)} rows to 10 cm${stitchWidth.kind === 'prior' ? ', estimated: work a swatch first' : ''}`,
-    ],
-    ['Takes', `${yarnText(worked.supplies)}; about ${duration(worked.supplies.time.value)}`],
-    ...(worked.supplies.byColour.length > 0
-      ? [
-          [
-            'By colour',
-            worked.supplies.byColour.map(({ name, grams }) => `${name} ${formatNumber(grams, 0)} g`).join(', '),
-          ] as [string, string],
-        ]
-      : []),
-    ['At hand', notionsText(worked.supplies.notions)],
-    ...worked.pieces.map((piece): [string, string] => [
-      piece.name,
-      piece.times > 1 ? `${piece.summary}; make ${piece.times}` : piece.summary,
-    ]),
-  ];
+  const reading = useReader();
   return (
     <View style={{ gap: 4 }}>
-      {facts.map(([name, text]) => (
+      <Words as="small" tone="faint">
+        {termsLine(reading.terms)}
+      </Words>
+      {factsOf(plan, worked, reading).map(([name, text]) => (
         <View key={name} style={{ flexDirection: 'row', gap: 12 }}>
           <Words as="strong" style={{ width: 80 }}>
             {name}
@@ -145,30 +137,18 @@ function Materials({ plan, worked }: { plan: Plan; worked: Worked }) {
   );
 }
 
-function capital(text: string): string {
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
-}
-
-const NAMES: Readonly<Record<string, string>> = {
-  front: 'Front',
-  back: 'Back',
-  turn: 'Over the top',
-  flap: 'Flap',
-  joining: 'Joining',
-  closing: 'Closing',
-  finishing: 'Finishing',
-};
-
-/** Steps under the heading of their section, in working order. */
-function groups(worked: Worked): { name: string; steps: Step[] }[] {
-  const keyOf = ({ pieceName, section }: Step) => `${pieceName} ${section}`;
-  const keys = [...new Set(worked.steps.map(keyOf))];
-  return keys.map((key) => {
-    const steps = worked.steps.filter((step) => keyOf(step) === key);
-    const { pieceName, section } = steps[0]!;
-    const name = NAMES[section] ?? capital(section);
-    return { name: pieceName ? `${pieceName}: ${name.toLowerCase()}` : name, steps };
-  });
+/** The text to copy by hand, where the page may not use the clipboard. */
+function TextPanel({ text, onClose }: { text: string; onClose: () => void }) {
+  return (
+    <Panel title="Copy the pattern" onClose={onClose}>
+      <Words as="small" tone="faint">
+        This page may not use the clipboard. Select the text and copy it.
+      </Words>
+      <FieldRow>
+        <TextField label="Pattern as text" value={text} onChange={() => undefined} multiline />
+      </FieldRow>
+    </Panel>
+  );
 }
 
 function Line({ label, text, ends, note, check }: ReturnType<typeof linesOf>[number]) {

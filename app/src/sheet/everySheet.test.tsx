@@ -6,10 +6,15 @@ import { useSettings } from '@/state/settings';
 import { Sheet } from './Sheet';
 import { linesOf, sheetText } from './sheetText';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn(), navigate: jest.fn() }) }));
+jest.mock('expo-router', () => ({
+  usePathname: () => '/',
+  useRouter: () => ({ push: jest.fn(), navigate: jest.fn() }),
+}));
 jest.mock('@/sheet/usePrintStyle', () => ({ usePrintStyle: jest.fn() }));
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
+const BACK = { to: '/', name: 'the plan' } as const;
+const READING = { terms: 'US', units: 'mm' } as const;
 const shown = () => JSON.stringify(screen.toJSON());
 
 beforeEach(() => useSettings.getState().set({ units: 'mm', terms: 'US', hand: 'right' }));
@@ -18,7 +23,7 @@ describe.each(PLANS)('the sheet of %s', (_, plan) => {
   const worked = reckon(plan);
 
   it('holds all its steps and notions, and no number that is not one', () => {
-    show(<Sheet id="plan" plan={plan} />);
+    show(<Sheet back={BACK} plan={plan} />);
     const text = shown();
     for (const line of linesOf(worked.steps)) expect(screen.getAllByText(line.text).length).toBeGreaterThan(0);
     for (const { name } of worked.supplies.notions) expect(text).toContain(name);
@@ -39,10 +44,14 @@ describe.each(PLANS)('the sheet of %s', (_, plan) => {
     }
   });
 
-  it('is its title and all its lines in plain text', () => {
-    const text = sheetText(worked);
-    expect(text.startsWith(`${plan.title}\n\n`)).toBe(true);
-    expect(text.split('\n')).toHaveLength(linesOf(worked.steps).length + 2);
+  it('is whole in plain text: terms, materials, every line, check and caution', () => {
+    const text = sheetText(plan, worked, READING);
+    expect(text.startsWith(`${plan.title}\nWritten in US crochet terms`)).toBe(true);
+    for (const line of linesOf(worked.steps)) expect(text).toContain(line.text);
+    for (const { check } of worked.steps) if (check) expect(text).toContain(check.look);
+    for (const { name } of worked.supplies.notions) expect(text).toContain(name);
+    for (const { text: caution } of worked.cautions) expect(text).toContain(caution);
+    expect(text).not.toMatch(/NaN|Infinity|undefined|\[object/);
   });
 
   it('lies along one tape that only grows, each piece begun where the one before ended', () => {
@@ -58,7 +67,7 @@ describe('the reader’s own words', () => {
 
   it('are all of one language', () => {
     useSettings.getState().set({ terms: 'UK' });
-    show(<Sheet id="plan" plan={phone} />);
+    show(<Sheet back={BACK} plan={phone} />);
     const text = shown();
     expect(text).toMatch(/double crochet/);
     expect(text).not.toMatch(/single crochet|\bgauge\b/);
@@ -66,15 +75,15 @@ describe('the reader’s own words', () => {
 
   it('measure in inches where inches are used', () => {
     useSettings.getState().set({ units: 'in' });
-    show(<Sheet id="plan" plan={phone} />);
-    expect(shown()).toMatch(/\d\S* in round/);
-    expect(shown()).not.toMatch(/\d mm round/);
+    show(<Sheet back={BACK} plan={phone} />);
+    expect(shown()).toMatch(/\d\S* in around/);
+    expect(shown()).not.toMatch(/\d mm around/);
   });
 
   it('say a plan that cannot be worked out, and where it is mended', () => {
     const broken: Plan = { ...phone, thing: { ...phone.thing, edgeRadius: { mm: 90 } } as Plan['thing'] };
-    show(<Sheet id="plan" plan={broken} />);
-    expect(screen.getByText(/cannot be worked out yet.*mend the entry/)).toBeTruthy();
+    show(<Sheet back={BACK} plan={broken} />);
+    expect(screen.getByText(/an entry that needs a fix/)).toBeTruthy();
   });
 
   it('share out stripes by colour', () => {
@@ -82,7 +91,7 @@ describe('the reader’s own words', () => {
       { name: 'sand', rows: 4 },
       { name: 'kelp', rows: 2 },
     ];
-    show(<Sheet id="plan" plan={{ ...phone, fabric: { ...phone.fabric, colours } }} />);
+    show(<Sheet back={BACK} plan={{ ...phone, fabric: { ...phone.fabric, colours } }} />);
     expect(screen.getByText(/^sand \d+ g, kelp \d+ g$/)).toBeTruthy();
   });
 });

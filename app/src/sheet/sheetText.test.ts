@@ -2,7 +2,8 @@ import { reckon } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { linesOf, sheetText } from './sheetText';
 
-const worked = reckon(Object.values(TERN_POINT.plans)[0]!);
+const plan = Object.values(TERN_POINT.plans)[0]!;
+const worked = reckon(plan);
 
 it('gathers rows alike into one line, and loses none', () => {
   const labels = linesOf(worked.steps)
@@ -21,7 +22,9 @@ it('gathers rows alike into one line, and loses none', () => {
 });
 
 it('is read as plain text, each row with the count it ends on', () => {
-  const text = sheetText(worked);
-  expect(text).toMatch(/^Field phone pouch\n\nChain 17\./);
+  const text = sheetText(plan, worked, { terms: 'UK', units: 'mm' });
+  expect(text).toMatch(/^Field phone pouch\nWritten in UK crochet terms/);
+  expect(text).toMatch(/\n\nFRONT\nChain 17\./);
+  expect(text).toMatch(/\nTOP FOLD\n/);
   expect(text).toMatch(/Rows 2 to 35, wrong side first: .*\(16\) Hang a marker/);
 });

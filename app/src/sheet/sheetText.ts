@@ -1,5 +1,6 @@
-import type { Step, Worked } from '@keep-snug/core';
+import type { Plan, Step, Worked } from '@keep-snug/core';
 import { courseWord } from '@/making/useProgress';
+import { factsOf, termsLine, type Reading } from './sheetFacts';
 
 export interface SheetLine {
   id: string;
@@ -42,10 +43,41 @@ function alike(a: Step, b: Step): boolean {
   return a.text === b.text && a.ends === b.ends && a.section === b.section && a.piece === b.piece;
 }
 
-/** The whole pattern as plain text. */
-export function sheetText(worked: Worked): string {
-  const lines = linesOf(worked.steps).map(({ label, text, ends, note }) =>
-    [label && `${label}:`, text, ends === null ? '' : `(${ends})`, note ?? ''].filter(Boolean).join(' '),
+const NAMES: Readonly<Record<string, string>> = { turn: 'Top fold' };
+
+const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase());
+
+/** Steps under the heading of their section, in working order. */
+export function groupsOf(worked: Worked): { name: string; steps: Step[] }[] {
+  const keyOf = ({ pieceName, section }: Step) => `${pieceName} ${section}`;
+  const keys = [...new Set(worked.steps.map(keyOf))];
+  return keys.map((key) => {
+    const steps = worked.steps.filter((step) => keyOf(step) === key);
+    const { pieceName, section } = steps[0]!;
+    const name = NAMES[section] ?? capital(section);
+    return { name: pieceName ? `${pieceName}: ${name.toLowerCase()}` : name, steps };
+  });
+}
+
+/** The whole pattern as plain text, with everything the sheet has: terms, materials, headings, checks, safety. */
+export function sheetText(plan: Plan, worked: Worked, reading: Reading): string {
+  const head = [
+    worked.title,
+    termsLine(reading.terms),
+    ...factsOf(plan, worked, reading).map((fact) => fact.join(': ')),
+  ];
+  const advice = worked.advice.map(({ text, repair }) => `Note: ${text} ${repair}`);
+  const sections = groupsOf(worked).map(({ name, steps }) =>
+    [name.toUpperCase(), ...linesOf(steps).flatMap(lineText)].join('\n'),
   );
-  return [worked.title, '', ...lines].join('\n');
+  const safety = worked.cautions.length > 0 ? ['SAFETY', ...worked.cautions.map(({ text }) => text)] : [];
+  return [head, advice, ...sections.map((section) => [section]), safety]
+    .filter((part) => part.length > 0)
+    .map((part) => part.join('\n'))
+    .join('\n\n');
+}
+
+function lineText({ label, text, ends, note, check }: SheetLine): string[] {
+  const line = [label && `${label}:`, text, ends === null ? '' : `(${ends})`, note ?? ''].filter(Boolean).join(' ');
+  return check ? [line, `  Check: ${check.look} If not: ${check.repair}`] : [line];
 }

@@ -30,16 +30,53 @@ function goesOn(id: string, field: object | null): boolean {
 
 const NONE: Steps = { past: [], future: [] };
 
-/** Undo and redo for every plan, without end, for as long as the app is open. */
+const NAME = 'keep-snug.steps';
+/** So many steps of so many plans outlast a reload. */
+const KEPT = { steps: 60, plans: 6 };
+/** A drag makes many changes in a second: they are written down together. */
+const WRITE_MS = 400;
+
+/** This tab's own storage: another tab has steps of its own. */
+function tabStorage(): Storage | undefined {
+  try {
+    return globalThis.sessionStorage;
+  } catch {
+    return undefined;
+  }
+}
+
+function readBack(): Record<string, Steps> {
+  try {
+    return JSON.parse(tabStorage()?.getItem(NAME) ?? '{}') as Record<string, Steps>;
+  } catch {
+    return {};
+  }
+}
+
+/** The plans changed last, each with the steps nearest to now. */
+export function writeSteps(): void {
+  const { byPlan } = useHistory.getState();
+  const kept = Object.entries(byPlan)
+    .slice(-KEPT.plans)
+    .map(([id, { past, future }]) => [id, { past: past.slice(-KEPT.steps), future: future.slice(0, KEPT.steps) }]);
+  try {
+    tabStorage()?.setItem(NAME, JSON.stringify(Object.fromEntries(kept)));
+  } catch {
+    // a full storage keeps no steps; the plan itself is kept elsewhere
+  }
+}
+
+/** Undo and redo for every plan, for as long as the tab is open, a reload included. */
 export const useHistory = create<History>()((set, get) => {
   const steps = (id: string) => get().byPlan[id] ?? NONE;
   const present = (id: string) => useLibrary.getState().shelves.plans[id]?.body;
   const go = (id: string, to: Plan, next: Steps) => {
-    set((state) => ({ byPlan: { ...state.byPlan, [id]: next } }));
+    // the plan changed last stands last
+    set(({ byPlan: { [id]: _old, ...others } }) => ({ byPlan: { ...others, [id]: next } }));
     useLibrary.getState().change('plans', id, to);
   };
   return {
-    byPlan: {},
+    byPlan: readBack(),
     edit: (id, work, field = null) => {
       const plan = present(id);
       if (!plan) return;
@@ -62,3 +99,10 @@ export const useHistory = create<History>()((set, get) => {
     },
   };
 });
+
+let timer: ReturnType<typeof setTimeout> | undefined;
+useHistory.subscribe(() => {
+  clearTimeout(timer);
+  timer = setTimeout(writeSteps, WRITE_MS);
+});
+globalThis.addEventListener?.('pagehide', writeSteps);

@@ -7,7 +7,7 @@ export function paperTheme(colours: Colours): MD3Theme {
   return {
     ...MD3LightTheme,
     roundness: 1,
-    fonts: configureFonts({ config: { fontFamily: FAMILY.reading } }),
+    fonts: configureFonts({ config: { fontFamily: FAMILY.reading, letterSpacing: 0 } }),
     colors: {
       ...MD3LightTheme.colors,
       primary: colours.sea,

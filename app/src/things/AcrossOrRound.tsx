@@ -33,12 +33,12 @@ export function AcrossOrRound({ at, keys }: Props) {
     <View style={{ gap: 6 }}>
       <Words as="small" tone="faint">
         {given === 'round'
-          ? `${say(parsed.mm)} round is ${say(parsed.mm / Math.PI)} across.`
-          : `${say(parsed.mm)} across is ${say(parsed.mm * Math.PI)} round.`}
+          ? `${say(parsed.mm)} around is ${say(parsed.mm / Math.PI)} in diameter.`
+          : `A diameter of ${say(parsed.mm)} is ${say(parsed.mm * Math.PI)} around.`}
       </Words>
       {doubt ? (
-        <Notice tone="thread" word="Across or round?" text={doubt.text}>
-          <Action onPress={move}>{`It is ${other}`}</Action>
+        <Notice tone="thread" word="Diameter or around?" text={doubt.text}>
+          <Action onPress={move}>{other === 'round' ? 'It is the circumference' : 'It is the diameter'}</Action>
         </Notice>
       ) : null}
     </View>

@@ -38,7 +38,7 @@ export function MeasureField({ field, sketch, measure, usual, onChange, onClear,
           />
           {measure ? (
             <Pick
-              label={`${field.label}, taken with`}
+              label={`${field.label}: measured with`}
               value={by}
               options={METHODS}
               onChange={(next) => onChange({ ...measure, by: next as Method })}

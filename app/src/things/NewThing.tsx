@@ -12,20 +12,26 @@ import {
 } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { newPlan } from '@/board/newPlan';
 import { Outline } from '@/drawing/Outline';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
+import { ListTools } from '@/parts/ListTools';
 import { Press } from '@/parts/Press';
 import { RoomBar } from '@/parts/RoomBar';
 import { Tabs } from '@/parts/Tabs';
+import { Title } from '@/parts/Title';
 import { useBox } from '@/parts/useBox';
+import { useFinding } from '@/parts/useFinding';
 import { Words } from '@/parts/Words';
 import { useDraft } from '@/state/draft';
 import { useLibrary, useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
+import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
+import { MeasuredWith } from './MeasuredWith';
+import { NoTape } from './NoTape';
 import { resolverOf, ThingForm, useThingDraft } from './ThingForm';
 import { TextLine, ThingLines } from './ThingLines';
 
@@ -64,89 +70,113 @@ function Measuring() {
       form.setValue('entries', blankDraft(thingDefinition(next)!).entries);
   };
 
+  const [way, setWay] = useState<(typeof WAYS)[number]['id']>('tape');
+  const onPlan = (plan: string) => router.replace(`/plan/${plan}?stage=fabric`);
   const goOn = form.handleSubmit(() => {
     useLibrary.getState().add('things', { name: upTo((draft.texts.name ?? '').trim(), 120), thing });
     const plan = newPlan(thing);
     useDraft.getState().clear();
-    router.replace(`/plan/${plan}?stage=fabric`);
+    onPlan(plan);
   });
 
   return (
     <View style={{ flex: 1, backgroundColor: colours.chalk }}>
       <RoomBar back={{ to: '/', name: 'the bench' }}>
-        <Words as="heading" level={1} style={{ fontSize: 20, flex: 1 }}>
-          What should it hold?
-        </Words>
+        <Title style={{ fontSize: 20, flex: 1 }}>What should it hold?</Title>
       </RoomBar>
       <ScrollView role="main" contentContainerStyle={{ alignItems: 'center' }}>
         <View style={{ width: '100%', maxWidth: 720, padding: 20, gap: 14 }}>
-          {shelf.length > 0 ? (
-            <View style={{ gap: 4 }}>
-              <Words as="heading" level={2}>
-                One of your things
-              </Words>
-              <Shelf onTake={(taken) => router.replace(`/plan/${newPlan(taken)}?stage=fabric`)} />
-            </View>
-          ) : null}
+          <Shelf onTake={(taken) => onPlan(newPlan(taken))} />
           <Words as="heading" level={2}>
             {shelf.length > 0 ? 'Or measure another' : 'Measure it'}
           </Words>
-          <Tabs as="radio" label="Kind of thing" options={THINGS} value={kind.id} onChange={measure} />
-          <Words tone="faint">{`${kind.examples.replace(/^./, (c) => c.toUpperCase())}. In mm, cm or inches: 82, 8,2 cm, 3 1/4.`}</Words>
-          <Preview thing={thing} />
-          <FieldRow>
-            <TextLine
-              line="texts.name"
-              label="What it is"
-              most={120}
-              error={tried ? faultsOf(draft, units).name : undefined}
-            />
-          </FieldRow>
-          <ThingLines key={kind.id} definition={kind} thing={thing} read={read} tried={tried} />
-          <View style={{ alignItems: 'flex-start', paddingBottom: 24 }}>
-            <Action main onPress={() => void goOn()}>
-              Plan a cover for it
-            </Action>
-          </View>
+          <Tabs as="radio" label="Measure with" options={WAYS} value={way} onChange={setWay} />
+          {way === 'chains' ? (
+            <NoTape onPlan={onPlan} />
+          ) : (
+            <>
+              <Tabs as="radio" label="Kind of thing" options={THINGS} value={kind.id} onChange={measure} />
+              <Words tone="faint">{`${kind.examples.replace(/^./, (c) => c.toUpperCase())}. In mm, cm or inches: 82, 8,2 cm, 3 1/4.`}</Words>
+              <Preview thing={thing} />
+              <FieldRow>
+                <TextLine
+                  line="texts.name"
+                  label="Name"
+                  most={120}
+                  error={tried ? faultsOf(draft, units).name : undefined}
+                />
+              </FieldRow>
+              <MeasuredWith>
+                <ThingLines key={kind.id} definition={kind} thing={thing} read={read} tried={tried} />
+              </MeasuredWith>
+              <View style={{ alignItems: 'flex-start', paddingBottom: 24 }}>
+                <Action main onPress={() => void goOn()}>
+                  Plan a cover
+                </Action>
+              </View>
+            </>
+          )}
         </View>
       </ScrollView>
     </View>
   );
 }
 
-const TALLEST = 72;
+const WAYS = [
+  { id: 'tape', name: 'tape or ruler' },
+  { id: 'chains', name: 'my chains' },
+] as const;
 
-/** The things on the shelf in outline, all to one scale, each to be taken by a press. */
+const TALLEST = 72;
+/** So many of the shelf are shown before it is searched. */
+const SHOWN = 6;
+
+/** The things on the shelf in outline, all to one scale, the last used first, each to be taken by a press. */
 function Shelf({ onTake }: { onTake: (thing: ThingSpec) => void }) {
-  const things = useShelf('things').flatMap(([id, { body }]) => {
+  const all = useShelf('things').flatMap(([id, { body }]) => {
     const outline = outlineOf(body.thing);
-    return outline ? [{ id, body, outline }] : [];
+    return outline ? [{ id, name: body.name, body, outline }] : [];
   });
+  const finding = useFinding(all);
+  if (all.length === 0) return null;
+  const things = finding.found.slice(0, SHOWN);
   const tallest = Math.max(1, ...things.map(({ outline }) => outline.height));
   const widest = Math.max(1, ...things.map(({ outline }) => outline.width));
   const scale = Math.min(TALLEST / tallest, 96 / widest);
   return (
-    <View
-      style={{
-        flexDirection: 'row',
-        flexWrap: 'wrap',
-        alignItems: 'flex-end',
-        columnGap: 12,
-        rowGap: 12,
-        paddingTop: 8,
-      }}
-    >
-      {things.map(({ id, body, outline }) => (
-        <Press key={id} onPress={() => onTake(body.thing)} style={{ width: 108, justifyContent: 'flex-end', gap: 4 }}>
-          <Outline outline={outline} scale={scale} />
-          <Words as="smallStrong" tone="sea" style={{ minHeight: 40 }}>
-            {body.name}
-          </Words>
-        </Press>
-      ))}
+    <View style={{ gap: 8 }}>
+      <Words as="heading" level={2}>
+        One of your items
+      </Words>
+      <ListTools what="items" finding={finding} />
+      <View style={STYLES.shelf}>
+        {things.map(({ id, body, outline }) => (
+          <Press
+            key={id}
+            onPress={() => {
+              useUsed.getState().touch(id);
+              onTake(body.thing);
+            }}
+            style={STYLES.thing}
+          >
+            <Outline outline={outline} scale={scale} />
+            <Words as="smallStrong" tone="sea" style={{ minHeight: 40 }}>
+              {body.name}
+            </Words>
+          </Press>
+        ))}
+      </View>
+      {finding.found.length > SHOWN ? (
+        <Words as="small" tone="faint">{`${finding.found.length - SHOWN} more: search for them.`}</Words>
+      ) : null}
     </View>
   );
 }
+
+const STYLES = StyleSheet.create({
+  shelf: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: 12, paddingTop: 8 },
+  thing: { width: 104, justifyContent: 'flex-end', gap: 4 },
+});
 
 /** The thing's outline as far as it is known, growing as it is typed. */
 function Preview({ thing }: { thing: Parameters<typeof outlineOf>[0] }) {

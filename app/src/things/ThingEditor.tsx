@@ -27,7 +27,7 @@ export function ThingEditor({ id, body, onClose }: Props) {
     <Panel title={body.name} onClose={onClose}>
       <FieldRow>
         <TextField
-          label="What it is"
+          label="Name"
           value={body.name}
           onChange={(text) => {
             const name = upTo(text, 120);

@@ -2,6 +2,7 @@ import { draftOf, readDraft, thingDefinition, type PlanFault, type ThingDraft, t
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useSettings } from '@/state/settings';
+import { MeasuredWith } from './MeasuredWith';
 import { ThingForm, useThingDraft } from './ThingForm';
 import { ThingLines } from './ThingLines';
 
@@ -60,11 +61,13 @@ function Lines({ thing, path, faults }: Pick<Props, 'thing' | 'path' | 'faults'>
     .filter((fault) => fault.path.startsWith(`${path}.`))
     .map((fault) => [fault.path.slice(path.length + 1).replace(/\.mm$/, ''), fault.message]);
   return (
-    <ThingLines
-      definition={thingDefinition(draft.kind)!}
-      thing={read.thing}
-      read={{ ...read, faults: { ...Object.fromEntries(told), ...read.faults } }}
-      tried
-    />
+    <MeasuredWith>
+      <ThingLines
+        definition={thingDefinition(draft.kind)!}
+        thing={read.thing}
+        read={{ ...read, faults: { ...Object.fromEntries(told), ...read.faults } }}
+        tried
+      />
+    </MeasuredWith>
   );
 }

@@ -1,9 +1,11 @@
 import {
   blankDraft,
+  formatLength,
   lengthReading,
   memberKinds,
   METHODS,
   thingDefinition,
+  unitDoubt,
   usualMethod,
   type LengthField,
   type LinesDraft,
@@ -20,12 +22,14 @@ import { useController, useFieldArray, useFormContext, type Path } from 'react-h
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
+import { Notice } from '@/parts/Notice';
 import { Pick } from '@/parts/Pick';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
 import { AcrossOrRound } from './AcrossOrRound';
+import { useEachApart } from './MeasuredWith';
 import { Asked } from './Asked';
 
 /** How lines are shown: what was read of them, what is wrong, and whether what is missing is told as well. */
@@ -101,6 +105,8 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
   const way = useController({ control, name: `${at}ways.${field.key}` as Path<ThingDraft> }).field;
   const line = String(text.value ?? '');
   const fault = tried || line.trim() !== '' ? read.faults[path + field.key] : undefined;
+  const apart = useEachApart();
+  const meant = unitDoubt(line, units, field.usual);
   const reading = fault || line.trim() === '' ? undefined : lengthReading(line, measure?.mm, units);
   return (
     <View style={{ flexDirection: 'row', columnGap: 12 }}>
@@ -115,12 +121,23 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
           error={fault}
           hint={reading ?? field.help ?? ''}
         />
-        <Pick
-          label={`${field.label}, taken with`}
-          value={String(way.value ?? usualMethod(definition, field.key))}
-          options={METHODS}
-          onChange={way.onChange}
-        />
+        {apart ? (
+          <Pick
+            label={`${field.label}: measured with`}
+            value={String(way.value ?? usualMethod(definition, field.key))}
+            options={METHODS}
+            onChange={way.onChange}
+          />
+        ) : null}
+        {meant ? (
+          <Notice
+            tone="thread"
+            word={`Did you mean ${meant}?`}
+            text={`${line.trim()} is read as ${formatLength(measure?.mm ?? 0, units)}.`}
+          >
+            <Action onPress={() => text.onChange(`${line.trim()} ${meant}`)}>{`Use ${line.trim()} ${meant}`}</Action>
+          </Notice>
+        ) : null}
       </View>
     </View>
   );
@@ -188,8 +205,8 @@ function Framed({
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
         <Words as="strong">{name}</Words>
         {onRemove ? (
-          <Action label={`Take out: ${what}`} onPress={onRemove}>
-            Take out
+          <Action label={`Remove: ${what}`} onPress={onRemove}>
+            Remove
           </Action>
         ) : null}
       </View>

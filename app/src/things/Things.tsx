@@ -1,110 +1,179 @@
-import { formatLength, formatLengthNumber, outlineOf, sizesOf, thingIfWhole } from '@keep-snug/core';
+import {
+  formatLength,
+  formatLengthNumber,
+  outlineOf,
+  sizesOf,
+  thingIfWhole,
+  THINGS,
+  type ThingSpec,
+} from '@keep-snug/core';
+import type { ThingRecord } from '@keep-snug/core/documents';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { newPlan } from '@/board/newPlan';
 import { Outline } from '@/drawing/Outline';
 import { Action } from '@/parts/Action';
 import { Clash } from '@/parts/Clash';
 import { EmptyPlace } from '@/parts/EmptyPlace';
-import { Page } from '@/parts/Page';
-import { useBox } from '@/parts/useBox';
+import { ListTools } from '@/parts/ListTools';
+import { MoreMenu } from '@/parts/MoreMenu';
+import { ListPage, PAGE, type Item } from '@/parts/Page';
+import { Press } from '@/parts/Press';
+import { useFinding } from '@/parts/useFinding';
 import { Words } from '@/parts/Words';
 import { useDeleting } from '@/state/deleting';
-import { useShelf } from '@/state/library';
+import { useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
+import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
+import { useWide } from '@/theme/useWide';
 import { ThingEditor } from './ThingEditor';
 
-const SHELF_HEIGHT = 220;
+const SHELF_HEIGHT = 200;
 const GAP = 24;
+/** A place on the shelf is at least so wide, two always stand beside each other, px. */
+const PLACE = 200;
 
 /** What stands on an empty shelf, to show what will: a slab, as a phone is. */
 const SAMPLE = outlineOf({ kind: 'slab', width: { mm: 78 }, height: { mm: 164 }, depth: { mm: 14 } })!;
 
+interface Standing {
+  id: string;
+  name: string;
+  kind: string;
+  held: LocalDocument<ThingRecord>;
+  girth: number;
+  outline: NonNullable<ReturnType<typeof outlineOf>>;
+}
+
+/** Measured things that can be drawn, with what they are found by. */
+function standing(shelf: readonly [string, LocalDocument<ThingRecord>][]): Standing[] {
+  return shelf.flatMap(([id, held]) => {
+    const { thing, name } = held.body;
+    const worked = thingIfWhole(thing);
+    const outline = outlineOf(thing);
+    return worked && outline ? [{ id, name, kind: thing.kind, held, girth: worked.girth.value, outline }] : [];
+  });
+}
+
 /** Measured things in outline, all to one scale. */
 export function Things() {
+  const router = useRouter();
+  const [open, setOpen] = useState<string | null>(null);
+  const shelf = useShelf('things');
+  const things = standing(shelf);
+  const finding = useFinding(things);
+  const held = shelf.find(([id]) => id === open)?.[1];
+  const tallest = Math.max(1, ...things.map(({ outline }) => outline.height));
+  const widest = Math.max(1, ...things.map(({ outline }) => outline.width));
+  const width = useShelfWidth();
+  const inARow = Math.max(2, Math.floor((width + GAP) / (PLACE + GAP)));
+  const place = (width - GAP * (inARow - 1)) / inARow;
+  const scale = Math.min(SHELF_HEIGHT / tallest, (place - 20) / widest);
+  const start = () => router.push('/new');
+  const kinds = THINGS.filter(({ id }) => things.some(({ kind }) => kind === id));
+
+  return (
+    <>
+      <ListPage
+        title="Things"
+        says="The items you have measured, drawn to the same scale."
+        main={{ name: 'Measure an item', do: start }}
+        over={
+          <View style={{ gap: 20 }}>
+            {shelf.length === 0 ? (
+              <EmptyPlace
+                title="No items yet"
+                text="Items you measure are saved here, drawn to the same scale."
+                action={{ name: 'Measure the first one', do: start }}
+              >
+                <Outline outline={SAMPLE} scale={0.8} />
+              </EmptyPlace>
+            ) : null}
+            <ListTools what="items" finding={finding} kinds={kinds} />
+          </View>
+        }
+        items={rows(finding.found, inARow).map((row): Item => ({
+          key: row[0]!.id,
+          draw: () => (
+            <View style={STYLES.row}>
+              {row.map((thing) => (
+                <Thing key={thing.id} {...thing} width={place} scale={scale} onEdit={() => setOpen(thing.id)} />
+              ))}
+            </View>
+          ),
+        }))}
+      />
+      {open && held ? <ThingEditor id={open} body={held.body} onClose={() => setOpen(null)} /> : null}
+    </>
+  );
+}
+
+/** What a page leaves for the shelf, px. */
+function useShelfWidth(): number {
+  const wide = useWide();
+  const { width } = useWindowDimensions();
+  return Math.min(PAGE.most, width - (wide ? PAGE.rail : 0)) - 2 * PAGE.padding;
+}
+
+function rows<T>(all: readonly T[], inARow: number): T[][] {
+  return Array.from({ length: Math.ceil(all.length / inARow) }, (_, row) =>
+    all.slice(row * inARow, (row + 1) * inARow),
+  );
+}
+
+interface ThingProps extends Standing {
+  width: number;
+  scale: number;
+  onEdit: () => void;
+}
+
+/** One of them: pressed it is measured again, and its cover is planned from its menu. */
+function Thing({ id, name, held, girth, outline, width, scale, onEdit }: ThingProps) {
   const router = useRouter();
   const colours = useColours();
   const units = useSettings((state) => state.units);
   const remove = useDeleting((state) => state.remove);
-  const { box, onLayout } = useBox();
-  const [open, setOpen] = useState<string | null>(null);
-  const things = useShelf('things').flatMap(([id, held]) => {
-    const { body } = held;
-    const worked = thingIfWhole(body.thing);
-    const outline = outlineOf(body.thing);
-    return worked && outline ? [{ id, held, body, worked, outline }] : [];
-  });
-  const shelf = useShelf('things');
-  const held = shelf.find(([id]) => id === open)?.[1];
-  const opened = open && held ? { id: open, body: held.body } : null;
-  const tallest = Math.max(1, ...things.map(({ outline }) => outline.height));
-  const widest = Math.max(1, ...things.map(({ outline }) => outline.width));
-  const place = box.width > 640 ? 220 : Math.max(120, (box.width - GAP) / 2);
-  const scale = Math.min(SHELF_HEIGHT / tallest, (place - 20) / widest);
   const say = {
     length: (mm: number) => formatLength(mm, units),
     number: (mm: number) => formatLengthNumber(mm, units),
   };
-
+  const cover = (thing: ThingSpec) => {
+    useUsed.getState().touch(id);
+    router.push(`/plan/${newPlan(thing)}`);
+  };
   return (
-    <Page
-      title="Things"
-      actions={
-        <Action main onPress={() => router.push('/new')}>
-          Measure a thing
-        </Action>
-      }
-    >
-      {things.length === 0 ? (
-        <EmptyPlace
-          title="The shelf is empty"
-          text="Every thing you measure comes to stand here in outline, all drawn to one scale, ready for its next cover."
-          action={{ name: 'Measure the first one', do: () => router.push('/new') }}
-        >
-          <Outline outline={SAMPLE} scale={0.8} />
-        </EmptyPlace>
-      ) : null}
-      <View
-        onLayout={onLayout}
-        style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', columnGap: GAP, rowGap: 28 }}
-      >
-        {things.map(({ id, held: one, body, worked, outline }) => (
-          <View key={id} role="group" aria-label={body.name} style={{ gap: 4, width: place }}>
-            <View style={{ borderBottomWidth: 6, borderColor: colours.tape, alignItems: 'flex-start', paddingLeft: 8 }}>
-              <Outline outline={outline} scale={scale} />
-            </View>
-            <Words as="strong" level={2}>
-              {body.name}
-            </Words>
-            <Words as="small" tone="faint" style={{ minHeight: 40 }}>
-              {`${sizesOf(body.thing, say)}, ${formatLength(worked.girth.value, units)} round`}
-            </Words>
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-              <Action
-                label={`Make a cover for ${body.name}`}
-                onPress={() => router.push(`/plan/${newPlan(body.thing)}`)}
-              >
-                Make a cover
-              </Action>
-              <Action label={`Measure anew: ${body.name}`} onPress={() => setOpen(id)}>
-                Measure anew
-              </Action>
-              <Action label={`Delete: ${body.name}`} onPress={() => remove('things', id, body.name)}>
-                Delete
-              </Action>
-            </View>
-            <Clash kind="things" id={id} held={one} />
-          </View>
-        ))}
-      </View>
-      {things.length > 1 ? (
-        <Words as="small" tone="faint">
-          All drawn to one scale.
+    <View role="group" aria-label={name} style={{ gap: 4, width }}>
+      <Press label={`Edit: ${name}`} onPress={onEdit}>
+        <View style={[STYLES.board, { borderColor: colours.tape }]}>
+          <Outline outline={outline} scale={scale} />
+        </View>
+        <Words as="strong">{name}</Words>
+        <Words as="small" tone="faint" style={{ minHeight: 40 }}>
+          {`${sizesOf(held.body.thing, say)}, ${formatLength(girth, units)} around`}
         </Words>
-      ) : null}
-      {opened ? <ThingEditor id={opened.id} body={opened.body} onClose={() => setOpen(null)} /> : null}
-    </Page>
+      </Press>
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <View style={{ flex: 1, alignItems: 'flex-start' }}>
+          <Action label={`Plan a cover for ${name}`} onPress={() => cover(held.body.thing)}>
+            Plan a cover
+          </Action>
+        </View>
+        <MoreMenu
+          of={name}
+          entries={[
+            { name: 'Edit', do: onEdit },
+            { name: 'Delete', do: () => remove('things', id, name) },
+          ]}
+        />
+      </View>
+      <Clash kind="things" id={id} held={held} />
+    </View>
   );
 }
+
+const STYLES = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'flex-end', columnGap: GAP, paddingBottom: 14 },
+  board: { borderBottomWidth: 6, alignItems: 'flex-start', paddingLeft: 8, marginBottom: 6 },
+});

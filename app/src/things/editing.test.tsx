@@ -53,17 +53,17 @@ describe('a thing changed in place', () => {
 
   it('lets one of two measures go, and never both', () => {
     show(<Editor start={{ kind: 'cylinder', height: { mm: 200 }, diameter: { mm: 70 }, girth: { mm: 221 } }} />);
-    fireEvent.changeText(screen.getByLabelText('Across'), '');
+    fireEvent.changeText(screen.getByLabelText('Diameter'), '');
     expect(now.diameter).toBeUndefined();
-    fireEvent.changeText(screen.getByLabelText('Round'), '');
+    fireEvent.changeText(screen.getByLabelText('Circumference'), '');
     expect(now.girth).toMatchObject({ mm: 221 });
   });
 
   it('takes numbers, and clears them', () => {
     show(<Editor start={thingOf('flask')} />);
-    fireEvent.changeText(screen.getByLabelText('Weight, empty'), '280');
+    fireEvent.changeText(screen.getByLabelText('Empty weight'), '280');
     expect(now.massG).toBe(280);
-    fireEvent.changeText(screen.getByLabelText('Weight, empty'), '');
+    fireEvent.changeText(screen.getByLabelText('Empty weight'), '');
     expect(now.massG).toBeUndefined();
   });
 
@@ -71,7 +71,7 @@ describe('a thing changed in place', () => {
     show(<Editor start={thingOf('storm days')} />);
     fireEvent.press(screen.getByText('Add a tool'));
     expect(now.tools).toHaveLength(4);
-    fireEvent.press(screen.getAllByLabelText('Take out: snips')[0]!);
+    fireEvent.press(screen.getAllByLabelText('Remove: snips')[0]!);
     expect((now.tools as { name: string }[]).map(({ name }) => name)).toEqual(['slim hooks', 'stout hooks', 'snips']);
   });
 
@@ -79,7 +79,7 @@ describe('a thing changed in place', () => {
     show(<Editor start={thingOf('hide needs')} />);
     fireEvent.changeText(screen.getAllByLabelText('Width')[0]!, '110');
     expect((now.members as ThingSpec[])[0]!.width).toMatchObject({ mm: 110 });
-    fireEvent.press(screen.getByLabelText('Take out: field phone'));
+    fireEvent.press(screen.getByLabelText('Remove: field phone'));
     expect(now.members).toHaveLength(2);
   });
 });
@@ -107,7 +107,7 @@ describe('a thing on the shelf, measured anew', () => {
 
   it('may be called something else', () => {
     show(<Shelf />);
-    fireEvent.changeText(screen.getByLabelText('What it is'), 'soft tissues');
+    fireEvent.changeText(screen.getByLabelText('Name'), 'soft tissues');
     expect(useLibrary.getState().shelves.things[id]!.body).toMatchObject({
       name: 'soft tissues',
       thing: { name: 'soft tissues' },
@@ -128,9 +128,9 @@ describe('what carries it', () => {
   it('is a bar with both drops, and can be measured', () => {
     const caddy = Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'saddle')!;
     show(<Carried start={caddy} />);
-    fireEvent.changeText(screen.getByLabelText('Bar, across'), '2 in');
+    fireEvent.changeText(screen.getByLabelText('Bar diameter'), '2 in');
     expect(carrier!.diameter).toMatchObject({ mm: 50.8 });
-    fireEvent.changeText(screen.getByLabelText('Bar, across'), '');
+    fireEvent.changeText(screen.getByLabelText('Bar diameter'), '');
     expect(carrier!.diameter).toBeUndefined();
     fireEvent.changeText(screen.getByLabelText('Drop behind'), '90');
     expect(carrier!.dropBack).toMatchObject({ mm: 90 });
@@ -165,10 +165,10 @@ describe('a draft', () => {
 
   it('of a bottle shows the other measure at once, and moves a mixed up one', () => {
     shown('cylinder', { diameter: '240' }, false);
-    expect(screen.getByText('240 mm across is 754 mm round.')).toBeTruthy();
-    fireEvent.press(screen.getByText('It is round'));
+    expect(screen.getByText('A diameter of 240 mm is 754 mm around.')).toBeTruthy();
+    fireEvent.press(screen.getByText('It is the circumference'));
     expect(useDraft.getState().draft.texts).toMatchObject({ diameter: '', girth: '240' });
-    expect(screen.getByText('240 mm round is 76.4 mm across.')).toBeTruthy();
+    expect(screen.getByText('240 mm around is 76.4 mm in diameter.')).toBeTruthy();
   });
 
   it('is kept on the device as it is typed, each line by its name', () => {

@@ -1,7 +1,7 @@
 import { blankDraft, readDraft, thingDefinition, type LinesDraft, type Method, type ThingDraft } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { show } from '@/fixtures/show';
+import { choose, show } from '@/fixtures/show';
 import { SettingsPage } from '@/settings/SettingsPage';
 import { Sheet } from '@/sheet/Sheet';
 import { useDraft } from '@/state/draft';
@@ -14,7 +14,7 @@ import { NewThing } from './NewThing';
 import { Things } from './Things';
 
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
-jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
+jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
 jest.mock('@/sheet/usePrintStyle', () => ({ usePrintStyle: jest.fn() }));
 
 beforeEach(() => {
@@ -57,7 +57,7 @@ describe('reading a new thing', () => {
       faults: {},
       thing: { girth: { mm: 230, by: 'tape' } },
     });
-    expect(drafted({ height: '240' }, 'cylinder').faults.diameter).toMatch(/“Across” or “Round”/);
+    expect(drafted({ height: '240' }, 'cylinder').faults.diameter).toMatch(/“Diameter” or “Circumference”/);
     expect(drafted({ height: '240', diameter: '70', shoulderHeight: '300' }, 'cylinder').faults.shoulderHeight).toMatch(
       /240 mm or less/,
     );
@@ -96,18 +96,18 @@ describe('a new thing', () => {
   it('says what is missing only when asked to go on, then makes a plan and keeps the thing', async () => {
     show(<NewThing />);
     expect(screen.queryByText(/No name yet/)).toBeNull();
-    fireEvent.press(screen.getByText('Plan a cover for it'));
+    fireEvent.press(screen.getByText('Plan a cover'));
     expect(await screen.findByText(/No name yet/)).toBeTruthy();
     expect(screen.getAllByText(/Nothing typed yet/)).toHaveLength(3);
     for (const [name, text] of [
-      ['What it is', 'chart loupe'],
+      ['Name', 'chart loupe'],
       ['Width', '60'],
       ['Height', '70'],
       ['Depth', '25'],
     ] as const) {
       fireEvent.changeText(screen.getByLabelText(name), text);
     }
-    fireEvent.press(screen.getByText('Plan a cover for it'));
+    fireEvent.press(screen.getByText('Plan a cover'));
     await waitFor(() => expect(mockGo.replace).toHaveBeenCalled());
     expect(mockGo.replace).toHaveBeenCalledWith(expect.stringMatching(/^\/plan\/.*stage=fabric$/));
     const { plans, things } = useLibrary.getState().shelves;
@@ -118,19 +118,19 @@ describe('a new thing', () => {
 
   it('may be of another kind, with that kind’s own measures', async () => {
     show(<NewThing />);
-    expect(screen.queryByLabelText('Round, by tape')).toBeNull();
+    expect(screen.queryByLabelText('Circumference by tape')).toBeNull();
     fireEvent.press(screen.getByText('Glasses, folded'));
     expect(screen.queryByLabelText('Edge radius')).toBeNull();
     for (const [name, text] of [
-      ['What it is', 'sun glasses'],
+      ['Name', 'sun glasses'],
       ['Width', '55'],
       ['Height', '150'],
       ['Depth', '35'],
     ] as const) {
       fireEvent.changeText(screen.getByLabelText(name), text);
     }
-    fireEvent.changeText(screen.getByLabelText('Round, by tape'), '5 in');
-    fireEvent.press(screen.getByText('Plan a cover for it'));
+    fireEvent.changeText(screen.getByLabelText('Circumference by tape'), '5 in');
+    fireEvent.press(screen.getByText('Plan a cover'));
     await waitFor(() => expect(mockGo.replace).toHaveBeenCalled());
     const kept = Object.values(useLibrary.getState().shelves.things).find(({ body }) => body.name === 'sun glasses')!;
     expect(kept.body.thing).toMatchObject({ kind: 'spectacles', girth: { mm: 127, by: 'tape', typed: '5 in' } });
@@ -138,6 +138,7 @@ describe('a new thing', () => {
 
   it('may be one from the shelf', () => {
     show(<NewThing />);
+    fireEvent.changeText(screen.getByPlaceholderText('Search items'), 'NOTEBOOK ring');
     fireEvent.press(screen.getByText('ringing notebook'));
     expect(mockGo.replace).toHaveBeenCalledTimes(1);
   });
@@ -146,16 +147,16 @@ describe('a new thing', () => {
 describe('the things', () => {
   it('stand beside each other with their sizes, in the unit in use', () => {
     show(<Things />);
-    expect(screen.getByText('148 × 210 × 16 mm, 328 mm round')).toBeTruthy();
+    expect(screen.getByText('148 × 210 × 16 mm, 328 mm around')).toBeTruthy();
     act(() => useSettings.getState().set({ units: 'in' }));
-    expect(screen.getByText('3 1/4 × 5 1/2 × 5/16 in, 7 1/8 in round')).toBeTruthy();
+    expect(screen.getByText('3 1/4 × 5 1/2 × 5/16 in, 7 1/8 in around')).toBeTruthy();
   });
 });
 
 describe('the yarn box', () => {
   it('shows each yarn with its swatches against the estimate', () => {
     show(<YarnBox />);
-    expect(screen.getByText('190 m in 100 g, category 4, cotton, 92 g left')).toBeTruthy();
+    expect(screen.getByText('worsted (4), 190 m in 100 g, cotton, 92 g left')).toBeTruthy();
     expect(screen.getAllByText(/^Swatch: single crochet/)).toHaveLength(4);
     expect(screen.getAllByText(/tighter than the estimate/).length).toBeGreaterThan(0);
   });
@@ -168,10 +169,10 @@ describe('the yarn box', () => {
     expect(added().gauge).toEqual({});
     fireEvent.changeText(screen.getByLabelText('How many stitches'), '18');
     expect(added().gauge).toEqual({});
-    fireEvent.changeText(screen.getByLabelText('measure, stitches'), '10,8 cm');
+    fireEvent.changeText(screen.getByLabelText('Length of the stitches'), '10,8 cm');
     expect(added().gauge.stitches).toEqual([expect.objectContaining({ count: 18, overMm: 108, typed: '10,8 cm' })]);
     expect(screen.queryByText('not measured yet')).toBeNull();
-    fireEvent(screen.getByLabelText('Stitch'), 'change', { target: { value: 'double' } });
+    choose('Stitch', 'double crochet');
     expect(added().stitch).toBe('double');
   });
 
@@ -186,20 +187,20 @@ describe('the yarn box', () => {
 });
 
 describe('the sheet', () => {
-  const [id, plan] = Object.entries(TERN_POINT.plans)[0]!;
+  const plan = Object.values(TERN_POINT.plans)[0]!;
 
   it('holds materials, every section and the counts, in either terms', () => {
-    show(<Sheet id={id} plan={plan} />);
-    for (const name of ['Front', 'Back', 'Over the top', 'Flap', 'Joining', 'Closing', 'Finishing'])
+    show(<Sheet back={{ to: '/', name: 'the plan' }} plan={plan} />);
+    for (const name of ['Front', 'Back', 'Top fold', 'Flap', 'Joining', 'Closing', 'Finishing'])
       expect(screen.getByText(name)).toBeTruthy();
-    expect(screen.getByText(/oat cotton, hook 4 mm, single crochet/)).toBeTruthy();
+    expect(screen.getByText(/in single crochet with a 4 mm hook/)).toBeTruthy();
     fireEvent.press(screen.getByText('UK'));
-    expect(screen.getByText(/oat cotton, hook 4 mm, double crochet/)).toBeTruthy();
+    expect(screen.getByText(/in double crochet with a 4 mm hook/)).toBeTruthy();
     expect(screen.getByText('Tension')).toBeTruthy();
   });
 
   it('says an estimated gauge is one', () => {
-    show(<Sheet id={id} plan={Object.values(TERN_POINT.plans)[3]!} />);
+    show(<Sheet back={{ to: '/', name: 'the plan' }} plan={Object.values(TERN_POINT.plans)[3]!} />);
     expect(screen.getByText(/estimated: work a swatch first/)).toBeTruthy();
   });
 });
@@ -207,11 +208,11 @@ describe('the sheet', () => {
 describe('settings', () => {
   it('are taken at once, and tell what is kept where', () => {
     show(<SettingsPage />);
-    fireEvent.press(screen.getByText('lamp-light'));
+    fireEvent.press(screen.getByText('low light'));
     fireEvent.press(screen.getByText('inches'));
     expect(useSettings.getState()).toMatchObject({ theme: 'lamp', units: 'in' });
     act(() => useLine.setState({ reached: false }));
-    expect(screen.getByText(/The server is away/)).toBeTruthy();
+    expect(screen.getByText(/You are offline/)).toBeTruthy();
     act(() => useLine.setState({ reached: true }));
   });
 });

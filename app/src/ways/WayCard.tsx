@@ -1,5 +1,6 @@
-import { fitDefinition, formatNumber, shapeDefinition, type Way } from '@keep-snug/core';
+import { fitDefinition, fittingDefinition, formatNumber, shapeDefinition, type Way } from '@keep-snug/core';
 import { View } from 'react-native';
+import { ProgressBar } from 'react-native-paper';
 import { duration } from '@/board/duration';
 import { Drawing } from '@/drawing/Drawing';
 import { Action } from '@/parts/Action';
@@ -9,13 +10,18 @@ import { useColours } from '@/theme/useTheme';
 interface Props {
   way: Way;
   taken: boolean;
+  /** Fittings that the plan itself leaves off already. */
+  parked: readonly string[];
   onTake: () => void;
 }
 
 /** One way beside the others: its drawing, how sure it is, what it takes, and why. */
-export function WayCard({ way, taken, onTake }: Props) {
+export function WayCard({ way, taken, parked, onTake }: Props) {
   const colours = useColours();
   const { name } = shapeDefinition(way.shape)!;
+  const dropped = (way.plan?.parked ?? [])
+    .filter(({ kind }) => !parked.includes(kind))
+    .map(({ kind }) => fittingDefinition(kind)!.name.toLowerCase());
   const { chance = 0, metres = 0, minutes = 0, view } = way;
   return (
     <View
@@ -36,34 +42,30 @@ export function WayCard({ way, taken, onTake }: Props) {
         {name}
       </Words>
       {view ? <Drawing view={view} height={104} bare /> : null}
-      <Sureness share={chance} />
+      <ProgressBar
+        progress={chance}
+        color={colours.lichen}
+        style={{ height: 8, backgroundColor: colours.line }}
+        aria-hidden
+      />
       <Words as="strong">{`Fits ${Math.round(100 * chance)} times in 100`}</Words>
       <Words as="small">{`${fitDefinition(way.fit).name}, hook ${formatNumber(way.hookMm, 2)} mm`}</Words>
       <Words as="small">{`${formatNumber(metres, 0)} m${lasting(way)}; about ${duration(minutes)}`}</Words>
       <Words as="small" tone="faint" style={{ flexGrow: 1 }}>
         {way.why}
       </Words>
+      {dropped.length > 0 ? <Words as="small" tone="thread">{`Leaves off: ${dropped.join(', ')}.`}</Words> : null}
       {taken ? (
         <Words as="smallStrong" tone="lichen" style={{ minHeight: 48, paddingTop: 14 }}>
-          The plan as it stands
+          Current plan
         </Words>
       ) : (
         <View style={{ flexDirection: 'row', marginLeft: -4 }}>
-          <Action label={`Take this way: ${name}`} onPress={onTake}>
-            Take this way
+          <Action label={`Use this: ${name}`} onPress={onTake}>
+            Use this
           </Action>
         </View>
       )}
-    </View>
-  );
-}
-
-/** How much of the line fits, to be compared at a glance; the words beside it say the same. */
-function Sureness({ share }: { share: number }) {
-  const colours = useColours();
-  return (
-    <View aria-hidden style={{ height: 8, backgroundColor: colours.line }}>
-      <View style={{ width: `${Math.round(100 * share)}%`, height: 8, backgroundColor: colours.lichen }} />
     </View>
   );
 }
@@ -72,5 +74,5 @@ function Sureness({ share }: { share: number }) {
 function lasting({ enough }: Way): string {
   if (enough === null || enough === undefined) return '';
   if (enough > 0.9) return ', there is enough';
-  return enough < 0.5 ? ', not enough in the house' : ', it may just last';
+  return enough < 0.5 ? ', you do not have enough' : ', it may just last';
 }

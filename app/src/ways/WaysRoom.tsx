@@ -29,7 +29,7 @@ export function WaysRoom({ id, plan }: { id: string; plan: Plan }) {
       <RoomBar back={{ to: board, name: 'the plan' }}>
         <View style={{ flex: 1, paddingVertical: 8 }}>
           <Words as="heading" level={1} style={{ fontSize: 20 }}>
-            Ways to make it
+            Compare ways to make it
           </Words>
           <Words as="small" tone="faint">
             {plan.title}
@@ -73,28 +73,33 @@ export function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) =>
       {box.width > 0 && box.width < NARROW ? (
         <FieldRow>
           <Pick label="Compare" value={scope} options={SCOPES} onChange={(id) => setScope(id as Scope)} />
-          <Pick label="In order" value={order} options={ORDERS} onChange={(id) => setOrder(id as Order)} />
+          <Pick label="Sort by" value={order} options={ORDERS} onChange={(id) => setOrder(id as Order)} />
         </FieldRow>
       ) : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', columnGap: 24 }}>
           <Tabs label="Compare" as="radio" value={scope} options={SCOPES} onChange={setScope} />
-          <Tabs label="In order" as="radio" value={order} options={ORDERS} onChange={setOrder} />
+          <Tabs label="Sort by" as="radio" value={order} options={ORDERS} onChange={setOrder} />
         </View>
       )}
       <Words as="small" tone={stale ? 'thread' : 'faint'} live>
-        {stale ? 'Working them out…' : 'Taking one is a step like any other: undo on the board brings the plan back.'}
+        {stale ? 'Calculating…' : 'You can undo this on the plan page.'}
       </Words>
       {!stale && !found ? (
         <Notice
           tone="rowan"
           word="Nothing to compare yet"
-          text="The plan has an entry that cannot be worked out. Mend it on the board and come back."
+          text="The plan has an entry that needs a fix. Fix it on the plan page and come back."
         />
       ) : null}
       <View onLayout={onLayout} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: GAP }}>
         {possible.map((way) => (
           <View key={keyOf(way)} style={{ width: width > 0 ? width : '100%' }}>
-            <WayCard way={way} taken={isTaken(way, plan)} onTake={() => way.plan && onTake(way.plan)} />
+            <WayCard
+              way={way}
+              taken={isTaken(way, plan)}
+              parked={(plan.parked ?? []).map(({ kind }) => kind)}
+              onTake={() => way.plan && onTake(way.plan)}
+            />
           </View>
         ))}
       </View>
@@ -110,7 +115,7 @@ function Impossible({ ways }: { ways: readonly Way[] }) {
   return (
     <View style={{ gap: 8, paddingTop: 8 }}>
       <Words as="heading" level={2}>
-        Not for this thing
+        Not possible for this item
       </Words>
       {ways.map((way) => {
         const { name } = shapeDefinition(way.shape)!;

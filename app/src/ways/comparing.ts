@@ -3,7 +3,7 @@ import { FITS, type Plan, type Way, type WaysAsk } from '@keep-snug/core';
 /** How ways can be put in order. */
 export const ORDERS = [
   { id: 'worth', name: 'best first' },
-  { id: 'chance', name: 'surest first' },
+  { id: 'chance', name: 'best fit first' },
   { id: 'time', name: 'quickest first' },
   { id: 'yarn', name: 'least yarn first' },
 ] as const;

@@ -14,7 +14,7 @@ const found = ways({ plan: phone, fits: ['snug'] });
 
 const mockWays = jest.fn();
 const mockGo = { navigate: jest.fn(), push: jest.fn() };
-jest.mock('expo-router', () => ({ useRouter: () => mockGo }));
+jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
 jest.mock('@/worker/useReckonWorker', () => ({ useWays: (ask: unknown) => mockWays(ask) }));
 
 beforeEach(() => {
@@ -29,14 +29,14 @@ const planNow = () => useLibrary.getState().shelves.plans[planId]!.body;
 describe('ways to make it', () => {
   it('stand beside each other, those that cannot be with their reasons', () => {
     show(<WaysRoom id={planId} plan={phone} />);
-    expect(screen.getByText('The plan as it stands')).toBeTruthy();
+    expect(screen.getByText('Current plan')).toBeTruthy();
     expect(screen.getByText(/Its base is round, and this is flat/)).toBeTruthy();
     expect(screen.getAllByText(/Fits \d+ times in 100/).length).toBeGreaterThan(3);
   });
 
   it('are taken by a press, which is a step of the plan and leads back to the board', () => {
     show(<WaysRoom id={planId} plan={phone} />);
-    fireEvent.press(screen.getByLabelText('Take this way: Ring tube'));
+    fireEvent.press(screen.getByLabelText('Use this: Ring tube'));
     expect(planNow().shape.kind).toBe('ring-tube');
     expect(mockGo.navigate).toHaveBeenCalledWith(`/plan/${planId}`);
     act(() => useHistory.getState().undo(planId));
@@ -57,11 +57,11 @@ describe('ways to make it', () => {
   it('say that they are being worked out, and what is wrong when there is nothing to compare', () => {
     mockWays.mockReturnValue({ found: null, stale: true });
     const first = show(<WaysRoom id={planId} plan={phone} />);
-    expect(screen.getByText('Working them out…')).toBeTruthy();
+    expect(screen.getByText('Calculating…')).toBeTruthy();
     first.unmount();
     mockWays.mockReturnValue({ found: null, stale: false });
     show(<WaysRoom id={planId} plan={phone} />);
-    expect(screen.getByText(/an entry that cannot be worked out/)).toBeTruthy();
+    expect(screen.getByText(/an entry that needs a fix/)).toBeTruthy();
   });
 });
 

@@ -55,8 +55,8 @@ export function GaugeChart({ yarn, swatches }: Props) {
   const share = Math.round(Math.abs(100 * ratio));
   const words =
     share === 0
-      ? 'Your hand is that of the estimate.'
-      : `Your hand is ${share} % ${ratio < 0 ? 'tighter' : 'looser'} than the estimate.`;
+      ? 'Your gauge is as estimated.'
+      : `Your gauge is ${share} % ${ratio < 0 ? 'tighter' : 'looser'} than the estimate.`;
   const axis = { fontFamily: FAMILY.strong, fontSize: 13, fill: colours.faint };
   return (
     <View onLayout={onLayout} style={{ gap: 4 }}>

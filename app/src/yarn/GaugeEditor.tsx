@@ -17,17 +17,23 @@ import { Pick } from '@/parts/Pick';
 import { Words } from '@/parts/Words';
 
 const COUNTED = [
-  { key: 'stitches', name: 'Stitches across', one: 'stitches' },
-  { key: 'rows', name: 'Rows up', one: 'rows' },
-  { key: 'roundStitches', name: 'Stitches across, in rounds', one: 'stitches in rounds' },
-  { key: 'rounds', name: 'Rounds up', one: 'rounds' },
+  { key: 'stitches', name: 'Stitches (width)', one: 'stitches' },
+  { key: 'rows', name: 'Rows (height)', one: 'rows' },
+  { key: 'roundStitches', name: 'Stitches in rounds (width)', one: 'stitches in rounds' },
+  { key: 'rounds', name: 'Rounds (height)', one: 'rounds' },
   { key: 'chains', name: 'Chains', one: 'chains' },
 ] as const;
 
 type Counted = (typeof COUNTED)[number]['key'];
 
 /** What is counted off where the maker has not said otherwise. */
-const ASKED: GaugeMeasure = { count: 20, by: DEFAULT_METHOD };
+const ASKED: Asked = { count: 20, by: DEFAULT_METHOD };
+
+/** A line of a swatch while it is filled in: nothing is assumed that was not counted. */
+type Asked = Partial<GaugeMeasure>;
+
+const isMeasured = (line: Asked): line is GaugeMeasure =>
+  line.count !== undefined && (line.overMm !== undefined || line.reaches !== undefined);
 
 const STATES: readonly { id: SwatchState; name: string }[] = [
   { id: 'as-worked', name: 'as worked' },
@@ -49,20 +55,20 @@ interface Props {
  * only once its length is there: nothing is taken for measured that was not.
  */
 export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props) {
-  const [asked, setAsked] = useState<Partial<Record<Counted, GaugeMeasure>>>(() =>
+  const [asked, setAsked] = useState<Partial<Record<Counted, Asked>>>(() =>
     Object.fromEntries(asks.map((key) => [key, ASKED])),
   );
-  const ask = (key: Counted, measure?: GaugeMeasure) => setAsked((old) => ({ ...old, [key]: measure }));
+  const ask = (key: Counted, measure?: Asked) => setAsked((old) => ({ ...old, [key]: measure }));
   return (
     <View style={{ gap: 8 }}>
       {COUNTED.map(({ key, name, one }) => {
         const list: readonly GaugeMeasure[] = gauge[key] ?? [];
         const waits = asked[key];
-        const all = waits ? [...list, waits] : list;
+        const all: readonly Asked[] = waits ? [...list, waits] : list;
         const put = (next: readonly GaugeMeasure[]) => onChange({ ...gauge, [key]: next });
-        const change = (index: number, next: GaugeMeasure) => {
+        const change = (index: number, next: Asked) => {
+          if (!isMeasured(next)) return ask(key, next);
           if (index < list.length) return put(list.map((old, at) => (at === index ? next : old)));
-          if (next.overMm === undefined) return ask(key, next);
           ask(key);
           return put([...list, next]);
         };
@@ -82,13 +88,11 @@ export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
               {waits ? null : (
                 <Action onPress={() => ask(key, ASKED)}>
-                  {list.length > 0 ? `Measure ${one} once more` : `Measure ${one} of a swatch`}
+                  {list.length > 0 ? `Add another measurement of ${one}` : `Measure ${one} of a swatch`}
                 </Action>
               )}
               {key === 'chains' && round ? (
-                <Action onPress={() => put([...list, { count: ASKED.count, reaches: 'round' }])}>
-                  My chain reaches round it
-                </Action>
+                <Action onPress={() => ask(key, { reaches: 'round' })}>Measure with a chain around the item</Action>
               ) : null}
             </View>
           </View>
@@ -97,7 +101,7 @@ export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props
       {Object.values(gauge).some((list) => Array.isArray(list) && list.length > 0) ? (
         <FieldRow>
           <Pick
-            label="The swatch was measured"
+            label="Swatch state"
             value={gauge.state ?? 'as-worked'}
             options={STATES}
             onChange={(state) => onChange({ ...gauge, state: state as SwatchState })}
@@ -111,8 +115,8 @@ export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props
 interface MeasuredProps {
   name: string;
   one: string;
-  measure: GaugeMeasure;
-  onChange: (measure: GaugeMeasure) => void;
+  measure: Asked;
+  onChange: (measure: Asked) => void;
   onRemove: () => void;
 }
 
@@ -123,8 +127,8 @@ function Measured({ name, one, measure, onChange, onRemove }: MeasuredProps) {
         <Words as="smallStrong" tone="thread">
           {name}
         </Words>
-        <Action onPress={onRemove} label={`Take off: ${name}`}>
-          Take off
+        <Action onPress={onRemove} label={`Remove: ${name}`}>
+          Remove
         </Action>
       </View>
       <FieldRow>
@@ -135,13 +139,13 @@ function Measured({ name, one, measure, onChange, onRemove }: MeasuredProps) {
           max={1000}
           onChange={(count) => onChange({ ...measure, count })}
         />
-        {measure.reaches ? <Words as="small">reach just round the thing</Words> : null}
+        {measure.reaches ? <Words as="small">reach just around the item</Words> : null}
         {measure.reaches ? null : (
           <LengthField
-            label={`measure, ${one}`}
+            label={`Length of the ${one}`}
             mm={measure.overMm}
             typed={measure.typed}
-            help="Lay the tape along them."
+            help="Measure along the stitches."
             min={1}
             max={LONGEST_MM}
             onChange={({ mm, typed }) => onChange({ ...measure, overMm: mm, typed: typed.slice(0, 60) })}
@@ -149,7 +153,7 @@ function Measured({ name, one, measure, onChange, onRemove }: MeasuredProps) {
         )}
         {measure.reaches ? null : (
           <Pick
-            label={`${name}, taken with`}
+            label={`${name}: measured with`}
             value={measure.by ?? DEFAULT_METHOD}
             options={METHODS}
             onChange={(by) => onChange({ ...measure, by: by as Method })}

@@ -1,4 +1,5 @@
 import {
+  CATEGORIES,
   fabricFromSwatch,
   fabricIfMeasured,
   formatLength,
@@ -7,60 +8,79 @@ import {
   term,
   type LengthUnit,
   type WorkedFabric,
-  isBlank,
   upTo,
 } from '@keep-snug/core';
 import type { SwatchRecord, YarnRecord } from '@keep-snug/core/documents';
-import { View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { CardBox } from '@/parts/CardBox';
 import { Clash } from '@/parts/Clash';
 import { EmptyPlace } from '@/parts/EmptyPlace';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
 import { NumberField } from '@/parts/NumberField';
-import { Page } from '@/parts/Page';
+import { ListTools } from '@/parts/ListTools';
+import { MoreMenu } from '@/parts/MoreMenu';
+import { ListPage } from '@/parts/Page';
+import { Press } from '@/parts/Press';
+import { useFinding } from '@/parts/useFinding';
 import { Pick } from '@/parts/Pick';
-import { TextField } from '@/parts/TextField';
 import { FigureLine } from '@/parts/FigureLine';
 import { Words } from '@/parts/Words';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { useDeleting } from '@/state/deleting';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
+import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
-import { useState } from 'react';
 import { GaugeChart } from './GaugeChart';
 import { GaugeEditor } from './GaugeEditor';
+import { NewYarn } from './NewYarn';
 import { SampleSwatch } from './SampleSwatch';
+import { YarnFields } from './YarnFields';
 
 /** Yarns with what is left, and the swatches worked in them. */
 export function YarnBox() {
   const yarns = useShelf('yarns');
   const swatches = useShelf('swatches');
-  const addYarn = () =>
-    void useLibrary.getState().add('yarns', { name: 'new yarn', yarn: { name: 'new yarn', metresPer100g: 200 } });
+  const [adding, setAdding] = useState(false);
+  const entries = useMemo(
+    () =>
+      yarns.map(([id, held]) => {
+        const { name, yarn } = held.body;
+        return { id, name, words: [yarn.fibre, yarn.colour].filter(Boolean).join(' '), held };
+      }),
+    [yarns],
+  );
+  const finding = useFinding(entries);
   return (
-    <Page
-      title="Yarn box"
-      actions={
-        <Action main onPress={addYarn}>
-          Add a yarn
-        </Action>
-      }
-    >
-      {yarns.length === 0 ? (
-        <EmptyPlace
-          title="No yarn in the box"
-          text="Add one with the metres its band names. A swatch of it sizes everything you make in it."
-          action={{ name: 'Add the first yarn', do: addYarn }}
-        >
-          <SampleSwatch />
-        </EmptyPlace>
-      ) : null}
-      {yarns.map(([id, held]) => (
-        <Yarn key={id} id={id} held={held} swatches={swatches.filter(([, swatch]) => swatch.body.yarn === id)} />
-      ))}
+    <>
+      <ListPage
+        title="Yarn box"
+        says="Your yarns, what is left of them, and the swatches you have measured."
+        {...(adding ? {} : { main: { name: 'Add a yarn', do: () => setAdding(true) } })}
+        over={
+          <>
+            {adding ? <NewYarn onDone={() => setAdding(false)} /> : null}
+            {yarns.length === 0 && !adding ? (
+              <EmptyPlace
+                title="No yarn in the box"
+                text="Add one with its weight, or the metres its band names. A swatch of it sizes everything you make in it."
+                action={{ name: 'Add your first yarn', do: () => setAdding(true) }}
+              >
+                <SampleSwatch />
+              </EmptyPlace>
+            ) : null}
+            <ListTools what="yarns" finding={finding} />
+          </>
+        }
+        items={finding.found.map(({ id, held }) => ({
+          key: id,
+          draw: () => <Yarn id={id} held={held} swatches={swatches.filter(([, swatch]) => swatch.body.yarn === id)} />,
+        }))}
+      />
       <WorkingsPanel />
-    </Page>
+    </>
   );
 }
 
@@ -70,65 +90,63 @@ interface YarnProps {
   swatches: [string, LocalDocument<SwatchRecord>][];
 }
 
+/** What is known of a yarn, in a line. */
+function factsOf({ yarn, gramsLeft }: YarnRecord, terms: 'US' | 'UK'): string {
+  const { category } = yarn;
+  return [
+    category === undefined ? null : `${CATEGORIES[category]!.name[terms]} (${category})`,
+    yarn.metresPer100g ? `${formatNumber(yarn.metresPer100g)} m in 100 g` : null,
+    yarn.fibre,
+    gramsLeft === undefined ? null : `${formatNumber(gramsLeft)} g left`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** A yarn: the card opens what can be changed of it. */
 function Yarn({ id, held, swatches }: YarnProps) {
   const { body } = held;
-  const colours = useColours();
   const [open, setOpen] = useState(false);
-  const { add, change } = useLibrary.getState();
-  const { remove } = useDeleting.getState();
-  const { yarn } = body;
-  const facts = [
-    yarn.metresPer100g ? `${formatNumber(yarn.metresPer100g)} m in 100 g` : null,
-    yarn.category === undefined ? null : `category ${yarn.category}`,
-    yarn.fibre,
-    body.gramsLeft === undefined ? null : `${formatNumber(body.gramsLeft)} g left`,
-  ].filter(Boolean);
-  const name = (next: string) =>
-    change('yarns', id, {
-      ...body,
-      name: isBlank(next) ? 'yarn' : upTo(next, 120),
-      yarn: { ...yarn, name: upTo(next, 120) },
-    });
+  const terms = useSettings((state) => state.terms);
+  const remove = useDeleting((state) => state.remove);
+  const change = (next: YarnRecord) => {
+    useUsed.getState().touch(id);
+    useLibrary.getState().change('yarns', id, next);
+  };
+  const addSwatch = () =>
+    useLibrary
+      .getState()
+      .add('swatches', { name: `${body.name} on 4 mm`, yarn: id, stitch: 'single', hookMm: 4, gauge: {} });
   return (
-    <View
-      role="group"
-      aria-label={body.name}
-      style={{ backgroundColor: colours.surface, borderWidth: 1, borderColor: colours.line, padding: 16, gap: 10 }}
-    >
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16 }}>
-        <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 240 }}>
+    <CardBox label={body.name}>
+      <View style={STYLES.line}>
+        <Press label={`Edit: ${body.name}`} expanded={open} onPress={() => setOpen(!open)} style={{ flex: 1 }}>
           <Words as="heading" level={2}>
             {body.name}
           </Words>
-          <Words tone="faint">{facts.join(', ')}</Words>
-        </View>
-        <View style={{ flexDirection: 'row', columnGap: 16 }}>
-          <Action label={`${open ? 'Close' : 'Change'}: ${body.name}`} onPress={() => setOpen(!open)}>
-            {open ? 'Close' : 'Change'}
-          </Action>
-          <Action label={`Delete: ${body.name}`} onPress={() => remove('yarns', id, body.name)}>
-            Delete
-          </Action>
-        </View>
+          <Words tone="faint">{factsOf(body, terms)}</Words>
+        </Press>
+        <MoreMenu
+          of={body.name}
+          entries={[
+            { name: open ? 'Close' : 'Edit', do: () => setOpen(!open) },
+            { name: 'Delete', do: () => remove('yarns', id, body.name) },
+          ]}
+        />
       </View>
       {open ? (
-        <FieldRow>
-          <TextField label="Yarn name" value={yarn.name ?? body.name} onChange={name} />
-          <NumberField
-            label="Metres per 100 g"
-            value={yarn.metresPer100g}
-            min={5}
-            max={5000}
-            onChange={(metresPer100g) => change('yarns', id, { ...body, yarn: { ...yarn, metresPer100g } })}
-          />
-          <NumberField
-            label="Left, in grams"
-            value={body.gramsLeft}
-            min={0}
-            max={100_000}
-            onChange={(gramsLeft) => change('yarns', id, { ...body, gramsLeft })}
-          />
-        </FieldRow>
+        <>
+          <YarnFields yarn={body.yarn} onChange={(yarn) => change({ ...body, name: yarn.name ?? body.name, yarn })} />
+          <FieldRow>
+            <NumberField
+              label="Left, in grams"
+              value={body.gramsLeft}
+              min={0}
+              max={100_000}
+              onChange={(gramsLeft) => change({ ...body, gramsLeft })}
+            />
+          </FieldRow>
+        </>
       ) : null}
       <Clash kind="yarns" id={id} held={held} />
       <GaugeChart yarn={body} swatches={swatches.map(([, swatch]) => swatch.body)} />
@@ -136,22 +154,11 @@ function Yarn({ id, held, swatches }: YarnProps) {
         <Swatch key={key} id={key} held={swatch} yarn={body} />
       ))}
       <View style={{ flexDirection: 'row' }}>
-        <Action
-          label={`Add a swatch of ${body.name}`}
-          onPress={() =>
-            add('swatches', {
-              name: `${body.name} on 4 mm`,
-              yarn: id,
-              stitch: 'single',
-              hookMm: 4,
-              gauge: {},
-            })
-          }
-        >
+        <Action label={`Add a swatch of ${body.name}`} onPress={addSwatch}>
           Add a swatch
         </Action>
       </View>
-    </View>
+    </CardBox>
   );
 }
 
@@ -169,8 +176,11 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
   const units = useSettings((state) => state.units);
   const unmeasured = !body.gauge.stitches?.length;
   const [open, setOpen] = useState(unmeasured);
-  const { change } = useLibrary.getState();
-  const { remove } = useDeleting.getState();
+  const remove = useDeleting((state) => state.remove);
+  const change = (next: SwatchRecord) => {
+    useUsed.getState().touch(id);
+    useLibrary.getState().change('swatches', id, next);
+  };
   const worked = fabricIfMeasured(fabricFromSwatch(body, yarn.yarn));
   return (
     <View
@@ -178,21 +188,25 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
       aria-label={`Swatch, ${body.name}`}
       style={{ borderLeftWidth: 5, borderColor: colours.thread, paddingLeft: 12, gap: 4 }}
     >
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16 }}>
-        <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 240 }}>
+      <View style={STYLES.line}>
+        <Press
+          label={`Edit the swatch: ${body.name}`}
+          expanded={open}
+          onPress={() => setOpen(!open)}
+          style={{ flex: 1 }}
+        >
           <Words as="strong">{`Swatch: ${term(body.stitch, terms)}, hook ${formatNumber(body.hookMm, 2)} mm`}</Words>
           <Words as="small" tone="faint">
             {unmeasured || !worked ? 'not measured yet' : handIn(worked, units)}
           </Words>
-        </View>
-        <View style={{ flexDirection: 'row', columnGap: 16 }}>
-          <Action label={`${open ? 'Close' : 'Change'} the swatch: ${body.name}`} onPress={() => setOpen(!open)}>
-            {open ? 'Close' : 'Change'}
-          </Action>
-          <Action label={`Delete the swatch: ${body.name}`} onPress={() => remove('swatches', id, body.name)}>
-            Delete
-          </Action>
-        </View>
+        </Press>
+        <MoreMenu
+          of={`the swatch ${body.name}`}
+          entries={[
+            { name: open ? 'Close' : 'Edit', do: () => setOpen(!open) },
+            { name: 'Delete', do: () => remove('swatches', id, body.name) },
+          ]}
+        />
       </View>
       <Clash kind="swatches" id={id} held={held} />
       {open ? (
@@ -204,7 +218,7 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
               options={STITCHES.filter(({ id: stitch, wantsSwatch }) => !wantsSwatch || stitch === body.stitch).map(
                 ({ id: stitch, name }) => ({ id: stitch, name: name[terms] }),
               )}
-              onChange={(stitch) => change('swatches', id, { ...body, stitch })}
+              onChange={(stitch) => change({ ...body, stitch })}
             />
             <NumberField
               label="Hook"
@@ -212,15 +226,13 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
               value={body.hookMm}
               min={0.5}
               max={40}
-              onChange={(hookMm) =>
-                change('swatches', id, { ...body, hookMm, name: upTo(`${yarn.name} on ${hookMm} mm`, 120) })
-              }
+              onChange={(hookMm) => change({ ...body, hookMm, name: upTo(`${yarn.name} on ${hookMm} mm`, 120) })}
             />
           </FieldRow>
           <GaugeEditor
             gauge={body.gauge}
             asks={unmeasured ? ['stitches', 'rows'] : []}
-            onChange={(gauge) => change('swatches', id, { ...body, gauge })}
+            onChange={(gauge) => change({ ...body, gauge })}
           />
           {worked ? (
             <>
@@ -233,3 +245,5 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
     </View>
   );
 }
+
+const STYLES = StyleSheet.create({ line: { flexDirection: 'row', alignItems: 'center', columnGap: 8 } });

@@ -23,17 +23,34 @@ export interface YarnSpec {
  */
 export const CATEGORIES: readonly {
   id: number;
+  /** What such yarn is called on both sides of the sea. */
+  name: Readonly<Record<'US' | 'UK', string>>;
   metresPer100g: number;
   band?: { stitches: readonly [number, number]; hooksMm: readonly [number, number] };
 }[] = [
-  { id: 0, metresPer100g: 700 },
-  { id: 1, metresPer100g: 400, band: { stitches: [21, 32], hooksMm: [2.25, 3.5] } },
-  { id: 2, metresPer100g: 325, band: { stitches: [16, 20], hooksMm: [3.5, 4.5] } },
-  { id: 3, metresPer100g: 225, band: { stitches: [12, 17], hooksMm: [4.5, 5.5] } },
-  { id: 4, metresPer100g: 190, band: { stitches: [11, 14], hooksMm: [5.5, 6.5] } },
-  { id: 5, metresPer100g: 120, band: { stitches: [8, 11], hooksMm: [6.5, 9] } },
-  { id: 6, metresPer100g: 70, band: { stitches: [7, 9], hooksMm: [9, 15] } },
-  { id: 7, metresPer100g: 30, band: { stitches: [1, 6], hooksMm: [15, 25] } },
+  { id: 0, name: { US: 'lace', UK: 'lace' }, metresPer100g: 700 },
+  {
+    id: 1,
+    name: { US: 'sock, fingering', UK: '4 ply' },
+    metresPer100g: 400,
+    band: { stitches: [21, 32], hooksMm: [2.25, 3.5] },
+  },
+  { id: 2, name: { US: 'sport', UK: '5 ply' }, metresPer100g: 325, band: { stitches: [16, 20], hooksMm: [3.5, 4.5] } },
+  {
+    id: 3,
+    name: { US: 'light worsted, DK', UK: 'DK' },
+    metresPer100g: 225,
+    band: { stitches: [12, 17], hooksMm: [4.5, 5.5] },
+  },
+  { id: 4, name: { US: 'worsted', UK: 'aran' }, metresPer100g: 190, band: { stitches: [11, 14], hooksMm: [5.5, 6.5] } },
+  { id: 5, name: { US: 'bulky', UK: 'chunky' }, metresPer100g: 120, band: { stitches: [8, 11], hooksMm: [6.5, 9] } },
+  {
+    id: 6,
+    name: { US: 'super bulky', UK: 'super chunky' },
+    metresPer100g: 70,
+    band: { stitches: [7, 9], hooksMm: [9, 15] },
+  },
+  { id: 7, name: { US: 'jumbo', UK: 'jumbo' }, metresPer100g: 30, band: { stitches: [1, 6], hooksMm: [15, 25] } },
 ];
 
 /** Standard uncertainty of an estimated yarn diameter, as a fraction (prior, ours). */

@@ -66,6 +66,6 @@ export const beltLoop: FittingDefinition = {
   asks: ['free-back'],
   because: 'It is sewn to a back that has nothing on it.',
   figures: { length: 'Length', width: 'Width' },
-  options: [{ key: 'beltMm', kind: 'length', label: 'Belt, wide', min: 5, max: 150, default: 40 }],
+  options: [{ key: 'beltMm', kind: 'length', label: 'Belt width', min: 5, max: 150, default: 40 }],
   place,
 };

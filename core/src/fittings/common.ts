@@ -134,11 +134,11 @@ export function centredOn(total: number, taken: number): { before: number; after
 
 /** A button as it is measured. */
 export const BUTTON_FIELDS: readonly Field[] = [
-  { key: 'buttonMm', kind: 'length', label: 'Button, across', min: 5, max: 80, default: 20 },
+  { key: 'buttonMm', kind: 'length', label: 'Button diameter', min: 5, max: 80, default: 20 },
   {
     key: 'buttonThicknessMm',
     kind: 'length',
-    label: 'Button, thickness',
+    label: 'Button thickness',
     min: 1,
     max: 20,
     default: BUTTON_THICKNESS_MM,

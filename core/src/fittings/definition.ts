@@ -1,7 +1,7 @@
 import type { Instruction, WorkedFabric } from '../fabric';
 import type { Advice, Figure } from '../figure';
 import type { WorkedFit } from '../fit';
-import type { Built, Demands, Offer, Part, Piece, ShapeSchools, View, WorkStep } from '../shapes';
+import type { Notion, Built, Demands, Offer, Part, Piece, ShapeSchools, View, WorkStep } from '../shapes';
 import type { CarrierSpec, Hazard, Say, WorkedThing } from '../things';
 import type { Field, FieldValue, FieldValues } from '../units';
 
@@ -29,12 +29,7 @@ export interface FittingContext extends DemandContext {
   schools: ShapeSchools;
 }
 
-/** Something to have at hand besides yarn and hook. */
-export interface Notion {
-  name: string;
-  size?: string;
-  count: number;
-}
+export type { Notion };
 
 /** A place a fitting takes up on a face, mm from its left and top edge; two of them must not overlap. */
 export interface Area {

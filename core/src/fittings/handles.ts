@@ -113,7 +113,7 @@ function roomAdvice(mm: number, size: string) {
 
 export const handles: FittingDefinition = {
   id: 'handles',
-  name: 'Handles in the wall',
+  name: 'Side handles',
   summary: 'Two openings near the top, alike and opposite, to carry it by.',
   asks: ['round-mouth'],
   because: 'They are left open in a round.',
@@ -132,7 +132,7 @@ export const handles: FittingDefinition = {
     {
       key: 'openMm',
       kind: 'length',
-      label: 'Opening, wide',
+      label: 'Opening width',
       help: 'Left empty: as usual for a hand or a finger.',
       min: 20,
       max: 400,

@@ -85,7 +85,7 @@ export const stackedPockets: FittingDefinition = {
   figures: { width: 'Width', height: 'Height' },
   options: [
     { key: 'count', kind: 'number', label: 'How many', unit: '', whole: true, min: 1, max: 3, default: 1 },
-    { key: 'heightMm', kind: 'length', label: 'Pocket, high', min: 20, max: 400, default: 60 },
+    { key: 'heightMm', kind: 'length', label: 'Pocket height', min: 20, max: 400, default: 60 },
   ],
   place,
 };

@@ -68,12 +68,22 @@ function loopOf({ carrier, path, options }: DemandContext): Mm {
   return chosen(loop.mm, 'mm', 'measured on the body');
 }
 
+/** What is carried where nothing is known of it, g (prior, ours). */
+const USUAL_LOAD = { g: 300, sd: 150 };
+
+/** What hangs on the strap: as typed, as the thing weighs filled, or a guess that asks to be answered. */
+function loadOf({ options, thing }: FittingContext): Figure<'g'> {
+  if (options.loadG !== undefined) return chosen(Number(options.loadG), 'g', 'typed');
+  return thing.mass ?? prior(USUAL_LOAD.g, 'g', USUAL_LOAD.sd, 'not known: a guess');
+}
+
 function place(context: FittingContext): Placed {
-  const { built, fabric, options, path, thing, schools } = context;
+  const { built, fabric, options, path, schools } = context;
   const loop = loopOf(context);
   const kind = kindOf(options.strap);
   const rows = Number(options.rows);
-  const loadG = Number(options.loadG ?? thing.mass?.value ?? 300);
+  const load = loadOf(context);
+  const loadG = load.value;
   const tested = options.hangTestPercent;
   const grows: Figure<'1'> =
     tested === undefined
@@ -95,7 +105,7 @@ function place(context: FittingContext): Placed {
   const made = strapMade(kind.id, length, fabric, rows, schools);
   const anchors = anchorWords(built);
   return {
-    figures: { loop, length, growth: grows, ...made.figures },
+    figures: { loop, load, length, growth: grows, ...made.figures },
     place: `${kind.name}, {mm:${formatNumber(length.value)}} to make, anchors ${anchors}`,
     rows: [],
     ...(made.piece ? { pieces: [made.piece] } : {}),
@@ -255,8 +265,9 @@ export const strap: FittingDefinition = {
   hazards: ['cord'],
   figures: {
     loop: 'Body loop',
+    load: 'Weight it carries',
     length: 'Length',
-    growth: 'Grows under its load, as a share',
+    growth: 'Stretch under load',
     chains: 'Chains',
     made: 'As made',
     cut: 'Cut length',
@@ -276,8 +287,8 @@ export const strap: FittingDefinition = {
     {
       key: 'loadG',
       kind: 'number',
-      label: 'It carries',
-      help: 'Left empty: what the thing weighs.',
+      label: 'Weight it carries',
+      help: 'Left empty: what the item weighs, filled.',
       unit: 'g',
       min: 0,
       max: 20_000,

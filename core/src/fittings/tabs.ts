@@ -98,6 +98,6 @@ export const tabs: FittingDefinition = {
   because: 'They hang from a back, over a bar.',
   hazards: ['small-part'],
   figures: { length: 'Length', width: 'Width', hole: 'Hole' },
-  options: [{ key: 'buttonMm', kind: 'length', label: 'Buttons, across', min: 8, max: 50, default: 18 }],
+  options: [{ key: 'buttonMm', kind: 'length', label: 'Button diameter', min: 8, max: 50, default: 18 }],
   place,
 };

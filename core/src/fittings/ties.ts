@@ -82,7 +82,7 @@ export const ties: FittingDefinition = {
       ],
       default: 'none',
     },
-    { key: 'turns', kind: 'number', label: 'Turns round it', unit: '', whole: true, min: 1, max: 6, default: 1 },
+    { key: 'turns', kind: 'number', label: 'Turns around it', unit: '', whole: true, min: 1, max: 6, default: 1 },
   ],
   place,
 };

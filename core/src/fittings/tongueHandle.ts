@@ -84,7 +84,7 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
   const r = chosen(courses.length, 'rows', 'rows of the tongue');
   const piece: Piece = {
     id: 'tongue',
-    name: 'Tongue handle',
+    name: 'Top handle',
     times: 1,
     worked: 'rows',
     foundation: {
@@ -159,7 +159,7 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
 
 export const tongueHandle: FittingDefinition = {
   id: 'tongue-handle',
-  name: 'Tongue handle',
+  name: 'Top handle',
   summary: 'One handle over the middle, from one half of the mouth to the other.',
   asks: ['round-mouth'],
   because: 'It goes on from a mouth worked in rounds.',
@@ -168,7 +168,7 @@ export const tongueHandle: FittingDefinition = {
     {
       key: 'foot',
       kind: 'number',
-      label: 'Stitches at its foot',
+      label: 'Stitches at the base',
       unit: 'stitches',
       whole: true,
       min: 2,
@@ -178,7 +178,7 @@ export const tongueHandle: FittingDefinition = {
     {
       key: 'run',
       kind: 'number',
-      label: 'Stitches along its run',
+      label: 'Stitches along the handle',
       unit: 'stitches',
       whole: true,
       min: 1,

@@ -64,7 +64,7 @@ export const tassel: FittingDefinition = {
   asks: [],
   figures: { yarn: 'Yarn for it' },
   options: [
-    { key: 'lengthMm', kind: 'length', label: 'Tassel, long', min: 15, max: 300, default: 60 },
+    { key: 'lengthMm', kind: 'length', label: 'Tassel length', min: 15, max: 300, default: 60 },
     { key: 'wraps', kind: 'number', label: 'Wraps', unit: '', whole: true, min: 5, max: 120, default: 25 },
   ],
   place: placeTassel,
@@ -163,8 +163,8 @@ export const tag: FittingDefinition = {
   hazards: ['glue'],
   figures: { width: 'Width', height: 'Height' },
   options: [
-    { key: 'widthMm', kind: 'length', label: 'Tag, wide', min: 5, max: 80, default: 25 },
-    { key: 'heightMm', kind: 'length', label: 'Tag, high', min: 5, max: 80, default: 15 },
+    { key: 'widthMm', kind: 'length', label: 'Tag width', min: 5, max: 80, default: 25 },
+    { key: 'heightMm', kind: 'length', label: 'Tag height', min: 5, max: 80, default: 15 },
   ],
   place: placeTag,
 };

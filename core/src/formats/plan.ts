@@ -207,6 +207,12 @@ export const planForm: ObjectForm = {
       atMostOne: ['easePercent', 'easeMm'],
     }),
     fittings: optional({ is: 'list', max: 20, of: { is: 'variant', by: 'kind', forms: optionForms(FITTINGS) } }),
+    parked: optional({
+      is: 'list',
+      max: 40,
+      of: { is: 'variant', by: 'kind', forms: optionForms(FITTINGS) },
+      note: 'fittings kept for another shape',
+    }),
     picks: optional({
       is: 'map',
       of: { is: 'number', min: 1, max: MOST_COURSES, whole: true },

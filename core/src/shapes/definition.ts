@@ -145,6 +145,15 @@ export interface WorkStep {
   minutes?: number;
   /** Seam sewn in it, mm, and how: what yarn it takes. */
   seam?: { mm: number; factor: number };
+  /** What it takes besides yarn. */
+  notions?: readonly Notion[];
+}
+
+/** Something to have at hand besides yarn and hook. */
+export interface Notion {
+  name: string;
+  size?: string;
+  count: number;
 }
 
 /** What to look at, and what to do if it is wrong. */

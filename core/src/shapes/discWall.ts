@@ -1,3 +1,4 @@
+import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, refuseBeyond, shareOut } from '../counts';
 import { BASES, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
@@ -122,7 +123,7 @@ function build(context: ShapeContext): Built {
     height,
     summary: `Ring of ${start}, base of ${plural(disc.counts.length, 'round')} to ${count}; ${plural(wallRounds, 'round')} of wall${shoulder ? `; taken in to ${shoulder.neck}` : ''}`,
     notes: {
-      1: 'Hang a marker in the first stitch, and move it up as you go.',
+      1: MARK_FIRST_STITCH,
       [disc.counts.length]: 'The base is done.',
     },
   });

@@ -1,3 +1,4 @@
+import { markBothEnds } from './common/markers';
 import { chosen, derive, type Advice, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
 import { formatLength, formatNumber, plural, type Field } from '../units';
@@ -25,7 +26,7 @@ const options: readonly Field[] = [
   {
     key: 'beltMm',
     kind: 'length',
-    label: 'Belt, wide',
+    label: 'Belt width',
     help: 'For the loop behind; 0 leaves it off.',
     min: 0,
     max: 120,
@@ -62,7 +63,7 @@ function build(context: ShapeContext): Built {
       ],
       edge: 'seam',
       notes: ([first]) => ({
-        [first!.to]: 'Hang a marker at each end of this row: the pouch ends here, the turn begins.',
+        [first!.to]: markBothEnds('the pouch ends here, the turn begins.'),
       }),
     },
     context,

@@ -1,3 +1,4 @@
+import { MARK_FIRST_STITCH } from './common/markers';
 import { chosen, derive } from '../figure';
 import { bottomGive } from '../fit';
 import type { Built, Foundation, ShapeContext, ShapeDefinition, WorkStep } from './definition';
@@ -50,7 +51,7 @@ function build(context: ShapeContext): Built {
     width,
     height,
     summary: `Chain ${count}, join to a ring: ${count} stitches round, ${rounds} rounds`,
-    notes: { 1: 'Hang a marker in the first stitch, and move it up as you go.' },
+    notes: { 1: MARK_FIRST_STITCH },
   });
   const up = height.value - bottomGive(thing.depth, fabric.thickness).value;
   return {

@@ -1,3 +1,4 @@
+import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, flatIncrease, ovalCounts, ovalFloor, type CountCondition, refuseBeyond } from '../counts';
 import { inOne, work, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
@@ -148,7 +149,7 @@ function build(context: ShapeContext): Built {
     width,
     height,
     summary: `Chain ${chainCount}, round both its sides: ${bottom.counts.join(', ')}; ${wallRounds} rounds of ${wallCount}`,
-    notes: { 1: 'Hang a marker in the first stitch, and move it up as you go.' },
+    notes: { 1: MARK_FIRST_STITCH },
   });
   const up = withFloor ? height.value : height.value - bottomGive(thing.depth, t).value;
   return {

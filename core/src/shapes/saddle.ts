@@ -1,3 +1,4 @@
+import { MARK_FIRST_STITCH } from './common/markers';
 import { BUTTON_THICKNESS_MM, EVEN, refuseBeyond, slotChains } from '../counts';
 import { work, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, sum, type Advice, type Figure } from '../figure';
@@ -37,13 +38,13 @@ const options: readonly Field[] = [
   {
     key: 'pocketMm',
     kind: 'length',
-    label: 'Pockets, deep',
+    label: 'Pocket depth',
     help: 'Left empty: two thirds of the tallest thing.',
     min: 20,
     max: LONGEST_MM,
     optional: true,
   },
-  { key: 'buttonMm', kind: 'length', label: 'Tab buttons, across', min: 8, max: 60, default: 20 },
+  { key: 'buttonMm', kind: 'length', label: 'Tab button diameter', min: 8, max: 60, default: 20 },
 ];
 
 /** What goes in front and what behind, in the order of the list. */
@@ -262,7 +263,7 @@ function pieceOf({ fabric, schools }: ShapeContext, sizes: Sizes, n: Figure<'sti
     width,
     height,
     summary: `Chain ${half + skipped}, round both its sides: ${2 * half} stitches, ${pocketRounds} rounds; ${spanRows} rows of ${half}; chain ${half}, ${pocketRounds} rounds of ${2 * half}`,
-    notes: { 1: 'Hang a marker in the first stitch, and move it up as you go.' },
+    notes: { 1: MARK_FIRST_STITCH },
   });
 }
 
@@ -370,6 +371,7 @@ function assembly({ options: given }: ShapeContext, width: number, half: number,
         repair: 'Set the buttons a row lower.',
       },
       minutes: 8,
+      notions: [{ name: 'button', size: `${formatNumber(Number(given.buttonMm))} mm`, count: 2 }],
     },
   ];
 }

@@ -1,3 +1,4 @@
+import { markBothEnds } from './common/markers';
 import type { RowSpan } from '../counts';
 import { chosen, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
@@ -21,7 +22,7 @@ const options: readonly Field[] = [
   {
     key: 'edging',
     kind: 'number',
-    label: 'Edging all round',
+    label: 'Edging all around',
     help: 'Rounds of single worked on the strip before it is folded.',
     unit: 'rounds',
     whole: true,
@@ -119,10 +120,9 @@ function build(context: ShapeContext): Built {
 
 function markers(sections: readonly RowSpan[]): Record<number, string> {
   const notes: Record<number, string> = {
-    [sections[0]!.to]: 'Hang a marker at each end of this row: the bottom fold.',
+    [sections[0]!.to]: markBothEnds('the bottom fold.'),
   };
-  if (sections.length > 2)
-    notes[sections[1]!.to] = 'Hang a marker at each end of this row: the back ends here, the turn begins.';
+  if (sections.length > 2) notes[sections[1]!.to] = markBothEnds('the back ends here, the turn begins.');
   return notes;
 }
 

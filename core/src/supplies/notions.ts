@@ -2,7 +2,7 @@ import type { Notion } from '../fittings';
 import { formatNumber } from '../units';
 import type { FabricSpec, WorkedFabric } from '../fabric';
 
-/** What to have at hand besides yarn: hooks, needle, markers, and what the fittings want; alike ones added up. */
+/** What to have at hand besides yarn: hooks, needle, and what pieces, steps and fittings ask for; alike ones added up. */
 export function notionsOf(spec: FabricSpec, { yarn }: WorkedFabric, wanted: readonly Notion[]): Notion[] {
   const always: Notion[] = [
     { name: 'hook', size: `${formatNumber(spec.hookMm, 2)} mm`, count: 1 },
@@ -10,7 +10,6 @@ export function notionsOf(spec: FabricSpec, { yarn }: WorkedFabric, wanted: read
       ? []
       : [{ name: 'hook for the chain', size: `${formatNumber(spec.chainHookMm, 2)} mm`, count: 1 }]),
     { name: 'blunt needle', size: `eye for ${formatNumber(yarn.value)} mm yarn`, count: 1 },
-    { name: 'markers', count: 2 },
   ];
   const summed: Notion[] = [];
   for (const notion of [...always, ...wanted]) {

@@ -1,5 +1,6 @@
 import { derive, type Figure } from '../figure';
 import { LONGEST_MM, type LengthField } from '../units';
+import type { GoesWith } from './goesWith';
 import type { Sketch } from './definition';
 import type { Hazard } from './hazards';
 import type { Measure } from './measure';
@@ -22,6 +23,8 @@ export interface CarrierDefinition {
   sketch?: Sketch;
   /** A first guess, to be measured at once. */
   start: CarrierSpec;
+  /** What usually goes with it, proposed where it is missing. */
+  goesWith: GoesWith;
   hazards: (carrier: CarrierSpec) => readonly Hazard[];
 }
 
@@ -40,9 +43,10 @@ export const CARRIERS: readonly CarrierDefinition[] = [
   {
     id: 'bar',
     name: 'A bar or an arm',
-    examples: 'hide rail, chair arm, bed rail',
+    examples: 'hide rail, walking frame, pushchair, bed rail, chair or sofa arm',
     on: 'a bar',
     start: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 80 }, dropBack: { mm: 80 } },
+    goesWith: { shape: 'saddle', because: 'It hangs over the bar with a pocket on each side.' },
     hazards: (carrier) => (isFlat(carrier) ? ['equipment', 'above-sleepers'] : ['equipment']),
     sketch: {
       outline: 'M36 30a14 14 0 1 0 28 0a14 14 0 1 0 -28 0M31 66V30a19 19 0 0 1 38 0V78',
@@ -55,9 +59,9 @@ export const CARRIERS: readonly CarrierDefinition[] = [
       },
     },
     measures: [
-      length('diameter', 'Bar, across', 'A round bar.'),
-      length('width', 'Arm, wide', 'A flat arm.'),
-      length('thickness', 'Arm, thick', 'How deep its edge is.'),
+      length('diameter', 'Bar diameter', 'A round bar.'),
+      length('width', 'Arm width', 'A flat arm.'),
+      length('thickness', 'Arm thickness', 'How deep its edge is.'),
       length(
         'dropFront',
         'Drop in front',
@@ -70,14 +74,15 @@ export const CARRIERS: readonly CarrierDefinition[] = [
   {
     id: 'body',
     name: 'The body',
-    examples: 'over the shoulder, round the wrist, in the hand',
+    examples: 'over the shoulder, around the wrist, in the hand',
     on: 'the body',
     start: { kind: 'body', loop: { mm: 1100, by: 'tape' } },
+    goesWith: { fitting: 'strap', because: 'Something has to go over the shoulder or the wrist.' },
     hazards: () => [],
     measures: [
       length('loop', 'Loop', 'Where the strap runs, anchor to anchor: by tape, or by a chain held there.', false),
-      length('wrist', 'Wrist, round', 'For a strap round the wrist.'),
-      length('hand', 'Hand, round', 'Across the knuckles, for what a hand must pass.'),
+      length('wrist', 'Wrist circumference', 'For a strap around the wrist.'),
+      length('hand', 'Around the knuckles', 'Across the knuckles, for what a hand must pass.'),
     ],
   },
 ];

@@ -4,26 +4,32 @@ import type { Station, ThingDefinition, ThingEntry, ThingSpec, WorkedThing } fro
 import { figureOf, measureFigure, mmOf, type Measure } from './measure';
 import { turnedOutline } from './outline';
 
-const length = (key: string, label: string, help: string): LengthField => ({
+/** Across and round what hands hold: outside these a value is odd, mm (prior, ours). */
+const ORDINARY = { across: [25, 150], round: [80, 470] } as const;
+
+const length = (key: string, label: string, help: string, usual: readonly [number, number]): LengthField => ({
   key,
   kind: 'length',
   label,
   help,
+  usual,
   min: 1,
   max: LONGEST_MM,
   optional: true,
 });
 
 const measures: readonly LengthField[] = [
-  { ...length('height', 'Height', 'All of it that should be covered, bottom to top.'), optional: false },
-  length('diameter', 'Across', 'Through the body, where it is widest.'),
-  length('girth', 'Round', 'By tape or string round the body; overrides the measure across.'),
-  length('shoulderHeight', 'Shoulder, height', 'From the bottom to where it begins to narrow.'),
-  length('neckDiameter', 'Neck, across', 'Where it is narrow again.'),
+  { ...length('height', 'Height', 'All of it that should be covered, bottom to top.', [40, 600]), optional: false },
+  length('diameter', 'Diameter', 'Through the body, where it is widest.', ORDINARY.across),
+  length(
+    'girth',
+    'Circumference',
+    'By tape or string around the body. It is used before the diameter.',
+    ORDINARY.round,
+  ),
+  length('shoulderHeight', 'Shoulder height', 'From the bottom to where it begins to narrow.', [20, 500]),
+  length('neckDiameter', 'Neck diameter', 'Where it is narrow again.', [10, 120]),
 ];
-
-/** Across and round what hands hold: outside these a value is odd, mm (prior, ours). */
-const ORDINARY = { across: [25, 150], round: [80, 470] } as const;
 
 const within = (value: number, [low, high]: readonly [number, number]): boolean => value >= low && value <= high;
 
@@ -41,8 +47,11 @@ export function mixedUp(mm: number, given: 'across' | 'round'): Advice | undefin
   return {
     id: 'across-or-round',
     severity: 'question',
-    text: `${formatLength(mm)} ${given} is ${formatLength(would)} ${other}: odd for something to carry. Is ${formatLength(mm)} the measure ${other}?`,
-    repair: `If so, move it to “${other === 'round' ? 'Round' : 'Across'}”. If it is right as it stands, carry on.`,
+    text:
+      given === 'across'
+        ? `A diameter of ${formatLength(mm)} means ${formatLength(would)} around. That is unusually large. Did you measure around the item?`
+        : `${formatLength(mm)} around means a diameter of ${formatLength(would)}. That is unusually small. Did you measure the diameter?`,
+    repair: `If so, move it to “${other === 'round' ? 'Circumference' : 'Diameter'}”. If it is right, continue.`,
     at: given === 'across' ? 'thing.diameter' : 'thing.girth',
   };
 }
@@ -122,7 +131,7 @@ function advice(given: ThingSpec, body: number, widest: number): Advice[] {
       id: 'across-against-round',
       severity: 'question',
       text: `${formatLength(d)} across would be ${formatLength(Math.PI * d)} round, and ${formatLength(g)} is given. The measure round is used.`,
-      repair: 'Measure the one again that was quicker to take.',
+      repair: 'Measure one of them again.',
       at: 'thing.diameter',
     });
   if (widest > body + 0.01)
@@ -180,8 +189,8 @@ export const cylinder: ThingDefinition = {
   oneOf: ['diameter', 'girth'],
   eitherWay: { across: 'diameter', round: 'girth' },
   numbers: [
-    { key: 'massG', kind: 'number', label: 'Weight, empty', unit: 'g', min: 0, max: 50_000, optional: true },
-    { key: 'volumeMl', kind: 'number', label: 'It holds', unit: 'ml', min: 0, max: 50_000, optional: true },
+    { key: 'massG', kind: 'number', label: 'Empty weight', unit: 'g', min: 0, max: 50_000, optional: true },
+    { key: 'volumeMl', kind: 'number', label: 'Volume it holds', unit: 'ml', min: 0, max: 50_000, optional: true },
   ],
   list: {
     key: 'stations',
@@ -190,7 +199,7 @@ export const cylinder: ThingDefinition = {
     help: 'How wide it is at a height above the bottom, where that matters.',
     measures: [
       { key: 'height', kind: 'length', label: 'Above the bottom', min: 0, max: LONGEST_MM },
-      { key: 'diameter', kind: 'length', label: 'Across there', min: 1, max: LONGEST_MM },
+      { key: 'diameter', kind: 'length', label: 'Diameter there', min: 1, max: LONGEST_MM },
     ],
     numbers: [],
     least: 0,
@@ -200,5 +209,6 @@ export const cylinder: ThingDefinition = {
   check,
   work,
   outline: ({ stations: all, height }) => turnedOutline(all!, height.value),
-  inWords: ({ width, height }, _thing, say) => `${say.length(width.value)} across, ${say.length(height.value)} high`,
+  inWords: ({ width, height }, _thing, say) =>
+    `diameter ${say.length(width.value)}, height ${say.length(height.value)}`,
 };

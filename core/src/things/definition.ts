@@ -1,5 +1,6 @@
 import type { Figure, PlanFault, Advice } from '../figure';
 import type { LengthField, NumberField } from '../units';
+import type { GoesWith } from './goesWith';
 import type { Hazard } from './hazards';
 import type { Measure, Method } from './measure';
 import type { ThingOutline } from './outline';
@@ -119,6 +120,8 @@ export interface ThingDefinition {
   start: ThingStart;
   /** None for what is only a collection of others. */
   sketch?: Sketch;
+  /** What usually goes with it, proposed where it is missing. */
+  goesWith?: GoesWith;
   /** Everyday examples, to find the kind by. */
   examples: string;
   measures: readonly LengthField[];

@@ -14,6 +14,7 @@ import { tools } from './tools';
 export * from './carrier';
 export * from './definition';
 export { blankDraft, type LinesDraft, type ReadDraft, type ThingDraft } from './draft';
+export type { GoesWith } from './goesWith';
 export * from './hazards';
 export * from './measure';
 export * from './outline';

@@ -30,8 +30,8 @@ export const loose: ThingDefinition = {
   name: 'Loose things',
   examples: 'a gift, soap ends, cards, yarn tails',
   measures: [
-    { key: 'width', kind: 'length', label: 'Bag, wide', help: 'As it lies flat.', min: 10, max: LONGEST_MM },
-    { key: 'height', kind: 'length', label: 'Bag, high', help: 'Bottom to mouth.', min: 10, max: LONGEST_MM },
+    { key: 'width', kind: 'length', label: 'Bag width', help: 'As it lies flat.', min: 10, max: LONGEST_MM },
+    { key: 'height', kind: 'length', label: 'Bag height', help: 'Bottom to mouth.', min: 10, max: LONGEST_MM },
   ],
   numbers: [{ key: 'massG', kind: 'number', label: 'Weight', unit: 'g', min: 0, max: 50_000, optional: true }],
   profile: 'given',

@@ -19,12 +19,12 @@ interface MethodInfo {
 
 /** Standard uncertainties by way of measuring (prior, handbook 1). */
 export const METHODS: readonly MethodInfo[] = [
-  { id: 'calliper', name: 'calliper', sd: () => 0.2 },
-  { id: 'published', name: "maker's published figure", sd: () => 0.5 },
+  { id: 'calliper', name: 'calipers', sd: () => 0.2 },
+  { id: 'published', name: 'from the manufacturer', sd: () => 0.5 },
   { id: 'ruler', name: 'ruler', sd: () => 1 },
   { id: 'tape', name: 'tape', sd: () => 2 },
-  { id: 'string', name: 'string laid round', sd: () => 3 },
-  { id: 'eye', name: 'by eye', sd: (mm) => 0.1 * mm },
+  { id: 'string', name: 'string', sd: () => 3 },
+  { id: 'eye', name: 'estimate by eye', sd: (mm) => 0.1 * mm },
 ];
 
 export const DEFAULT_METHOD: Method = 'ruler';

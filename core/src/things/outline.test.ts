@@ -38,7 +38,7 @@ it('what is not complete, or does not go together, has no outline', () => {
 
 it.each([
   ['field phone', '78 × 164 × 14 mm'],
-  ['flask', '74 mm across, 242 mm high'],
+  ['flask', 'diameter 74 mm, height 242 mm'],
   ['storm days', '6 tools to 150 mm'],
   ['hide needs', '4 things'],
 ])('says the size of %s as %s', (name, words) => {

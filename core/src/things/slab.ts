@@ -5,13 +5,30 @@ import { boxOutline } from './outline';
 import { figureOf, mmOf } from './measure';
 
 const measures: readonly LengthField[] = [
-  { key: 'width', kind: 'length', label: 'Width', help: 'Across the mouth of the pouch.', min: 1, max: LONGEST_MM },
-  { key: 'height', kind: 'length', label: 'Height', help: 'The way it goes in.', min: 1, max: LONGEST_MM },
+  {
+    key: 'width',
+    kind: 'length',
+    label: 'Width',
+    help: 'Across the mouth of the pouch.',
+    min: 1,
+    max: LONGEST_MM,
+    usual: [20, 600],
+  },
+  {
+    key: 'height',
+    kind: 'length',
+    label: 'Height',
+    help: 'The way it goes in.',
+    min: 1,
+    max: LONGEST_MM,
+    usual: [20, 600],
+  },
   {
     key: 'depth',
     kind: 'length',
     label: 'Depth',
-    help: 'With its bumper on, if it wears one.',
+    help: 'Include the case or bumper.',
+    usual: [0.5, 200],
     min: 0,
     max: LONGEST_MM,
   },

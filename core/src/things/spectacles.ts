@@ -18,7 +18,7 @@ const measures: readonly LengthField[] = [
   {
     key: 'girth',
     kind: 'length',
-    label: 'Round, by tape',
+    label: 'Circumference by tape',
     help: 'If you can: a tape round the widest place is surer than width and depth.',
     min: 3,
     max: LONGEST_MM,

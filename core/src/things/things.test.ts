@@ -25,9 +25,11 @@ describe('a cylinder', () => {
   it('questions a measure that is odd as given and ordinary as the other', () => {
     expect(mixedUp(240, 'across')).toMatchObject({
       severity: 'question',
-      text: expect.stringMatching(/240 mm across is 754 mm round.*measure round/),
+      text: expect.stringMatching(/diameter of 240 mm means 754 mm around.*large/),
     });
-    expect(mixedUp(72, 'round')).toMatchObject({ text: expect.stringMatching(/72 mm round is 22.9 mm across/) });
+    expect(mixedUp(72, 'round')).toMatchObject({
+      text: expect.stringMatching(/72 mm around means a diameter of 22.9 mm.*small/),
+    });
     expect([mixedUp(72, 'across'), mixedUp(240, 'round'), mixedUp(900, 'across')]).toEqual([
       undefined,
       undefined,

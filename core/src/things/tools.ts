@@ -98,11 +98,11 @@ export const tools: ThingDefinition = {
     help: 'Each wants a channel of its own. Alike ones can share an entry.',
     measures: [
       { key: 'length', kind: 'length', label: 'Length', min: 5, max: 1000 },
-      { key: 'grip', kind: 'length', label: 'Grip, across', help: 'Where it is thickest.', min: 1, max: 200 },
+      { key: 'grip', kind: 'length', label: 'Grip diameter', help: 'Where it is thickest.', min: 1, max: 200 },
       {
         key: 'tip',
         kind: 'length',
-        label: 'Tip, across',
+        label: 'Tip diameter',
         help: 'The end that goes in.',
         min: 0.2,
         max: 200,
@@ -115,6 +115,7 @@ export const tools: ThingDefinition = {
   },
   usually: { grip: 'calliper' },
   profile: 'rods',
+  goesWith: { fitting: 'dividers', because: 'Each tool gets a channel of its own.' },
   start: {
     word: 'Wrap',
     shape: { kind: 'two-panels' },

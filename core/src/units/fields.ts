@@ -17,6 +17,8 @@ export interface LengthField extends FieldBase {
   kind: 'length';
   min: number;
   max: number;
+  /** Between these it is hardly ever questioned, mm (prior, ours). */
+  usual?: readonly [low: number, high: number];
   default?: number;
 }
 

@@ -1,3 +1,4 @@
+export * from './doubt';
 export * from './fields';
 export * from './length';
 export * from './text';

@@ -22,7 +22,7 @@ export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>
         <Pick
           label="Carried by"
           value={carrier?.kind ?? NONE}
-          options={[{ id: NONE, name: 'the hand, a pocket, nothing' }, ...CARRIERS]}
+          options={[{ id: NONE, name: 'nothing (hand or pocket)' }, ...CARRIERS]}
           onChange={(kind) => set(kind === NONE ? undefined : carrierDefinition(kind as CarrierSpec['kind']).start)}
           hint={definition?.examples ?? ''}
         />

@@ -36,17 +36,17 @@ export function ColourFields({ colours, onChange }: Props) {
             onChange={(rows) => put(index, { ...colour, rows })}
           />
           <Action
-            label={`Take out colour ${index + 1}`}
+            label={`Remove colour ${index + 1}`}
             onPress={() => onChange(colours.filter((_, at) => at !== index))}
           >
-            Take out
+            Remove
           </Action>
         </FieldRow>
       ))}
       {colours.length < 12 ? (
         <View style={{ flexDirection: 'row' }}>
           <Action onPress={() => onChange([...colours, { name: `colour ${colours.length + 1}`, rows: 4 }])}>
-            {colours.length === 0 ? 'Work it in stripes' : 'Add a colour'}
+            {colours.length === 0 ? 'Add stripes' : 'Add a colour'}
           </Action>
         </View>
       ) : null}

@@ -47,7 +47,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
           <FigureLine name="Row height" figure={worked.fabric.rowHeight} />
           <FigureLine name="A chain" figure={worked.fabric.chain} />
           <FigureLine name="Fabric thickness" figure={worked.fabric.thickness} />
-          <FigureLine name="Cover" figure={worked.fabric.cover} />
+          <FigureLine name="Fabric density" figure={worked.fabric.cover} />
           {faults.length === 0 ? <OtherHooks fabric={fabric} /> : null}
         </View>
       ) : null}

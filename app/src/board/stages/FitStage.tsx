@@ -27,20 +27,20 @@ function Body({ plan, worked, faults, edit }: StageProps) {
       <EaseTape percent={percent} onChange={(easePercent) => setFit({ name: fit.name, easePercent, ...cover(fit) })} />
       <FieldRow>
         <NumberField
-          label="Ease round"
+          label="Ease (around)"
           unit="%"
           value={fit.easePercent ?? Number(percent.toFixed(1))}
           {...EASE}
-          help={fit.easePercent === undefined ? `as ${fit.name} goes` : 'typed'}
+          help={fit.easePercent === undefined ? `default for ${fit.name}` : 'set by you'}
           onChange={(easePercent) => setFit({ name: fit.name, easePercent, ...cover(fit) })}
           onClear={() => setFit({ name: fit.name, ...cover(fit) })}
         />
         <LengthField
-          label="Reaches past the thing"
+          label="Extra height"
           mm={worked?.wanted.cover.value}
           min={0}
           max={500}
-          help={fit.coverMm === undefined ? `as ${fit.name} goes` : 'typed'}
+          help={fit.coverMm === undefined ? `default for ${fit.name}` : 'set by you'}
           fault={faultAt(faults, 'fit.coverMm')}
           onChange={({ mm }) => setFit({ ...fit, coverMm: mm })}
         />
@@ -51,14 +51,15 @@ function Body({ plan, worked, faults, edit }: StageProps) {
             <CountTags
               key={choice.id}
               choice={choice}
+              estimate={worked.fabric.stitchWidth.kind === 'prior'}
               onPick={(count) => edit((old) => ({ ...old, picks: { ...old.picks, [choice.id]: count } }))}
             />
           ))}
           <View>
-            <FigureLine name="Thing, round" figure={worked.thing.girth} />
-            <FigureLine name="Inside, round" figure={worked.inside.girth} />
-            <FigureLine name="Ease round, as counted" figure={worked.ease.girth} />
-            <FigureLine name="Reaches past the thing, as counted" figure={worked.ease.cover} />
+            <FigureLine name="Item circumference" figure={worked.thing.girth} />
+            <FigureLine name="Inside circumference" figure={worked.inside.girth} />
+            <FigureLine name="Ease, with these counts" figure={worked.ease.girth} />
+            <FigureLine name="Extra height, with these counts" figure={worked.ease.cover} />
           </View>
         </>
       ) : null}

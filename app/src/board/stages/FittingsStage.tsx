@@ -4,24 +4,32 @@ import {
   FITTINGS,
   fittingDefinition,
   giverOf,
+  PlanProblem,
+  reckon,
+  SHAPES,
   shapeDefinition,
   whyNotOn,
   withDefaults,
+  withShape,
   type FieldValue,
   type FittingDefinition,
   type FittingSpec,
+  type Plan,
   type PlanFault,
   type ShapeDefinition,
   type Worked,
 } from '@keep-snug/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
 import { FigureLine } from '@/parts/FigureLine';
 import { faultAt, OptionFields } from '@/parts/OptionFields';
-import { Pick } from '@/parts/Pick';
+import { Pick as PickField } from '@/parts/Pick';
+import { Press } from '@/parts/Press';
 import { Words } from '@/parts/Words';
 import { useColours } from '@/theme/useTheme';
+import { Proposals } from './Proposals';
 import type { Stage, StageProps } from './definition';
 
 function Body({ plan, worked, faults, edit }: StageProps) {
@@ -45,18 +53,19 @@ function Body({ plan, worked, faults, edit }: StageProps) {
         />
       ))}
       <FieldRow>
-        <Pick
+        <PickField
           label="Add a fitting"
           value=""
           options={[{ id: '', name: 'choose one' }, ...free]}
-          hint="What belongs on this shape."
+          hint="Add-ons for this shape."
           onChange={(kind) => {
             const definition = fittingDefinition(kind);
             if (definition) set([...withNeeds(list, definition), { kind }]);
           }}
         />
       </FieldRow>
-      {elsewhere.length > 0 ? <Elsewhere fittings={elsewhere} shape={shape} /> : null}
+      <Proposals plan={plan} edit={edit} />
+      {elsewhere.length > 0 ? <Elsewhere plan={plan} fittings={elsewhere} edit={edit} /> : null}
     </View>
   );
 }
@@ -89,8 +98,8 @@ function Fitted({ spec, path, placed, faults, onChange, onRemove }: FittedProps)
             {definition.summary}
           </Words>
         </View>
-        <Action label={`Take off: ${definition.name}`} onPress={onRemove}>
-          Take off
+        <Action label={`Remove: ${definition.name}`} onPress={onRemove}>
+          Remove
         </Action>
       </View>
       {fault ? (
@@ -111,18 +120,60 @@ function Fitted({ spec, path, placed, faults, onChange, onRemove }: FittedProps)
   );
 }
 
-/** What does not belong on this shape, and where it would. */
-function Elsewhere({ fittings, shape }: { fittings: readonly FittingDefinition[]; shape: ShapeDefinition }) {
+/** What does not belong on this shape, folded away, each with a shape that takes it. */
+function Elsewhere({
+  plan,
+  fittings,
+  edit,
+}: { plan: Plan; fittings: readonly FittingDefinition[] } & Pick<StageProps, 'edit'>) {
+  const [open, setOpen] = useState(false);
+  const shape = shapeDefinition(plan.shape.kind)!;
   return (
-    <View style={{ gap: 4 }}>
-      <Words as="smallStrong" tone="faint">
-        Not on this shape
-      </Words>
-      {fittings.map((fitting) => (
-        <Words key={fitting.id} as="small" tone="faint">{`${fitting.name}: ${whyNotOn(shape, fitting)}`}</Words>
-      ))}
+    <View>
+      <Press label="Not available for this shape" expanded={open} onPress={() => setOpen(!open)}>
+        <Words as="smallStrong" tone="sea">
+          {`${open ? 'Hide' : 'Show'} what is not available for this shape (${fittings.length})`}
+        </Words>
+      </Press>
+      {open
+        ? fittings.map((fitting) => {
+            const other = shapeFor(plan, fitting);
+            return (
+              <View key={fitting.id} style={{ paddingBottom: 6 }}>
+                <Words as="small" tone="faint">{`${fitting.name}: ${whyNotOn(shape, fitting)}`}</Words>
+                {other ? (
+                  <View style={{ flexDirection: 'row' }}>
+                    <Action
+                      label={`Use “${other.name}” with ${fitting.name}`}
+                      onPress={() => edit((old) => fitted(withShape(old, other.id), fitting))}
+                    >
+                      {`Use “${other.name}”`}
+                    </Action>
+                  </View>
+                ) : null}
+              </View>
+            );
+          })
+        : null}
     </View>
   );
+}
+
+/** The first shape that takes both the item and the fitting. */
+function shapeFor(plan: Plan, fitting: FittingDefinition): ShapeDefinition | undefined {
+  return SHAPES.filter((shape) => belongsOn(shape, fitting)).find((shape) => {
+    try {
+      reckon(fitted(withShape(plan, shape.id), fitting));
+      return true;
+    } catch (error) {
+      if (error instanceof PlanProblem) return false;
+      throw error;
+    }
+  });
+}
+
+function fitted(plan: Plan, fitting: FittingDefinition): Plan {
+  return { ...plan, fittings: [...withNeeds(plan.fittings ?? [], fitting), { kind: fitting.id }] };
 }
 
 function changed(spec: FittingSpec, key: string, value: FieldValue | undefined): FittingSpec {

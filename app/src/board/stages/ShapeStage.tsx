@@ -1,4 +1,4 @@
-import { fittingsOn, SHAPES, shapeDefinition, type Plan } from '@keep-snug/core';
+import { fittingDefinition, SHAPES, shapeDefinition, withShape } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { faultAt, OptionFields } from '@/parts/OptionFields';
@@ -23,6 +23,7 @@ function Body({ plan, faults, edit }: StageProps) {
         <Words as="strong">{shape.name}</Words>
       )}
       <Words>{shape.summary}</Words>
+      <Parked plan={plan} />
       <Faults faults={faults} />
       <OptionFields
         fields={shape.options}
@@ -44,13 +45,15 @@ function Faults({ faults }: Pick<StageProps, 'faults'>) {
   ) : null;
 }
 
-/** Another shape begins with its own options and counts, and keeps the fittings that belong on it. */
-function withShape({ picks: _picks, ...old }: Plan, kind: string): Plan {
-  return {
-    ...old,
-    shape: { kind },
-    fittings: fittingsOn(shapeDefinition(kind)!, old.fittings),
-  };
+/** What was left off because it does not belong on this shape, and comes back with one it belongs on. */
+function Parked({ plan }: Pick<StageProps, 'plan'>) {
+  if (!plan.parked?.length) return null;
+  const names = plan.parked.map(({ kind }) => fittingDefinition(kind)!.name.toLowerCase()).join(', ');
+  return (
+    <Words as="small" tone="thread">
+      {`Left off on this shape: ${names}. They come back with a shape they belong on.`}
+    </Words>
+  );
 }
 
 export const shapeStage: Stage = {

@@ -46,7 +46,7 @@ export function SwatchPart({ fabric, onChange }: Props) {
       {isMeasured ? <KeepSwatch fabric={fabric} /> : <OwnHand fabric={fabric} onChange={onChange} />}
       {isMeasured || isOther ? null : (
         <Words as="small" tone="thread">
-          No swatch yet: the sizes below are estimates from yarn and hook. Ten rows of a swatch narrow them most.
+          No swatch yet, so these sizes are estimates. A swatch of 10 rows makes them much more exact.
         </Words>
       )}
     </>
@@ -70,7 +70,7 @@ function SwatchPick({ fabric, isMeasured, onChange }: Props & { isMeasured: bool
         label="Swatch"
         value={taken ?? NONE}
         options={[
-          { id: NONE, name: isMeasured ? 'as measured here' : 'none: estimate from yarn and hook' },
+          { id: NONE, name: isMeasured ? 'as measured here' : 'No swatch (estimate)' },
           ...fitting.map(([id, { body }]) => ({
             id,
             name: body.stitch === fabric.stitch ? body.name : `${body.name}, in ${term(body.stitch, terms)}`,
@@ -100,7 +100,7 @@ function KeepSwatch({ fabric }: Pick<Props, 'fabric'>) {
   if (!yarn || takenOf(fabric, swatches)) return null;
   const name = `${yarn.name} on ${fabric.hookMm} mm`;
   return (
-    <Action onPress={() => add('swatches', { name, yarn: yarn.id, ...swatchOf(fabric) })}>Keep this swatch</Action>
+    <Action onPress={() => add('swatches', { name, yarn: yarn.id, ...swatchOf(fabric) })}>Save this swatch</Action>
   );
 }
 
@@ -110,7 +110,7 @@ function OwnHand({ fabric, onChange }: Props) {
   if (!hand) return null;
   return (
     <Action onPress={() => onChange(fabric.hand ? { ...fabric, hand: undefined } : { ...fabric, hand })}>
-      {fabric.hand ? 'Estimate without my own hand' : `Estimate by my own hand, ${handWords(hand)}`}
+      {fabric.hand ? 'Estimate without my own gauge' : `Use my own gauge (${handWords(hand)})`}
     </Action>
   );
 }
@@ -130,5 +130,5 @@ function useHand({ category }: YarnSpec): Hand | undefined {
 function handWords({ width, makes }: Hand): string {
   const share = Math.round(Math.abs(100 * (width - 1)));
   const words = share === 0 ? 'as estimated' : `${share} % ${width < 1 ? 'tighter' : 'looser'}`;
-  return `${words} over ${plural(makes, 'swatch', 'swatches')}`;
+  return `${words}, from ${plural(makes, 'swatch', 'swatches')}`;
 }

@@ -7,6 +7,7 @@ import { TextField } from '@/parts/TextField';
 import { useLibrary, useShelf } from '@/state/library';
 import { ThingFields } from '@/things/ThingFields';
 import { CarrierFields } from './CarrierFields';
+import { Proposals } from './Proposals';
 import type { Stage, StageProps } from './definition';
 
 function Body({ plan, faults, edit }: StageProps) {
@@ -35,18 +36,13 @@ function Body({ plan, faults, edit }: StageProps) {
         </FieldRow>
       ) : null}
       <FieldRow>
-        <TextField
-          label="What it is"
-          value={name}
-          onChange={(next) => setThing({ ...plan.thing, name: upTo(next, 120) })}
-        />
+        <TextField label="Name" value={name} onChange={(next) => setThing({ ...plan.thing, name: upTo(next, 120) })} />
       </FieldRow>
       <ThingFields thing={plan.thing} path="thing" faults={faults} onChange={setThing} />
       <CarrierFields plan={plan} faults={faults} edit={edit} />
+      <Proposals plan={plan} edit={edit} />
       {same || isBlank(name) ? null : (
-        <Action onPress={() => add('things', { name: name.trim(), thing: plan.thing })}>
-          Keep it with your things
-        </Action>
+        <Action onPress={() => add('things', { name: name.trim(), thing: plan.thing })}>Save to your things</Action>
       )}
     </View>
   );

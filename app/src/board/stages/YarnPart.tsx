@@ -1,12 +1,11 @@
-import { upTo } from '@keep-snug/core';
 import type { YarnSpec } from '@keep-snug/core';
 import type { YarnRecord } from '@keep-snug/core/documents';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
 import { NumberField } from '@/parts/NumberField';
 import { Pick } from '@/parts/Pick';
-import { TextField } from '@/parts/TextField';
 import { useLibrary, useShelf } from '@/state/library';
+import { YarnFields } from '@/yarn/YarnFields';
 
 const NEW = '';
 
@@ -36,17 +35,17 @@ export function YarnPart({ yarn, onChange }: Props) {
           options={[...yarns.map(([id, { body }]) => ({ id, name: body.name })), { id: NEW, name: 'another yarn' }]}
           onChange={(id) => {
             const found = yarns.find(([key]) => key === id);
-            onChange(found ? fromBox(found[1].body) : { name: 'another yarn', metresPer100g: 200 });
+            onChange(found ? fromBox(found[1].body) : nameless(yarn));
           }}
         />
       </FieldRow>
       <FieldRow>
         <NumberField
-          label="In the house, grams"
+          label="Yarn you have (g)"
           value={yarn.gramsLeft}
           min={0}
           max={100_000}
-          help="To see whether it lasts."
+          help="Used to check if you have enough."
           onChange={(gramsLeft) => onChange({ ...yarn, gramsLeft })}
           onClear={() => onChange(unweighed(yarn))}
         />
@@ -60,29 +59,15 @@ export function YarnPart({ yarn, onChange }: Props) {
         />
       </FieldRow>
       {inBox ? null : <YarnFields yarn={yarn} onChange={onChange} />}
-      {inBox || !name ? null : <Action onPress={() => add('yarns', { name, yarn })}>Keep it in the yarn box</Action>}
+      {inBox || !name ? null : <Action onPress={() => add('yarns', { name, yarn })}>Save this yarn</Action>}
     </>
   );
 }
 
-function YarnFields({ yarn, onChange }: Props) {
-  return (
-    <FieldRow>
-      <TextField
-        label="Yarn name"
-        value={yarn.name ?? ''}
-        onChange={(name) => onChange({ ...yarn, name: upTo(name, 120) })}
-      />
-      <NumberField
-        label="Metres per 100 g"
-        value={yarn.metresPer100g}
-        min={5}
-        max={5000}
-        help="Printed on the band."
-        onChange={(metresPer100g) => onChange({ ...yarn, metresPer100g })}
-      />
-    </FieldRow>
-  );
+/** Another yarn, still to be named: as thick as the one before until it is said otherwise. */
+function nameless({ metresPer100g, category, wrapsPerInch }: YarnSpec): YarnSpec {
+  if (metresPer100g !== undefined) return { metresPer100g };
+  return category === undefined ? { wrapsPerInch: wrapsPerInch! } : { category };
 }
 
 /** What there is of a yarn changes as it is used; the yarn stays the same one. */

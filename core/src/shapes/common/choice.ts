@@ -31,7 +31,7 @@ export interface ChoiceWish {
 
 /**
  * A choice of count: best, the next one less, the next one more, each with what it measures and does to the ease
- * (handbook 4). A count the maker picked is marked, and listed even when it is none of the three.
+ * (handbook 4). A count the maker picked is marked, and listed with its own neighbours, so that the choice goes on from it.
  */
 export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: ShapeContext): Choice {
   const conditions = [multipleOf(wish.multiple), ...(wish.conditions ?? []), ...(demands.conditions ?? [])];
@@ -51,6 +51,8 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
   refuseBeyond(picked, unit, `picks.${wish.id}`);
   if (!counts.some((option) => option.count === picked))
     counts.push({ count: picked, mm: wish.sizeOf(picked), best: false });
+  for (const option of picked === best.count ? [] : nearestCounts({ ...ask, askedMm: wish.sizeOf(picked) }))
+    if (!counts.some(({ count }) => count === option.count)) counts.push({ ...option, best: false });
   counts.sort((a, b) => a.count - b.count);
 
   const girth = thing.girth.value;

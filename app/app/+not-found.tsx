@@ -1,0 +1,3 @@
+import { NotFound } from '@/parts/NotFound';
+
+export default NotFound;

@@ -1,0 +1,39 @@
+import { StyleSheet, View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { useSettings } from '@/state/settings';
+import { useColours } from '@/theme/useTheme';
+import { useWide } from '@/theme/useWide';
+
+interface Props {
+  canUndo: boolean;
+  onUndo: () => void;
+  onNote: () => void;
+  onKeys: () => void;
+  onPlan: () => void;
+  onBench: () => void;
+}
+
+/** What can be done besides the next row: always in its place above the target, on the side of the free hand. */
+export function Controls({ canUndo, onUndo, onNote, onKeys, onPlan, onBench }: Props) {
+  const colours = useColours();
+  const wide = useWide();
+  const left = useSettings((state) => state.hand) === 'left';
+  return (
+    <View
+      style={[STYLES.bar, { borderColor: colours.line, backgroundColor: colours.surface }, left ? STYLES.left : null]}
+    >
+      <Action disabled={!canUndo} onPress={onUndo}>
+        Undo
+      </Action>
+      <Action onPress={onNote}>Note</Action>
+      <Action onPress={onPlan}>Plan</Action>
+      <Action onPress={onBench}>Bench</Action>
+      {wide ? <Action onPress={onKeys}>Keys</Action> : null}
+    </View>
+  );
+}
+
+const STYLES = StyleSheet.create({
+  bar: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: 1, paddingHorizontal: 12, columnGap: 14 },
+  left: { flexDirection: 'row-reverse' },
+});

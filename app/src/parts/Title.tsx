@@ -1,0 +1,41 @@
+import { usePathname } from 'expo-router';
+import { useEffect, useRef } from 'react';
+import type { StyleProp, TextStyle, View } from 'react-native';
+import { Words } from './Words';
+
+let lastPath: string | null = null;
+
+/**
+ * The name of a page: its level-1 heading, the browser's title, and, after going there from another page, where the focus
+ * is, so that readers and keys begin at the top.
+ */
+export function Title({ children, style }: { children: string; style?: StyleProp<TextStyle> }) {
+  const ref = useRef<View>(null);
+  usePageTitle(children);
+  useFocusOnArrival(ref);
+  return (
+    <Words ref={ref} as="title" level={1} style={style}>
+      {children}
+    </Words>
+  );
+}
+
+/** Names the page in the browser. */
+export function usePageTitle(name: string): void {
+  useEffect(() => {
+    if (typeof document !== 'undefined') document.title = `${name} · Keep Snug`;
+  }, [name]);
+}
+
+/** Gives an element the focus when the page was come to from another one; not at the first start, nor over a field. */
+export function useFocusOnArrival(ref: React.RefObject<unknown>): void {
+  const path = usePathname();
+  useEffect(() => {
+    const cameFrom = lastPath;
+    lastPath = path;
+    const node = ref.current as HTMLElement | null;
+    if (cameFrom === null || cameFrom === path || !node?.setAttribute) return;
+    node.setAttribute('tabindex', '-1');
+    node.focus({ preventScroll: true });
+  }, [path, ref]);
+}

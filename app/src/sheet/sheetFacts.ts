@@ -1,0 +1,68 @@
+import {
+  formatLength,
+  formatLengthNumber,
+  formatNumber,
+  term,
+  type LengthUnit,
+  type Plan,
+  type Schools,
+  type Worked,
+} from '@keep-snug/core';
+import { duration } from '@/board/duration';
+import { notionsText, yarnText } from '@/board/Supplies';
+
+/** How the pattern is read: which words, which unit. */
+export interface Reading {
+  terms: Schools['terms'];
+  units: LengthUnit;
+}
+
+/** The same stitch is called otherwise on the other side: said once, at the head of every pattern. */
+export function termsLine(terms: Schools['terms']): string {
+  return terms === 'US'
+    ? 'Written in US crochet terms (US single crochet = UK double crochet).'
+    : 'Written in UK crochet terms.';
+}
+
+const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase());
+
+/** So much lies between two rulers of a gauge, by unit. */
+const GAUGE_OVER = {
+  mm: { mm: 100, words: '10 cm' },
+  cm: { mm: 100, words: '10 cm' },
+  m: { mm: 100, words: '10 cm' },
+  in: { mm: 101.6, words: '4 in' },
+} as const;
+
+/** What stands at the head of a pattern: what it fits, its size, what it takes, its gauge; each with its name. */
+export function factsOf(plan: Plan, worked: Worked, { terms, units }: Reading): [name: string, text: string][] {
+  const { yarn, hookMm, stitch } = plan.fabric;
+  const { stitchWidth, rowHeight } = worked.fabric;
+  const over = GAUGE_OVER[units];
+  const per = (mm: number) => formatNumber(over.mm / mm, 1);
+  const { width, height } = worked.outside;
+  const colours = worked.supplies.byColour.map(({ name, grams }) => `${name} ${formatNumber(grams, 0)} g`);
+  const estimated = stitchWidth.kind === 'prior' ? ', estimated: work a swatch first' : '';
+  return [
+    [
+      'Fits',
+      `${String(plan.thing.name ?? 'item')}, ${formatLength(worked.thing.girth.value, units)} around; ${plan.fit.name}`,
+    ],
+    [
+      'Size',
+      `${formatLengthNumber(width.value, units)} × ${formatLength(height.value, units)}; inside ${formatLength(worked.inside.girth.value, units)} around`,
+    ],
+    ['Yarn', `${yarn?.name ?? 'yarn'}: ${yarnText(worked.supplies)}`],
+    ...(colours.length > 0 ? [['By colour', colours.join(', ')] as [string, string]] : []),
+    [
+      capital(term('gauge', terms)),
+      `${per(stitchWidth.value)} stitches and ${per(rowHeight.value)} rows to ${over.words} in ${term(stitch, terms)} with a ${formatNumber(hookMm, 2)} mm hook${estimated}`,
+    ],
+    ['Notions', notionsText(worked.supplies.notions)],
+    ['Time', `about ${duration(worked.supplies.time.value)}`],
+    ...worked.pieces.map((piece): [string, string] => [
+      piece.name,
+      piece.times > 1 ? `${piece.summary}; make ${piece.times}` : piece.summary,
+    ]),
+  ];
+}

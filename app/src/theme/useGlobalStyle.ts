@@ -1,0 +1,21 @@
+import { useEffect } from 'react';
+import type { Colours } from './colours';
+import { useColours } from './useTheme';
+
+/** What the component library leaves out on the web: a focus that shows by the keyboard, and less movement where asked. */
+const styleOf = ({
+  sea,
+}: Colours) => `:focus-visible { outline: 3px solid ${sea} !important; outline-offset: 1px !important; }
+h1[tabindex="-1"]:focus, [role="heading"][tabindex="-1"]:focus { outline: none !important; }
+@media (prefers-reduced-motion: reduce) { [data-paper-ripple] { display: none; } * { transition-duration: 0.01ms !important; } }`;
+
+/** Lays one style over the whole app. */
+export function useGlobalStyle(): void {
+  const colours = useColours();
+  useEffect(() => {
+    const style = document.createElement('style');
+    style.textContent = styleOf(colours);
+    document.head.append(style);
+    return () => style.remove();
+  }, [colours]);
+}

@@ -1,0 +1,131 @@
+import { formatLength, isBlank, upTo, workFabric, type ThingSpec } from '@keep-snug/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { planInChains, usualFabric } from '@/board/newPlan';
+import { Action } from '@/parts/Action';
+import { FieldRow } from '@/parts/FieldRow';
+import { NumberField } from '@/parts/NumberField';
+import { Tabs } from '@/parts/Tabs';
+import { TextField } from '@/parts/TextField';
+import { Words } from '@/parts/Words';
+import { useLibrary } from '@/state/library';
+import { useSettings } from '@/state/settings';
+
+/** How thick a flat item is by eye, mm: compared with what everybody has held. */
+const THICKNESS = [
+  { id: '2', name: 'a card' },
+  { id: '10', name: 'a phone' },
+  { id: '25', name: 'a thick book' },
+] as const;
+
+type Thickness = (typeof THICKNESS)[number]['id'];
+
+const FORMS = [
+  { id: 'flat', name: 'flat' },
+  { id: 'round', name: 'round' },
+] as const;
+
+type Form = (typeof FORMS)[number]['id'];
+
+/**
+ * No tape at hand: the maker's own chains are the tape. So many reach around the item, so many along it; the counts then
+ * follow from chains as she makes them, whatever they measure.
+ */
+export function NoTape({ onPlan }: { onPlan: (plan: string) => void }) {
+  const units = useSettings((state) => state.units);
+  const [name, setName] = useState('');
+  const [form, setForm] = useState<Form>('flat');
+  const [thick, setThick] = useState<Thickness>('10');
+  const [around, setAround] = useState<number>();
+  const [along, setAlong] = useState<number>();
+  const [tried, setTried] = useState(false);
+  const fabric = usualFabric();
+  const chain = workFabric(fabric).chain.value;
+  const plan = () => {
+    setTried(true);
+    if (isBlank(name) || around === undefined || along === undefined) return;
+    const thing = thingInChains(form, {
+      name: upTo(name.trim(), 120),
+      girth: around * chain,
+      height: along * chain,
+      depth: Number(thick),
+    });
+    useLibrary.getState().add('things', { name: String(thing.name), thing });
+    onPlan(planInChains(thing, fabric, around));
+  };
+  const missing = (count: number | undefined, what: string) =>
+    tried && count === undefined ? `Missing. Chain until it reaches ${what}, and type how many.` : undefined;
+  return (
+    <View style={{ gap: 14 }}>
+      <Words tone="faint">Make a chain with your own yarn and hook, hold it against the item and count.</Words>
+      <FieldRow>
+        <TextField
+          label="Name"
+          value={name}
+          onChange={setName}
+          error={tried && isBlank(name) ? 'No name yet. Type one, such as field phone.' : undefined}
+        />
+      </FieldRow>
+      <Tabs as="radio" label="The item is" options={FORMS} value={form} onChange={setForm} />
+      <FieldRow>
+        <NumberField
+          label="Chains around it"
+          value={around}
+          min={4}
+          max={1000}
+          whole
+          help={missing(around, 'around it') ?? 'So many chains reach just around it.'}
+          onChange={setAround}
+          onClear={() => setAround(undefined)}
+        />
+        <NumberField
+          label="Chains along its height"
+          value={along}
+          min={2}
+          max={1000}
+          whole
+          help={missing(along, 'from its bottom to its top') ?? 'The way it goes in.'}
+          onChange={setAlong}
+          onClear={() => setAlong(undefined)}
+        />
+      </FieldRow>
+      {form === 'flat' ? (
+        <View style={{ gap: 4 }}>
+          <Words as="smallStrong">It is about as thick as</Words>
+          <Tabs as="radio" label="It is about as thick as" options={THICKNESS} value={thick} onChange={setThick} />
+        </View>
+      ) : null}
+      <Words as="small" tone="faint">
+        {`With ${fabric.yarn.name ?? 'your yarn'} on a hook of ${fabric.hookMm} mm a chain is about ${formatLength(chain, units)}. You can change yarn and hook in the plan.`}
+      </Words>
+      <View style={{ alignItems: 'flex-start', paddingBottom: 24 }}>
+        <Action main onPress={plan}>
+          Plan a cover
+        </Action>
+      </View>
+    </View>
+  );
+}
+
+interface InMm {
+  name: string;
+  girth: number;
+  height: number;
+  depth: number;
+}
+
+const tenth = (mm: number) => Math.round(mm * 10) / 10;
+
+/** What was counted in chains as an item: a flat one is as wide as half its girth without its thickness. */
+export function thingInChains(form: Form, { name, girth, height, depth }: InMm): ThingSpec {
+  const chained = (mm: number) => ({ mm: tenth(mm), by: 'string' as const });
+  if (form === 'round') return { kind: 'cylinder', name, girth: chained(girth), height: chained(height) };
+  const thickness = Math.min(depth, girth / 4);
+  return {
+    kind: 'slab',
+    name,
+    width: chained(girth / 2 - thickness),
+    height: chained(height),
+    depth: { mm: tenth(thickness), by: 'eye' },
+  };
+}

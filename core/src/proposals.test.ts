@@ -1,0 +1,42 @@
+import { TERN_POINT } from './demo';
+import type { Plan } from './plan';
+import { proposalsFor } from './proposals';
+import { reckon } from './reckon';
+import { carrierDefinition } from './things';
+
+const planOf = (title: string): Plan => Object.values(TERN_POINT.plans).find((plan) => plan.title.includes(title))!;
+const proposed = (plan: Plan) => proposalsFor(plan).map(({ id }) => id);
+
+describe('what goes with a plan', () => {
+  it('is dividers for tools, until they are there', () => {
+    const wrap = planOf('hook wrap');
+    const bare = { ...wrap, fittings: (wrap.fittings ?? []).filter(({ kind }) => kind !== 'dividers') };
+    expect(proposed(bare)).toContain('dividers');
+    const [proposal] = proposalsFor(bare);
+    expect(proposed(proposal!.plan)).not.toContain('dividers');
+    expect(reckon(proposal!.plan).fittings.map(({ kind }) => kind)).toContain('dividers');
+  });
+
+  it('is a strap on a body, and what carries it says so', () => {
+    const pouch = planOf('Field phone');
+    expect(proposed(pouch)).toEqual([]);
+    const worn = { ...pouch, carrier: carrierDefinition('body').start };
+    expect(proposed(worn)).toEqual(['strap']);
+  });
+
+  it('is the shape that hangs over a bar, and nothing once it hangs there', () => {
+    const caddy = planOf('caddy');
+    expect(proposed(caddy)).not.toContain(caddy.shape.kind);
+    const hung = { ...planOf('Field phone'), carrier: carrierDefinition('bar').start };
+    for (const { id, plan, because } of proposalsFor(hung)) {
+      expect(because).toMatch(/\.$/);
+      expect(() => reckon(plan)).not.toThrow();
+      expect(id).toBe('saddle');
+    }
+  });
+
+  it('can be made wherever it is proposed', () => {
+    for (const plan of Object.values(TERN_POINT.plans))
+      for (const proposal of proposalsFor(plan)) expect(() => reckon(proposal.plan)).not.toThrow();
+  });
+});

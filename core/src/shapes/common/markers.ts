@@ -1,0 +1,15 @@
+const AT_BOTH_ENDS = 'Hang a marker at each end of this row';
+
+/** The note of a row that ends a section: both its ends are marked. */
+export const markBothEnds = (what: string): string => `${AT_BOTH_ENDS}: ${what}`;
+
+/** The note of a first round: its beginning is marked, and the marker goes up with the work. */
+export const MARK_FIRST_STITCH = 'Hang a marker in the first stitch, and move it up as you go.';
+
+/** How many markers hang in the work by a piece's own notes, all at once: what to have at hand. */
+export function markersIn(notes: Readonly<Record<number, string>>): number {
+  return Object.values(notes).reduce(
+    (sum, note) => sum + (note.startsWith(AT_BOTH_ENDS) ? 2 : note === MARK_FIRST_STITCH ? 1 : 0),
+    0,
+  );
+}
