@@ -69,6 +69,16 @@ export class TestServer {
     return answer.json() as Promise<T>;
   }
 
+  /** Lays a new document. */
+  async put(path: string, body: object): Promise<void> {
+    const answer = await fetch(`${this.url}/api${path}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-None-Match': '*' },
+      body: JSON.stringify(body),
+    });
+    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+  }
+
   async reckon<T>(plan: object): Promise<T> {
     const answer = await fetch(`${this.url}/api/reckon`, {
       method: 'POST',

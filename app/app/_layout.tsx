@@ -3,6 +3,7 @@ import { Slot } from 'expo-router';
 import { View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { DeletedBar } from '@/parts/DeletedBar';
+import { Skeleton } from '@/parts/Skeleton';
 import { useWanted } from '@/parts/wanted';
 import { useOpening, useSync } from '@/state/sync';
 import { paperTheme } from '@/theme/paper';
@@ -24,7 +25,7 @@ export default function Root() {
   useGlobalStyle();
   const [ready, failed] = useFonts(FONTS);
   const opened = useOpening();
-  if ((!ready && !failed) || !opened) return <View style={{ flex: 1, backgroundColor: colours.chalk }} />;
+  if ((!ready && !failed) || !opened) return <Skeleton />;
   return (
     <PaperProvider theme={paperTheme(colours)} settings={{ icon: () => null }}>
       <View style={{ flex: 1, backgroundColor: colours.chalk }}>

@@ -12,6 +12,7 @@ export {
   formatSigned,
   hiddenIn,
   isBlank,
+  withArticle,
   lengthFault,
   type LengthField,
   lengthReading,

@@ -167,7 +167,7 @@ export function suppliesOf(plan: Plan, out: WorkedOut, after: readonly WorkStep[
 /** The markers that hang in a piece while it is worked. */
 function markersOf(notes: Readonly<Record<number, string>>, times: number): Notion[] {
   const count = markersIn(notes) * times;
-  return count > 0 ? [{ name: 'markers', count }] : [];
+  return count > 0 ? [{ name: 'stitch markers', count }] : [];
 }
 
 function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'] {

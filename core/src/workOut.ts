@@ -16,7 +16,7 @@ import type { Plan } from './plan';
 import { shapeDefinition, type Built, type Demands, type ShapeContext, type ShapeDefinition } from './shapes';
 import { foundationAdvice } from './shapes/common/advice';
 import { checkThing, workThing, type WorkedThing } from './things';
-import { formatLength, withDefaults } from './units';
+import { formatLength, withDefaults, withArticle } from './units';
 
 /** What of a plan does not hang on the counts picked for it: worked out once for all of them. */
 export interface Prepared {
@@ -179,12 +179,12 @@ function fittingFaults({ fittings = [] }: Plan, shape: ShapeDefinition): PlanFau
     const name = fitting.name.toLowerCase();
     const giver = giverOf(fitting);
     const messages = [
-      kinds.indexOf(kind) !== index && `There is a ${name} already. Remove one of the two.`,
+      kinds.indexOf(kind) !== index && `There is ${withArticle(name)} already. Remove one of the two.`,
       !belongsOn(shape, fitting) &&
         `“${fitting.name}” does not go on “${shape.name}”. ${whyNotOn(shape, fitting)} Choose one of these shapes, or remove it.`,
       giver &&
         !kinds.includes(giver.id) &&
-        `A ${name} needs a ${giver.name.toLowerCase()}. Add the ${giver.name.toLowerCase()}, or remove the ${name}.`,
+        `${withArticle(name).replace(/^a/, 'A')} needs ${withArticle(giver.name.toLowerCase())}. Add the ${giver.name.toLowerCase()}, or remove the ${name}.`,
     ];
     return messages.flatMap((message) => (message ? [{ path: `fittings[${index}].kind`, message }] : []));
   });

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { layoutFaults } from '../layoutFaults';
 import { BOTH_SIZES, expect, PHONE_MAKE, PHONE_ONLY, PHONE_PLAN, test } from '../testServer';
 
 const SCREENS = [
@@ -13,6 +14,16 @@ const SCREENS = [
   PHONE_PLAN.replace('plan', 'sheet'),
   PHONE_PLAN.replace('plan', 'ways'),
   PHONE_MAKE,
+  '/nonsense',
+];
+
+/** The narrowest screen there is, a phone, a wide one at twice its size, a phone on its side, a wide one. */
+const SIZES = [
+  { width: 320, height: 640 },
+  { width: 390, height: 844 },
+  { width: 640, height: 400 },
+  { width: 844, height: 390 },
+  { width: 1280, height: 800 },
 ];
 
 async function shown(page: Page, url: string): Promise<void> {
@@ -27,7 +38,7 @@ async function overTheEdge(page: Page): Promise<number> {
 
 // colours are held in every theme by a test of their own, so that one theme is enough here
 for (const screen of SCREENS) {
-  test(`${screen.replace(/[-0-9]{9,}/, '…')} has nothing serious for those who use other means, nor scrolls sideways in the largest letters`, async ({
+  test(`${screen.replace(/[-0-9]{9,}/, '…')} has nothing serious for those who use other means, and is laid out whole in the largest letters`, async ({
     page,
     server,
   }) => {
@@ -38,13 +49,11 @@ for (const screen of SCREENS) {
     const { violations } = await new AxeBuilder({ page }).analyze();
     const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
     expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
-    // the narrowest screen there is, and a wide one at twice its size
-    for (const size of [
-      { width: 320, height: 640 },
-      { width: 640, height: 400 },
-    ]) {
+    for (const size of SIZES) {
       await page.setViewportSize(size);
       await expect.poll(() => overTheEdge(page)).toBe(0);
+      const at = `${size.width} x ${size.height}`;
+      await expect.poll(async () => ({ at, faults: await layoutFaults(page) })).toEqual({ at, faults: [] });
     }
   });
 }

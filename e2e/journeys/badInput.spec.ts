@@ -8,10 +8,10 @@ test(
     await measureThing(page);
     const wrong = [
       ['wide', /“wide” is not a length/],
-      ['0', /0 mm is too small: 1 mm at the least/],
+      ['0', /0 mm is too small. The smallest is 1 mm/],
       ['-5 cm', /-5 cm is too small/],
       ['10 km', /“km” is not a unit used here/],
-      ['10000 m', /10000 m is too large: 5 m at the most/],
+      ['10000 m', /10000 m is too large. The largest is 5 m/],
     ] as const;
     for (const [text, message] of wrong) {
       await field(page, 'Width').fill(text);
@@ -41,9 +41,9 @@ test('on the board a wrong entry keeps the last good drawing and says how to men
 
   await openStage(page, 'Fabric');
   await field(page, 'Hook').fill('0');
-  await expect(page.getByText('0 mm is too small: 0.5 mm at the least.')).toBeVisible();
+  await expect(page.getByText('0 mm is too small. The smallest is 0.5 mm.')).toBeVisible();
   await field(page, 'How many rows').fill('0');
-  await expect(page.getByText('0 is too small: 1 at the least.')).toBeVisible();
+  await expect(page.getByText('0 is too small. The smallest is 1.')).toBeVisible();
   // three times the usual: a question, and the swatch is used
   await field(page, 'Length of the rows').fill('40 cm');
   await expect(page.getByText('Please check')).toBeVisible();

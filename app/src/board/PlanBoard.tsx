@@ -142,7 +142,7 @@ function Headline({ worked }: { worked: Worked }) {
   const several = worked.pieces.length > 1;
   return worked.pieces.map(({ id, name, times, summary }) => (
     <Words key={id} as={several ? 'strong' : 'heading'} level={2} live>
-      {several || times > 1 ? `${name}${times > 1 ? `, ${times} alike` : ''}: ${summary}` : summary}
+      {several || times > 1 ? `${name}${times > 1 ? ` (make ${times})` : ''}: ${summary}` : summary}
     </Words>
   ));
 }

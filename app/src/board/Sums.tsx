@@ -6,7 +6,7 @@ import { Supplies } from './Supplies';
 
 const FOUNDATIONS = {
   chain: 'Chain',
-  'joined-chain': 'Chain, joined',
+  'joined-chain': 'Chain, joined to a ring',
   'chain-both-sides': 'Chain, both sides',
   ring: 'Into the ring',
   'picked-up': 'Picked up',
@@ -21,7 +21,7 @@ export function Sums({ worked }: { worked: Worked }) {
         <View key={piece.id}>
           {several || piece.times > 1 ? (
             <Words as="strong" level={3} style={{ paddingTop: 8 }}>
-              {piece.times > 1 ? `${piece.name}, ${piece.times} alike` : piece.name}
+              {piece.times > 1 ? `${piece.name} (make ${piece.times})` : piece.name}
             </Words>
           ) : null}
           <FigureLine
@@ -30,7 +30,7 @@ export function Sums({ worked }: { worked: Worked }) {
             text={String(piece.foundation.count)}
           />
           <FigureLine
-            name={piece.worked === 'rows' ? 'Stitches in a row' : 'Stitches round'}
+            name={piece.worked === 'rows' ? 'Stitches in a row' : 'Stitches around'}
             figure={piece.counts.stitches}
             text={String(piece.stitches)}
           />
@@ -43,14 +43,14 @@ export function Sums({ worked }: { worked: Worked }) {
             ? piece.sections.map((section) => (
                 <FigureLine
                   key={section.name}
-                  name={`${wordOf(section.count.unit, piece.worked)}, ${section.name}`}
+                  name={`${wordOf(section.count.unit, piece.worked)} of the ${section.name}`}
                   figure={section.count}
                   text={counted(section, piece.worked)}
                 />
               ))
             : null}
-          <FigureLine name={`${piece.name}, wide`} figure={piece.width} />
-          <FigureLine name={`${piece.name}, long`} figure={piece.height} />
+          <FigureLine name={`${piece.name} width`} figure={piece.width} />
+          <FigureLine name={`${piece.name} length`} figure={piece.height} />
         </View>
       ))}
       <FigureLine name="Inside circumference" figure={worked.inside.girth} />

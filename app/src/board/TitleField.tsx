@@ -1,7 +1,7 @@
 import { isBlank, upTo } from '@keep-snug/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { TextInput, View, type TextStyle } from 'react-native';
-import { usePageTitle } from '@/parts/Title';
+import { useFocusOnArrival, usePageTitle } from '@/parts/Title';
 import { useColours } from '@/theme/useTheme';
 import { useType } from '@/theme/useType';
 import { useWide } from '@/theme/useWide';
@@ -21,9 +21,11 @@ export function TitleField({ title, onChange }: Props) {
   const shown = text ?? title;
   const wide = useWide();
   usePageTitle(title);
+  const heading = useRef<View>(null);
+  useFocusOnArrival(heading);
   const type = useType('heading', { fontSize: wide ? 20 : 17 });
   return (
-    <View role="heading" aria-level={1} aria-label={title} style={{ flexGrow: 1, flexBasis: 150 }}>
+    <View ref={heading} role="heading" aria-level={1} aria-label={title} style={{ flexGrow: 1, flexBasis: 150 }}>
       <TextInput
         value={shown}
         onChangeText={(next) => {

@@ -1,12 +1,12 @@
 import { plural, type Make, type Step } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Cautions } from '@/board/Cautions';
 import { KeepingTrouble } from '@/parts/KeepingLines';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { Action } from '@/parts/Action';
-import { usePageTitle } from '@/parts/Title';
+import { useFocusOnArrival, usePageTitle } from '@/parts/Title';
 import { Clash } from '@/parts/Clash';
 import { Notice } from '@/parts/Notice';
 import { Tape } from '@/parts/Tape';
@@ -151,11 +151,13 @@ const FLAT_BELOW = 520;
 function Glance({ progress, title }: { progress: Progress; title: string }) {
   const { next, piece, rowsDone } = progress;
   const wide = useWide();
+  const heading = useRef<View>(null);
+  useFocusOnArrival(heading);
   return (
     <>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'flex-start', gap: 12 }}>
         <View style={{ flexShrink: 1 }}>
-          <Words as="title" level={1} live>
+          <Words ref={heading} as="title" level={1} live>
             {next ? where(next) : 'All done'}
           </Words>
           <Words tone="faint">{next ? `${title}: ${around(next)}` : title}</Words>

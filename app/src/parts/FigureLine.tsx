@@ -1,5 +1,6 @@
 import type { Figure } from '@keep-snug/core';
 import { View } from 'react-native';
+import { Divider } from 'react-native-paper';
 import { useAsking } from '@/state/asking';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
@@ -22,11 +23,7 @@ export function FigureLine({ name, figure, text }: Props) {
   const shown = text ?? valueText(figure.value, figure.unit, units);
   const estimate = figure.kind === 'prior';
   return (
-    <Press
-      onPress={() => ask(name, figure)}
-      label={`${name}: ${shown}${estimate ? ', estimate' : ''}. Workings`}
-      style={{ borderBottomWidth: 1, borderColor: colours.line }}
-    >
+    <Press onPress={() => ask(name, figure)} label={`${name}: ${shown}${estimate ? ', estimate' : ''}. Workings`}>
       <View
         style={{
           flexDirection: 'row',
@@ -51,6 +48,7 @@ export function FigureLine({ name, figure, text }: Props) {
           </Words>
         </View>
       </View>
+      <Divider style={{ backgroundColor: colours.line }} />
     </Press>
   );
 }

@@ -15,7 +15,8 @@ export type IconName =
   | 'whole'
   | 'down'
   | 'more'
-  | 'search';
+  | 'search'
+  | 'done';
 
 interface Props {
   name: IconName;
@@ -68,6 +69,7 @@ const SHAPES: Readonly<Record<IconName, (line: object) => React.ReactNode>> = {
   // the four corners of the whole sheet
   whole: (line) => <Path d="M4 9V4h5M15 4h5v5M20 15v5h-5M9 20H4v-5" {...line} />,
   down: (line) => <Path d="M5 9l7 7 7-7" {...line} />,
+  done: (line) => <Path d="M4 13l5 5L20 6" {...line} />,
   search: (line) => (
     <>
       <Circle cx="10" cy="10" r="6.5" {...line} />

@@ -1,4 +1,5 @@
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
+import { DataTable } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { Panel } from './Panel';
 import { Words } from './Words';
@@ -10,25 +11,26 @@ export function KeysPanel({ keys, onClose }: { keys: Keys; onClose: () => void }
   const colours = useColours();
   return (
     <Panel title="Keys" onClose={onClose}>
-      {keys.map(([key, does]) => (
-        <View
-          key={key}
-          style={{
-            flexDirection: 'row',
-            justifyContent: 'space-between',
-            columnGap: 16,
-            borderBottomWidth: 1,
-            borderColor: colours.line,
-            paddingVertical: 6,
-          }}
-        >
-          <Words as="strong">{key}</Words>
-          <Words style={{ flexShrink: 1, textAlign: 'right' }}>{does}</Words>
-        </View>
-      ))}
+      <DataTable>
+        {keys.map(([key, does]) => (
+          <DataTable.Row key={key} style={{ borderColor: colours.line, paddingHorizontal: 0 }}>
+            <View style={STYLES.key}>
+              <Words as="strong">{key}</Words>
+            </View>
+            <View style={STYLES.does}>
+              <Words>{does}</Words>
+            </View>
+          </DataTable.Row>
+        ))}
+      </DataTable>
       <Words as="small" tone="faint">
         Every action also has a button.
       </Words>
     </Panel>
   );
 }
+
+const STYLES = StyleSheet.create({
+  key: { flex: 1, justifyContent: 'center' },
+  does: { flex: 2, justifyContent: 'center', paddingVertical: 8 },
+});

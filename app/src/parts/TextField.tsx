@@ -4,6 +4,7 @@ import { useId, useState, type Ref } from 'react';
 import { View, type KeyboardTypeOptions, type TextInput as RNTextInput } from 'react-native';
 import { useColours } from '@/theme/useTheme';
 import { useType } from '@/theme/useType';
+import { useSubmit } from './submit';
 import { Words } from './Words';
 
 interface Props {
@@ -26,6 +27,7 @@ export function TextField({ label, value, onChange, hint, error, keyboard, multi
   const id = useId();
   const type = useType('body');
   const small = useType('small');
+  const submit = useSubmit();
   const [hidden, setHidden] = useState(false);
   const typed = (text: string) => {
     const clean = withoutHidden(text, multiline ? 'lines' : 'one-line');
@@ -46,6 +48,7 @@ export function TextField({ label, value, onChange, hint, error, keyboard, multi
         error={error !== undefined}
         keyboardType={keyboard ?? 'default'}
         multiline={multiline ?? false}
+        {...(submit && !multiline ? { onSubmitEditing: submit } : {})}
         aria-label={label}
         aria-describedby={id}
         aria-invalid={error !== undefined}

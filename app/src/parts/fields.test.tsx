@@ -8,8 +8,8 @@ const limits = { min: 1, max: 5000, units: 'mm' as const, optional: false };
 describe('what is wrong with an entry', () => {
   it('names the value, the limit and the repair', () => {
     expect(lengthFault('82', limits)).toBeUndefined();
-    expect(lengthFault('0', limits)).toMatch(/0 mm is too small: 1 mm/);
-    expect(lengthFault('600 cm', limits)).toMatch(/600 cm is too large: 500 cm/);
+    expect(lengthFault('0', limits)).toMatch(/0 mm is too small. The smallest is 1 mm/);
+    expect(lengthFault('600 cm', limits)).toMatch(/600 cm is too large. The largest is 500 cm/);
     expect(lengthFault('wide', limits)).toMatch(/“wide” is not a length/);
     expect(lengthFault('', { ...limits, optional: true })).toBeUndefined();
     expect(lengthFault('', limits)).toMatch(/Nothing typed/);
@@ -19,7 +19,7 @@ describe('what is wrong with an entry', () => {
     const whole = { min: 1, max: 9, whole: true, unit: 'rows' };
     expect(numberFault('3', whole)).toBeUndefined();
     expect(numberFault('3,5', whole)).toMatch(/3.5 rows is not whole/);
-    expect(numberFault('12', whole)).toMatch(/12 rows is too large: 9 rows/);
+    expect(numberFault('12', whole)).toMatch(/12 rows is too large. The largest is 9 rows/);
     expect(numberFault('x', whole)).toMatch(/“x” is not a number/);
     expect(numberFault(' ', whole)).toMatch(/Nothing typed/);
   });

@@ -77,11 +77,11 @@ describe('an editor drawn from its description', () => {
   it('keeps on its line what cannot be used, with what is wrong, and passes nothing on', () => {
     show(<Options />);
     for (const [label, text, message] of [
-      ['Reach', '2', /2 mm is too small: 5 mm/],
+      ['Reach', '2', /2 mm is too small. The smallest is 5 mm/],
       ['Reach', 'far', /“far” is not a length/],
       ['Rows', '2.5', /2.5 rows is not whole/],
-      ['Rows', '10', /10 rows is too large: 9 rows/],
-      ['Share', '-11', /-11 % is too small: -10 %/],
+      ['Rows', '10', /10 rows is too large. The largest is 9 rows/],
+      ['Share', '-11', /-11 % is too small. The smallest is -10 %/],
     ] as const) {
       type(label, text);
       expect(lineOf(label)).toBe(text);

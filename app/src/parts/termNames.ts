@@ -4,7 +4,7 @@ const NAMES: Readonly<Record<string, string>> = {
   H: 'height of the thing',
   D: 'depth of the thing',
   r: 'edge radius',
-  g: 'the thing, round',
+  g: 'item circumference',
   C: 'round the middle of the fabric',
   F: 'one face between its seams',
   t: 'thickness of the fabric',

@@ -1,13 +1,16 @@
 import { useCallback, useEffect, useState } from 'react';
-import { View } from 'react-native';
+import { List } from 'react-native-paper';
 import { Action } from '@/parts/Action';
 import { Words } from '@/parts/Words';
 import { Away, listDeleted, type DeletedDocument } from '@/state/api';
 import { useLibrary } from '@/state/library';
 import { useLine, useWaiting } from '@/state/sync';
+import { useType } from '@/theme/useType';
 
 /** What was deleted within the last thirty days, on any device, each to be brought back. */
 export function DeletedList() {
+  const strong = useType('strong');
+  const small = useType('small');
   const [list, setList] = useState<readonly DeletedDocument[]>([]);
   const reached = useLine((state) => state.reached);
   const waiting = useWaiting();
@@ -25,19 +28,26 @@ export function DeletedList() {
   }, [read, reached, waiting]);
   if (!reached) return <Words tone="faint">This list needs the server. It shows when you are back online.</Words>;
   if (list.length === 0) return <Words tone="faint">Nothing was deleted in the last 30 days.</Words>;
-  return list.map(({ kind, id, body, deletedAt }) => (
-    <View key={id} style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16 }}>
-      <View style={{ flexGrow: 1, flexBasis: 220 }}>
-        <Words as="strong">{nameOf(body)}</Words>
-        <Words as="small" tone="faint">
-          {`${ONE[kind]}, deleted ${new Date(deletedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}`}
-        </Words>
-      </View>
-      <Action label={`Bring back: ${nameOf(body)}`} onPress={() => lay(kind, id, body)}>
-        Bring back
-      </Action>
-    </View>
-  ));
+  return (
+    <List.Section style={{ marginVertical: 0 }}>
+      {list.map(({ kind, id, body, deletedAt }) => (
+        <List.Item
+          key={id}
+          title={nameOf(body)}
+          titleNumberOfLines={3}
+          titleStyle={strong}
+          description={`${ONE[kind]}, deleted ${new Date(deletedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}`}
+          descriptionStyle={small}
+          style={{ paddingVertical: 0, paddingRight: 0 }}
+          right={() => (
+            <Action label={`Bring back: ${nameOf(body)}`} onPress={() => lay(kind, id, body)}>
+              Bring back
+            </Action>
+          )}
+        />
+      ))}
+    </List.Section>
+  );
 }
 
 const ONE = { plans: 'plan', things: 'thing', yarns: 'yarn', swatches: 'swatch', makes: 'make' } as const;

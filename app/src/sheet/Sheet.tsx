@@ -59,16 +59,18 @@ export function Sheet({ plan, back }: Props) {
             {...{ dataSet: { screen: 'only' } }}
             style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 20 }}
           >
-            <Tabs
-              as="radio"
-              label="Crochet terms"
-              value={terms}
-              options={[
-                { id: 'US', name: 'US' },
-                { id: 'UK', name: 'UK' },
-              ]}
-              onChange={(next) => set({ terms: next })}
-            />
+            <View style={{ width: 140 }}>
+              <Tabs
+                as="radio"
+                label="Crochet terms"
+                value={terms}
+                options={[
+                  { id: 'US', name: 'US' },
+                  { id: 'UK', name: 'UK' },
+                ]}
+                onChange={(next) => set({ terms: next })}
+              />
+            </View>
             <Action onPress={copy}>{copied === 'copied' ? 'Copied' : 'Copy pattern'}</Action>
             <Action onPress={() => window.print()}>Print</Action>
           </View>

@@ -3,6 +3,7 @@ import {
   formatLengthNumber,
   formatNumber,
   term,
+  withArticle,
   type LengthUnit,
   type Plan,
   type Schools,
@@ -56,7 +57,7 @@ export function factsOf(plan: Plan, worked: Worked, { terms, units }: Reading): 
     ...(colours.length > 0 ? [['By colour', colours.join(', ')] as [string, string]] : []),
     [
       capital(term('gauge', terms)),
-      `${per(stitchWidth.value)} stitches and ${per(rowHeight.value)} rows to ${over.words} in ${term(stitch, terms)} with a ${formatNumber(hookMm, 2)} mm hook${estimated}`,
+      `${per(stitchWidth.value)} stitches and ${per(rowHeight.value)} rows to ${over.words} in ${term(stitch, terms)} with ${withArticle(`${formatNumber(hookMm, 2)} mm hook`)}${estimated}`,
     ],
     ['Notions', notionsText(worked.supplies.notions)],
     ['Time', `about ${duration(worked.supplies.time.value)}`],

@@ -21,6 +21,7 @@ import { ListTools } from '@/parts/ListTools';
 import { Press } from '@/parts/Press';
 import { RoomBar } from '@/parts/RoomBar';
 import { Tabs } from '@/parts/Tabs';
+import { SubmitProvider } from '@/parts/submit';
 import { Title } from '@/parts/Title';
 import { useBox } from '@/parts/useBox';
 import { useFinding } from '@/parts/useFinding';
@@ -94,7 +95,7 @@ function Measuring() {
           {way === 'chains' ? (
             <NoTape onPlan={onPlan} />
           ) : (
-            <>
+            <SubmitProvider value={() => void goOn()}>
               <Tabs as="radio" label="Kind of thing" options={THINGS} value={kind.id} onChange={measure} />
               <Words tone="faint">{`${kind.examples.replace(/^./, (c) => c.toUpperCase())}. In mm, cm or inches: 82, 8,2 cm, 3 1/4.`}</Words>
               <Preview thing={thing} />
@@ -114,7 +115,7 @@ function Measuring() {
                   Plan a cover
                 </Action>
               </View>
-            </>
+            </SubmitProvider>
           )}
         </View>
       </ScrollView>

@@ -5,6 +5,7 @@ import { planInChains, usualFabric } from '@/board/newPlan';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
 import { NumberField } from '@/parts/NumberField';
+import { SubmitProvider } from '@/parts/submit';
 import { Tabs } from '@/parts/Tabs';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
@@ -56,7 +57,7 @@ export function NoTape({ onPlan }: { onPlan: (plan: string) => void }) {
   const missing = (count: number | undefined, what: string) =>
     tried && count === undefined ? `Missing. Chain until it reaches ${what}, and type how many.` : undefined;
   return (
-    <View style={{ gap: 14 }}>
+    <SubmitProvider value={plan}>
       <Words tone="faint">Make a chain with your own yarn and hook, hold it against the item and count.</Words>
       <FieldRow>
         <TextField
@@ -103,7 +104,7 @@ export function NoTape({ onPlan }: { onPlan: (plan: string) => void }) {
           Plan a cover
         </Action>
       </View>
-    </View>
+    </SubmitProvider>
   );
 }
 

@@ -1,8 +1,9 @@
-import { type Plan, type ThingSpec, isBlank, upTo } from '@keep-snug/core';
+import { type Plan, type ThingSpec, isBlank, upTo, plural } from '@keep-snug/core';
 import type { ThingRecord } from '@keep-snug/core/documents';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
+import { CheckLine } from '@/parts/CheckLine';
 import { FieldRow } from '@/parts/FieldRow';
 import { Panel } from '@/parts/Panel';
 import { TextField } from '@/parts/TextField';
@@ -50,28 +51,30 @@ function unnamed({ name: _name, ...thing }: ThingSpec): object {
 function Followers({ before, thing }: { before: string; thing: ThingSpec }) {
   const edit = useHistory((state) => state.edit);
   const plans = useShelf('plans').filter(([, held]) => holds(held, before));
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const chosen = plans.map(([plan]) => plan).filter((plan) => !left.includes(plan));
   if (JSON.stringify(unnamed(thing)) === before || plans.length === 0) return null;
   const follow = (ids: readonly string[]) => ids.forEach((plan) => edit(plan, (old) => ({ ...old, thing })));
   return (
     <View role="group" aria-label="Plans that may follow" style={{ gap: 4 }}>
       <Words as="strong" level={3}>
-        Which plans should follow?
+        Update these plans with the new measurements?
       </Words>
       {plans.map(([plan, held]) => (
-        <View key={plan} style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
-          <Words style={{ flex: 1 }}>{held.body.title}</Words>
-          <Action label={`Follow: ${held.body.title}`} onPress={() => follow([plan])}>
-            Follow
-          </Action>
-        </View>
+        <CheckLine
+          key={plan}
+          label={held.body.title}
+          on={!left.includes(plan)}
+          onChange={(on) => setLeft(on ? left.filter((id) => id !== plan) : [...left, plan])}
+        />
       ))}
-      {plans.length > 1 ? (
-        <View style={{ flexDirection: 'row' }}>
-          <Action onPress={() => follow(plans.map(([plan]) => plan))}>All of them</Action>
-        </View>
-      ) : null}
+      <View style={{ flexDirection: 'row' }}>
+        <Action disabled={chosen.length === 0} onPress={() => follow(chosen)}>
+          {`Update ${plural(chosen.length, 'plan')}`}
+        </Action>
+      </View>
       <Words as="small" tone="faint">
-        The others keep the measures they have.
+        Other plans keep the old measurements.
       </Words>
     </View>
   );

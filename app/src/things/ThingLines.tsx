@@ -1,5 +1,6 @@
 import {
   blankDraft,
+  draftOf,
   formatLength,
   lengthReading,
   memberKinds,
@@ -26,6 +27,7 @@ import { Notice } from '@/parts/Notice';
 import { Pick } from '@/parts/Pick';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
+import { useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
 import { AcrossOrRound } from './AcrossOrRound';
@@ -284,6 +286,11 @@ function Members({ thing, ...shown }: Shown & { thing: ThingSpec }) {
   const { control } = useFormContext<ThingDraft>();
   const { fields, append, remove } = useFieldArray({ control, name: 'members' });
   const kinds = memberKinds();
+  const units = useSettings((state) => state.units);
+  const shelf = useShelf('things');
+  const fromShelf = shelf
+    .filter(([, { body }]) => kinds.some(({ id }) => id === body.thing.kind))
+    .map(([id, { body }]) => ({ id, name: body.name }));
   const read = (thing.members as readonly ThingSpec[] | undefined) ?? [];
   const missing = shown.read.faults.members;
   return (
@@ -319,10 +326,12 @@ function Members({ thing, ...shown }: Shown & { thing: ThingSpec }) {
         <Pick
           label="Add one more"
           value=""
-          options={[{ id: '', name: 'choose what kind' }, ...kinds]}
-          onChange={(kind) => {
-            const definition = thingDefinition(kind);
-            if (definition) append(blankDraft(definition));
+          options={[{ id: '', name: 'choose what kind, or one of your items' }, ...kinds, ...fromShelf]}
+          onChange={(choice) => {
+            const definition = thingDefinition(choice);
+            if (definition) return append(blankDraft(definition));
+            const held = shelf.find(([id]) => id === choice)?.[1];
+            if (held) append(draftOf({ ...held.body.thing, name: held.body.name }, units));
           }}
         />
       </FieldRow>

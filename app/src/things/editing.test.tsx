@@ -95,10 +95,14 @@ describe('a thing on the shelf, measured anew', () => {
   it('asks nothing while nothing was changed, then which plans follow', () => {
     show(<Shelf />);
     expect(body.thing.kind).toBe('slab');
-    expect(screen.queryByText('Which plans should follow?')).toBeNull();
+    expect(screen.queryByText(/^Update these plans/)).toBeNull();
     fireEvent.changeText(screen.getByLabelText('Width'), '60');
-    expect(screen.getByText('Which plans should follow?')).toBeTruthy();
-    fireEvent.press(screen.getByText('All of them'));
+    expect(screen.getByText(/^Update these plans/)).toBeTruthy();
+    const [first] = screen.getAllByRole('checkbox');
+    fireEvent.press(first!);
+    expect(screen.getByText('Update 1 plan')).toBeTruthy();
+    fireEvent.press(first!);
+    fireEvent.press(screen.getByText('Update 2 plans'));
     const widths = Object.values(useLibrary.getState().shelves.plans)
       .filter((held) => held.body.thing.name === 'tissue packet')
       .map((held) => (held.body.thing.width as { mm: number }).mm);

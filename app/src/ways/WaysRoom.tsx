@@ -2,12 +2,14 @@ import { shapeDefinition, type Plan, type Way } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
+import { ActivityIndicator } from 'react-native-paper';
 import { FieldRow } from '@/parts/FieldRow';
 import { Notice } from '@/parts/Notice';
 import { Pick } from '@/parts/Pick';
 import { RoomBar } from '@/parts/RoomBar';
 import { Tabs } from '@/parts/Tabs';
 import { useBox } from '@/parts/useBox';
+import { Title } from '@/parts/Title';
 import { Words } from '@/parts/Words';
 import { useHistory } from '@/state/history';
 import { useColours } from '@/theme/useTheme';
@@ -28,9 +30,7 @@ export function WaysRoom({ id, plan }: { id: string; plan: Plan }) {
     <View style={{ flex: 1, backgroundColor: colours.chalk }}>
       <RoomBar back={{ to: board, name: 'the plan' }}>
         <View style={{ flex: 1, paddingVertical: 8 }}>
-          <Words as="heading" level={1} style={{ fontSize: 20 }}>
-            Compare ways to make it
-          </Words>
+          <Title style={{ fontSize: 20 }}>Compare ways to make it</Title>
           <Words as="small" tone="faint">
             {plan.title}
           </Words>
@@ -81,6 +81,7 @@ export function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) =>
           <Tabs label="Sort by" as="radio" value={order} options={ORDERS} onChange={setOrder} />
         </View>
       )}
+      {stale ? <ActivityIndicator animating hidesWhenStopped size={20} style={{ alignSelf: 'flex-start' }} /> : null}
       <Words as="small" tone={stale ? 'thread' : 'faint'} live>
         {stale ? 'Calculating…' : 'You can undo this on the plan page.'}
       </Words>

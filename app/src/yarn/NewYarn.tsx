@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { CardBox } from '@/parts/CardBox';
+import { SubmitProvider } from '@/parts/submit';
 import { Words } from '@/parts/Words';
 import { useLibrary } from '@/state/library';
 import { isSized, YarnFields } from './YarnFields';
@@ -24,14 +25,16 @@ export function NewYarn({ onDone }: { onDone: () => void }) {
       <Words as="heading" level={2}>
         New yarn
       </Words>
-      <YarnFields
-        yarn={yarn}
-        onChange={setYarn}
-        nameError={tried && nameless ? 'No name yet. Type one, such as oat cotton.' : undefined}
-        thicknessError={
-          tried && !isSized(yarn) ? 'How thick is it? Choose its weight, or type its metres or wraps.' : undefined
-        }
-      />
+      <SubmitProvider value={save}>
+        <YarnFields
+          yarn={yarn}
+          onChange={setYarn}
+          nameError={tried && nameless ? 'No name yet. Type one, such as oat cotton.' : undefined}
+          thicknessError={
+            tried && !isSized(yarn) ? 'How thick is it? Choose its weight, or type its metres or wraps.' : undefined
+          }
+        />
+      </SubmitProvider>
       <View style={{ flexDirection: 'row', columnGap: 16 }}>
         <Action main onPress={save}>
           Save yarn

@@ -1,6 +1,6 @@
 import { chosen, derive, PlanProblem, prior, type Advice, type Figure } from '../figure';
 import type { FieldValues } from '../units';
-import { formatNumber } from '../units';
+import { formatNumber, withArticle } from '../units';
 import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPREAD, type Hand } from './estimate';
 import {
   measuredOf,
@@ -216,7 +216,7 @@ function evidenceOf(
 function onChainHook({ hookMm, chainHookMm }: FabricSpec, yarn: Figure<'mm'>, chain: Figure<'mm'>): Figure<'mm'> {
   if (chainHookMm === undefined) return chain;
   const ratio = singleWidth(chainHookMm, yarn.value) / singleWidth(hookMm, yarn.value);
-  const on = chosen(ratio, '1', `a ${formatNumber(chainHookMm, 2)} mm hook for chains`);
+  const on = chosen(ratio, '1', `${withArticle(`${formatNumber(chainHookMm, 2)} mm hook`)} for chains`);
   return derive('mm', 'wc = wc₀ × hook', { 'wc₀': chain, hook: on }, (v) => v['wc₀'] * v.hook);
 }
 
@@ -283,7 +283,7 @@ export function doubtGauge(spec: FabricSpec, worked: WorkedFabric): Advice[] {
         {
           id: 'gauge-far-from-estimate',
           severity: 'question' as const,
-          text: `${formatNumber(size)} mm a ${one} is ${farOff(ratio)} what this yarn usually gives on a ${formatNumber(spec.hookMm, 2)} mm hook (about ${formatNumber(estimate.value)} mm).`,
+          text: `${formatNumber(size)} mm a ${one} is ${farOff(ratio)} what this yarn usually gives on ${withArticle(`${formatNumber(spec.hookMm, 2)} mm hook`)} (about ${formatNumber(estimate.value)} mm).`,
           repair: 'Check the count, the length and its unit. If they are right, carry on: the swatch is used as it is.',
           at: `fabric.gauge.${path}[${index}]`,
         },

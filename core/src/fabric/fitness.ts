@@ -62,7 +62,7 @@ function pokes(fabric: WorkedFabric, { tipMm }: Duty): Advice[] {
       id: 'pokes-through',
       severity: 'warning',
       text: `A tip of ${formatNumber(tipMm)} mm goes through the holes of this fabric, about ${formatNumber(gap)} mm.`,
-      repair: `Line it, or drop the hook to ${formatNumber(firmer, 2)} mm and count anew.`,
+      repair: `Add a lining, or use a hook of ${formatNumber(firmer, 2)} mm (the counts will change).`,
       at: 'fabric.hookMm',
       change: { 'fabric.hookMm': firmer, 'fabric.gauge': {} },
     },

@@ -72,7 +72,7 @@ function refuseShrinking(easeMm: number, girth: number): void {
   throw new PlanProblem([
     {
       path: 'fit.easeMm',
-      message: `${formatLength(easeMm)} takes off more than half of the ${formatLength(girth)} the thing is round. Make it ${formatLength(Math.ceil(limit))} or more.`,
+      message: `Ease of ${formatLength(easeMm)} would make the cover less than half as big around as the item (${formatLength(girth)}). The smallest ease here is ${formatLength(Math.ceil(limit))}.`,
     },
   ]);
 }

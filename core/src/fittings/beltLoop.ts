@@ -1,5 +1,5 @@
 import { chosen, derive, prior } from '../figure';
-import { formatLength, formatNumber } from '../units';
+import { formatLength, formatNumber, withArticle } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, plainRows, refuse, smallPiece } from './common';
 
@@ -19,11 +19,11 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
   if (length.value > face.height)
     refuse(
       `${path}.beltMm`,
-      `A loop for a ${formatLength(belt)} belt is ${formatLength(length.value)} long, the back ${formatLength(face.height)} high. Choose a belt of ${formatLength(Math.max(5, belt - (length.value - face.height)))} or less.`,
+      `A loop for ${withArticle(`${formatLength(belt)} belt`)} is ${formatLength(length.value)} long, the back ${formatLength(face.height)} high. Choose a belt of ${formatLength(Math.max(5, belt - (length.value - face.height)))} or less.`,
     );
   const width = derive(
     'mm',
-    'two fifths of the back, 20 mm at the least',
+    'two fifths of the back, at least 20 mm',
     { back: chosen(face.width, 'mm', 'the back') },
     (v) => Math.max(20, 0.4 * v.back),
   );
@@ -40,7 +40,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
         section: 'joining',
         kind: 'assembly',
         phase: 'open',
-        text: `Sew the belt loop to the outside of the back by its first and last row, centred, upper end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; to and fro three times.`,
+        text: `Sew the belt loop to the outside of the back by its first and last row, centred, upper end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; going over each seam three times.`,
         check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
         reaches: ['between the layers'],
         minutes: 8,

@@ -1,7 +1,7 @@
 import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '../figure';
 import type { Instruction } from '../fabric';
 import type { Cloth, FlapPlace, Part, WorkStep } from '../shapes';
-import { formatLength, formatNumber, plural } from '../units';
+import { formatLength, formatNumber, plural, withArticle } from '../units';
 import { BUTTON_FIELDS } from './common';
 import { type Area, type FittingContext, type FittingDefinition, type Placed } from './definition';
 
@@ -194,7 +194,7 @@ function refuseWide(diameter: number, flap: FlapPlace, path: string): void {
   throw new PlanProblem([
     {
       path: `${path}.buttonMm`,
-      message: `A ${formatLength(diameter)} button is more than half the flap’s width (${formatLength(flap.width.value)}). Choose one of ${formatLength(limit)} or less.`,
+      message: `${withArticle(`${formatLength(diameter)} button`).replace(/^a/, 'A')} is more than half the flap’s width (${formatLength(flap.width.value)}). Choose one of ${formatLength(limit)} or less.`,
     },
   ]);
 }
@@ -225,7 +225,7 @@ export const buttonLoop: FittingDefinition = {
     length: 'Length',
     buttonBelowFrontTop: 'Button below the front’s top',
   },
-  told: ({ buttonMm }, say) => `for a ${say.length(Number(buttonMm))} button`,
+  told: ({ buttonMm }, say) => `for ${withArticle(`${say.length(Number(buttonMm))} button`)}`,
   options: [
     ...BUTTON_FIELDS,
     {

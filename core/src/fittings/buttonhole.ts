@@ -1,7 +1,7 @@
 import { parityOf, slotChains } from '../counts';
 import { work, type Instruction } from '../fabric';
 import { derive, type Figure } from '../figure';
-import { formatLength, formatNumber, plural } from '../units';
+import { formatLength, formatNumber, plural, withArticle } from '../units';
 import { buttonArea } from './buttonLoop';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { BUTTON_FIELDS, centredOn, flapDown, frontOf, lengthOf, withStitches, refuse, refuseOpen } from './common';
@@ -29,13 +29,13 @@ function place(context: FittingContext): Placed {
   if (a > n - 4)
     refuse(
       `${path}.buttonMm`,
-      `A ${formatLength(Number(options.buttonMm))} button wants a hole of ${plural(a, 'chain')} in a flap of ${plural(n, 'stitch', 'stitches')}. Choose one of ${formatLength(Math.max(5, (n - 4) * fabric.chain.value - Number(options.buttonThicknessMm)))} or less.`,
+      `${withArticle(`${formatLength(Number(options.buttonMm))} button`).replace(/^a/, 'A')} needs a hole of ${plural(a, 'chain')} in a flap of ${plural(n, 'stitch', 'stitches')}. Choose one of ${formatLength(Math.max(5, (n - 4) * fabric.chain.value - Number(options.buttonThicknessMm)))} or less.`,
     );
   const section = piece.sections.find(({ name }) => name === 'flap')!;
   if (section.rows < ROWS_BELOW + 2)
     refuse(
       `${path}.kind`,
-      `A flap of ${plural(section.rows, 'row')} is too short for a buttonhole: ${ROWS_BELOW + 2} at the least. Make the flap longer.`,
+      `A flap of ${plural(section.rows, 'row')} is too short for a buttonhole. It needs ${ROWS_BELOW + 2} or more: make the flap longer.`,
     );
   const row = section.to - ROWS_BELOW;
   const { before, after } = centredOn(n, a);

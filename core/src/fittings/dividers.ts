@@ -155,13 +155,13 @@ function place(context: FittingContext): Placed {
       },
     ],
     parts: { folded: lineParts(lines, face, w, deepest), flat: [] },
-    advice: [...curl(over, w, fabric), ...slim(wants, fabric, lines.length)],
+    advice: [...curl(over, w, columns, fabric), ...slim(wants, fabric, lines.length)],
     areas: lines.map((line) => ({
       face: 'front' as const,
       x: [(line - 1) * w, line * w] as const,
       y: [face.height - deepest, face.height] as const,
     })),
-    notions: [{ name: 'markers', count: lines.length }],
+    notions: [{ name: 'stitch markers', count: lines.length }],
   };
 }
 
@@ -169,7 +169,7 @@ function place(context: FittingContext): Placed {
 function depthFor(length: number): Mm {
   return derive(
     'mm',
-    'depth = length − what stands out, a third and 25 mm at the least',
+    'depth = length − what stands out, a third and at least 25 mm',
     { length: chosen(length, 'mm', 'the tool') },
     (v) => Math.max(10, v.length - Math.max(STANDS_OUT.leastMm, STANDS_OUT.share * v.length)),
   );
@@ -192,17 +192,19 @@ function lineParts(lines: readonly number[], face: ReturnType<typeof frontOf>, w
 }
 
 /** Channels that need more width than the front has pull the back round: the case curls. */
-function curl(over: number, w: number, _fabric: WorkedFabric): Advice[] {
+function curl(over: number, w: number, columns: number, { stitch: { rows } }: WorkedFabric): Advice[] {
   if (over >= 0) return [];
+  // the next count that the stitch allows
+  const least = columns - over - rows.edge;
+  const enough = Math.ceil(least / rows.repeat) * rows.repeat + rows.edge;
   return [
     {
       id: 'case-curls',
       severity: 'warning',
       text: `The channels need ${plural(-over, 'stitch', 'stitches')} (${formatLength(-over * w)}) more than the front has: the case curls.`,
-      repair:
-        'Take the best count for the width, list fewer tools, or fold deeper so that longer ones lie beside each other.',
-      at: 'picks',
-      change: { picks: {} },
+      repair: `Use ${enough} stitches.`,
+      at: 'picks.width',
+      change: { 'picks.width': enough },
     },
   ];
 }

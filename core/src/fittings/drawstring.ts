@@ -31,7 +31,7 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
   if (mouth.to - mouth.from < 3)
     refuse(
       `${path}.kind`,
-      `A wall of ${plural(mouth.to - mouth.from + 1, 'round')} is too low for an eyelet round: 4 at the least. Make it higher.`,
+      `A wall of ${plural(mouth.to - mouth.from + 1, 'round')} is too low for an eyelet round. It needs 4 or more: make it higher.`,
     );
   if (holes < 2)
     refuse(

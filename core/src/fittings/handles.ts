@@ -49,7 +49,7 @@ function place(context: FittingContext): Placed {
   if (top - mouth!.from < 3)
     refuse(
       `${path}.kind`,
-      `A wall of ${plural(top - mouth!.from + 1, 'round')} is too low for handles: 4 at the least. Make it higher.`,
+      `A wall of ${plural(top - mouth!.from + 1, 'round')} is too low for handles. They need 4 or more: make it higher.`,
     );
   const before = Math.floor((half - a) / 2);
   const after = half - a - before;

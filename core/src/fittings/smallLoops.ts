@@ -39,7 +39,7 @@ function placed(kind: LoopKind, { built, fabric, options }: FittingContext): Pla
         kind: 'closure',
         phase: 'mouth',
         text: `Join the yarn ${kind.where}, chain ${chains.value}, {slip} into the same place, turn, {single} in each chain, fasten off. ${kind.then}`.trim(),
-        check: { look: 'Does it hold a good pull?', repair: 'Sew over its foot once more, to and fro three times.' },
+        check: { look: 'Does it hold a good pull?', repair: 'Sew over the base of the loop three more times.' },
         minutes: 5,
       },
     ],

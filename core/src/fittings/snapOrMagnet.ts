@@ -1,5 +1,5 @@
 import { chosen, derive, type Advice } from '../figure';
-import { formatLength, formatNumber } from '../units';
+import { formatLength, formatNumber, withArticle } from '../units';
 import type { Part } from '../shapes';
 import type { Hazard } from '../things';
 import { buttonArea } from './buttonLoop';
@@ -36,12 +36,12 @@ function placed(kind: Kind, { built, options, path }: FittingContext): Placed {
   if (below.value < across / 2)
     refuse(
       `${path}.acrossMm`,
-      `A ${formatLength(across)} ${kind.id} does not fit under a flap that reaches ${formatLength(Math.max(0, flap.edgeBelowFrontTop.value))} down. Make the flap longer.`,
+      `${withArticle(`${formatLength(across)} ${kind.id}`).replace(/^a/, 'A')} does not fit under a flap that reaches ${formatLength(Math.max(0, flap.edgeBelowFrontTop.value))} down. Make the flap longer.`,
     );
   if (across > face.width / 3)
     refuse(
       `${path}.acrossMm`,
-      `A ${formatLength(across)} ${kind.id} is more than a third of the front (${formatLength(face.width)}). Choose one of ${formatLength(face.width / 3)} or less.`,
+      `${withArticle(`${formatLength(across)} ${kind.id}`).replace(/^a/, 'A')} is more than a third of the front (${formatLength(face.width)}). Choose one of ${formatLength(face.width / 3)} or less.`,
     );
   const count = face.width > TWO_ABOVE_MM ? 2 : 1;
   const xs = count === 2 ? [face.width / 4, (3 * face.width) / 4] : [face.width / 2];

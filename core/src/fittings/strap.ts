@@ -221,11 +221,12 @@ function sewOn(kind: string, anchors: string): WorkStep {
     phase: 'mouth',
     text:
       kind === 'bought'
-        ? `Sew a ring to each anchor, ${anchors}, to and fro three times.`
-        : `Sew the strap on at ${anchors}, overlapping {mm:${SEWN_MM}}, to and fro three times.`,
+        ? `Sew a ring to each anchor, ${anchors}, going over each seam three times.`
+        : `Sew the strap on at ${anchors}, overlapping {mm:${SEWN_MM}}, going over each seam three times.`,
     check: {
       look: 'Is the strap not twisted, are the anchors exactly opposite? Hang the load on it for a minute and measure again.',
-      repair: 'If it grew more than reckoned, type the hang test and shorten it.',
+      repair:
+        'If it stretched more than planned, shorten it: in the plan, open Strap and enter the result under Hang test.',
     },
     reaches: ['the mouth'],
     minutes: 10,

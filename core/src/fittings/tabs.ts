@@ -56,7 +56,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
         section: 'closing',
         kind: 'closure',
         phase: 'mouth',
-        text: `In the third row from the end of each tab leave a hole of ${plural(slot.value, 'chain')} at its middle. Sew each tab by its first row to the back’s upper edge, {mm:${formatNumber(x)}} in from the side, to and fro three times; sew its {mm:${button.value}} button just below, through one layer.`,
+        text: `In the third row from the end of each tab leave a hole of ${plural(slot.value, 'chain')} at its middle. Sew each tab by its first row to the back’s upper edge, {mm:${formatNumber(x)}} in from the side, going over each seam three times; sew its {mm:${button.value}} button just below, through one layer.`,
         check: {
           look: 'Over the bar and buttoned, does it hang level?',
           repair: 'Set one button a row higher or lower.',

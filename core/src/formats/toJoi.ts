@@ -134,7 +134,7 @@ function message({ type, context = {} }: Joi.ValidationErrorItem): string {
     'object.missing': () => `One of ${listed(context.peers as unknown[])} is needed. Add one.`,
     'object.oxor': () => `Only one of ${listed(context.peers as unknown[])} can stand. Take one out.`,
   };
-  return words[type]?.() ?? 'Not usable as it stands. Check it against the format.';
+  return words[type]?.() ?? 'Not usable like this. Check it against the format.';
 }
 
 function listed(values: readonly unknown[]): string {

@@ -1,6 +1,6 @@
 import type { Instruction } from '../fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
-import { formatNumber, plural } from '../units';
+import { formatNumber, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { wordRow } from './wording';
@@ -169,7 +169,7 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
     kind === 'joined-chain' ? ` Join to a ring with a ${term('slip', schools.terms)}, the chain not twisted.` : '';
   const both = kind === 'chain-both-sides' ? ' Both its sides are worked.' : '';
   return begun({
-    text: `Chain ${count}${piece.foundation.hookMm ? ` with a ${formatNumber(piece.foundation.hookMm, 2)} mm hook` : ''}.${joined}${both} ${EDGE_WORDS[edge]}`,
+    text: `Chain ${count}${piece.foundation.hookMm ? ` with ${withArticle(`${formatNumber(piece.foundation.hookMm, 2)} mm hook`)}` : ''}.${joined}${both} ${EDGE_WORDS[edge]}`,
     ends: count,
     makes: { count, kind: 'chain' },
     check:

@@ -23,7 +23,7 @@ const options: readonly Field[] = [
     key: 'floor',
     kind: 'choice',
     label: 'Bottom',
-    help: 'A fold needs no floor; what stands or is thick wants one.',
+    help: 'A fold needs no base; what stands or is thick needs one.',
     options: [
       { id: 'none', name: 'no floor' },
       { id: 'flat', name: 'a flat oval floor' },
@@ -233,7 +233,7 @@ function refuseFloor({ thing, fabric }: ShapeContext, withFloor: boolean): void 
     throw new PlanProblem([
       {
         path: 'shape.floor',
-        message: `A floor takes ${formatLength(least)} of depth at the least, a round each side of the chain; this is ${formatLength(depth.value)} deep. Take it without a floor.`,
+        message: `A floor takes ${formatLength(least)} of depth or more, a round each side of the chain; this is ${formatLength(depth.value)} deep. Take it without a floor.`,
       },
     ]);
   if (width.value - depth.value < fabric.stitchWidth.value)

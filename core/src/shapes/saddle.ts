@@ -4,7 +4,7 @@ import { work, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, sum, type Advice, type Figure } from '../figure';
 import { bottomGive } from '../fit';
 import { isFlat, mmOf, workBar, type PocketWant, type WorkedBar, type WorkedThing } from '../things';
-import { formatLength, formatNumber, LONGEST_MM, plural, type Field } from '../units';
+import { formatLength, formatNumber, LONGEST_MM, plural, type Field, withArticle } from '../units';
 import type { Built, Choice, Course, Piece, ShapeContext, ShapeDefinition, ShapeSchools, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { chosenCount, countChoice, countFigure, pickAdvice } from './common/choice';
@@ -297,7 +297,7 @@ function tabSlot(buttonMm: number, half: number, { stitch, chain }: WorkedFabric
     throw new PlanProblem([
       {
         path: 'shape.buttonMm',
-        message: `A ${formatLength(buttonMm)} button wants a hole of ${chains} chains, and the tab has ${half} stitches. Choose a smaller button.`,
+        message: `${withArticle(`${formatLength(buttonMm)} button`).replace(/^a/, 'A')} needs a hole of ${chains} chains, and the tab has ${half} stitches. Choose a smaller button.`,
       },
     ]);
   const before = (half - chains) / 2;
@@ -365,7 +365,7 @@ function assembly({ options: given }: ShapeContext, width: number, half: number,
       section: 'closing',
       kind: 'closure',
       phase: 'filled',
-      text: `Hang it over the bar, filled. Under each tab’s hole, behind stitches ${slot.before + 1} to ${slot.before + slot.chains}, sew a {mm:${Number(given.buttonMm)}} button to the other side’s mouth, through one layer only.`,
+      text: `Hang it over the bar, filled. Under each tab’s hole, behind stitches ${slot.before + 1} to ${slot.before + slot.chains}, sew a button of {mm:${Number(given.buttonMm)}} to the other side’s mouth, through one layer only.`,
       check: {
         look: 'Buttoned, does it stay where it hangs when one pocket is emptied?',
         repair: 'Set the buttons a row lower.',

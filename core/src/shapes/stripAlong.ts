@@ -168,7 +168,7 @@ function assembly({ options }: ShapeContext, piece: Piece): WorkStep[] {
       kind: 'assembly',
       phase: 'open',
       text: `Hang a marker in the first and last row ${last.join(', ')}.`,
-      notions: [{ name: 'markers', count: 2 * last.length }],
+      notions: [{ name: 'stitch markers', count: 2 * last.length }],
     },
     fastenOff(front.mm, 'the first side'),
     ...foldAndJoin({

@@ -72,7 +72,9 @@ export const MOST_THINGS = 200;
 /** Refuses a list of more single things than are reckoned here, at the list. */
 export function tooMany(count: number, path: string): PlanFault[] {
   if (count <= MOST_THINGS) return [];
-  return [{ path, message: `${count} things are more than the ${MOST_THINGS} that are reckoned here. Take some out.` }];
+  return [
+    { path, message: `${count} things are more than the ${MOST_THINGS} that can be calculated here. Remove some.` },
+  ];
 }
 
 /** A list of alike entries within a thing: tools, heights of a bottle. */

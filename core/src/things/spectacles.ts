@@ -9,7 +9,7 @@ const measures: readonly LengthField[] = [
     key: 'width',
     kind: 'length',
     label: 'Width',
-    help: 'Folded, across the mouth, at the widest.',
+    help: 'Folded, at the widest.',
     min: 1,
     max: LONGEST_MM,
   },

@@ -95,7 +95,7 @@ export const tools: ThingDefinition = {
     key: 'tools',
     label: 'Tools',
     one: 'tool',
-    help: 'Each wants a channel of its own. Alike ones can share an entry.',
+    help: 'Each gets a channel of its own. Tools that are alike can share an entry.',
     measures: [
       { key: 'length', kind: 'length', label: 'Length', min: 5, max: 1000 },
       { key: 'grip', kind: 'length', label: 'Grip diameter', help: 'Where it is thickest.', min: 1, max: 200 },

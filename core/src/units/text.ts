@@ -49,3 +49,8 @@ export function upTo(text: string, most: number): string {
 export function isBlank(text: string): boolean {
   return /^[\s\p{Cf}\u115f\u1160\u2800\u3164\uffa0]*$/u.test(text);
 }
+
+/** A word or a number with the article it takes when read aloud: "an 8 mm hook", "an 18 mm button", "a flap". */
+export function withArticle(text: string): string {
+  return `${/^(8|11(?!\d)|18(?!\d)|[aeio])/i.test(text) ? 'an' : 'a'} ${text}`;
+}

@@ -18,8 +18,9 @@ export function lengthFault(text: string, { min, max, units, optional }: LengthL
   if (!parsed.ok) return parsed.message;
   const say = (mm: number) => formatLength(mm, parsed.unit);
   if (parsed.mm < min)
-    return `${say(parsed.mm)} is too small: ${say(min)} at the least. Check the number and its unit.`;
-  if (parsed.mm > max) return `${say(parsed.mm)} is too large: ${say(max)} at the most. Check the number and its unit.`;
+    return `${say(parsed.mm)} is too small. The smallest is ${say(min)}. Check the number and its unit.`;
+  if (parsed.mm > max)
+    return `${say(parsed.mm)} is too large. The largest is ${say(max)}. Check the number and its unit.`;
   return undefined;
 }
 
@@ -60,7 +61,7 @@ export function numberFault(text: string, { min, max, whole, unit }: NumberLimit
   if (text.trim() === '') return `Nothing typed. Type a number from ${say(min)} to ${say(max)}.`;
   if (!Number.isFinite(number)) return `“${text.trim()}” is not a number. Type one from ${say(min)} to ${say(max)}.`;
   if (whole && !Number.isInteger(number)) return `${say(number)} is not whole. Type a whole number.`;
-  if (number < min) return `${say(number)} is too small: ${say(min)} at the least.`;
-  if (number > max) return `${say(number)} is too large: ${say(max)} at the most.`;
+  if (number < min) return `${say(number)} is too small. The smallest is ${say(min)}.`;
+  if (number > max) return `${say(number)} is too large. The largest is ${say(max)}.`;
   return undefined;
 }

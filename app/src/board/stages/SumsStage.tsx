@@ -15,8 +15,8 @@ export const sumsStage: Stage = {
   name: 'Sums',
   owns: [],
   summary: (_plan, worked, say) => {
-    if (!worked) return 'waiting for an entry above';
-    return `${lowered(worked.pieces[0]!.summary)}; comes to ${say.number(worked.outside.width.value)} × ${say.length(worked.outside.height.value)}`;
+    if (!worked) return 'Fill in the fields above first';
+    return `${lowered(worked.pieces[0]!.summary)}; about ${say.number(worked.outside.width.value)} × ${say.length(worked.outside.height.value)}`;
   },
   Body,
 };

@@ -1,6 +1,6 @@
 import type { WorkedFabric } from '../../fabric';
 import type { Advice } from '../../figure';
-import { formatLength, formatNumber } from '../../units';
+import { formatLength, formatNumber, withArticle } from '../../units';
 import type { Foundation } from '../definition';
 import { GAPES_ABOVE, PUCKERS_BELOW } from './flat';
 
@@ -20,7 +20,7 @@ export function foundationAdvice(fabric: WorkedFabric, { kind, count, edge }: Fo
         id: 'foundation-puckers',
         severity: 'warning',
         text: `The chain becomes the opening, and yours is tight: ${measures}. It would pucker.`,
-        repair: `Work the chain looser, or with a ${other(0.5)} mm hook for the chain only.`,
+        repair: `Work the chain looser, or with ${withArticle(`${other(0.5)} mm hook`)} for the chain only.`,
         at: 'fabric.gauge.chains',
         change: { 'fabric.chainHookMm': hookMm + 0.5 },
       },
@@ -31,7 +31,7 @@ export function foundationAdvice(fabric: WorkedFabric, { kind, count, edge }: Fo
         id: 'foundation-gapes',
         severity: 'advice',
         text: `The chain becomes the closed bottom, and yours is loose: ${measures}. The bottom would gape.`,
-        repair: `Work the chain tighter, or with a ${other(-0.5)} mm hook for the chain only.`,
+        repair: `Work the chain tighter, or with ${withArticle(`${other(-0.5)} mm hook`)} for the chain only.`,
         at: 'fabric.gauge.chains',
         change: { 'fabric.chainHookMm': Math.max(0.5, hookMm - 0.5) },
       },

@@ -141,7 +141,9 @@ export function cutPouch({ D, H, t, front, back, flap }: CutWish): { parts: Part
 export function standing(thing: WorkedThing, left: number, width: number, bottom: number): ThingPart[] {
   const { wants, stations } = thing;
   if (wants && wants.length > 1) return sideBySideThings(wants, left, width, bottom);
-  const [w, h] = [thing.width.value, thing.height.value];
+  // what has no shape of its own fills the bag, however the bag stands
+  const w = thing.profile === 'given' ? Math.min(thing.width.value, width) : thing.width.value;
+  const h = thing.height.value;
   const box: ThingPart = {
     type: 'thing',
     x: left + (width - w) / 2,

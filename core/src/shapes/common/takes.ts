@@ -4,4 +4,4 @@ export const BOTTOM_IS_A_FOLD =
 
 /** Why a shape does not take several things: said alike by all that are one room. */
 export const ONE_ROOM =
-  'It is one room, and each of several things wants a pocket of its own. Choose a strip or two panels.';
+  'It is one room, and each of several things needs a pocket of its own. Choose a strip or two panels.';
