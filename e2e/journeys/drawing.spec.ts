@@ -88,7 +88,8 @@ test('a thing measured anew asks which plans follow', async ({ page, server }) =
   await page.getByRole('textbox', { name: 'Width', exact: true }).fill('70');
   const followers = page.getByRole('group', { name: 'Plans that may follow' });
   await expect(followers).toContainText('Hide tissue packet');
-  await followers.getByRole('button', { name: 'Follow: Tissue packet pouch' }).click();
+  await followers.getByRole('checkbox', { name: 'Hide tissue packet' }).click();
+  await followers.getByRole('button', { name: 'Update 1 plan' }).click();
   const width = async (number: number) =>
     (await server.read<{ body: Plan }>(`/plans/b0000000-0000-4000-8000-${String(number).padStart(12, '0')}`)).body.thing
       .width;

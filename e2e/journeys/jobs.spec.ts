@@ -32,7 +32,7 @@ test('a phone pouch: measured, a swatch, ten rows, one undone, a note', PHONE_ON
   await hand.press('Plan a cover');
   await hand.press('Measure stitches of a swatch');
   await hand.type('Length of the stitches', '118');
-  await expect(page.getByRole('heading', { name: /^Chain \d+, skip 1: 16 stitches/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Chain \d+, skip 1: 1[5-7] stitches/ })).toBeVisible();
   await hand.press('Start making');
   for (const name of ['Chain done', ...Array.from({ length: 10 }, (_, row) => `Row ${row + 1} done`)]) {
     hand.taps += 1;

@@ -25,7 +25,13 @@ export function TitleField({ title, onChange }: Props) {
   useFocusOnArrival(heading);
   const type = useType('heading', { fontSize: wide ? 20 : 17 });
   return (
-    <View ref={heading} role="heading" aria-level={1} aria-label={title} style={{ flexGrow: 1, flexBasis: 150 }}>
+    <View
+      ref={heading}
+      role="heading"
+      aria-level={1}
+      aria-label={title}
+      style={{ flexGrow: 1, flexShrink: 1, flexBasis: 96 }}
+    >
       <TextInput
         value={shown}
         onChangeText={(next) => {

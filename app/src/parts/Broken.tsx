@@ -29,8 +29,8 @@ export function Broken({ error, retry }: ErrorBoundaryProps) {
         This screen could not be shown
       </Words>
       <Words style={{ maxWidth: 560 }}>
-        Nothing is lost: what you typed and ticked is kept on this device. Try again; if the server is away, as soon as
-        it is back.
+        Nothing is lost: what you typed and ticked is kept on this device. Try again. If you are offline, try when you
+        are back online.
       </Words>
       <Words as="small" tone="faint">
         {reasonOf(error)}

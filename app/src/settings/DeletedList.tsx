@@ -1,6 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
 import { List } from 'react-native-paper';
-import { Action } from '@/parts/Action';
 import { Words } from '@/parts/Words';
 import { Away, listDeleted, type DeletedDocument } from '@/state/api';
 import { useLibrary } from '@/state/library';
@@ -39,10 +38,14 @@ export function DeletedList() {
           description={`${ONE[kind]}, deleted ${new Date(deletedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}`}
           descriptionStyle={small}
           style={{ paddingVertical: 0, paddingRight: 0 }}
+          // an item that is not pressed itself would count as switched off, with all that is in it
+          {...{ role: 'button' }}
+          accessibilityLabel={`Bring back: ${nameOf(body)}`}
+          onPress={() => lay(kind, id, body)}
           right={() => (
-            <Action label={`Bring back: ${nameOf(body)}`} onPress={() => lay(kind, id, body)}>
+            <Words as="strong" tone="sea" style={{ alignSelf: 'center' }}>
               Bring back
-            </Action>
+            </Words>
           )}
         />
       ))}

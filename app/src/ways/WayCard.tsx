@@ -42,12 +42,10 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
         {name}
       </Words>
       {view ? <Drawing view={view} height={104} bare /> : null}
-      <ProgressBar
-        progress={chance}
-        color={colours.lichen}
-        style={{ height: 8, backgroundColor: colours.line }}
-        aria-hidden
-      />
+      {/* the library's bar fills what it stands in */}
+      <View aria-hidden style={{ height: 8 }}>
+        <ProgressBar progress={chance} color={colours.lichen} style={{ height: 8, backgroundColor: colours.line }} />
+      </View>
       <Words as="strong">{`Fits ${Math.round(100 * chance)} times in 100`}</Words>
       <Words as="small">{`${fitDefinition(way.fit).name}, hook ${formatNumber(way.hookMm, 2)} mm`}</Words>
       <Words as="small">{`${formatNumber(metres, 0)} m${lasting(way)}; about ${duration(minutes)}`}</Words>

@@ -9,7 +9,7 @@ export function notionsOf(spec: FabricSpec, { yarn }: WorkedFabric, wanted: read
     ...(spec.chainHookMm === undefined
       ? []
       : [{ name: 'hook for the chain', size: `${formatNumber(spec.chainHookMm, 2)} mm`, count: 1 }]),
-    { name: 'tapestry needle', size: `eye for ${formatNumber(yarn.value)} mm yarn`, count: 1 },
+    { name: 'tapestry needle', size: `with an eye for ${formatNumber(yarn.value)} mm yarn`, count: 1 },
   ];
   const summed: Notion[] = [];
   for (const notion of [...always, ...wanted]) {
