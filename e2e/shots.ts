@@ -23,7 +23,7 @@ interface Shot {
 const openWorkings = async (page: Page) => {
   await openStage(page, 'Fit');
   await page
-    .getByRole('button', { name: /^Inside, round.*Workings/ })
+    .getByRole('button', { name: /^Inside circumference.*Workings/ })
     .first()
     .click();
 };

@@ -79,7 +79,10 @@ test('the places are reached from one another at every size', BOTH_SIZES, async 
   await shown(page, server.url);
   for (const place of ['Things', 'Yarn box', 'Ledger', 'Bench']) {
     await page.getByRole('link', { name: place }).click();
-    await expect(page.getByRole('heading', { name: place, level: 1 })).toBeVisible();
+    const heading = page.getByRole('heading', { name: place, level: 1 });
+    await expect(heading).toBeVisible();
+    await expect(heading).toBeFocused();
+    await expect(page).toHaveTitle(`${place} · Keep Snug`);
   }
 });
 

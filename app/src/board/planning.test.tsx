@@ -139,7 +139,7 @@ describe('fittings', () => {
     show(<Board start={{ ...phone, fittings: [] }} stage="fittings" />);
     choose('Add a fitting', fittingDefinition('magnet')!.name);
     expect(now.fittings).toEqual([{ kind: 'flap' }, { kind: 'magnet' }]);
-    fireEvent.changeText(screen.getByLabelText('Magnet, across'), '12');
+    fireEvent.changeText(screen.getByLabelText('Magnet diameter'), '12');
     expect(now.fittings![1]).toEqual({ kind: 'magnet', acrossMm: 12 });
     fireEvent.press(screen.getByLabelText('Remove: Flap'));
     expect(now.fittings).toEqual([]);

@@ -137,6 +137,21 @@ describe('the counter room', () => {
   });
 });
 
+describe('the target', () => {
+  it('takes a second tap at once for a trembling hand, not for a second row', () => {
+    const now = jest.spyOn(performance, 'now').mockReturnValue(10_000);
+    show(<MakeRoom id={phoneId} held={makeOf(phoneId)} />);
+    const press = () => fireEvent.press(screen.getByLabelText(/^Row \d+ done$/));
+    press();
+    press();
+    expect(screen.getByText('Row 24 of 86')).toBeTruthy();
+    now.mockReturnValue(10_400);
+    press();
+    expect(screen.getByText('Row 25 of 86')).toBeTruthy();
+    now.mockRestore();
+  });
+});
+
 describe('the bench', () => {
   it('shows makes on the hook with their next row, and plans not begun', () => {
     show(<Bench />);

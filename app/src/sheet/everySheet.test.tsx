@@ -1,6 +1,6 @@
 import { reckon, type Plan, tapeOf } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
-import { screen } from '@testing-library/react-native';
+import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
 import { useSettings } from '@/state/settings';
 import { Sheet } from './Sheet';
@@ -84,6 +84,13 @@ describe('the reader’s own words', () => {
     const broken: Plan = { ...phone, thing: { ...phone.thing, edgeRadius: { mm: 90 } } as Plan['thing'] };
     show(<Sheet back={BACK} plan={broken} />);
     expect(screen.getByText(/an entry that needs a fix/)).toBeTruthy();
+  });
+
+  it('are offered as text where the page may not use the clipboard', async () => {
+    show(<Sheet back={BACK} plan={phone} />);
+    fireEvent.press(screen.getByText('Copy pattern'));
+    const line = await screen.findByLabelText('Pattern as text');
+    expect(line.props.value).toBe(sheetText(phone, reckon(phone), READING));
   });
 
   it('share out stripes by colour', () => {

@@ -28,6 +28,19 @@ const FORMS = [
 
 type Form = (typeof FORMS)[number]['id'];
 
+const COUNTED = [
+  { id: 'chains', name: 'height in chains' },
+  { id: 'rows', name: 'in rows' },
+] as const;
+
+type Counted = (typeof COUNTED)[number]['id'];
+
+/** How high it is: as high as so many chains reach, or so many rows as are wished. */
+const HEIGHTS: Readonly<Record<Counted, { label: string; help: string }>> = {
+  chains: { label: 'Chains along its height', help: 'The way it goes in.' },
+  rows: { label: 'Rows high', help: 'As many rows as you want.' },
+};
+
 /**
  * No tape at hand: the maker's own chains are the tape. So many reach around the item, so many along it; the counts then
  * follow from chains as she makes them, whatever they measure.
@@ -36,19 +49,22 @@ export function NoTape({ onPlan }: { onPlan: (plan: string) => void }) {
   const units = useSettings((state) => state.units);
   const [name, setName] = useState('');
   const [form, setForm] = useState<Form>('flat');
+  const [counted, setCounted] = useState<Counted>('chains');
   const [thick, setThick] = useState<Thickness>('10');
   const [around, setAround] = useState<number>();
   const [along, setAlong] = useState<number>();
   const [tried, setTried] = useState(false);
   const fabric = usualFabric();
-  const chain = workFabric(fabric).chain.value;
+  const sizes = workFabric(fabric);
+  const chain = sizes.chain.value;
+  const step = counted === 'chains' ? chain : sizes.rowHeight.value;
   const plan = () => {
     setTried(true);
     if (isBlank(name) || around === undefined || along === undefined) return;
     const thing = thingInChains(form, {
       name: upTo(name.trim(), 120),
       girth: around * chain,
-      height: along * chain,
+      height: along * step,
       depth: Number(thick),
     });
     useLibrary.getState().add('things', { name: String(thing.name), thing });
@@ -80,16 +96,17 @@ export function NoTape({ onPlan }: { onPlan: (plan: string) => void }) {
           onClear={() => setAround(undefined)}
         />
         <NumberField
-          label="Chains along its height"
+          label={HEIGHTS[counted].label}
           value={along}
           min={2}
           max={1000}
           whole
-          help={missing(along, 'from its bottom to its top') ?? 'The way it goes in.'}
+          help={missing(along, 'from its bottom to its top') ?? HEIGHTS[counted].help}
           onChange={setAlong}
           onClear={() => setAlong(undefined)}
         />
       </FieldRow>
+      <Tabs as="radio" label="Height counted in" options={COUNTED} value={counted} onChange={setCounted} />
       {form === 'flat' ? (
         <View style={{ gap: 4 }}>
           <Words as="smallStrong">It is about as thick as</Words>

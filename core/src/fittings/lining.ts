@@ -30,7 +30,7 @@ function place({ built, thing }: FittingContext): Placed {
         section: 'closing',
         kind: 'closure',
         phase: 'mouth',
-        text: `Cut the lining {mm:${formatNumber(wide.value)}} by {mm:${formatNumber(long.value)}}, fold it across, right sides together, sew both sides {mm:${SEAM_MM}} in. Slip it in wrong side out, turn {mm:${TOP_MM}} of its top in, and hem it to the mouth a row below the edge.`,
+        text: `Cut a piece of lining fabric {mm:${toCut(wide.value)}} × {mm:${toCut(long.value)}}. Fold it in half, right sides together. Sew both sides with a seam of {mm:${SEAM_MM}}. Put it in the pouch without turning it. Fold {mm:${TOP_MM}} of the top in and hem it to the opening a row below the edge.`,
         check: {
           look: 'Does it lie at the bottom without pulling?',
           repair: 'Let the side seams out, or turn less in at the top.',
@@ -60,6 +60,10 @@ function place({ built, thing }: FittingContext): Placed {
     ],
   };
 }
+
+/** Fabric is cut to whole steps of so much, and never too small, mm. */
+const CUT_STEP_MM = 5;
+const toCut = (mm: number): number => Math.ceil(mm / CUT_STEP_MM - 1e-9) * CUT_STEP_MM;
 
 export const lining: FittingDefinition = {
   id: 'lining',

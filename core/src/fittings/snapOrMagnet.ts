@@ -105,7 +105,7 @@ function closure(kind: Kind): FittingDefinition {
       {
         key: 'acrossMm',
         kind: 'length',
-        label: `${kind.name}, across`,
+        label: `${kind.name} diameter`,
         min: kind.sizes.min,
         max: kind.sizes.max,
         default: kind.sizes.usual,

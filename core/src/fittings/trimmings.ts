@@ -1,6 +1,6 @@
 import { BASES } from '../fabric';
 import { chosen, derive, prior, type Figure } from '../figure';
-import { formatNumber, plural } from '../units';
+import { formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, lengthOf, refuse } from './common';
 
@@ -131,7 +131,7 @@ function placeTag({ built, options }: FittingContext): Placed {
         section: 'finishing',
         kind: 'finish',
         phase: 'open',
-        text: `Sew the tag, ${plural(1, 'piece')} of {mm:${wide}} by {mm:${high}}, to the front, low at the {side:left}, {mm:12} from both edges, through the front alone.`,
+        text: `Sew the tag ({mm:${wide}} × {mm:${high}}) to the lower {side:left} of the front, {mm:12} from both edges, through the front layer only.`,
         reaches: ['between the layers'],
         minutes: 6,
       },
