@@ -145,6 +145,7 @@ export { type Caution } from './cautions';
 export { type Plan, PLAN_FORMAT } from './plan';
 export { FIRST_FABRIC, planFor } from './newPlan';
 export { proposalsFor, type Proposal } from './proposals';
+export { sectionWord } from './shapes/common/sectionWord';
 export { withShape } from './withShape';
 export { applyChange } from './change';
 export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';

@@ -1,4 +1,4 @@
-import { isFinished, type Make, type Plan } from '@keep-snug/core';
+import { isFinished, sectionWord, type Make, type Plan } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -122,7 +122,7 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
           <Words as="heading" level={2} style={{ fontSize: 22, lineHeight: 28 }}>
             {make.title}
           </Words>
-          <Words as="strong">{`${row}${next?.row ? `, ${next.section}` : ''}`}</Words>
+          <Words as="strong">{`${row}${next?.row ? `, ${sectionWord(next.section)}` : ''}`}</Words>
         </View>
         <MoreMenu
           of={make.title}

@@ -1,4 +1,4 @@
-import { plural, type Worked } from '@keep-snug/core';
+import { plural, sectionWord, type Worked } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FigureLine } from '@/parts/FigureLine';
 import { Words } from '@/parts/Words';
@@ -43,7 +43,7 @@ export function Sums({ worked }: { worked: Worked }) {
             ? piece.sections.map((section) => (
                 <FigureLine
                   key={section.name}
-                  name={`${wordOf(section.count.unit, piece.worked)} of the ${section.name}`}
+                  name={`${wordOf(section.count.unit, piece.worked)} of the ${sectionWord(section.name)}`}
                   figure={section.count}
                   text={counted(section, piece.worked)}
                 />

@@ -1,4 +1,4 @@
-import type { Step } from '@keep-snug/core';
+import { sectionWord, type Step } from '@keep-snug/core';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { useBox } from '@/parts/useBox';
@@ -95,11 +95,13 @@ function runsOf(steps: readonly Step[]): Run[] {
   for (const step of steps) {
     const last = runs.at(-1);
     if (last && step.row && last.first.row && last.text === step.text && last.first.section === step.section) {
-      last.label = `${courseWord(step)}s ${last.first.row} to ${step.row}, ${step.section}`;
+      last.label = `${courseWord(step)}s ${last.first.row} to ${step.row}, ${sectionWord(step.section)}`;
       continue;
     }
     if (runs.length > AHEAD) break;
-    const label = step.row ? `${courseWord(step)} ${step.row}, ${step.section}` : step.section;
+    const label = step.row
+      ? `${courseWord(step)} ${step.row}, ${sectionWord(step.section)}`
+      : sectionWord(step.section);
     runs.push({ id: step.id, label: label.replace(/^./, (c) => c.toUpperCase()), text: step.text, first: step });
   }
   return runs;

@@ -1,4 +1,4 @@
-import { plural, type Make, type Step } from '@keep-snug/core';
+import { plural, sectionWord, type Make, type Step } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
@@ -199,7 +199,7 @@ const SECTION_NAMES: Readonly<Record<string, string>> = {
 
 function around({ row, section, side, kind, pieceName }: Step): string {
   const piece = pieceName ? `${pieceName}: ` : '';
-  if (row) return `${piece}${section}, ${side} side facing`;
+  if (row) return `${piece}${sectionWord(section)}, ${side} side facing`;
   return kind === 'foundation' ? `${piece}to start with` : 'finishing';
 }
 

@@ -1,4 +1,4 @@
-import type { Plan, Step, Worked } from '@keep-snug/core';
+import { sectionWord, type Plan, type Step, type Worked } from '@keep-snug/core';
 import { courseWord } from '@/making/useProgress';
 import { factsOf, termsLine, type Reading } from './sheetFacts';
 
@@ -43,8 +43,6 @@ function alike(a: Step, b: Step): boolean {
   return a.text === b.text && a.ends === b.ends && a.section === b.section && a.piece === b.piece;
 }
 
-const NAMES: Readonly<Record<string, string>> = { turn: 'Top fold' };
-
 const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase());
 
 /** Steps under the heading of their section, in working order. */
@@ -54,7 +52,7 @@ export function groupsOf(worked: Worked): { name: string; steps: Step[] }[] {
   return keys.map((key) => {
     const steps = worked.steps.filter((step) => keyOf(step) === key);
     const { pieceName, section } = steps[0]!;
-    const name = NAMES[section] ?? capital(section);
+    const name = capital(sectionWord(section));
     return { name: pieceName ? `${pieceName}: ${name.toLowerCase()}` : name, steps };
   });
 }

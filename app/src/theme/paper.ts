@@ -20,6 +20,8 @@ export function paperTheme(colours: Colours): MD3Theme {
       surfaceVariant: colours.chalk,
       outline: colours.faint,
       outlineVariant: colours.line,
+      onSurfaceDisabled: colours.faint,
+      surfaceDisabled: colours.line,
       error: colours.rowan,
       secondaryContainer: colours.chalk,
       onSecondaryContainer: colours.ink,

@@ -267,7 +267,7 @@ function sheets(back: Piece, pockets: readonly Piece[], loop: Piece | undefined)
   return [
     ofPiece(back, [
       ...stripParts(back.sections, wide, back.stitches),
-      ...folds([{ mm: back.sections[0]!.mm, label: 'over the top' }], wide),
+      ...folds([{ mm: back.sections[0]!.mm, label: 'top fold' }], wide),
       uprightFrom(0, wide, { count: `${back.stitches} stitches`, choice: 'width' }),
     ]),
     ...pockets.map((pocket) =>

@@ -1,3 +1,4 @@
+import { sectionWord } from './common/sectionWord';
 import { markBothEnds } from './common/markers';
 import type { RowSpan } from '../counts';
 import { chosen, type Figure } from '../figure';
@@ -193,7 +194,7 @@ function flatView(context: ShapeContext, piece: Piece): View {
       choice: 'width',
     },
   ];
-  const list = sections.map((s) => `${s.name} ${s.rows} rows, {mm:${formatNumber(s.mm)}}`).join('; ');
+  const list = sections.map((s) => `${sectionWord(s.name)} ${s.rows} rows, {mm:${formatNumber(s.mm)}}`).join('; ');
   return {
     id: 'flat',
     name: 'Flat',

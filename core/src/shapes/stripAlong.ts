@@ -1,3 +1,4 @@
+import { sectionWord } from './common/sectionWord';
 import { cumulativeRows } from '../counts';
 import { chosen, derive, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
@@ -198,7 +199,7 @@ function views(context: ShapeContext, piece: Piece): View[] {
       return [
         panel({
           role: roleOf(section.name),
-          label: section.name,
+          label: sectionWord(section.name),
           sub,
           x,
           w: section.mm,
@@ -252,7 +253,9 @@ function views(context: ShapeContext, piece: Piece): View[] {
     back: top,
     ...(down === undefined ? {} : { flap: down }),
   });
-  const list = sections.map((s) => `${s.name} ${s.stitches} stitches, {mm:${formatNumber(s.mm)}}`).join('; ');
+  const list = sections
+    .map((s) => `${sectionWord(s.name)} ${s.stitches} stitches, {mm:${formatNumber(s.mm)}}`)
+    .join('; ');
   return [
     {
       id: 'flat',

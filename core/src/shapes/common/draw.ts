@@ -1,3 +1,4 @@
+import { sectionWord } from './sectionWord';
 import { plural } from '../../units';
 import type { Section } from '../definition';
 import type { WorkedThing } from '../../things';
@@ -31,7 +32,7 @@ export function stripParts(
         w: section.mm,
         h: height,
         rows: { count: section.rows, stacked: 'x', stitches },
-        label: section.name,
+        label: sectionWord(section.name),
         sub: rows,
       },
       {

@@ -123,7 +123,7 @@ export function onTheStrip(
   const give = bottomGive(thing.depth, fabric.thickness).value;
   const labels = sections.slice(0, -1).map(({ name }, index) => ({
     mm: ends[index]!,
-    label: name === 'front' ? 'bottom fold' : 'over the top',
+    label: name === 'front' ? 'bottom fold' : 'top fold',
   }));
   return [
     ...folds(labels, height),
