@@ -1,5 +1,5 @@
 import { isBlank, upTo } from '@keep-snug/core';
-import { useRef, useState } from 'react';
+import { useId, useState } from 'react';
 import { TextInput, View, type TextStyle } from 'react-native';
 import { useFocusOnArrival, usePageTitle } from '@/parts/Title';
 import { useColours } from '@/theme/useTheme';
@@ -21,12 +21,12 @@ export function TitleField({ title, onChange }: Props) {
   const shown = text ?? title;
   const wide = useWide();
   usePageTitle(title);
-  const heading = useRef<View>(null);
+  const heading = useId();
   useFocusOnArrival(heading);
   const type = useType('heading', { fontSize: wide ? 20 : 17 });
   return (
     <View
-      ref={heading}
+      nativeID={heading}
       role="heading"
       aria-level={1}
       aria-label={title}

@@ -1,6 +1,6 @@
 import { plural, sectionWord, type Make, type Step } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
-import { useRef, useState } from 'react';
+import { useId, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Cautions } from '@/board/Cautions';
 import { KeepingTrouble } from '@/parts/KeepingLines';
@@ -151,13 +151,13 @@ const FLAT_BELOW = 520;
 function Glance({ progress, title }: { progress: Progress; title: string }) {
   const { next, piece, rowsDone } = progress;
   const wide = useWide();
-  const heading = useRef<View>(null);
+  const heading = useId();
   useFocusOnArrival(heading);
   return (
     <>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'flex-start', gap: 12 }}>
         <View style={{ flexShrink: 1 }}>
-          <Words ref={heading} as="title" level={1} live>
+          <Words id={heading} as="title" level={1} live>
             {next ? where(next) : 'All done'}
           </Words>
           <Words tone="faint">{next ? `${title}: ${around(next)}` : title}</Words>

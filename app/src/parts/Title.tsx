@@ -1,6 +1,6 @@
 import { usePathname } from 'expo-router';
-import { useEffect, useRef } from 'react';
-import type { StyleProp, TextStyle, View } from 'react-native';
+import { useEffect, useId } from 'react';
+import type { StyleProp, TextStyle } from 'react-native';
 import { Words } from './Words';
 
 let lastPath: string | null = null;
@@ -10,11 +10,11 @@ let lastPath: string | null = null;
  * is, so that readers and keys begin at the top.
  */
 export function Title({ children, style }: { children: string; style?: StyleProp<TextStyle> }) {
-  const ref = useRef<View>(null);
+  const id = useId();
   usePageTitle(children);
-  useFocusOnArrival(ref);
+  useFocusOnArrival(id);
   return (
-    <Words ref={ref} as="title" level={1} style={style}>
+    <Words id={id} as="title" level={1} style={style}>
       {children}
     </Words>
   );
@@ -28,14 +28,14 @@ export function usePageTitle(name: string): void {
 }
 
 /** Gives an element the focus when the page was come to from another one; not at the first start, nor over a field. */
-export function useFocusOnArrival(ref: React.RefObject<unknown>): void {
+export function useFocusOnArrival(id: string): void {
   const path = usePathname();
   useEffect(() => {
     const cameFrom = lastPath;
     lastPath = path;
-    const node = ref.current as HTMLElement | null;
-    if (cameFrom === null || cameFrom === path || !node?.setAttribute) return;
+    const node = globalThis.document?.getElementById?.(id);
+    if (cameFrom === null || cameFrom === path || !node) return;
     node.setAttribute('tabindex', '-1');
     node.focus({ preventScroll: true });
-  }, [path, ref]);
+  }, [path, id]);
 }

@@ -1,5 +1,5 @@
-import type { ReactNode, Ref } from 'react';
-import type { StyleProp, TextStyle, View } from 'react-native';
+import type { ReactNode } from 'react';
+import type { StyleProp, TextStyle } from 'react-native';
 import { StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { TypeName } from '@/theme/type';
@@ -21,16 +21,17 @@ interface Props {
   style?: StyleProp<TextStyle>;
   /** Read out when it changes. */
   live?: boolean;
-  ref?: Ref<View>;
+  /** For whoever has to lead to this text. */
+  id?: string;
 }
 
 /** All text of the app. */
-export function Words({ children, as = 'body', tone = 'ink', level, style, live, ref }: Props) {
+export function Words({ children, as = 'body', tone = 'ink', level, style, live, id }: Props) {
   const colours = useColours();
   const type = useType(as, StyleSheet.flatten(style));
   return (
     <Text
-      ref={ref as never}
+      {...(id ? { nativeID: id } : {})}
       {...(level ? { role: 'heading', 'aria-level': level } : {})}
       {...(live ? { 'aria-live': 'polite' } : {})}
       style={[{ color: colours[tone] }, type]}
