@@ -45,6 +45,11 @@ test('the sheet goes to paper whole, without what is pressed', async ({ page, se
   await expect(page.getByText('Field phone pouch', { exact: true }).last()).toBeVisible();
   const cloth = await page.locator('svg rect').evaluateAll((list) => list.map((rect) => rect.getBoundingClientRect()));
   for (const { width: wide, height: high } of cloth) expect(Math.min(wide, high)).toBeGreaterThan(0);
+  // A4 between its margins: no drawing is wider than the paper
+  const drawings = await page
+    .locator('svg')
+    .evaluateAll((list) => list.map((svg) => svg.getBoundingClientRect().width));
+  for (const breadth of drawings) expect(breadth).toBeLessThanOrEqual(688);
   expect(height).toBeGreaterThanOrEqual(Math.floor(last));
 });
 

@@ -1,15 +1,12 @@
 import { useCallback, useEffect, useState } from 'react';
-import { List } from 'react-native-paper';
+import { ListLine } from '@/parts/ListLine';
 import { Words } from '@/parts/Words';
 import { Away, listDeleted, type DeletedDocument } from '@/state/api';
 import { useLibrary } from '@/state/library';
 import { useLine, useWaiting } from '@/state/sync';
-import { useType } from '@/theme/useType';
 
 /** What was deleted within the last thirty days, on any device, each to be brought back. */
 export function DeletedList() {
-  const strong = useType('strong');
-  const small = useType('small');
   const [list, setList] = useState<readonly DeletedDocument[]>([]);
   const reached = useLine((state) => state.reached);
   const waiting = useWaiting();
@@ -27,30 +24,15 @@ export function DeletedList() {
   }, [read, reached, waiting]);
   if (!reached) return <Words tone="faint">This list needs the server. It shows when you are back online.</Words>;
   if (list.length === 0) return <Words tone="faint">Nothing was deleted in the last 30 days.</Words>;
-  return (
-    <List.Section style={{ marginVertical: 0 }}>
-      {list.map(({ kind, id, body, deletedAt }) => (
-        <List.Item
-          key={id}
-          title={nameOf(body)}
-          titleNumberOfLines={3}
-          titleStyle={strong}
-          description={`${ONE[kind]}, deleted ${new Date(deletedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}`}
-          descriptionStyle={small}
-          style={{ paddingVertical: 0, paddingRight: 0 }}
-          // an item that is not pressed itself would count as switched off, with all that is in it
-          {...{ role: 'button' }}
-          accessibilityLabel={`Bring back: ${nameOf(body)}`}
-          onPress={() => lay(kind, id, body)}
-          right={() => (
-            <Words as="strong" tone="sea" style={{ alignSelf: 'center' }}>
-              Bring back
-            </Words>
-          )}
-        />
-      ))}
-    </List.Section>
-  );
+  return list.map(({ kind, id, body, deletedAt }) => (
+    <ListLine
+      key={id}
+      title={nameOf(body)}
+      says={`${ONE[kind]}, deleted ${new Date(deletedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}`}
+      action="Bring back"
+      onPress={() => lay(kind, id, body)}
+    />
+  ));
 }
 
 const ONE = { plans: 'plan', things: 'thing', yarns: 'yarn', swatches: 'swatch', makes: 'make' } as const;

@@ -8,10 +8,10 @@ import {
   type ThingSpec,
 } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
-import { fireEvent, screen } from '@testing-library/react-native';
+import { act, fireEvent, screen } from '@testing-library/react-native';
 import { useEffect, useState } from 'react';
 import { CarrierFields } from '@/board/stages/CarrierFields';
-import { show } from '@/fixtures/show';
+import { choose, show } from '@/fixtures/show';
 import { useDraft } from '@/state/draft';
 import { serverHas } from '@/fixtures/serverHas';
 import { useLibrary } from '@/state/library';
@@ -81,6 +81,37 @@ describe('a thing changed in place', () => {
     expect((now.members as ThingSpec[])[0]!.width).toMatchObject({ mm: 110 });
     fireEvent.press(screen.getByLabelText('Remove: field phone'));
     expect(now.members).toHaveLength(2);
+  });
+
+  it('takes a member from the shelf, with its name', () => {
+    show(<Editor start={thingOf('hide needs')} />);
+    const before = (now.members as ThingSpec[]).length;
+    choose('Add one more', 'chart loupe');
+    expect(now.members).toHaveLength(before + 1);
+    expect((now.members as ThingSpec[]).at(-1)).toMatchObject({ name: 'chart loupe' });
+  });
+
+  it('is measured with one thing, said once, unless one measure was taken otherwise', () => {
+    show(<Editor start={thingOf('field phone')} />);
+    expect(screen.queryByLabelText('Width: measured with')).toBeNull();
+    choose('Measured with', 'calipers');
+    expect(now).toMatchObject({ width: { by: 'calliper' }, height: { by: 'calliper' } });
+    fireEvent.press(screen.getByLabelText('Say it for each measurement'));
+    choose('Height: measured with', 'tape');
+    expect(now).toMatchObject({ width: { by: 'calliper' }, height: { by: 'tape' } });
+    choose('Measured with', 'ruler');
+    expect(now).toMatchObject({ width: { by: 'ruler' }, height: { by: 'tape' } });
+  });
+
+  it('questions a number that was likely meant in another unit, and puts it right by a press', () => {
+    useSettings.getState().set({ units: 'in' });
+    show(<Editor start={thingOf('field phone')} />);
+    fireEvent.changeText(screen.getByLabelText('Width'), '82');
+    expect(screen.getByText('Did you mean mm?')).toBeTruthy();
+    fireEvent.press(screen.getByText('Use 82 mm'));
+    expect(now.width).toMatchObject({ mm: 82 });
+    expect(screen.queryByText('Did you mean mm?')).toBeNull();
+    act(() => useSettings.getState().set({ units: 'mm' }));
   });
 });
 

@@ -1,9 +1,9 @@
 import { fitDefinition, fittingDefinition, formatNumber, shapeDefinition, type Way } from '@keep-snug/core';
 import { View } from 'react-native';
-import { ProgressBar } from 'react-native-paper';
 import { duration } from '@/board/duration';
 import { Drawing } from '@/drawing/Drawing';
 import { Action } from '@/parts/Action';
+import { ShareBar } from '@/parts/ShareBar';
 import { Words } from '@/parts/Words';
 import { useColours } from '@/theme/useTheme';
 
@@ -42,10 +42,7 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
         {name}
       </Words>
       {view ? <Drawing view={view} height={104} bare /> : null}
-      {/* the library's bar fills what it stands in */}
-      <View aria-hidden style={{ height: 8 }}>
-        <ProgressBar progress={chance} color={colours.lichen} style={{ height: 8, backgroundColor: colours.line }} />
-      </View>
+      <ShareBar share={chance} />
       <Words as="strong">{`Fits ${Math.round(100 * chance)} times in 100`}</Words>
       <Words as="small">{`${fitDefinition(way.fit).name}, hook ${formatNumber(way.hookMm, 2)} mm`}</Words>
       <Words as="small">{`${formatNumber(metres, 0)} m${lasting(way)}; about ${duration(minutes)}`}</Words>

@@ -2,8 +2,8 @@ import { shapeDefinition, type Plan, type Way } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { ActivityIndicator } from 'react-native-paper';
 import { FieldRow } from '@/parts/FieldRow';
+import { Busy } from '@/parts/Busy';
 import { Notice } from '@/parts/Notice';
 import { Pick } from '@/parts/Pick';
 import { RoomBar } from '@/parts/RoomBar';
@@ -81,7 +81,7 @@ export function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) =>
           <Tabs label="Sort by" as="radio" value={order} options={ORDERS} onChange={setOrder} />
         </View>
       )}
-      {stale ? <ActivityIndicator animating hidesWhenStopped size={20} style={{ alignSelf: 'flex-start' }} /> : null}
+      {stale ? <Busy /> : null}
       <Words as="small" tone={stale ? 'thread' : 'faint'} live>
         {stale ? 'Calculating…' : 'You can undo this on the plan page.'}
       </Words>
