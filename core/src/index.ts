@@ -144,7 +144,9 @@ export {
 export { type Caution } from './cautions';
 export { type Plan, PLAN_FORMAT } from './plan';
 export { FIRST_FABRIC, planFor } from './newPlan';
-export { proposalsFor, type Proposal } from './proposals';
+export { proposalsFor, shapeTaking, type Proposal } from './proposals';
+export { thingInChains, type ThingForm } from './things';
+export { withFitting } from './withFitting';
 export { sectionWord } from './shapes/common/sectionWord';
 export { withShape } from './withShape';
 export { applyChange } from './change';

@@ -1,8 +1,9 @@
 import { TERN_POINT } from './demo';
 import type { Plan } from './plan';
-import { proposalsFor } from './proposals';
+import { proposalsFor, shapeTaking } from './proposals';
 import { reckon } from './reckon';
 import { carrierDefinition } from './things';
+import { withShape } from './withShape';
 
 const planOf = (title: string): Plan => Object.values(TERN_POINT.plans).find((plan) => plan.title.includes(title))!;
 const proposed = (plan: Plan) => proposalsFor(plan).map(({ id }) => id);
@@ -33,6 +34,17 @@ describe('what goes with a plan', () => {
       expect(() => reckon(plan)).not.toThrow();
       expect(id).toBe('saddle');
     }
+  });
+
+  it('offers a shape for a fitting that was parked, as it was set, and once', () => {
+    const pouch = planOf('Field phone');
+    const tube = withShape(pouch, 'ring-tube');
+    expect(tube.parked!.map(({ kind }) => kind)).toContain('button-loop');
+    const taking = shapeTaking(tube, 'button-loop')!;
+    expect(taking.plan.fittings!.filter(({ kind }) => kind === 'button-loop')).toEqual(
+      pouch.fittings!.filter(({ kind }) => kind === 'button-loop'),
+    );
+    expect(() => reckon(taking.plan)).not.toThrow();
   });
 
   it('can be made wherever it is proposed', () => {

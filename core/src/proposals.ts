@@ -1,8 +1,9 @@
 import { belongsOn, fittingDefinition } from './fittings';
 import { PlanProblem } from './figure';
 import type { Plan } from './plan';
-import { shapeDefinition } from './shapes';
+import { SHAPES, shapeDefinition } from './shapes';
 import { carrierDefinition, thingDefinition, type GoesWith } from './things';
+import { withFitting } from './withFitting';
 import { withShape } from './withShape';
 import { workOut } from './workOut';
 
@@ -35,15 +36,19 @@ function proposed(plan: Plan, { shape, fitting, because }: GoesWith): Proposal |
     return { id: shape, name: shapeDefinition(shape)!.name, because, plan: withShape(plan, shape) };
   const definition = fitting === undefined ? undefined : fittingDefinition(fitting);
   if (!definition || !belongsOn(shapeDefinition(plan.shape.kind)!, definition)) return undefined;
-  const fittings = plan.fittings ?? [];
-  if (fittings.some(({ kind }) => kind === definition.id)) return undefined;
-  const parked = plan.parked?.find(({ kind }) => kind === definition.id);
-  return {
-    id: definition.id,
-    name: definition.name,
-    because,
-    plan: { ...plan, fittings: [...fittings, parked ?? { kind: definition.id }] },
-  };
+  if (plan.fittings?.some(({ kind }) => kind === definition.id)) return undefined;
+  return { id: definition.id, name: definition.name, because, plan: withFitting(plan, definition.id) };
+}
+
+/**
+ * The first shape that takes both a plan's item and a fitting that does not belong on the plan's own.
+ * @returns the shape's name and the plan in it; nothing where there is none
+ */
+export function shapeTaking(plan: Plan, fitting: string): { name: string; plan: Plan } | undefined {
+  const definition = fittingDefinition(fitting)!;
+  return SHAPES.filter((shape) => belongsOn(shape, definition))
+    .map((shape) => ({ name: shape.name, plan: withFitting(withShape(plan, shape.id), fitting) }))
+    .find((candidate) => isPossible(candidate.plan));
 }
 
 function isPossible(plan: Plan): boolean {

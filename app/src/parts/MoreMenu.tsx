@@ -1,8 +1,9 @@
-import { StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import { Menu } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { useType } from '@/theme/useType';
 import { IconAction } from './IconAction';
+import { MenuOver } from './MenuOver';
 import { useMenuAt } from './useMenuAt';
 
 export interface MenuEntry {
@@ -19,12 +20,7 @@ export function MoreMenu({ of, entries }: { of: string; entries: readonly MenuEn
     <View ref={line}>
       <IconAction label={`More: ${of}`} icon="more" onPress={open} />
       {at ? (
-        <Menu
-          visible
-          onDismiss={close}
-          anchor={at}
-          contentStyle={[STYLES.menu, { backgroundColor: colours.surface, borderColor: colours.faint }]}
-        >
+        <MenuOver at={at} onClose={close}>
           {entries.map((entry) => (
             <Menu.Item
               key={entry.name}
@@ -37,10 +33,8 @@ export function MoreMenu({ of, entries }: { of: string; entries: readonly MenuEn
               }}
             />
           ))}
-        </Menu>
+        </MenuOver>
       ) : null}
     </View>
   );
 }
-
-const STYLES = StyleSheet.create({ menu: { borderWidth: 1, borderRadius: 2, paddingVertical: 4 } });

@@ -1,8 +1,9 @@
 import { useEffect, useId, useRef } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { Menu, TouchableRipple } from 'react-native-paper';
+import { TouchableRipple } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { Icon } from './Icon';
+import { MenuOver } from './MenuOver';
 import { useMenuAt } from './useMenuAt';
 import { Words } from './Words';
 
@@ -51,12 +52,7 @@ export function Pick({ label, value, options, onChange, hint = '', bare = false 
         </View>
       </TouchableRipple>
       {at ? (
-        <Menu
-          visible
-          onDismiss={close}
-          anchor={at}
-          contentStyle={[STYLES.menu, { backgroundColor: colours.surface, borderColor: colours.faint }]}
-        >
+        <MenuOver at={at} onClose={close}>
           <List
             id={id}
             label={label}
@@ -67,7 +63,7 @@ export function Pick({ label, value, options, onChange, hint = '', bare = false 
               onChange(next);
             }}
           />
-        </Menu>
+        </MenuOver>
       ) : null}
       {hint ? (
         <Words as="small" tone="faint">
@@ -151,7 +147,6 @@ const STYLES = StyleSheet.create({
   field: { gap: 4, flexGrow: 1, flexBasis: 130 },
   line: { minHeight: 48, borderWidth: 1, borderRadius: 2, justifyContent: 'center', paddingHorizontal: 10 },
   inLine: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', columnGap: 8 },
-  menu: { borderWidth: 1, borderRadius: 2, paddingVertical: 0 },
   option: { minHeight: 48, justifyContent: 'center', paddingHorizontal: 14, paddingVertical: 8, borderLeftWidth: 6 },
   plain: { borderColor: 'transparent' },
 });

@@ -1,4 +1,4 @@
-import { formatLength, isBlank, upTo, workFabric, type ThingSpec } from '@keep-snug/core';
+import { formatLength, isBlank, thingInChains, upTo, workFabric, type ThingForm } from '@keep-snug/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { planInChains, usualFabric } from '@/board/newPlan';
@@ -26,8 +26,6 @@ const FORMS = [
   { id: 'round', name: 'round' },
 ] as const;
 
-type Form = (typeof FORMS)[number]['id'];
-
 const COUNTED = [
   { id: 'chains', name: 'height in chains' },
   { id: 'rows', name: 'in rows' },
@@ -48,7 +46,7 @@ const HEIGHTS: Readonly<Record<Counted, { label: string; help: string }>> = {
 export function NoTape({ onPlan }: { onPlan: (plan: string) => void }) {
   const units = useSettings((state) => state.units);
   const [name, setName] = useState('');
-  const [form, setForm] = useState<Form>('flat');
+  const [form, setForm] = useState<ThingForm>('flat');
   const [counted, setCounted] = useState<Counted>('chains');
   const [thick, setThick] = useState<Thickness>('10');
   const [around, setAround] = useState<number>();
@@ -123,27 +121,4 @@ export function NoTape({ onPlan }: { onPlan: (plan: string) => void }) {
       </View>
     </SubmitProvider>
   );
-}
-
-interface InMm {
-  name: string;
-  girth: number;
-  height: number;
-  depth: number;
-}
-
-const tenth = (mm: number) => Math.round(mm * 10) / 10;
-
-/** What was counted in chains as an item: a flat one is as wide as half its girth without its thickness. */
-export function thingInChains(form: Form, { name, girth, height, depth }: InMm): ThingSpec {
-  const chained = (mm: number) => ({ mm: tenth(mm), by: 'string' as const });
-  if (form === 'round') return { kind: 'cylinder', name, girth: chained(girth), height: chained(height) };
-  const thickness = Math.min(depth, girth / 4);
-  return {
-    kind: 'slab',
-    name,
-    width: chained(girth / 2 - thickness),
-    height: chained(height),
-    depth: { mm: tenth(thickness), by: 'eye' },
-  };
 }

@@ -15,6 +15,7 @@ export * from './carrier';
 export * from './definition';
 export { blankDraft, type LinesDraft, type ReadDraft, type ThingDraft } from './draft';
 export type { GoesWith } from './goesWith';
+export { thingInChains, type InChains, type ThingForm } from './inChains';
 export * from './hazards';
 export * from './measure';
 export * from './outline';

@@ -4,19 +4,16 @@ import {
   FITTINGS,
   fittingDefinition,
   giverOf,
-  PlanProblem,
-  reckon,
-  SHAPES,
   shapeDefinition,
   whyNotOn,
+  shapeTaking,
   withDefaults,
-  withShape,
+  withFitting,
   type FieldValue,
   type FittingDefinition,
   type FittingSpec,
   type Plan,
   type PlanFault,
-  type ShapeDefinition,
   type Worked,
 } from '@keep-snug/core';
 import { useState } from 'react';
@@ -59,8 +56,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
           options={[{ id: '', name: 'choose one' }, ...free]}
           hint="Add-ons for this shape."
           onChange={(kind) => {
-            const definition = fittingDefinition(kind);
-            if (definition) set([...withNeeds(list, definition), { kind }]);
+            if (fittingDefinition(kind)) edit((old) => withFitting(old, kind));
           }}
         />
       </FieldRow>
@@ -137,16 +133,13 @@ function Elsewhere({
       </Press>
       {open
         ? fittings.map((fitting) => {
-            const other = shapeFor(plan, fitting);
+            const other = shapeTaking(plan, fitting.id);
             return (
               <View key={fitting.id} style={{ paddingBottom: 6 }}>
                 <Words as="small" tone="faint">{`${fitting.name}: ${whyNotOn(shape, fitting)}`}</Words>
                 {other ? (
                   <View style={{ flexDirection: 'row' }}>
-                    <Action
-                      label={`Use “${other.name}” with ${fitting.name}`}
-                      onPress={() => edit((old) => fitted(withShape(old, other.id), fitting))}
-                    >
+                    <Action label={`Use “${other.name}” with ${fitting.name}`} onPress={() => edit(() => other.plan)}>
                       {`Use “${other.name}”`}
                     </Action>
                   </View>
@@ -159,23 +152,6 @@ function Elsewhere({
   );
 }
 
-/** The first shape that takes both the item and the fitting. */
-function shapeFor(plan: Plan, fitting: FittingDefinition): ShapeDefinition | undefined {
-  return SHAPES.filter((shape) => belongsOn(shape, fitting)).find((shape) => {
-    try {
-      reckon(fitted(withShape(plan, shape.id), fitting));
-      return true;
-    } catch (error) {
-      if (error instanceof PlanProblem) return false;
-      throw error;
-    }
-  });
-}
-
-function fitted(plan: Plan, fitting: FittingDefinition): Plan {
-  return { ...plan, fittings: [...withNeeds(plan.fittings ?? [], fitting), { kind: fitting.id }] };
-}
-
 function changed(spec: FittingSpec, key: string, value: FieldValue | undefined): FittingSpec {
   const { [key]: _old, ...rest } = spec;
   return (value === undefined ? rest : { ...rest, [key]: value }) as FittingSpec;
@@ -184,11 +160,6 @@ function changed(spec: FittingSpec, key: string, value: FieldValue | undefined):
 /** Taking off a fitting takes off those that cannot be without it. */
 function without(list: readonly FittingSpec[], kind: string): FittingSpec[] {
   return list.filter((spec) => spec.kind !== kind && giverOf(fittingDefinition(spec.kind)!)?.id !== kind);
-}
-
-function withNeeds(list: readonly FittingSpec[], fitting: FittingDefinition): FittingSpec[] {
-  const giver = giverOf(fitting);
-  return !giver || list.some(({ kind }) => kind === giver.id) ? [...list] : [...list, { kind: giver.id }];
 }
 
 export const fittingsStage: Stage = {
