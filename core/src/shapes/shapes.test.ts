@@ -15,22 +15,21 @@ function numbersIn(value: unknown): number[] {
   return value && typeof value === 'object' ? Object.values(value).flatMap(numbersIn) : [];
 }
 
-/** Every plan of the shape that can be made, held to a law; refusals must be clear. */
+/** So many plans of the shape that can be made, held to a law; refusals met on the way must be clear. */
 function everyPlan(shape: string, law: (worked: Worked, plan: Plan) => void, runs = RUNS): void {
-  let made = 0;
   fc.assert(
     fc.property(anyPlanOf(shape), (plan) => {
       const worked = reckonOrRefuse(plan);
       if (worked instanceof PlanProblem) {
         expect(worked.errors.every(({ path, message }) => path !== '' && message.length > 20)).toBe(true);
+        // a refused plan does not count as a run: another is drawn for it
+        fc.pre(false);
         return;
       }
-      made += 1;
       law(worked, plan);
     }),
     { numRuns: runs },
   );
-  expect(made).toBeGreaterThan(runs / 10);
 }
 
 describe.each(SHAPES.map(({ id }) => [id]))('%s, whatever the thing, the gauge and the stitch', (shape) => {
