@@ -24,6 +24,11 @@ export function layoutFaults(page: Page): Promise<string[]> {
       const style = getComputedStyle(node);
       return style.visibility !== 'hidden' && style.display !== 'none' && !node.closest('[aria-hidden="true"]');
     };
+    const staying = (node: Element) => {
+      for (let up: Element | null = node; up; up = up.parentElement)
+        if (getComputedStyle(up).position === 'sticky') return up;
+      return null;
+    };
     for (const text of document.querySelectorAll<HTMLElement>('[dir]')) {
       if (!seen(text) || !text.textContent?.trim() || getComputedStyle(text).overflow !== 'hidden') continue;
       if (text.scrollWidth > text.clientWidth + 1) faults.push(`cut off: ${nameOf(text)}`);
@@ -42,6 +47,8 @@ export function layoutFaults(page: Page): Promise<string[]> {
     boxes.forEach(({ node, box }, index) => {
       for (const other of boxes.slice(index + 1)) {
         if (node.contains(other.node) || other.node.contains(node)) continue;
+        // what stays in sight has the rest of the page pass under it
+        if (staying(node) !== staying(other.node)) continue;
         // the sign that clears a line lies at its end
         if (node.matches('input') && node.parentElement?.contains(other.node)) continue;
         const wide = Math.min(box.right, other.box.right) - Math.max(box.left, other.box.left);

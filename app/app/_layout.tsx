@@ -3,6 +3,7 @@ import { Slot } from 'expo-router';
 import { View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { DeletedBar } from '@/parts/DeletedBar';
+import { PlaceShape } from '@/parts/PlaceShape';
 import { Skeleton } from '@/parts/Skeleton';
 import { useWanted } from '@/parts/wanted';
 import { useOpening, useSync } from '@/state/sync';
@@ -30,6 +31,7 @@ export default function Root() {
     <PaperProvider theme={paperTheme(colours)} settings={{ icon: () => null }}>
       <View style={{ flex: 1, backgroundColor: colours.chalk }}>
         <InStep />
+        <PlaceShape />
         <Slot />
         <DeletedBar />
       </View>

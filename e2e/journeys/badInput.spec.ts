@@ -60,5 +60,5 @@ test('on the board a wrong entry keeps the last good drawing and says how to men
 
 test('an address that leads nowhere says so', async ({ page, server }) => {
   await page.goto(`${server.url}/plan/b0000000-0000-4000-8000-00000000dead`);
-  await expect(page.getByRole('heading', { name: 'There is no such plan here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Plan not found' })).toBeVisible();
 });

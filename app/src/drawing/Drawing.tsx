@@ -197,7 +197,7 @@ const ZoomKeys = memo(function ZoomKeys({ zoomed, above, name, width, height, la
     <Box
       style={{
         position: 'absolute',
-        right: 0,
+        left: 0,
         bottom: above,
         flexDirection: 'row',
         ...(zoomed ? { backgroundColor: colours.chalk, opacity: 0.92 } : {}),

@@ -134,7 +134,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
           label={`Make it again with changes: ${make.title}`}
           onPress={() => open(`/plan/${copyPlan(make.plan)}?stage=fabric`)}
         >
-          change yarn or item first
+          with changes
         </Action>
       </View>
     </CardBox>

@@ -83,7 +83,7 @@ export function Target({ progress, beside, onTick, onUndo }: Props) {
         {doneWords(progress)}
       </Words>
       <Words as="small" tone="onSlabFaint" style={{ textAlign: 'center' }}>
-        press anywhere here; drag back to undo
+        Tap when done. Swipe left to undo.
       </Words>
     </Pressable>
   );

@@ -50,14 +50,14 @@ export function EmptyPlace({ title, text, action, children }: Props) {
 }
 
 /** What this device has not seen yet is on its way: the tape is laid out and still bare. */
-export function Fetching({ what = '' }: { what?: string }) {
+export function Fetching() {
   const { box, onLayout } = useBox();
   return (
     <View role="status" style={{ gap: 10, paddingVertical: 12 }}>
       <View onLayout={onLayout}>
         <Tape lengthMm={300} px={box.width} outMm={6} />
       </View>
-      <Words tone="faint">{what ? `Loading ${what}…` : 'Loading…'}</Words>
+      <Words tone="faint">Loading…</Words>
     </View>
   );
 }

@@ -1,7 +1,20 @@
 import { usePathname, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { EmptyPlace } from './EmptyPlace';
 import { Page } from './Page';
 import { Places } from './Places';
-import { Words } from './Words';
+import { Tape } from './Tape';
+import { useBox } from './useBox';
+
+/** A tape pulled out as far as it goes, and nothing on it. */
+function Loose() {
+  const { box, onLayout } = useBox();
+  return (
+    <View onLayout={onLayout}>
+      <Tape lengthMm={400} px={box.width} outMm={150} />
+    </View>
+  );
+}
 
 /** An address that leads nowhere: said plainly, with the places beside it. */
 export function NotFound() {
@@ -9,12 +22,14 @@ export function NotFound() {
   const router = useRouter();
   return (
     <Places>
-      <Page
-        title="Nothing here"
-        says={`There is no page at ${path}.`}
-        main={{ name: 'Go to the bench', do: () => router.replace('/') }}
-      >
-        <Words>Check the address, or choose a place.</Words>
+      <Page title="Nothing here" says={`There is no page at ${path}.`}>
+        <EmptyPlace
+          title="The tape ends before this page"
+          text="Check the address, or choose a place."
+          action={{ name: 'Go to the bench', do: () => router.replace('/') }}
+        >
+          <Loose />
+        </EmptyPlace>
       </Page>
     </Places>
   );

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Modal, Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { Portal, Surface } from 'react-native-paper';
+import { Dialog, Portal, Surface } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { IconAction } from './IconAction';
@@ -14,7 +14,7 @@ interface Props {
 
 /**
  * Something opened beside the work: from below on a phone, at the side when wide. Escape closes it. The library's own
- * dialog has neither role nor focus on the web, so that its surface lies in a window that has both.
+ * dialog has neither role nor focus on the web, so that its parts lie in a window that has both.
  */
 export function Panel({ title, onClose, children }: Props) {
   const colours = useColours();
@@ -38,7 +38,9 @@ export function Panel({ title, onClose, children }: Props) {
               </Words>
               <IconAction label="Close" icon="close" onPress={onClose} />
             </View>
-            <ScrollView contentContainerStyle={STYLES.body}>{children}</ScrollView>
+            <Dialog.ScrollArea style={STYLES.area}>
+              <ScrollView contentContainerStyle={STYLES.body}>{children}</ScrollView>
+            </Dialog.ScrollArea>
           </Surface>
         </View>
       </Portal.Host>
@@ -51,5 +53,6 @@ const STYLES = StyleSheet.create({
   beside: { width: 400, borderLeftWidth: 6, height: '100%' },
   below: { borderTopWidth: 6, maxHeight: '82%' },
   head: { flexDirection: 'row', alignItems: 'center', paddingLeft: 20, paddingRight: 8, paddingTop: 8 },
+  area: { paddingHorizontal: 0, marginBottom: 0, borderTopWidth: 0, borderBottomWidth: 0 },
   body: { paddingHorizontal: 20, paddingBottom: 28, gap: 12 },
 });

@@ -1,9 +1,8 @@
 import { usePathname } from 'expo-router';
 import { useEffect, useId } from 'react';
 import type { StyleProp, TextStyle } from 'react-native';
+import { useArrived } from './arrived';
 import { Words } from './Words';
-
-let lastPath: string | null = null;
 
 /**
  * The name of a page: its level-1 heading, the browser's title, and, after going there from another page, where the focus
@@ -31,8 +30,8 @@ export function usePageTitle(name: string): void {
 export function useFocusOnArrival(id: string): void {
   const path = usePathname();
   useEffect(() => {
-    const cameFrom = lastPath;
-    lastPath = path;
+    const { path: cameFrom, at } = useArrived.getState();
+    at(path);
     const node = globalThis.document?.getElementById?.(id);
     if (cameFrom === null || cameFrom === path || !node) return;
     node.setAttribute('tabindex', '-1');

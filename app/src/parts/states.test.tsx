@@ -47,9 +47,9 @@ describe('a document that is not here', () => {
     useLibrary.setState({ loaded: false });
     useLine.setState({ reached: null });
     show(<Missing what="plan" />);
-    expect(screen.getByText('Loading the plan…')).toBeTruthy();
+    expect(screen.getByLabelText('Loading')).toBeTruthy();
     act(() => useLine.setState({ reached: false }));
-    expect(screen.getByText(/You are offline, and this device does not have it yet/)).toBeTruthy();
+    expect(screen.getByText(/You are offline and this plan is not on this device yet/)).toBeTruthy();
     act(() => {
       useLibrary.setState({ loaded: true });
       useLine.setState({ reached: true });

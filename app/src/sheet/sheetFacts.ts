@@ -11,6 +11,7 @@ import {
 } from '@keep-snug/core';
 import { duration } from '@/board/duration';
 import { notionsText, yarnText } from '@/board/Supplies';
+import { GAUGE_OVER } from '@/parts/gaugeOver';
 
 /** How the pattern is read: which words, which unit. */
 export interface Reading {
@@ -26,14 +27,6 @@ export function termsLine(terms: Schools['terms']): string {
 }
 
 const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase());
-
-/** So much lies between two rulers of a gauge, by unit. */
-const GAUGE_OVER = {
-  mm: { mm: 100, words: '10 cm' },
-  cm: { mm: 100, words: '10 cm' },
-  m: { mm: 100, words: '10 cm' },
-  in: { mm: 101.6, words: '4 in' },
-} as const;
 
 /** What stands at the head of a pattern: what it fits, its size, what it takes, its gauge; each with its name. */
 export function factsOf(plan: Plan, worked: Worked, { terms, units }: Reading): [name: string, text: string][] {

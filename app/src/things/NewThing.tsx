@@ -15,6 +15,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { newPlan } from '@/board/newPlan';
 import { Outline } from '@/drawing/Outline';
+import { SizedOutline, WORDS_BESIDE } from '@/drawing/SizedOutline';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
 import { ListTools } from '@/parts/ListTools';
@@ -175,18 +176,19 @@ function Shelf({ onTake }: { onTake: (thing: ThingSpec) => void }) {
 }
 
 const STYLES = StyleSheet.create({
-  shelf: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: 12, paddingTop: 8 },
+  shelf: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: 10, paddingTop: 8 },
   thing: { width: 104, justifyContent: 'flex-end', gap: 4 },
 });
 
-/** The thing's outline as far as it is known, growing as it is typed. */
+/** The thing's outline as far as it is known, growing as it is typed, with its width and height. */
 function Preview({ thing }: { thing: Parameters<typeof outlineOf>[0] }) {
   const { box, onLayout } = useBox();
   const outline = outlineOf(thing);
-  const scale = outline ? Math.min(120 / outline.height, (box.width - 8) / outline.width) : 0;
+  const room = box.width - WORDS_BESIDE;
+  const scale = outline ? Math.min(120 / outline.height, room / outline.width) : 0;
   return (
-    <View onLayout={onLayout} style={{ minHeight: outline ? 128 : 0 }}>
-      {outline && box.width > 0 ? <Outline outline={outline} scale={scale} /> : null}
+    <View onLayout={onLayout} style={{ minHeight: outline ? 156 : 0 }}>
+      {outline && room > 0 ? <SizedOutline outline={outline} scale={scale} /> : null}
     </View>
   );
 }

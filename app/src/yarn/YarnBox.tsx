@@ -2,7 +2,6 @@ import {
   CATEGORIES,
   fabricFromSwatch,
   fabricIfMeasured,
-  formatLength,
   formatNumber,
   STITCHES,
   term,
@@ -33,6 +32,7 @@ import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
+import { GAUGE_OVER } from '@/parts/gaugeOver';
 import { GaugeChart } from './GaugeChart';
 import { GaugeEditor } from './GaugeEditor';
 import { NewYarn } from './NewYarn';
@@ -166,7 +166,8 @@ function Yarn({ id, held, swatches }: YarnProps) {
 function handIn({ stitchWidth, estimate }: WorkedFabric, units: LengthUnit): string {
   const against = stitchWidth.value / estimate.stitchWidth.value - 1;
   const share = formatNumber(Math.abs(100 * against), 0);
-  return `${formatLength(stitchWidth.value, units)} a stitch, ${share} % ${against < 0 ? 'tighter' : 'looser'} than the estimate`;
+  const over = GAUGE_OVER[units];
+  return `${formatNumber(over.mm / stitchWidth.value)} stitches to ${over.words}, ${share} % ${against < 0 ? 'tighter' : 'looser'} than the estimate`;
 }
 
 function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchRecord>; yarn: YarnRecord }) {

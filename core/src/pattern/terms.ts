@@ -1,5 +1,5 @@
 import { baseStitch, stitchDefinition } from '../fabric';
-import { formatLength } from '../units';
+import { formatOnTape } from '../units';
 import type { Schools } from './schools';
 
 /** Craft words that differ. */
@@ -42,7 +42,7 @@ export function wordText(
     if (close < 0) break;
     const token = text.slice(open + 1, close);
     said += text.slice(done, open);
-    if (token.startsWith('mm:')) said += formatLength(Number(token.slice(3)), units);
+    if (token.startsWith('mm:')) said += formatOnTape(Number(token.slice(3)), units);
     else if (token.startsWith('side:')) said += sideFor(token.slice(5), hand);
     else said += term(token, terms);
     done = close + 1;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatLength, LENGTH_UNITS, MM_PER, parseLength, SHOWN_STEP_MM } from './length';
+import { formatLength, formatOnTape, LENGTH_UNITS, MM_PER, parseLength, SHOWN_STEP_MM } from './length';
 
 const mmOf = (text: string, bare?: 'mm' | 'cm' | 'in') => {
   const parsed = parseLength(text, bare);
@@ -57,6 +57,11 @@ describe('writing a length', () => {
         expect(parsed.ok && parsed.unit).toBe(unit);
       }),
     );
+  });
+
+  it('reads a tape beyond a metre in centimetres, and leaves inches inches', () => {
+    expect([1247, 999, 1000].map((mm) => formatOnTape(mm))).toEqual(['124.7 cm', '999 mm', '100 cm']);
+    expect(formatOnTape(1270, 'in')).toBe('50 in');
   });
 
   it('writes inches in sixteenths at the finest', () => {

@@ -89,6 +89,12 @@ export function formatLength(mm: number, unit: LengthUnit = 'mm'): string {
   return `${formatLengthNumber(mm, unit)} ${unit}`;
 }
 
+/** A length as a tape is read: as formatLength, but a metre and more of millimetres in centimetres, `124.7 cm`. */
+export function formatOnTape(mm: number, unit: LengthUnit = 'mm'): string {
+  if (unit !== 'mm' || Math.abs(mm) < MM_PER.m) return formatLength(mm, unit);
+  return `${fixed(mm / MM_PER.cm, 1)} cm`;
+}
+
 /** The number of formatLength without its unit, for places where the unit stands once beside many numbers. */
 export function formatLengthNumber(mm: number, unit: LengthUnit = 'mm'): string {
   if (unit === 'in') return sixteenths(mm / MM_PER.in);

@@ -5,10 +5,10 @@ export function formatNumber(value: number, digits = 1): string {
   return fixed(value, digits);
 }
 
-/** A signed number for reading: `+1.8`, `-3`, `0`. */
+/** A signed number for reading: `+1.8`, `−3` with a minus, not a hyphen, `0`. */
 export function formatSigned(value: number, digits = 1): string {
   const text = formatNumber(value, digits);
-  return value > 0 && text !== '0' ? `+${text}` : text;
+  return value > 0 && text !== '0' ? `+${text}` : text.replace('-', '−');
 }
 
 /** `1 row`, `12 rows`: the count with its noun. */
