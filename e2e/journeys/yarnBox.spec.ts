@@ -22,7 +22,7 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await expect(page.getByText('not measured yet')).toBeVisible();
   await choose(page, 'Stitch', 'single crochet');
   await field(page, 'Length of the stitches').fill('90 mm');
-  await expect(page.getByText(/4\.5 mm a stitch/)).toBeVisible();
+  await expect(page.getByText(/22\.1 stitches to 10 cm/)).toBeVisible();
   await page.getByRole('button', { name: /^Stitch width: 4.5 mm. Workings/ }).click();
   await expect(page.getByText('90 mm over 20')).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();

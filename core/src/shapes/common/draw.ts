@@ -205,7 +205,11 @@ export function sideBySide(sheets: readonly { parts: Part[]; width: number; heig
   height: number;
 } {
   const height = Math.max(...sheets.map((sheet) => sheet.height));
-  const gap = 0.16 * Math.max(height, ...sheets.map((sheet) => sheet.width));
+  const told = sheets
+    .slice(1)
+    .some(({ parts }) => parts.some((part) => part.type === 'dimension' && part.along === 'y'));
+  // a height told between two of them takes the room of its words
+  const gap = (told ? 0.32 : 0.16) * Math.max(height, ...sheets.map((sheet) => sheet.width));
   let x = 0;
   const parts = sheets.flatMap((sheet) => {
     const at = x;
