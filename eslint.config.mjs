@@ -12,6 +12,7 @@ const ORDER = [
   'fabric',
   'fit',
   'counts',
+  'piece',
   'shapes',
   'fittings',
   'supplies',

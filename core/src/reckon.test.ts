@@ -103,7 +103,7 @@ describe('the field phone’s pouch, by hand', () => {
 
   it('ends with nothing sewn shut: sides, then the button through one layer, then tails', () => {
     const ids = worked.steps.map(({ id }) => id);
-    expect(ids.slice(-5)).toEqual(['fasten-off', 'fold', 'join-sides', 'sew-button', 'weave-in']);
+    expect(ids.slice(-6)).toEqual(['fasten-off-body', 'fold', 'join-sides', 'join-sides-2', 'sew-button', 'weave-in']);
     expect(worked.steps.find(({ id }) => id === 'sew-button')!.text).toMatch(/front layer only/);
   });
 

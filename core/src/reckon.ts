@@ -2,8 +2,10 @@ import { cautionsOf, type Caution } from './cautions';
 import {
   byColour,
   notionsOf,
+  addTallies,
   ONE_SITTING_MINUTES,
   tallyPieces,
+  tallyWork,
   workingTime,
   yarnNeed,
   type ColourNeed,
@@ -12,8 +14,10 @@ import {
 import type { Instruction, WorkedFabric } from './fabric';
 import { derive, type Advice, type Figure } from './figure';
 import type { Notion, Placed } from './fittings';
+import { pieceEnd } from './shapes/common/joins';
 import { markersIn } from './shapes/common/markers';
 import { pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
+import { walk, type Walked, type Work } from './piece';
 import type { Plan } from './plan';
 import type { Choice, Phase, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
@@ -66,7 +70,8 @@ export function reckon(plan: Plan): Worked {
   const { thing, fabric, fit, schools, built, placed } = out;
   const after = stepsAfter(out);
   const pieces = allPieces(out);
-  const supplies = suppliesOf(plan, out, after);
+  const told = walkedWork(pieces, after);
+  const supplies = suppliesOf(plan, out, after, told);
   return {
     format: WORKED_FORMAT,
     title: plan.title,
@@ -101,7 +106,7 @@ export function reckon(plan: Plan): Worked {
       repair: wordText(one.repair, schools),
     })),
     cautions: cautionsOf(hazardsOf(plan, out, supplies.time.value), plan.setAside),
-    steps: allSteps(pieces, placed, after, schools),
+    steps: allSteps(pieces, placed, after, schools, told),
     views: viewsOf(out),
   };
 }
@@ -145,9 +150,14 @@ function viewsOf({ built, placed, schools }: WorkedOut): View[] {
 }
 
 /** Yarn, time and stitches of a plan worked out. */
-export function suppliesOf(plan: Plan, out: WorkedOut, after: readonly WorkStep[]): Worked['supplies'] {
+export function suppliesOf(
+  plan: Plan,
+  out: WorkedOut,
+  after: readonly WorkStep[],
+  told: ReadonlyMap<Work, Walked> = walkedWork(allPieces(out), after),
+): Worked['supplies'] {
   const pieces = allPieces(out);
-  const tally = tallyPieces(pieces);
+  const tally = addTallies(tallyPieces(pieces), tallyWork(told.values()));
   const { placed, fabric } = out;
   const cords = placed.reduce((sum, { yarnMm }) => sum + (yarnMm ?? 0), 0);
   const yarn = yarnNeed(plan.fabric, fabric, pieces, tally, after, cords);
@@ -209,7 +219,30 @@ export function allPieces({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>
 
 /** All that is done beside the rows, in an order that leaves nothing sewn shut. */
 export function stepsAfter({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): WorkStep[] {
-  return inOrder([...built.assembly, ...placed.flatMap(({ steps }) => steps), WEAVE_IN]);
+  const small = placed.flatMap(({ pieces = [] }) => pieces).filter(({ foundation }) => foundation.kind === 'chain');
+  return inOrder([...built.assembly, ...small.map(pieceEnd), ...placed.flatMap(({ steps }) => steps), WEAVE_IN]);
+}
+
+/** What belongs to a piece and is done before the next is begun. */
+const afterPiece = (after: readonly WorkStep[], { id }: Piece) => after.filter((step) => step.after === id);
+
+/** What is done when all pieces are there. */
+const afterAll = (after: readonly WorkStep[]) => after.filter((step) => step.after === undefined);
+
+/** All that the hands do, in the order they do it: each piece with what is worked on it, then what joins them. */
+export function workOf(pieces: readonly Piece[], after: readonly WorkStep[]): Work[] {
+  const does = (steps: readonly WorkStep[]) => steps.flatMap((step) => step.does ?? []);
+  return [
+    ...pieces.flatMap((piece): Work[] => [{ do: 'make', piece: piece.id }, ...does(afterPiece(after, piece))]),
+    ...does(afterAll(after)),
+  ];
+}
+
+/** The work as it was walked, by its data. */
+function walkedWork(pieces: readonly Piece[], after: readonly WorkStep[]): Map<Work, Walked> {
+  const told = new Map<Work, Walked>();
+  walk(workOf(pieces, after), pieces, (walked) => told.set(walked.work, walked));
+  return told;
 }
 
 function allSteps(
@@ -217,13 +250,15 @@ function allSteps(
   placed: readonly Placed[],
   after: readonly WorkStep[],
   schools: Schools,
+  told: ReadonlyMap<Work, Walked>,
 ): Step[] {
   const steps: Step[] = [];
   for (const piece of pieces) {
     const replaced = replacedIn(piece, placed);
     for (const step of pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1)) steps.push(step);
+    for (const step of workSteps(afterPiece(after, piece), piece.id, schools, told)) steps.push(step);
   }
-  for (const step of workSteps(after, pieces[0]!.id, schools)) steps.push(step);
+  for (const step of workSteps(afterAll(after), pieces[0]!.id, schools, told)) steps.push(step);
   return steps;
 }
 

@@ -39,8 +39,9 @@ function cover(spec: FabricSpec, { cover: c, hookMm, stitch }: WorkedFabric): Ad
   // an open pattern is open by choice
   if (c.value >= LEAST_COVER || stitch.gap > 0.5) return [];
   const firmer = Math.max(1, hookMm - 0.5);
-  const then =
-    workFabric({ ...spec, hookMm: firmer, gauge: {} }).cover.value / workFabric({ ...spec, gauge: {} }).cover.value;
+  // how a hook changes it hangs on no swatch, and on no stitch: a pattern of the maker's own knows no other size
+  const estimated = (hook: number) => workFabric({ ...spec, stitch: 'single', hookMm: hook, gauge: {} }).cover.value;
+  const then = estimated(firmer) / estimated(hookMm);
   return [
     {
       id: 'fabric-open',

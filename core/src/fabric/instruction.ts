@@ -2,7 +2,7 @@
  * What a stitch is worked into. A gap lies between or in the middle of stitches; a space is a loop of chains; the end is
  * that of a strip, the corner the one the hook stands at. Ring, end and corner use up no place.
  */
-export type Place = 'stitch' | 'chain' | 'space' | 'gap' | 'ring' | 'end' | 'corner';
+export type Place = 'stitch' | 'chain' | 'space' | 'gap' | 'ring' | 'end' | 'corner' | 'row-end';
 
 /** What goes into one place beside what: so many stitches of a kind, or chains that span so many columns. */
 export type GroupPart = { stitch: string; count: number } | { chains: number; spans: number };
@@ -15,6 +15,8 @@ export type GroupPart = { stitch: string; count: number } | { chains: number; sp
 export type Instruction =
   /** One stitch into each of the next `times` places. */
   | { do: 'work'; stitch: string; times: number; into: Place }
+  /** So many stitches shared out over `over` places, along row ends. */
+  | { do: 'along'; stitch: string; times: number; over: number; into: Place }
   /** Several into one place, which takes up `over` of the columns below: an increase, a V, a cluster, a corner. */
   | { do: 'group'; parts: readonly GroupPart[]; over: number; into: Place; times: number }
   /** One stitch over several: a decrease. */

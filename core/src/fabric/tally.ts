@@ -26,6 +26,7 @@ function addTo(tally: StitchTally, one: Instruction, factor: number): void {
     case 'work':
     case 'together':
     case 'wrapped':
+    case 'along':
       return add(one.stitch, one.times);
     case 'crossed':
       return add(one.stitch, 2 * one.times);

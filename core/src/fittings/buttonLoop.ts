@@ -69,7 +69,7 @@ function place(context: FittingContext): Placed {
     (v) => v.edge + v.loop / 2,
   );
   refuseLow(below.value + diameter.value / 2, flap, path);
-  const row = Math.max(1, Math.round(below.value / fabric.rowHeight.value));
+  const row = Math.max(1, Math.round((below.value - flap.borderMm) / fabric.rowHeight.value));
   const piece = built.pieces.find((p) => p.id === flap.piece)!;
   const last = piece.courses[flap.row - 1]!.instructions;
   const inRow = takesLoop(last, flap.stitches);
@@ -200,11 +200,11 @@ function refuseWide(diameter: number, flap: FlapPlace, path: string): void {
 }
 
 function refuseLow(lowest: number, flap: FlapPlace, path: string): void {
-  if (lowest <= flap.front.mm) return;
+  if (lowest <= flap.frontMm) return;
   throw new PlanProblem([
     {
       path: `${path}.buttonMm`,
-      message: `The button would reach ${formatLength(lowest)} down a front of ${formatLength(flap.front.mm)}. Make the flap ${formatLength(lowest - flap.front.mm)} shorter or the button smaller.`,
+      message: `The button would reach ${formatLength(lowest)} down a front of ${formatLength(flap.frontMm)}. Make the flap ${formatLength(lowest - flap.frontMm)} shorter or the button smaller.`,
     },
   ]);
 }

@@ -52,10 +52,10 @@ function place(context: FittingContext): Placed {
   const below = flap.edgeBelowFrontTop.value - up;
   const face = frontOf(built);
   const seen = flapDown(built) - up;
-  if (below + diameter / 2 > flap.front.mm)
+  if (below + diameter / 2 > flap.frontMm)
     refuse(
       `${path}.buttonMm`,
-      `The button would lie below the front, ${formatLength(flap.front.mm)} deep. Make the flap shorter.`,
+      `The button would lie below the front, ${formatLength(flap.frontMm)} deep. Make the flap shorter.`,
     );
   return {
     figures: { chains, hole: derive('mm', 'chains × wc', { a: chains, wc: fabric.chain }, (v) => v.a * v.wc) },

@@ -2,7 +2,7 @@ import type { GroupPart, Instruction, Place } from '../fabric';
 
 /** One place of a row, to be worked into: a stitch, a chain, or a space of chains that spans columns. */
 export interface WorkedPlace {
-  kind: 'stitch' | 'chain' | 'space';
+  kind: 'stitch' | 'chain' | 'space' | 'row-end';
   columns: number;
 }
 
@@ -11,10 +11,12 @@ export type Ruling =
 
 const STITCH: WorkedPlace = { kind: 'stitch', columns: 1 };
 const CHAIN: WorkedPlace = { kind: 'chain', columns: 1 };
+const ROW_END: WorkedPlace = { kind: 'row-end', columns: 1 };
 
 /** So many stitches, or so many chains, side by side. */
-export function placesOf(count: number, kind: 'stitch' | 'chain' = 'stitch'): WorkedPlace[] {
-  return Array.from({ length: count }, () => (kind === 'stitch' ? STITCH : CHAIN));
+export function placesOf(count: number, kind: 'stitch' | 'chain' | 'row-end' = 'stitch'): WorkedPlace[] {
+  const place = { stitch: STITCH, chain: CHAIN, 'row-end': ROW_END }[kind];
+  return Array.from({ length: count }, () => place);
 }
 
 /** What takes any number of stitches and uses up no place. */
@@ -92,6 +94,10 @@ const DOING: Doing = {
       if (!UNBOUND.has(into)) hook.take(into);
       hook.make(STITCH);
     });
+  },
+  along: (hook, { times: count, over, into }) => {
+    times(over, () => void hook.take(into));
+    hook.make(STITCH, count);
   },
   group: (hook, { parts, over, into, times: count }) => {
     times(count, () => {

@@ -42,7 +42,7 @@ describe('the steps of a strip', () => {
     const checked = rows.filter(({ check }) => check).map(({ row }) => row);
     expect(checked).toEqual([1, ...worked.pieces[0]!.sections.map(({ to }) => to)]);
     expect(worked.steps.find(({ id }) => id === 'sew-button')!.check!.look).toMatch(/not through the back/);
-    expect(worked.steps.find(({ id }) => id === 'fasten-off')!.check!.look).toMatch(/three times the first side/);
+    expect(worked.steps.find(({ id }) => id === 'fold')!.check!.look).toMatch(/does the front cover it/);
   });
 
   it('never mix terms', () => {

@@ -1,9 +1,11 @@
 import type { Instruction } from '../fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
+import { borderCount, type Walked, type Work } from '../piece';
 import { formatNumber, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { wordRow } from './wording';
+import { wordWork } from './workWords';
 
 /** One thing to do. Rows and rounds say what they end on; other steps have no count. */
 export interface Step {
@@ -233,17 +235,31 @@ function rowCheck(piece: Piece, { kind, section, ends }: Course, row: number, sc
   };
 }
 
-/** Steps that are no rows, worded. */
-export function workSteps(steps: readonly WorkStep[], piece: string, schools: Schools): Step[] {
-  return steps.map(({ id, section, kind, text, check }) =>
+/** Steps that are no rows, worded: what they do as it was walked, then what else there is to say. */
+export function workSteps(
+  steps: readonly WorkStep[],
+  piece: string,
+  schools: Schools,
+  told: ReadonlyMap<Work, Walked>,
+): Step[] {
+  return steps.map(({ id, section, kind, does = [], text, check }) =>
     stepOf({
       piece,
       pieceName: '',
       id,
       section,
       kind,
-      text: wordText(text, schools),
+      text: [...does.map((work) => wordWork(told.get(work)!, schools)), text ? wordText(text, schools) : '']
+        .filter(Boolean)
+        .join(' '),
+      ends: endsOf(does),
       check: check && { look: wordText(check.look, schools), repair: wordText(check.repair, schools) },
     }),
   );
+}
+
+/** Stitches that the last border of a step ends on. */
+function endsOf(does: readonly Work[]): number | null {
+  const borders = does.filter((work) => work.do === 'border');
+  return borders.length > 0 ? borderCount(borders.at(-1)!) : null;
 }

@@ -1,5 +1,5 @@
 import type { GroupPart, Instruction, Place } from '../fabric';
-import { plural } from '../units';
+import { formatNumber, plural } from '../units';
 import type { Schools } from './schools';
 import { term } from './terms';
 
@@ -18,7 +18,7 @@ function wordList(instructions: readonly Instruction[], terms: Terms): string {
   return instructions.map((instruction) => wordInstruction(instruction, terms)).join(', ');
 }
 
-function wordInstruction(one: Instruction, terms: Terms): string {
+export function wordInstruction(one: Instruction, terms: Terms): string {
   switch (one.do) {
     case 'turning-chain':
       return `chain ${one.chains} (${one.counts ? 'counts as a stitch' : 'not a stitch'})`;
@@ -28,6 +28,8 @@ function wordInstruction(one: Instruction, terms: Terms): string {
       return UNBOUND[one.into]
         ? `${one.times} ${term(one.stitch, terms)} ${UNBOUND[one.into]}`
         : `${term(one.stitch, terms)} in ${each(one.times, one.into)}`;
+    case 'along':
+      return `${one.times} ${term(one.stitch, terms)} along ${plural(one.over, place(one.into, 1), place(one.into, 2))} (${rhythm(one.times, one.over).replace('skip', term('skip', terms))})`;
     case 'group':
       return group(one, terms);
     case 'together':
@@ -53,6 +55,27 @@ function wordInstruction(one: Instruction, terms: Terms): string {
     case 'repeat':
       return `(${wordList(one.of, terms)}) ${timesWord(one.times)}`;
   }
+}
+
+/** How so many stitches are shared out over so many places, in words that come to just as many (handbook 4.2). */
+export function rhythm(stitches: number, places: number): string {
+  if (stitches === places) return '1 in each';
+  const fewer = stitches < places;
+  const apart = Math.abs(stitches - places);
+  if (fewer ? stitches * 2 <= places : apart >= places)
+    return fewer
+      ? `about 1 in every ${nth(Math.round(places / stitches))}`
+      : `about ${formatNumber(stitches / places)} in each`;
+  const exact = Math.floor(places / apart);
+  const told =
+    Math.floor(places / exact) === apart ? `every ${nth(exact)}` : `about every ${nth(Math.round(places / apart))}`;
+  return fewer ? `skip ${told}` : `2 in ${told}, 1 in each other`;
+}
+
+/** "1st", "2nd", "11th". */
+function nth(count: number): string {
+  const teen = count % 100 > 10 && count % 100 < 14;
+  return `${count}${(!teen && ['th', 'st', 'nd', 'rd'][count % 10]) || 'th'}`;
 }
 
 const UNBOUND: Partial<Record<Place, string>> = {
@@ -99,6 +122,7 @@ const PLACES: Readonly<Record<Place, readonly [one: string, many: string]>> = {
   ring: ['ring', 'rings'],
   end: ['end', 'ends'],
   corner: ['corner', 'corners'],
+  'row-end': ['row end', 'row ends'],
 };
 
 function place(into: Place, count: number): string {

@@ -200,7 +200,8 @@ function build(context: ShapeContext): Built {
           stitches: clusterRound(0, r),
           width: backPiece.width,
           edgeBelowFrontTop: reach.figure,
-          front: { ...frontPiece.sections.at(-1)!, mm: frontPiece.height.value },
+          frontMm: frontPiece.height.value,
+          borderMm: 0,
         }
       : undefined;
   return {

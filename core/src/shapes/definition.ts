@@ -1,10 +1,13 @@
-import type { CountCondition, CountOption, Reach } from '../counts';
-import type { Instruction, WorkedFabric } from '../fabric';
+import type { CountCondition, CountOption } from '../counts';
+import type { WorkedFabric } from '../fabric';
+import type { Piece, Section, Work } from '../piece';
 import type { Advice, Figure } from '../figure';
 import type { FitModel, Verdict, WorkedFit } from '../fit';
 import type { CarrierSpec, Hazard, Profile, WorkedThing } from '../things';
 import type { Field, FieldValues } from '../units';
 import type { View } from './drawing';
+
+export type { Course, Foundation, Piece, Section } from '../piece';
 
 /** What the fittings of a plan ask the shape to leave room for. */
 export interface Demands {
@@ -34,73 +37,6 @@ export interface ShapeContext {
   carrier?: CarrierSpec;
   /** Counts the maker picked over the best ones, by the choice's id. */
   picks: Record<string, number>;
-}
-
-/** A part of a piece between folds, corners or seams. */
-export interface Section {
-  name: string;
-  /** Rows or rounds it spans, and which. */
-  rows: number;
-  from: number;
-  to: number;
-  /** Stitches it spans. */
-  stitches: number;
-  /** Its length the way it is divided off: along the rows' height, or across the stitches. */
-  mm: number;
-  /** The count that divides it off, with how it came about. */
-  count: Figure<'rows' | 'stitches'>;
-}
-
-/** One row or round. Courses alike share one object. */
-export interface Course {
-  instructions: Instruction[];
-  /** Columns it ends on. */
-  ends: number;
-  kind: 'row' | 'round';
-  /** Whether the work was turned before it, so that the hook meets the row below from its other end. */
-  turned: boolean;
-  section: string;
-  /** Something done before it that makes places to work into: chains across to a second pocket. */
-  before?: { id: string; text: string; count: number };
-}
-
-export interface Foundation {
-  kind: 'chain' | 'ring' | 'chain-both-sides' | 'joined-chain' | 'picked-up';
-  /** Chains, with those skipped; for a ring the stitches worked into it. */
-  count: number;
-  /** What its edge becomes. */
-  edge: 'opening' | 'closed' | 'seam';
-  /** What the chain is worked with, where it is another hook than the rest. */
-  hookMm?: number;
-  /** For stitches picked up: where. */
-  from?: string;
-}
-
-export interface Piece {
-  id: string;
-  name: string;
-  /** How many of it are made. */
-  times: number;
-  worked: 'rows' | 'rounds';
-  foundation: Foundation;
-  stitches: number;
-  /** Rows or rounds in all. */
-  rows: number;
-  /** Stitches of each round, for pieces in rounds. */
-  roundCounts?: number[];
-  /** The same counts with how they came about. */
-  counts: { foundation: Figure<'chains' | 'stitches'>; stitches: Figure<'stitches'>; rows: Figure<'rows'> };
-  width: Figure<'mm'>;
-  height: Figure<'mm'>;
-  sections: Section[];
-  /** What to make of it in a line: chain, stitches, rows. */
-  summary: string;
-  courses: Course[];
-  /** How high so many courses reach, mm. */
-  reach: Reach;
-  fabric: WorkedFabric;
-  /** What to do on reaching the end of a row, by row. */
-  notes: Record<number, string>;
 }
 
 export interface ChoiceOption extends CountOption {
@@ -135,7 +71,11 @@ export interface WorkStep {
   section: string;
   kind: 'assembly' | 'closure' | 'finish';
   phase: Phase;
-  text: string;
+  /** What is done as data, worded from it; for what makes no stitches its words. */
+  does?: readonly Work[];
+  text?: string;
+  /** Done as soon as this piece is, before the next is begun. */
+  after?: string;
   check?: Check;
   /** Places no needle reaches any more once it is done. */
   closes?: readonly string[];
@@ -171,7 +111,9 @@ export interface FlapPlace {
   width: Figure<'mm'>;
   /** From the front's top edge down to the flap's edge, closed over the filled pouch. */
   edgeBelowFrontTop: Figure<'mm'>;
-  front: Section;
+  /** How long the front is with what borders it, and how deep that is at its top edge, mm. */
+  frontMm: number;
+  borderMm: number;
 }
 
 /** The mouth of a tube worked upwards, for what is worked into its rounds. */

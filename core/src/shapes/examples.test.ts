@@ -53,7 +53,7 @@ describe('a folded strip, rows across', () => {
     // 2 rounds of 5 mm on each side
     expect(edged.pieces[0]!.stitches).toBe(15);
     expect(edged.steps.find(({ id }) => id === 'edging')!.text).toMatch(
-      /2 rounds of single crochet.*15 along each end.*3 in each corner/,
+      /Round 1: .*each of the next 13 chains; 3 single crochet in the corner.*Round 2: .*\(164 stitches\)/,
     );
   });
 
@@ -184,8 +184,11 @@ describe('two panels', () => {
     // 95.7 − 2 × 5 wide; 157.8 − 2 × 5 high
     expect(worked.pieces).toHaveLength(1);
     expect(worked.pieces[0]).toMatchObject({ times: 2, stitches: 17, rows: 30 });
-    expect(worked.steps.find(({ id }) => id === 'edge-panels')!.text).toMatch(/17 along each end.*30 row ends/);
-    expect(worked.steps.find(({ id }) => id === 'join-panels')!.text).toMatch(/leave 30 mm open/);
+    const textOf = (id: string) => worked.steps.find((step) => step.id === id)!.text;
+    expect(textOf('edging')).toMatch(/each of the next 15 stitches.* along 30 row ends/);
+    expect(textOf('second-panel')).toMatch(/second panel in the same way, with its edging/);
+    // slits are counted in stitches
+    expect(textOf('join-panels')).toMatch(/left side of the front, 6 stitches below its top edge/);
   });
 });
 

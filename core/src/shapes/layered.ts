@@ -85,7 +85,8 @@ function build(context: ShapeContext): Built {
     stitches: back.stitches,
     width: back.width,
     edgeBelowFrontTop: reach.figure,
-    front: pockets[0]!.sections[0]!,
+    frontMm: pockets[0]!.height.value,
+    borderMm: 0,
   };
   return {
     pieces: [back, ...pockets, ...(loop ? [loop] : [])],

@@ -87,7 +87,7 @@ describe('joining', () => {
   it('tells as many stitches up each side as its row ends are long', () => {
     const worked = joined('single');
     const step = worked.steps.find(({ id }) => id === 'join-sides')!;
-    const [, stitches, rows] = /(\d+) stitches along (\d+) row ends/.exec(step.text)!.map(Number);
+    const [, stitches, rows] = /(\d+) single crochet along (\d+) row ends/.exec(step.text)!.map(Number);
     expect(rows).toBe(worked.pieces[0]!.sections[0]!.rows);
     expect(
       Math.abs(stitches! * worked.fabric.stitchWidth.value - rows! * worked.fabric.rowHeight.value),
@@ -95,10 +95,10 @@ describe('joining', () => {
   });
 
   it.each([
-    ['single', /single crochet through both layers/],
-    ['slip', /slip stitch through both layers/],
-    ['whip', /whip stitch through the edge loops/],
-    ['mattress', /mattress stitch through the edge loops/],
+    ['single', /through both layers, .*: 30 single crochet/],
+    ['slip', /both layers, .*: 30 slip stitch/],
+    ['whip', /whip stitch the row ends of both layers together/],
+    ['mattress', /from the right side, mattress stitch the row ends of both layers/],
   ])('is worded for %s', (join, words) => {
     expect(joined(join).steps.find(({ id }) => id === 'join-sides')!.text).toMatch(words);
   });

@@ -1,25 +1,40 @@
 import { sectionWord } from './common/sectionWord';
 import { markBothEnds } from './common/markers';
 import type { RowSpan } from '../counts';
-import { chosen, type Figure } from '../figure';
+import { chosen, derive, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
-import { formatNumber, LONGEST_MM, plural, type Field } from '../units';
+import { formatNumber, LONGEST_MM, type Field } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { countChoice, chosenCount, countFigure, pickAdvice } from './common/choice';
+import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { cutPouch, panel, standing, stripParts, uprightFrom } from './common/draw';
 import { coverDrive, flapDrive } from './common/drive';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
-import { alongRowEnds, fastenOff, joinField, joinOf } from './common/joins';
+import { joinField, joinOf, pieceEnd } from './common/joins';
 import { rowPiece, sectionLong } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
-import { flapPlace, flapReach, foldAndJoin, foldedText, onTheStrip, stripLengths } from './common/strip';
+import {
+  bordersLong,
+  edgedFirst,
+  endName,
+  flapPlace,
+  flapReach,
+  foldAndJoin,
+  foldedText,
+  onTheStrip,
+  PASS,
+  passDepth,
+  passOf,
+  stripLengths,
+} from './common/strip';
+import { edgingAround, joinedSides, type StripEdges } from './common/stripWork';
 import { BOTTOM_IS_A_FOLD } from './common/takes';
 
 type Mm = Figure<'mm'>;
 
 const options: readonly Field[] = [
   joinField('Sides', 'How the two sides are closed.'),
+  PASS,
   {
     key: 'edging',
     kind: 'number',
@@ -67,7 +82,8 @@ function build(context: ShapeContext): Built {
       sizeOf: faceOf,
       insideOf,
       multiple: fabric.stitch.rows,
-      atLeast: 2,
+      // an edging turns at corners with something between them
+      atLeast: edging.value > 0 ? 3 : 2,
       stretch: fabric.stitch.factors.stretchAcross,
     },
     context,
@@ -79,11 +95,13 @@ function build(context: ShapeContext): Built {
     context,
   );
   const rows = chosen(piece.height.value / fabric.rowHeight.value, 'rows', 'rows from the chain to the flap’s edge');
-  const reach = flapReach(context, rows, 'h');
+  const width = bordered(piece.width, edging);
+  const reach = flapReach(context, rows, 'h', bordersLong(edging, passDepth(context)));
   const flap = flapPlace(piece, reach, {
     row: piece.sections.at(-1)!.to,
     stitches: piece.stitches,
-    width: piece.width,
+    width,
+    borderMm: edging.value,
   });
   const hasEdging = edging.value > 0;
   const face = sized(
@@ -100,7 +118,7 @@ function build(context: ShapeContext): Built {
     pieces: [piece],
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
-      width: piece.width,
+      width,
       height: back.value > front.value || flap ? back : front,
       thickness: sized('D + layers × t', { D: thing.depth, t }, (v) => v.D + (flap ? 3 : 2) * v.t).figure,
     },
@@ -113,10 +131,16 @@ function build(context: ShapeContext): Built {
       ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
     },
     ...(flap ? { flap } : {}),
-    assembly: assembly(context, piece, chosenCount(choice)),
+    assembly: assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: views(context, piece),
   };
+}
+
+/** The strip's width with the edging along both its sides (law, handbook 4.4). */
+function bordered(width: Mm, edging: Mm): Mm {
+  if (edging.value === 0) return width;
+  return derive('mm', 'width = n w + 2 edging', { width, edging }, (v) => v.width + 2 * v.edging);
 }
 
 function markers(sections: readonly RowSpan[]): Record<number, string> {
@@ -136,36 +160,26 @@ function pocketDepth({ thing, fabric }: ShapeContext, front: Section, edging: Mm
   );
 }
 
-function assembly({ fabric, options: given }: ShapeContext, piece: Piece, stitches: number): WorkStep[] {
-  const front = piece.sections[0]!;
-  const join = joinOf(given.join);
+function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
   const edging = Number(given.edging);
-  const edged: WorkStep[] =
-    edging > 0
-      ? [
-          {
-            id: 'edging',
-            section: 'joining',
-            kind: 'assembly',
-            phase: 'open',
-            text: `Work ${plural(edging, 'round')} of {single} all round the strip: ${stitches} along each end, ${alongRowEnds(piece.rows, fabric)} up each side, 3 in each corner.`,
-            minutes: 6 * edging,
-          },
-        ]
-      : [];
+  const strip: StripEdges = {
+    piece,
+    long: ['left', 'right'],
+    end: 'last',
+    endName: endName(piece),
+    places: piece.rows,
+    front: piece.sections[0]!.rows,
+    placeOf: (row) => row,
+  };
+  const edged = edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging))] : [];
   return [
     ...edged,
-    fastenOff(front.mm, 'the first side'),
-    ...foldAndJoin({
-      front,
-      join,
-      along: alongRowEnds(front.rows, fabric),
-      fold: { look: 'rows of both layers lie side by side', by: 'row' },
-      check: {
-        look: 'Same number of stitches up both sides, the front’s top edge level?',
-        repair: 'Take the side back to the fold and share the stitches out again.',
-      },
-    }),
+    pieceEnd(piece),
+    ...foldAndJoin(
+      joinedSides({ strip, join: joinOf(given.join), edging, pass: passOf(given) }),
+      'rows of both layers lie side by side',
+      'row',
+    ),
   ];
 }
 

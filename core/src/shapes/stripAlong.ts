@@ -8,18 +8,23 @@ import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { acrossFrom, cutPouch, panel, roleOf, standing, uprightFrom } from './common/draw';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
-import { fastenOff, joinField, joinOf } from './common/joins';
+import { joinField, joinOf, pieceEnd } from './common/joins';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 import {
+  endName,
   flapPlace,
   flapReach,
   foldAndJoin,
+  PASS,
+  passDepth,
+  passOf,
   foldedText,
   onTheStrip,
   stripLengths,
   type StripLength,
 } from './common/strip';
+import { joinedSides, type StripEdges } from './common/stripWork';
 import { BOTTOM_IS_A_FOLD } from './common/takes';
 
 type Mm = Figure<'mm'>;
@@ -57,8 +62,18 @@ function build(context: ShapeContext): Built {
   const face = sized('F = (rows − 2 take) h', { rows, take, h }, (v) => (v.rows - 2 * v.take) * v.h);
   const girth = insideFaces(face, t, thing.pockets);
   const depth = frontDepth(context, piece.sections[0]!);
-  const reach = flapReach(context, chosen(piece.stitches, 'stitches', 'stitches from end to end'), 'w');
-  const flap = flapPlace(piece, reach, { row: piece.rows, stitches: piece.rows, width: piece.height });
+  const reach = flapReach(
+    context,
+    chosen(piece.stitches, 'stitches', 'stitches from end to end'),
+    'w',
+    passDepth(context),
+  );
+  const flap = flapPlace(piece, reach, {
+    row: piece.rows,
+    stitches: piece.rows,
+    width: piece.height,
+    borderMm: 0,
+  });
   const overlap = lengths.find(({ name }) => name === 'flap')?.figure;
   return {
     pieces: [piece],
@@ -158,30 +173,34 @@ function frontDepth({ thing, fabric }: ShapeContext, front: Section): Sized {
 
 function assembly({ options }: ShapeContext, piece: Piece): WorkStep[] {
   const front = piece.sections[0]!;
-  const join = joinOf(options.join);
   const last = piece.sections
     .slice(0, -1)
     .map(({ name, to }) => `after stitch ${to} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`);
+  // stitches are counted from where row 1 begins
+  const strip: StripEdges = {
+    piece,
+    long: ['foundation', 'last'],
+    end: 'left',
+    endName: endName(piece),
+    places: piece.stitches,
+    front: front.stitches,
+    placeOf: (stitch) => piece.stitches + 1 - stitch,
+  };
   return [
     {
       id: 'mark-folds',
       section: 'joining',
       kind: 'assembly',
       phase: 'open',
-      text: `Hang a marker in the first and last row ${last.join(', ')}.`,
+      text: `Place a stitch marker in the first and the last row ${last.join(', ')}.`,
       notions: [{ name: 'stitch markers', count: 2 * last.length }],
     },
-    fastenOff(front.mm, 'the first side'),
-    ...foldAndJoin({
-      front,
-      join,
-      along: `${plural(front.stitches, 'stitch', 'stitches')}, one for one`,
-      fold: { look: 'ridges of both layers run straight up', by: 'stitch' },
-      check: {
-        look: 'The front’s top edge level on both sides?',
-        repair: 'Take the side back to the fold and match the stitches one for one.',
-      },
-    }),
+    pieceEnd(piece),
+    ...foldAndJoin(
+      joinedSides({ strip, join: joinOf(options.join), edging: 0, pass: passOf(options) }),
+      'ridges of both layers run straight up',
+      'stitch',
+    ),
   ];
 }
 
@@ -288,7 +307,7 @@ export const stripAlong: ShapeDefinition = {
   summary: 'The same strip worked sideways: ribs run up the pouch, and it stretches round the thing.',
   why: 'Ribs run up and give most round the thing.',
   worked: 'rows',
-  options: [joinField('Sides', 'How the two sides are closed.')],
+  options: [joinField('Sides', 'How the two sides are closed.'), PASS],
   takes: {
     flat: true,
     round: BOTTOM_IS_A_FOLD,

@@ -1,16 +1,20 @@
 import { chosen, derive } from '../figure';
 import { bottomGive } from '../fit';
-import { formatNumber, plural, type Field } from '../units';
+import type { Border } from '../piece';
+import { formatNumber, type Field, type FieldValues } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
-import { chosenCount, countFigure, faceChoice, pickAdvice } from './common/choice';
+import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { panel, sideBySide } from './common/draw';
 import { coverDrive } from './common/drive';
 import { edgingDepth, lessEdging, wantedFront, wantedRound } from './common/flat';
-import { alongRowEnds, fastenOff } from './common/joins';
+import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
+import { edgedPanels, panelsFold, panelsJoin, panelsSeams, secondPanel } from './common/panelWork';
 import { closedViews } from './common/panelViews';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized } from './common/sized';
+import { edgedFirst } from './common/strip';
+import { edgingAround } from './common/stripWork';
 
 const options: readonly Field[] = [
   {
@@ -24,6 +28,18 @@ const options: readonly Field[] = [
     max: 4,
     default: 1,
   },
+  {
+    key: 'edgingOf',
+    kind: 'choice',
+    label: 'Edging of',
+    help: 'Of several rounds, the last one.',
+    options: [
+      { id: 'single', name: 'single' },
+      { id: 'slip', name: 'slip stitch' },
+    ],
+    default: 'single',
+  },
+  joinField('Joined', 'How the three sides are closed, through both edgings.'),
   {
     key: 'slitMm',
     kind: 'length',
@@ -92,61 +108,72 @@ function build(context: ShapeContext): Built {
     },
     choices: [choice],
     model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
-    assembly: assembly(context, piece, chosenCount(choice)),
+    assembly: assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: views(context, piece, width.value, height.value),
   };
 }
 
-function assembly({ fabric, options: given }: ShapeContext, piece: Piece, count: number): WorkStep[] {
-  const edging = Number(given.edging);
-  const slit = Number(given.slitMm);
-  const side = Math.max(0, piece.height.value - slit);
-  const thirds: WorkStep[] =
-    given.folds === 'thirds'
-      ? [
-          {
-            id: 'fold-thirds',
-            section: 'closing',
-            kind: 'finish',
-            phase: 'filled',
-            text: `Filled, fold one side over the middle third and the other over both: each third is {mm:${formatNumber(piece.width.value / 3)}} wide.`,
-            check: {
-              look: 'Do all three layers lie without strain?',
-              repair: 'Fold a little outside the thirds, or take something out.',
-            },
-          },
-        ]
-      : [];
+function assembly({ fabric, options: given }: ShapeContext, piece: Piece): WorkStep[] {
+  const stitch = given.edgingOf === 'slip' ? 'slip' : 'single';
+  const edging: Border = { ...edgingAround(piece, Number(given.edging)), stitch };
+  const panels = edgedPanels(piece, Number(given.edging), stitch === 'slip' ? 1 : 3);
+  const open = Math.min(panels.side - 1, Math.round(Number(given.slitMm) / fabric.stitchWidth.value));
+  const join = joinOf(given.join);
+  const crochet = crocheted(join);
   return [
+    edgedFirst(piece.id, edging),
+    pieceEnd({ id: piece.id, times: 1 }),
     {
-      id: 'edge-panels',
+      id: 'second-panel',
       section: 'joining',
       kind: 'assembly',
       phase: 'open',
-      text: `Edge both panels alike with ${plural(edging, 'round')} of {single}: ${count} along each end, ${alongRowEnds(piece.rows, fabric)} up each side, 3 in each corner.`,
+      after: piece.id,
+      does: [secondPanel(piece, edging)],
+      text: 'Make the second panel in the same way, with its edging, and fasten off.',
       check: {
-        look: 'As many stitches along each side of one panel as of the other?',
-        repair: 'Take the edging back to the corner before and share it out again.',
+        look: 'As many stitches along each edge of one panel as of the other?',
+        repair: 'Pull the edging out to the corner before and spread the stitches again.',
       },
-      minutes: 12 * edging,
     },
-    fastenOff(2 * side + piece.width.value, 'three sides'),
     {
       id: 'join-panels',
       section: 'joining',
       kind: 'assembly',
       phase: 'joining',
-      text: `Wrong sides together, join side, bottom and side with {single} through both edgings, stitch for stitch, 3 in each corner${slit > 0 ? `; leave {mm:${slit}} open at the top of each side` : ''}. Fasten off.`,
+      does: [
+        { do: 'fold', fold: panelsFold(panels, open, crochet !== undefined) },
+        ...(crochet
+          ? [panelsJoin(panels, crochet, open), { do: 'fasten-off' } as const]
+          : panelsSeams(panels, join.id === 'mattress' ? 'mattress' : 'whip', join.factor, open)),
+      ],
       check: {
         look: 'Rows of both layers side by side, both top edges level?',
-        repair: 'Take it back to the corner and match stitch for stitch.',
+        repair: 'Pull it out to the corner and match stitch for stitch.',
       },
       closes: ['between the layers'],
-      minutes: 12,
-      seam: { mm: 2 * side + piece.width.value, factor: 4 },
+      minutes: 4,
     },
-    ...thirds,
+    ...inThirds(given, piece),
+  ];
+}
+
+/** Two folds of what is carried in thirds, once it is filled. */
+function inThirds({ folds }: FieldValues, { width }: Piece): WorkStep[] {
+  if (folds !== 'thirds') return [];
+  return [
+    {
+      id: 'fold-thirds',
+      section: 'closing',
+      kind: 'finish',
+      phase: 'filled',
+      text: `When it is filled, fold one side over the middle third and the other over both: each third is {mm:${formatNumber(width.value / 3)}} wide.`,
+      check: {
+        look: 'Do all three layers lie without strain?',
+        repair: 'Fold a little outside the thirds, or take something out.',
+      },
+    },
   ];
 }
 

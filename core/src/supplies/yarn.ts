@@ -9,6 +9,7 @@ import {
   type WorkedFabric,
 } from '../fabric';
 import { derive, phi, prior, type Figure } from '../figure';
+import type { Walked } from '../piece';
 import type { Course, Piece, WorkStep } from '../shapes';
 
 /** Spread of the yarn factors, as a fraction (prior, handbook 7). */
@@ -56,6 +57,20 @@ export function tallyPieces(pieces: readonly Piece[]): StitchTally {
   return total;
 }
 
+/** Stitches of every kind that borders and crocheted joins are made of, those of pieces made once more among them. */
+export function tallyWork(walked: Iterable<Walked>): StitchTally {
+  const tallies = Array.from(walked, ({ courses }) => courses.flat().map(({ instructions }) => tallyRow(instructions)));
+  return addTallies(...tallies.flat());
+}
+
+/** Tallies added up. */
+export function addTallies(...tallies: readonly StitchTally[]): StitchTally {
+  const total: StitchTally = {};
+  for (const tally of tallies)
+    for (const [stitch, count] of Object.entries(tally)) total[stitch] = (total[stitch] ?? 0) + count;
+  return total;
+}
+
 /** What a stitch of a kind takes of yarn against its own width (prior, handbook 2.2). */
 function yarnFactor(stitch: string, { stitch: pattern }: WorkedFabric): number {
   if (stitch === 'chain') return CHAIN.yarn;
@@ -63,6 +78,12 @@ function yarnFactor(stitch: string, { stitch: pattern }: WorkedFabric): number {
   if (base) return base.yarn;
   // kinds of single: in the back loop, linked, spike; and a maker's own
   return stitch === 'own' ? pattern.factors.yarn : Math.max(BASES.single.yarn, pattern.factors.yarn);
+}
+
+/** Yarn of what a step sews, mm. */
+function seamYarn({ seam, does = [] }: WorkStep): number {
+  const sewn = does.reduce((sum, work) => sum + (work.do === 'seam' ? work.mm * work.factor : 0), 0);
+  return sewn + (seam ? seam.mm * seam.factor : 0);
 }
 
 /**
@@ -86,7 +107,7 @@ export function yarnNeed(
     if (weighed !== undefined && stitch !== 'chain') return sum + count * weighed;
     return sum + count * yarnFactor(stitch, fabric) * width;
   }, 0);
-  const seams = steps.reduce((sum, { seam }) => sum + (seam ? seam.mm * seam.factor : 0), 0);
+  const seams = steps.reduce((sum, step) => sum + seamYarn(step), 0);
   const tails = pieces.reduce((sum, { times }) => sum + 2 * times * TAIL_MM, 0);
   const from = weighed === undefined ? 'every stitch at its factor of a stitch’s width' : 'your weighed swatch';
   const spread = weighed === undefined ? YARN_SPREAD : WEIGHED_SPREAD;

@@ -1,7 +1,7 @@
 import { CROSS, OVAL, post, type ChartSymbol } from './symbols';
 
 /** The stitches everything is built of. The ids use the US names. */
-export type BaseId = 'slip' | 'single' | 'half-double' | 'double' | 'treble';
+export type BaseId = 'slip' | 'single' | 'reverse' | 'half-double' | 'double' | 'treble';
 
 export interface BaseStitch {
   id: BaseId;
@@ -24,6 +24,8 @@ export interface BaseStitch {
   chainsUp: number;
   /** Chains skipped at the start of row 1, and when the turning chain counts as a stitch. */
   skipped: { plain: number; counting: number };
+  /** Worked along edges and through layers only, never as the rows of a piece. */
+  edgesOnly?: true;
   /** A turning chain so low is a stitch in no school. */
   neverCounts: boolean;
   symbol: ChartSymbol;
@@ -44,6 +46,7 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     chainsUp: 1,
     skipped: { plain: 1, counting: 1 },
     neverCounts: true,
+    edgesOnly: true,
     symbol: (x, y, w, h) => OVAL(x, y, 0.4 * w, 0.6 * h),
   },
   single: {
@@ -60,6 +63,23 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     chainsUp: 1,
     skipped: { plain: 1, counting: 1 },
     neverCounts: true,
+    symbol: CROSS,
+  },
+  reverse: {
+    id: 'reverse',
+    name: { US: 'reverse single crochet', UK: 'reverse double crochet' },
+    rowHeight: 0.88,
+    roundHeight: 0.98,
+    width: 1,
+    thickness: 2.2,
+    stretchAcross: 0.05,
+    stretchAlong: 0.05,
+    yarn: 7.5,
+    aMinute: 16,
+    chainsUp: 1,
+    skipped: { plain: 1, counting: 1 },
+    neverCounts: true,
+    edgesOnly: true,
     symbol: CROSS,
   },
   'half-double': {

@@ -47,7 +47,7 @@ export const stripes: StitchDefinition = {
       kind: 'choices',
       label: 'Rows of the stripe, from the bottom up',
       options: Object.values(BASES)
-        .filter(({ id }) => id !== 'slip')
+        .filter(({ edgesOnly }) => !edgesOnly)
         .map(({ id, name }) => ({ id, name: name.US })),
       most: 24,
       default: ['single', 'single', 'double'],

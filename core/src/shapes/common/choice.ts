@@ -97,7 +97,7 @@ export function faceChoice(asked: Figure<'mm'>, faceOf: (count: number) => numbe
       sizeOf: faceOf,
       insideOf: (count) => 2 * faceOf(count) - thing.pockets * Math.PI * fabric.thickness.value,
       multiple: fabric.stitch.rows,
-      atLeast: 2,
+      atLeast: 3,
       stretch: fabric.stitch.factors.stretchAcross,
     },
     context,

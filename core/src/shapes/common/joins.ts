@@ -1,7 +1,7 @@
 import { pickUp } from '../../counts';
 import type { WorkedFabric } from '../../fabric';
-import type { WorkStep } from '../definition';
-import type { ChoiceField } from '../../units';
+import type { Piece, WorkStep } from '../definition';
+import { plural, type ChoiceField } from '../../units';
 
 /**
  * Ways to close an edge: the stitch width each takes from each side (handbook 3, seam take), the yarn it takes against
@@ -10,6 +10,13 @@ import type { ChoiceField } from '../../units';
 export const JOINS = [
   { id: 'single', name: 'crocheted together outside', take: 0, factor: 4, text: '{single} through both layers' },
   { id: 'slip', name: 'slip stitched outside', take: 0, factor: 3, text: '{slip} through both layers' },
+  {
+    id: 'reverse',
+    name: 'reverse single outside',
+    take: 0,
+    factor: 8,
+    text: '{reverse} through both layers',
+  },
   {
     id: 'whip',
     name: 'whip stitched',
@@ -38,12 +45,31 @@ export function joinOf(id: unknown): Join {
   return JOINS.find((join) => join.id === id) ?? JOINS[0];
 }
 
+/** The stitch of a join that is crocheted; undefined for one that is sewn. */
+export function crocheted({ id }: Join): 'single' | 'slip' | 'reverse' | undefined {
+  return id === 'whip' || id === 'mattress' ? undefined : id;
+}
+
 /** "12 stitches along 18 row ends (2 for every 3)", equal on both sides of a join (handbook 4.2). */
 export function alongRowEnds(rows: number, { rowHeight, stitchWidth }: WorkedFabric): string {
   const { stitches, ratio } = pickUp(rows, rowHeight.value, stitchWidth.value);
   const even =
     ratio.stitches === ratio.rows ? 'one for each row end' : `${ratio.stitches} for every ${ratio.rows} row ends`;
   return `${stitches} stitches along ${rows} row ends (${even})`;
+}
+
+/** The end of a piece: nothing is begun while its loop is open. */
+export function pieceEnd({ id, times }: Pick<Piece, 'id' | 'times'>): WorkStep {
+  return {
+    id: `fasten-off-${id}`,
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'open',
+    after: id,
+    does: [{ do: 'fasten-off' }],
+    ...(times > 1 ? { text: `Make ${plural(times, 'of it', 'of them')} in all, each alike.` } : {}),
+    minutes: times,
+  };
 }
 
 /** Fasten off with enough tail to close a seam of so many mm. */

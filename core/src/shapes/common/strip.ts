@@ -1,11 +1,13 @@
-import { chosen, type Figure } from '../../figure';
+import { BASES } from '../../fabric';
+import { chosen, derive, type Figure } from '../../figure';
 import { bottomGive, flapTurn } from '../../fit';
-import { formatNumber } from '../../units';
+import type { Border, Fold } from '../../piece';
+import { formatNumber, type ChoiceField, type FieldValues } from '../../units';
 import type { FlapPlace, Piece, Section, ShapeContext, WorkStep } from '../definition';
 import type { Part } from '../drawing';
 import { folds } from './draw';
+import { crocheted, joinOf } from './joins';
 import { flapOverlap, lessEdging, wantedBack, wantedFront } from './flat';
-import type { Join } from './joins';
 import { sized, type Sized } from './sized';
 
 type Mm = Figure<'mm'>;
@@ -51,61 +53,96 @@ function stripFront({ thing, fabric, options: { pocketMm } }: ShapeContext): Mm 
  * its whole count is how far down the flap comes (law, handbook 3).
  * @param n rows or stitches from end to end, each as long as the fabric's `h` or `w`
  */
-export function flapReach({ thing, fabric }: ShapeContext, n: Figure, letter: 'h' | 'w'): Sized {
+export function flapReach({ thing, fabric }: ShapeContext, n: Figure, letter: 'h' | 'w', borders?: Mm): Sized {
   const size = letter === 'h' ? fabric.rowHeight : fabric.stitchWidth;
   const terms: Record<string, Figure> = { n, [letter]: size, H: thing.height, D: thing.depth, t: fabric.thickness };
+  const bordered = borders && borders.value > 0;
   return sized(
-    `edge = n × ${letter} − 2H − 2D − πt`,
-    terms,
-    (v) => v.n! * v[letter]! - 2 * v.H! - 2 * v.D! - Math.PI * v.t!,
+    `edge = n × ${letter}${bordered ? ' + borders' : ''} − 2H − 2D − πt`,
+    bordered ? { ...terms, borders } : terms,
+    (v) => v.n! * v[letter]! + (borders?.value ?? 0) - 2 * v.H! - 2 * v.D! - Math.PI * v.t!,
   );
+}
+
+/**
+ * What borders add to a strip from end to end: an edging at both ends, a join that goes on around the far end at that one
+ * (law, handbook 4.4).
+ */
+export function bordersLong(edging: Mm, pass: Mm): Mm {
+  if (edging.value === 0 && pass.value === 0) return edging;
+  return derive('mm', 'borders = 2 edging + pass', { edging, pass }, (v) => 2 * v.edging + v.pass);
+}
+
+/** How deep a join is where it goes on as a border (prior, handbook 2.2). */
+export function passDepth({ fabric, options }: ShapeContext): Mm {
+  const stitch = crocheted(joinOf(options.join));
+  if (passOf(options) === 'sides' || !stitch) return chosen(0, 'mm', 'no border');
+  const k = chosen(BASES[stitch].roundHeight / BASES.single.roundHeight, '1', `${stitch} against single`);
+  return derive('mm', 'pass = k × h of single', { k, h: fabric.also('single', 'rounds').rowHeight }, (v) => v.k * v.h);
 }
 
 /** Where the flap lies; undefined where the strip has none. */
 export function flapPlace(
   { id, sections: [front, , , flap] }: Piece,
   reach: Sized,
-  edge: Pick<FlapPlace, 'row' | 'stitches' | 'width'>,
+  edge: Pick<FlapPlace, 'row' | 'stitches' | 'width' | 'borderMm'>,
 ): FlapPlace | undefined {
-  return front && flap && { piece: id, ...edge, edgeBelowFrontTop: reach.figure, front };
+  if (!front || !flap) return undefined;
+  return { piece: id, ...edge, edgeBelowFrontTop: reach.figure, frontMm: front.mm + edge.borderMm };
 }
 
-interface Sides {
-  front: Section;
-  join: Join;
-  /** How many stitches go up a side, in words. */
-  along: string;
-  /** How both layers lie when the fold is right, and by what to move it when it is not. */
-  fold: { look: string; by: string };
-  /** How the sides look when they are right, and what to do when they do not. */
-  check: { look: string; repair: string };
+/** Whether the join of the first side goes on round what lies above the front, and joins the other on its way down. */
+export const PASS: ChoiceField = {
+  key: 'pass',
+  kind: 'choice',
+  label: 'Joined',
+  help: 'For joins that are crocheted.',
+  options: [
+    { id: 'sides', name: 'each side by itself' },
+    { id: 'around', name: 'in one pass, around the flap or the back’s edge' },
+  ],
+  default: 'sides',
+};
+
+export const passOf = ({ pass }: FieldValues): 'sides' | 'around' => (pass === 'around' ? 'around' : 'sides');
+
+/** What the far end of a strip is, in words. */
+export const endName = ({ sections }: Piece): string =>
+  sections.some(({ name }) => name === 'flap') ? 'across the flap’s edge' : 'across the back’s top edge';
+
+/** The edging worked on a piece before anything is done with it. */
+export function edgedFirst(piece: string, border: Border): WorkStep {
+  return {
+    id: border.id,
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'open',
+    after: piece,
+    does: [border],
+    check: {
+      look: 'Does the edging lie flat, with as many stitches on one side as on the other?',
+      repair: 'If it waves, leave out a few stitches; if it pulls in, work a few more.',
+    },
+    minutes: 2,
+  };
 }
 
 /** Fold at the bottom, join the sides: what closes a strip. */
-export function foldAndJoin({ front, join, along, fold, check }: Sides): WorkStep[] {
+export function foldAndJoin({ fold, joins }: { fold: Fold; joins: WorkStep[] }, look: string, by: string): WorkStep[] {
   return [
     {
       id: 'fold',
       section: 'joining',
       kind: 'assembly',
       phase: 'joining',
-      text: 'Right side out, fold at the bottom markers so that the front lies on the back.',
+      does: [{ do: 'fold', fold }],
+      text: 'Fold the strip at the bottom fold markers, wrong sides together, so that the front lies on the back.',
       check: {
-        look: `Slip the thing in: does the front cover it, and do the ${fold.look}?`,
-        repair: `Move the fold by a ${fold.by}.`,
+        look: `Slip the item in: does the front cover it, and do the ${look}?`,
+        repair: `Move the fold by a ${by}.`,
       },
     },
-    {
-      id: 'join-sides',
-      section: 'joining',
-      kind: 'assembly',
-      phase: 'joining',
-      text: `Join each side from the fold up to the front’s top edge: ${join.text}, ${along}. Fasten off.`,
-      check,
-      closes: ['between the layers'],
-      minutes: 8,
-      seam: { mm: 2 * front.mm, factor: join.factor },
-    },
+    ...joins,
   ];
 }
 

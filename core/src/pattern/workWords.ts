@@ -1,0 +1,75 @@
+import { borderCount, type Border, type BorderPart, type Hand, type Seam, type Walked, type Work } from '../piece';
+import { plural } from '../units';
+import type { Schools } from './schools';
+import { term, wordText } from './terms';
+import { wordInstruction } from './wording';
+
+/**
+ * Work in words: what is told is what was walked, the hook where it hangs before it.
+ *
+ * @param walked one piece of work, as the walk met it
+ */
+export function wordWork({ work, before, courses }: Walked, schools: Schools): string {
+  return wordText(said(work, before, courses, schools), schools);
+}
+
+function said(work: Work, before: Hand, courses: readonly BorderPart[][], schools: Schools): string {
+  switch (work.do) {
+    case 'border':
+      return wordBorder(work, before, courses, schools);
+    case 'seam':
+      return wordSeam(work);
+    case 'fasten-off':
+      return 'Fasten off.';
+    default:
+      return '';
+  }
+}
+
+const capital = (text: string) => text.replace(/^(\{\w+\}|.)/, (first) => first.toUpperCase());
+
+function wordBorder(
+  border: Border,
+  { live, facing }: Hand,
+  courses: readonly BorderPart[][],
+  schools: Schools,
+): string {
+  const start = live ? (facing === 'wrong' ? 'Turn.' : '') : `Join the yarn ${border.from}.`;
+  const told = courses.map((parts, index) => {
+    const many = courses.length > 1 ? `Round ${index + 1}: ` : '';
+    return `${many}${wordCourse(parts, index === 0, schools)}`;
+  });
+  const backwards = border.stitch === 'reverse' ? ' Work from {side:left} to {side:right}, without turning.' : '';
+  return (
+    [start, ...told].filter(Boolean).join(' ') + backwards + ` (${plural(borderCount(border), 'stitch', 'stitches')})`
+  );
+}
+
+/** Part by part, each with what it lies along; from the second course on the parts are one way. */
+function wordCourse(parts: readonly BorderPart[], first: boolean, { terms }: Schools): string {
+  const sentences = parts.map(({ stretch, instructions }) => {
+    const words = instructions.map((one) => (stretch?.corner ? cornerWords(one, terms) : wordInstruction(one, terms)));
+    const along = first && stretch && !stretch.corner ? `${stretch.name}: ` : '';
+    return along + words.join(', ');
+  });
+  return `${capital(sentences.join(first ? '; ' : ', '))}.`;
+}
+
+function cornerWords(one: BorderPart['instructions'][number], terms: Schools['terms']): string {
+  if (one.do !== 'group') return `${wordInstruction(one, terms)}, at the corner`;
+  const [part] = one.parts;
+  return part && 'stitch' in part ? `${part.count} ${term(part.stitch, terms)} in the corner` : '';
+}
+
+const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {
+  whip: 'whip stitch',
+  mattress: 'from the right side, mattress stitch',
+};
+
+/** Lengths to cut are told in whole 50 mm, rounded up. */
+const CUT_STEP_MM = 50;
+
+function wordSeam({ how, through, along, mm, factor }: Seam): string {
+  const cut = CUT_STEP_MM * Math.ceil((mm * factor) / CUT_STEP_MM);
+  return `With about {mm:${cut}} of yarn, ${SEAM_WORDS[how]} ${through} of both layers together along ${along}.`;
+}

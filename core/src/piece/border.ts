@@ -1,0 +1,124 @@
+import { inOne, repeat, work, type Instruction } from '../fabric';
+import { placesIn, type Edge, type Span } from './edge';
+import type { Border, BorderStitch, Stretch } from './work';
+
+interface Kind {
+  /** What it is made of. */
+  stitch: string;
+  /** Stitches into an outer corner (handbook 4.2). */
+  corner: 1 | 2 | 3;
+}
+
+const KINDS: Readonly<Record<BorderStitch, Kind>> = {
+  slip: { stitch: 'slip', corner: 1 },
+  single: { stitch: 'single', corner: 3 },
+  reverse: { stitch: 'reverse', corner: 2 },
+  loops: { stitch: 'single', corner: 1 },
+};
+
+/** What a course of a border is worked in: only the last one in the border's own stitch, those before it are plain. */
+const kindOf = ({ stitch, courses }: Border, course: number): BorderStitch => (course === courses ? stitch : 'single');
+
+/** What of a border's course is worked along one part of its way; of loops along all of it. */
+export interface BorderPart {
+  stretch: Stretch | undefined;
+  instructions: Instruction[];
+}
+
+/**
+ * Every course of a border as instructions, over the places its way offers, part by part: worded, refereed, tallied and
+ * drawn by what does that for rows. Each begins with a chain, but for slip stitches, and a closed one ends in a join.
+ *
+ * @param edgeOf the edge a span lies on
+ */
+export function borderCourses(border: Border, edgeOf: (span: Span) => Edge): BorderPart[][] {
+  return pathsOf(border).map((path, index) => {
+    const course = index + 1;
+    const kind = kindOf(border, course);
+    const into = ({ spans: [span] }: Stretch) => (course === 1 ? edgeOf(span).kind : 'stitch');
+    const body =
+      kind === 'loops'
+        ? [part(loopsOver(path.reduce((sum, stretch) => sum + stitchesOf(stretch, kind), 0)))]
+        : fromTheJoin(path, border, course).map((stretch) =>
+            part(along(stretch, kind, into(stretch), course === border.courses), stretch),
+          );
+    const chain: Instruction[] = kind === 'slip' ? [] : [{ do: 'turning-chain', chains: 1, counts: false }];
+    const join: Instruction[] = border.closed ? [{ do: 'join' }] : [];
+    return [part(chain), ...body, part(join)].filter(({ instructions }) => instructions.length > 0);
+  });
+}
+
+/**
+ * The way as it begins at the join: a round that began in a corner was joined before that corner's middle, so that what
+ * lies before it is worked first, and left out at the end.
+ */
+function fromTheJoin(path: readonly Stretch[], border: Border, course: number): readonly Stretch[] {
+  const last = path.at(-1)!;
+  if (course === 1 || !border.closed || !path[0]!.corner || last.corner) return path;
+  const lead = Math.min(last.stitches, course - 1);
+  return [{ ...last, stitches: lead }, ...path.slice(0, -1), { ...last, stitches: last.stitches - lead }];
+}
+
+const part = (instructions: Instruction[], stretch?: Stretch): BorderPart => ({ stretch, instructions });
+
+/** How many stitches the last course of a border has; of loops, how many it is worked over. */
+export function borderCount(border: Border): number {
+  return pathsOf(border)
+    .at(-1)!
+    .reduce((sum, stretch) => sum + stitchesOf(stretch, border.stitch), 0);
+}
+
+/** The way as each course meets it: of a corner the middle stitch is the next one's corner, the others lie along. */
+function pathsOf(border: Border): Stretch[][] {
+  const paths: Stretch[][] = [[...border.path]];
+  for (let course = 1; course < border.courses; course += 1) paths.push(grown(paths.at(-1)!, border, course));
+  return paths;
+}
+
+function grown(path: readonly Stretch[], border: Border, course: number): Stretch[] {
+  const beside = Math.floor((KINDS[kindOf(border, course)].corner - 1) / 2);
+  return path.map((stretch, index) => {
+    if (stretch.corner) return stretch;
+    const neighbours = [index - 1, index + 1].map((at) => (border.closed ? path.at(at % path.length) : path[at]));
+    const more = beside * neighbours.filter((one) => one?.corner).length;
+    const loop = stretch.loop && { loop: { ...stretch.loop, after: stretch.loop.after + more / 2 } };
+    return { ...stretch, stitches: stretch.stitches + more, ...loop };
+  });
+}
+
+const stitchesOf = ({ corner, stitches }: Stretch, kind: BorderStitch) => (corner ? KINDS[kind].corner : stitches);
+
+function along(stretch: Stretch, kind: BorderStitch, into: Edge['kind'], last: boolean): Instruction[] {
+  const { stitch, corner } = KINDS[kind];
+  const { stitches, loop } = stretch;
+  if (stretch.corner) return [corner === 1 ? work(stitch, 1, into) : inOne(stitch, corner, into)];
+  if (stitches === 0) return [];
+  if (into === 'row-end') return [{ do: 'along', stitch, times: stitches, over: placesIn(stretch.spans[0]), into }];
+  if (!loop || !last) return [work(stitch, stitches, into)];
+  const { after, ...free } = loop;
+  return [work(stitch, after, into), { do: 'loop', ...free }, work(stitch, stitches - after, into)];
+}
+
+/** Chain 3, single in the second stitch on; an odd one over is worked plain. */
+function loopsOver(stitches: number): Instruction[] {
+  const one: Instruction[] = [
+    { do: 'chain', chains: 3, spans: 1, as: 'space' },
+    { do: 'skip', times: 1, into: 'stitch' },
+    work('single', 1),
+  ];
+  return [...repeat(one, Math.floor(stitches / 2)), ...(stitches % 2 === 1 ? [work('single', 1)] : [])];
+}
+
+/**
+ * The edges a border gives for the next border, a seam or a loop to stand on: every part of its way with the stitches
+ * between the middles of its corners, and each corner's middle as a place of its own, named as what they lie along.
+ */
+export function outerEdges(border: Border, pitch: number): Map<string, Edge> {
+  const path = grown(pathsOf(border).at(-1)!, border, border.courses);
+  return new Map(
+    path.map(({ spans: [{ edge, from }], stitches, corner }) => [
+      corner ? `${border.id}.${edge}-${from === 1 ? 'left' : 'right'}` : `${border.id}.${edge}`,
+      { kind: 'stitch', count: corner ? 1 : stitches, pitch },
+    ]),
+  );
+}

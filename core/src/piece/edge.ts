@@ -1,0 +1,66 @@
+import { pickUp } from '../counts';
+import type { Place } from '../fabric';
+import type { Piece } from './piece';
+
+/** The four edges of a rectangle worked in rows, as they lie with its right side up and the last row on top. */
+export type RawEdge = 'foundation' | 'last' | 'left' | 'right';
+
+/** A line of places along a piece. */
+export interface Edge {
+  kind: Extract<Place, 'stitch' | 'chain' | 'row-end'>;
+  count: number;
+  /** mm from place to place. */
+  pitch: number;
+}
+
+/**
+ * Places of an edge, counted from 1: stitches from the left, rows from the foundation. `from` over `to` runs backwards.
+ * An edge of a border is named by the border, a point and the edge it lies along: `edging.left`.
+ */
+export interface Span {
+  piece: string;
+  edge: string;
+  from: number;
+  to: number;
+}
+
+/** How many places a span takes in. */
+export const placesIn = ({ from, to }: Span): number => Math.abs(to - from) + 1;
+
+export const backwards = ({ from, to, ...span }: Span): Span => ({ ...span, from: to, to: from });
+
+/** The edges of a rectangle worked in rows: the only source of its places and their mm (handbook 4.4). */
+export function edgesOf({
+  stitches,
+  rows,
+  fabric,
+}: Pick<Piece, 'stitches' | 'rows' | 'fabric'>): Record<RawEdge, Edge> {
+  const across = { count: stitches, pitch: fabric.stitchWidth.value };
+  const up: Edge = { kind: 'row-end', count: rows, pitch: fabric.rowHeight.value };
+  return { foundation: { kind: 'chain', ...across }, last: { kind: 'stitch', ...across }, left: up, right: up };
+}
+
+/** Stitches of a border along so many places of an edge: one for one, or along row ends by their height (law, handbook 4.2). */
+export function pickedUp({ kind, pitch }: Edge, places: number, stitchWidth: number): number {
+  return kind === 'row-end' ? pickUp(places, pitch, stitchWidth).stitches : places;
+}
+
+/**
+ * Where a rectangle's places end, as points that neighbours share: the boundary before place 1 is 0. Its corners have one
+ * name each, whichever edge comes to them.
+ */
+export function pointsOf(span: Span, count: (edge: string) => number): readonly [string, string] {
+  const [first, last] = span.from <= span.to ? [span.from - 1, span.to] : [span.from, span.to - 1];
+  return [pointAt(span, first, count), pointAt(span, last, count)];
+}
+
+function pointAt({ piece, edge }: Span, at: number, count: (edge: string) => number): string {
+  const dot = edge.lastIndexOf('.') + 1;
+  const [layer, raw] = [edge.slice(0, dot), edge.slice(dot)];
+  const corner = /^(foundation|last)-(left|right)$/.exec(raw);
+  if (corner) return `${piece}:${layer}${corner[2]}:${corner[1] === 'foundation' ? 0 : count(layer + corner[2])}`;
+  if (raw !== 'foundation' && raw !== 'last') return `${piece}:${edge}:${at}`;
+  if (at !== 0 && at !== count(edge)) return `${piece}:${edge}:${at}`;
+  const side = `${layer}${at === 0 ? 'left' : 'right'}`;
+  return `${piece}:${side}:${raw === 'foundation' ? 0 : count(side)}`;
+}

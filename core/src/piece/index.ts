@@ -1,0 +1,5 @@
+export * from './border';
+export * from './edge';
+export * from './piece';
+export * from './walk';
+export * from './work';

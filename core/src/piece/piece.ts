@@ -1,0 +1,70 @@
+import type { Reach } from '../counts';
+import type { Instruction, WorkedFabric } from '../fabric';
+import type { Figure } from '../figure';
+
+/** A part of a piece between folds, corners or seams. */
+export interface Section {
+  name: string;
+  /** Rows or rounds it spans, and which. */
+  rows: number;
+  from: number;
+  to: number;
+  /** Stitches it spans. */
+  stitches: number;
+  /** Its length the way it is divided off: along the rows' height, or across the stitches. */
+  mm: number;
+  /** The count that divides it off, with how it came about. */
+  count: Figure<'rows' | 'stitches'>;
+}
+
+/** One row or round. Courses alike share one object. */
+export interface Course {
+  instructions: Instruction[];
+  /** Columns it ends on. */
+  ends: number;
+  kind: 'row' | 'round';
+  /** Whether the work was turned before it, so that the hook meets the row below from its other end. */
+  turned: boolean;
+  section: string;
+  /** Something done before it that makes places to work into: chains across to a second pocket. */
+  before?: { id: string; text: string; count: number };
+}
+
+export interface Foundation {
+  kind: 'chain' | 'ring' | 'chain-both-sides' | 'joined-chain' | 'picked-up';
+  /** Chains, with those skipped; for a ring the stitches worked into it. */
+  count: number;
+  /** What its edge becomes. */
+  edge: 'opening' | 'closed' | 'seam';
+  /** What the chain is worked with, where it is another hook than the rest. */
+  hookMm?: number;
+  /** For stitches picked up: where. */
+  from?: string;
+}
+
+export interface Piece {
+  id: string;
+  name: string;
+  /** How many of it are made. */
+  times: number;
+  worked: 'rows' | 'rounds';
+  foundation: Foundation;
+  stitches: number;
+  /** Rows or rounds in all. */
+  rows: number;
+  /** Stitches of each round, for pieces in rounds. */
+  roundCounts?: number[];
+  /** The same counts with how they came about. */
+  counts: { foundation: Figure<'chains' | 'stitches'>; stitches: Figure<'stitches'>; rows: Figure<'rows'> };
+  width: Figure<'mm'>;
+  height: Figure<'mm'>;
+  sections: Section[];
+  /** What to make of it in a line: chain, stitches, rows. */
+  summary: string;
+  courses: Course[];
+  /** How high so many courses reach, mm. */
+  reach: Reach;
+  fabric: WorkedFabric;
+  /** What to do on reaching the end of a row, by row. */
+  notes: Record<number, string>;
+}

@@ -1,0 +1,207 @@
+import fc from 'fast-check';
+import { PlanProblem } from '../figure';
+import { anyPlanOf } from '../shapes/fixtures/anyPlan';
+import { reckon, stepsAfter, allPieces, workOf } from '../reckon';
+import { workOut } from '../workOut';
+import type { Plan } from '../plan';
+import { borderCount, placesIn, walk, type Border, type Piece, type Stretch, type Work } from './index';
+
+/** Shapes whose whole work is data. */
+const SHAPES = ['strip-across', 'strip-along', 'two-panels'];
+
+/** A plan of such a shape with every way of joining and edging it, or none where it cannot be made. */
+const anyWork = fc
+  .record({
+    shape: fc.constantFrom(...SHAPES),
+    seed: fc.integer(),
+    edging: fc.integer({ min: 1, max: 4 }),
+    edged: fc.boolean(),
+    pass: fc.constantFrom('sides', 'around'),
+    join: fc.constantFrom('single', 'slip', 'reverse', 'whip', 'mattress'),
+  })
+  .chain(({ shape, edging, edged, pass, join }) =>
+    anyPlanOf(shape).map((plan): Plan => ({
+      ...plan,
+      shape: {
+        ...plan.shape,
+        join,
+        ...(shape === 'two-panels' ? { edging } : { pass }),
+        ...(shape === 'strip-across' ? { edging: edged ? edging : 0 } : {}),
+      },
+    })),
+  );
+
+interface Made {
+  plan: Plan;
+  works: Work[];
+  pieces: Piece[];
+}
+
+function workedOrSkipped(plan: Plan): Made {
+  try {
+    const out = workOut(plan);
+    const pieces = allPieces(out);
+    reckon(plan);
+    return { plan, works: workOf(pieces, stepsAfter(out)), pieces };
+  } catch (error) {
+    if (!(error instanceof PlanProblem)) throw error;
+    fc.pre(false);
+    throw error;
+  }
+}
+
+describe('the work of every strip and panel', () => {
+  it('is found without fault from the first chain to the last loop', () => {
+    fc.assert(
+      fc.property(anyWork, (plan) => {
+        const { works, pieces } = workedOrSkipped(plan);
+        expect(walk(works, pieces)).toEqual([]);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('is told as it was walked: every step has words, and its count is that of its stitches', () => {
+    fc.assert(
+      fc.property(anyWork, (plan) => {
+        const made = workedOrSkipped(plan);
+        const { steps } = reckon(plan);
+        const borders = made.works.filter((work): work is Border => work.do === 'border');
+        const counts = steps.filter(({ kind, ends }) => kind === 'assembly' && ends !== null).map(({ ends }) => ends);
+        expect(counts).toEqual(borders.map(borderCount));
+        for (const { text } of steps) expect(text.length).toBeGreaterThan(5);
+        for (const { text } of steps) expect(text).not.toMatch(/undefined|NaN|[{}]/);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+function spliced<T>(list: readonly T[], at: number, gone: number, ...more: T[]): T[] {
+  return [...list.slice(0, at), ...more, ...list.slice(at + gone)];
+}
+
+/** Ways in which told work can be wrong. */
+const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) => number) => Work[] | undefined> = {
+  'a step dropped': (works, pick) => spliced(works, pick(works.length), 1),
+  'two steps swapped': (works, pick) => {
+    const at = pick(works.length - 1);
+    // a fold may as well be made before the loop is fastened off, and seams have no order
+    if (![works[at]!, works[at + 1]!].some((work) => work.do === 'make' || work.do === 'border')) return undefined;
+    return spliced(works, at, 2, works[at + 1]!, works[at]!);
+  },
+  'a step done twice': (works, pick) => {
+    const at = pick(works.length);
+    return spliced(works, at, 0, works[at]!);
+  },
+  'a start moved': (works, pick) =>
+    onBorder(works, pick, ({ path, ...border }) => path.length > 1 && { ...border, path: path.slice(1) }),
+  'a count one off': (works, pick) =>
+    onStretch(works, pick, (stretch) => !stretch.corner && { ...stretch, stitches: stretch.stitches + 1 }),
+  'a place too many': (works, pick) =>
+    onStretch(works, pick, (stretch) => {
+      const [a, b] = stretch.spans;
+      const longer = { ...a, to: a.to + Math.sign(a.to - a.from || 1) };
+      return !stretch.corner && { ...stretch, spans: b ? [longer, b] : [longer] };
+    }),
+  'another edge': (works, pick) =>
+    onStretch(works, pick, (stretch) => {
+      const [a, b] = stretch.spans;
+      const other = { ...a, edge: a.edge.endsWith('left') ? 'right' : 'left' };
+      return { ...stretch, spans: b ? [other, b] : [other] };
+    }),
+};
+
+function onBorder(
+  works: readonly Work[],
+  pick: (below: number) => number,
+  change: (border: Border) => Border | false,
+): Work[] | undefined {
+  const at = works.flatMap((work, index) => (work.do === 'border' ? [index] : []));
+  if (at.length === 0) return undefined;
+  const index = at[pick(at.length)]!;
+  const changed = change(works[index] as Border);
+  return changed ? spliced(works, index, 1, changed) : undefined;
+}
+
+const onStretch = (
+  works: readonly Work[],
+  pick: (below: number) => number,
+  change: (stretch: Stretch) => Stretch | false,
+) =>
+  onBorder(works, pick, (border) => {
+    const index = pick(border.path.length);
+    const changed = change(border.path[index]!);
+    return changed && { ...border, path: spliced(border.path, index, 1, changed) };
+  });
+
+it('what is told wrongly is refused, 95 times in 100', () => {
+  let told = 0;
+  const survivors = new Map<string, number>();
+  fc.assert(
+    fc.property(anyWork, fc.constantFrom(...Object.keys(MUTATIONS)), fc.nat(), (plan, name, salt) => {
+      const { works, pieces } = workedOrSkipped(plan);
+      let turn = salt;
+      const wrong = MUTATIONS[name]!(works, (below) => (turn = (turn * 7 + 3) % 1_000_003) % below);
+      fc.pre(wrong !== undefined);
+      told += 1;
+      // row ends take any count of stitches: how many is the law's to say, and is held where it is told
+      if (walk(wrong!, pieces).length === 0) survivors.set(name, (survivors.get(name) ?? 0) + 1);
+    }),
+    { numRuns: 400 },
+  );
+  const survived = [...survivors.values()].reduce((sum, count) => sum + count, 0);
+  const refused = { told: told > 100, share: survived / told <= 0.05 };
+  expect({ ...refused, survivors: Object.fromEntries(survivors) }).toEqual({
+    told: true,
+    share: true,
+    survivors: expect.any(Object),
+  });
+});
+
+describe('a hand', () => {
+  const plan = (shape: object) => workedOrSkipped({ ...PHONE, shape: { kind: 'strip-across', ...shape } } as Plan);
+  const says = (works: readonly Work[], pieces: readonly Piece[]) => walk(works, pieces).map((fault) => fault.says);
+
+  it('that is sent elsewhere while its loop is open is told where it is', () => {
+    const { works, pieces } = plan({ edging: 1 });
+    const edging = works.find((work): work is Border => work.do === 'border')!;
+    const moved = { ...edging, path: [...edging.path.slice(2), ...edging.path.slice(0, 2)] };
+    expect(says(spliced(works, works.indexOf(edging), 1, moved), pieces)[0]).toMatch(
+      /^edging begins at .*, and the hook is at/,
+    );
+  });
+
+  it('never joins what does not lie on each other', () => {
+    const { works, pieces } = plan({});
+    const unfolded = works.filter((work) => work.do !== 'fold');
+    expect(says(unfolded, pieces)).toContain(
+      'join-right, through both layers, up the {side:right} side: the two edges do not lie on each other',
+    );
+  });
+
+  it('does not work where it has worked already, nor leave a loop open', () => {
+    const { works, pieces } = plan({ edging: 2 });
+    const edging = works.find((work) => work.do === 'border')!;
+    expect(says([...works.slice(0, 2), edging, ...works.slice(2)], pieces)).toContainEqual(
+      expect.stringMatching(/covered already/),
+    );
+    expect(says(works.slice(0, -1), pieces)).toContain('the last loop is left open');
+  });
+
+  it('sees in each corner of a way one place', () => {
+    const { works } = plan({ edging: 1, pass: 'around', join: 'reverse' });
+    const corners = works.flatMap((work) => (work.do === 'border' ? work.path.filter(({ corner }) => corner) : []));
+    expect(corners).toHaveLength(6);
+    for (const { spans } of corners) expect(placesIn(spans[0])).toBe(1);
+  });
+});
+
+const PHONE = {
+  format: 'keep-snug.plan/1',
+  title: 'phone',
+  thing: { kind: 'slab', width: { mm: 78 }, height: { mm: 164 }, depth: { mm: 14 } },
+  fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 }, gauge: {} },
+  fit: { name: 'snug' },
+  fittings: [],
+};

@@ -1,0 +1,318 @@
+import {
+  backwards,
+  edgesOf,
+  pickedUp,
+  placesIn,
+  type Border,
+  type BorderStitch,
+  type Edge,
+  type Fold,
+  type RawEdge,
+  type Span,
+  type Stretch,
+} from '../../piece';
+import type { Piece, WorkStep } from '../definition';
+import { crocheted, type Join } from './joins';
+
+/** A strip as its work sees it: two long sides that are joined, and the end that goes on over the top. */
+export interface StripEdges {
+  piece: Piece;
+  /** Which edges are long, the one at the right of the front first. */
+  long: readonly [RawEdge, RawEdge];
+  /** The edge of the far end, with its corners; what it is on the finished piece, in words. */
+  end: RawEdge;
+  endName: string;
+  /** Places of a long edge from the front's top, and how many of them are the front. */
+  places: number;
+  front: number;
+  /** Place k from the front's top edge as the edge counts it. */
+  placeOf: (k: number) => number;
+}
+
+const SIDES = ['right', 'left'] as const;
+
+/** The strip's edges as they are, or those its edging gave it. */
+interface Outline {
+  layer: string;
+  places: number;
+  front: number;
+  /** How many places of the front have the back behind them: all, but where whole rows left it one shorter. */
+  joined: number;
+  placeOf: (k: number) => number;
+  edge: (name: RawEdge) => Edge;
+  /** The far end without its corners, from the first long edge to the second, and the corner at each. */
+  end: Span;
+  endPlaces: number;
+  corner: (side: 0 | 1) => Span;
+  /** Places at the far end of a long edge that are the corner's. */
+  corners: 0 | 1;
+}
+
+function rawOutline({ piece, long, places, front, placeOf, end }: StripEdges): Outline {
+  const edges = edgesOf(piece);
+  const count = edges[end].count;
+  // a corner is a stitch: of the end where that is a row, else of the long edge
+  const inner = edges[end].kind === 'row-end' ? 0 : 1;
+  const at = (edge: RawEdge, from: number, to: number): Span => ({ piece: piece.id, edge, from, to });
+  const cornerPlace = (side: 0 | 1) => (long[side] === 'left' ? 1 : count);
+  return {
+    layer: '',
+    places,
+    front,
+    joined: Math.min(front, places - front),
+    placeOf,
+    edge: (name) => edges[name],
+    end: at(end, 1 + inner, count - inner),
+    endPlaces: count - 2 * inner,
+    corner: (side) =>
+      inner === 1 ? at(end, cornerPlace(side), cornerPlace(side)) : at(long[side], placeOf(places), placeOf(places)),
+    corners: inner === 1 ? 0 : 1,
+  };
+}
+
+/** The edging of a rectangle all round, before anything is done with it: it goes on from where the last row ends. */
+export function edgingAround(piece: Piece, courses: number): Border {
+  const edges = edgesOf(piece);
+  const w = piece.fabric.stitchWidth.value;
+  const n = piece.stitches;
+  const rows = piece.rows;
+  const at = (edge: RawEdge, from: number, to: number): Span => ({ piece: piece.id, edge, from, to });
+  const along = (edge: RawEdge, from: number, to: number, name: string): Stretch => {
+    const span = at(edge, from, to);
+    return { spans: [span], stitches: pickedUp(edges[edge], placesIn(span), w), name };
+  };
+  const corner = (edge: RawEdge, place: number): Stretch => ({
+    spans: [at(edge, place, place)],
+    stitches: 1,
+    corner: true,
+    name: 'corner',
+  });
+  const down = along('left', rows, 1, 'down the {side:left} side');
+  const chain = along('foundation', 2, n - 1, 'along the foundation chain');
+  const up = along('right', 1, rows, 'up the {side:right} side');
+  const last = along('last', n - 1, 2, 'along the last row');
+  const bottom = [corner('foundation', 1), chain, corner('foundation', n)];
+  const path =
+    rows % 2 === 1
+      ? [down, ...bottom, up, corner('last', n), last, corner('last', 1)]
+      : [corner('last', n), last, corner('last', 1), down, ...bottom, up];
+  return {
+    do: 'border',
+    id: 'edging',
+    name: 'edging',
+    stitch: 'single',
+    courses,
+    closed: true,
+    from: 'at a corner',
+    path: path.filter(({ stitches }) => stitches > 0),
+  };
+}
+
+/** The strip as its edging leaves it: stitches along every side, a corner at each end. */
+function edgedOutline(strip: StripEdges, courses: number): Outline {
+  const { piece } = strip;
+  const edges = edgesOf(piece);
+  const w = piece.fabric.stitchWidth.value;
+  const side = pickedUp(edges[strip.long[0]], strip.places, w) + 2 * courses;
+  const front = pickedUp(edges[strip.long[0]], strip.front, w) + courses;
+  const end = Math.max(0, piece.stitches - 2) + 2 * courses;
+  const at = (edge: string, from: number, to: number): Span => ({ piece: piece.id, edge: `edging.${edge}`, from, to });
+  return {
+    layer: 'edging.',
+    places: side,
+    front,
+    joined: Math.min(front, side - front),
+    placeOf: (k) => k,
+    edge: () => ({ kind: 'stitch', count: side, pitch: w }),
+    end: at(strip.end, 1, end),
+    endPlaces: end,
+    corner: (which) => at(`${strip.end}-${strip.long[which]}`, 1, 1),
+    corners: 0,
+  };
+}
+
+/** Front on back along both long sides, as the strip folds at its bottom. */
+function foldOf({ piece, long }: StripEdges, { layer, front, joined, placeOf }: Outline): Fold {
+  const span = (edge: RawEdge, from: number, to: number): Span => ({
+    piece: piece.id,
+    edge: layer + edge,
+    from: placeOf(from),
+    to: placeOf(to),
+  });
+  return {
+    id: 'bottom',
+    lays: long.map((edge) => [span(edge, front, front - joined + 1), span(edge, front + 1, front + joined)]),
+  };
+}
+
+export interface StripJoin {
+  strip: StripEdges;
+  join: Join;
+  edging: number;
+  /** One pass that joins a side, goes on round the far end and joins the other; or each side by itself. */
+  pass: 'sides' | 'around';
+}
+
+/** Fold at the bottom, and both sides closed: as one pass round the far end, or each by itself (handbook 4.4). */
+export function joinedSides({ strip, join, edging, pass }: StripJoin): { fold: Fold; joins: WorkStep[] } {
+  const outline = edging > 0 ? edgedOutline(strip, edging) : rawOutline(strip);
+  const fold = foldOf(strip, outline);
+  const stitch = crocheted(join);
+  if (!stitch) return { fold, joins: [sewnSides(strip, outline, join)] };
+  const borders = pass === 'around' ? [aroundPass(strip, outline, stitch)] : eachSide(strip, outline, stitch);
+  return {
+    fold,
+    joins: borders.map((border, index) => ({
+      id: index === 0 ? 'join-sides' : 'join-sides-2',
+      section: 'joining',
+      kind: 'assembly',
+      phase: 'joining',
+      does: [border, { do: 'fasten-off' }],
+      check: {
+        look: 'As many stitches on both layers, their top edges level?',
+        repair: 'Pull it out to the fold and spread the stitches again.',
+      },
+      closes: ['between the layers'],
+      minutes: 2,
+    })),
+  };
+}
+
+/** The two layers of a side: from the fold up to the front's top edge. */
+function sideSpans(
+  { piece, long }: StripEdges,
+  { layer, front, joined, placeOf }: Outline,
+  side: 0 | 1,
+): readonly [Span, Span] {
+  const edge = layer + long[side];
+  return [
+    { piece: piece.id, edge, from: placeOf(front), to: placeOf(front - joined + 1) },
+    { piece: piece.id, edge, from: placeOf(front + 1), to: placeOf(front + joined) },
+  ];
+}
+
+const through = (spans: readonly [Span, Span], edge: Edge, w: number, name: string): Stretch => ({
+  spans,
+  stitches: pickedUp(edge, placesIn(spans[0]), w),
+  name,
+});
+
+/** With the front towards the maker the right side is worked up from the fold, the left one down from the top. */
+function eachSide(strip: StripEdges, outline: Outline, stitch: BorderStitch): Border[] {
+  const w = strip.piece.fabric.stitchWidth.value;
+  return SIDES.map((side, index): Border => {
+    const [front, back] = sideSpans(strip, outline, index as 0 | 1);
+    const upward = (side === 'right') !== (stitch === 'reverse');
+    const spans = upward ? ([front, back] as const) : ([backwards(front), backwards(back)] as const);
+    return {
+      do: 'border',
+      id: `join-${side}`,
+      name: 'join',
+      stitch,
+      courses: 1,
+      closed: false,
+      from: upward
+        ? `at the bottom fold, at the {side:${side}} side`
+        : `at the front’s top edge, at the {side:${side}} side`,
+      path: [
+        through(
+          spans,
+          outline.edge(strip.long[index]!),
+          w,
+          `through both layers, ${upward ? 'up' : 'down'} the {side:${side}} side`,
+        ),
+      ],
+    };
+  });
+}
+
+/** Up one side through both layers, round what goes on above the front, down the other side. */
+function aroundPass(strip: StripEdges, outline: Outline, stitch: BorderStitch): Border {
+  const w = strip.piece.fabric.stitchWidth.value;
+  const { piece, long } = strip;
+  const { layer, front, joined, places, placeOf } = outline;
+  const rest = (side: 0 | 1): Stretch => {
+    const edge = outline.edge(long[side]);
+    const to = places - outline.corners;
+    const span = { piece: piece.id, edge: layer + long[side], from: placeOf(front + joined + 1), to: placeOf(to) };
+    return {
+      spans: [span],
+      stitches: to > front + joined ? pickedUp(edge, placesIn(span), w) : 0,
+      name: `on along the {side:${SIDES[side]}} edge`,
+    };
+  };
+  const bothLayers = (side: 0 | 1): Stretch =>
+    through(
+      sideSpans(strip, outline, side),
+      outline.edge(long[side]),
+      w,
+      `through both layers, up the {side:${SIDES[side]}} side`,
+    );
+  const corner = (side: 0 | 1): Stretch => ({
+    spans: [outline.corner(side)],
+    stitches: 1,
+    corner: true,
+    name: 'corner',
+  });
+  const farEdge = layer === '' ? edgesOf(piece)[strip.end] : outline.edge(strip.end);
+  const end: Stretch = {
+    spans: [outline.end],
+    stitches: outline.endPlaces > 0 ? pickedUp(farEdge, outline.endPlaces, w) : 0,
+    name: strip.endName,
+  };
+  // reverse single goes the other way round
+  const order = stitch === 'reverse' ? ([1, 0] as const) : ([0, 1] as const);
+  // a corner stitch of a long edge may be joined already
+  const turns = outline.corners === 0 || places > front + joined;
+  const cornerAt = (side: 0 | 1) => (turns ? [corner(side)] : []);
+  const up = [bothLayers(order[0]), rest(order[0]), ...cornerAt(order[0])];
+  const down = [...cornerAt(order[1]), turned(rest(order[1])), turned(bothLayers(order[1]))];
+  const middle = order[0] === 0 ? end : turned(end);
+  return {
+    do: 'border',
+    id: 'around',
+    name: 'join and border',
+    stitch,
+    courses: 1,
+    closed: false,
+    from: `at the bottom fold, at the {side:${SIDES[order[0]]}} side`,
+    path: [...up, middle, ...down].filter(({ stitches, corner: turns }) => turns || stitches > 0),
+  };
+}
+
+/** A part of the way gone the other way. */
+function turned(stretch: Stretch): Stretch {
+  const [a, b] = stretch.spans;
+  return {
+    ...stretch,
+    spans: b ? [backwards(a), backwards(b)] : [backwards(a)],
+    name: stretch.name.replace('up the', 'down the').replace('on along', 'back along'),
+  };
+}
+
+/** Both sides with needle and yarn, place by place. */
+function sewnSides(strip: StripEdges, outline: Outline, join: Join): WorkStep {
+  const mm = outline.joined * outline.edge(strip.long[0]).pitch;
+  const how = join.id === 'mattress' ? 'mattress' : 'whip';
+  return {
+    id: 'join-sides',
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'joining',
+    does: [0, 1].map((side) => ({
+      do: 'seam',
+      how,
+      spans: sideSpans(strip, outline, side as 0 | 1),
+      factor: join.factor,
+      mm,
+      through: outline.edge(strip.long[0]).kind === 'row-end' ? 'the row ends' : 'the edge loops',
+      along: `the {side:${SIDES[side]!}} side, from the bottom fold up to the front’s top edge`,
+    })),
+    check: {
+      look: 'Both top edges level, and no gap along the sides?',
+      repair: 'Unpick back to the fold and match both layers place by place.',
+    },
+    closes: ['between the layers'],
+    minutes: 8,
+  };
+}
