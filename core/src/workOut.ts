@@ -6,6 +6,7 @@ import {
   collisions,
   fittingDefinition,
   giverOf,
+  loopsOnBorders,
   whyNotOn,
   type DemandContext,
   type FittingDefinition,
@@ -98,7 +99,7 @@ export function workWith({ plan, shape, schools, context, asked }: Prepared, pic
     definition,
     ...definition.place({ ...ask, shape: shape.id, built, schools }),
   }));
-  return { shape, thing, fabric, fit, schools, built, placed };
+  return { shape, thing, fabric, fit, schools, ...loopsOnBorders(built, placed) };
 }
 
 /** All that there is to say of a plan worked out, the thing first, the fittings last. */

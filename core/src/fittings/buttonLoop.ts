@@ -77,6 +77,7 @@ function place(context: FittingContext): Placed {
     figures: { asked: length, chains, length: made, buttonBelowFrontTop: below },
     place: `middle of the flap’s edge, ${halves(flap.stitches)}; button on the front, {mm:${formatNumber(below.value)}} below its top edge, at row ${row}`,
     rows: inRow ? [{ piece: flap.piece, row: flap.row, instructions: loopRow(last, flap.stitches, chains.value) }] : [],
+    ...(flap.edge ? { loop: { piece: flap.piece, edge: flap.edge, chains: chains.value } } : {}),
     steps: [
       ...(inRow ? [] : [joinedLoop(chains.value)]),
       {

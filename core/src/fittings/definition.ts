@@ -1,6 +1,7 @@
 import type { Instruction, WorkedFabric } from '../fabric';
 import type { Advice, Figure } from '../figure';
 import type { WorkedFit } from '../fit';
+import type { RawEdge } from '../piece';
 import type { Notion, Built, Demands, Offer, Part, Piece, ShapeSchools, View, WorkStep } from '../shapes';
 import type { CarrierSpec, Hazard, Say, WorkedThing } from '../things';
 import type { Field, FieldValue, FieldValues } from '../units';
@@ -46,6 +47,8 @@ export interface Placed {
   place: string;
   /** Rows it changes: the new instructions, by piece and row. */
   rows: { piece: string; row: number; instructions: Instruction[]; ends?: number }[];
+  /** A loop of chains at the middle of an edge: in its last row, or in the last border that is worked on it. */
+  loop?: { piece: string; edge: RawEdge; chains: number };
   /** What to do in a row, beside working it. */
   notes?: { piece: string; row: number; text: string }[];
   /** Pieces made for it: pockets, loops, straps. */

@@ -1,17 +1,18 @@
-import { CORNER, pickUp } from '../counts';
-import { BASES } from '../fabric';
+import { pickUp } from '../counts';
+import { BASES, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
+import { borderCount, reversed, type Border, type BorderStitch, type Stretch } from '../piece';
+import type { Built } from '../shapes';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf } from './common';
+import { frontOf, refuse } from './common';
 
 interface Kind {
-  id: string;
+  id: BorderStitch;
   name: string;
   /** Stitches of an edge for each repeat, and how the text words one. */
   repeat: number;
   text: string;
-  corner: number;
   /** Height of a round against one of single. */
   height: number;
   /** Yarn against the edge's length (prior; handbook 2.2, reverse and loops ours). */
@@ -25,7 +26,6 @@ const KINDS: readonly Kind[] = [
     name: 'slip stitch',
     repeat: 1,
     text: '{slip} in each',
-    corner: 1,
     height: BASES.slip.roundHeight / BASES.single.roundHeight,
     yarn: BASES.slip.yarn,
   },
@@ -34,7 +34,6 @@ const KINDS: readonly Kind[] = [
     name: 'single',
     repeat: 1,
     text: '{single} in each',
-    corner: CORNER.plain,
     height: 1,
     yarn: BASES.single.yarn,
   },
@@ -43,7 +42,6 @@ const KINDS: readonly Kind[] = [
     name: 'reverse single',
     repeat: 1,
     text: '{single} in each, worked backwards from {side:left} to {side:right}',
-    corner: CORNER.low,
     height: 1,
     yarn: 7.5,
   },
@@ -52,31 +50,38 @@ const KINDS: readonly Kind[] = [
     name: 'loops',
     repeat: 2,
     text: '(chain 3, {single} in the second stitch from there) round',
-    corner: 1,
     height: 1,
     yarn: 9,
   },
 ];
 
-/** Round the mouth: as many stitches as its own, or picked up along row ends at a simple ratio (handbook 4.2 and 6). */
-function place({ built, fabric, options }: FittingContext): Placed {
+/** Shapes worked in rows that are joined in one pass have their rim bordered by it. */
+const BORDERED =
+  'Its sides are joined in one pass that borders the opening already. Join each side by itself, or remove the edging.';
+
+/** Around the mouth: on the shape's own way around it, or as many stitches as the mouth has (handbook 4.2, 4.4 and 6). */
+function place(context: FittingContext): Placed {
+  const { built, fabric, options, path } = context;
   const kind = KINDS.find(({ id }) => id === options.edging)!;
-  const face = frontOf(built);
-  const girth = 2 * face.width;
-  const along = built.mouth ? built.mouth.stitches : edgeStitches(2 * face.stitches, girth, fabric.stitchWidth.value);
-  const count = kind.repeat * Math.max(1, Math.round(along / kind.repeat));
-  const n = chosen(count, 'stitches', 'round the mouth');
   const rounds = Number(options.rounds);
+  const face = frontOf(built);
+  if (built.rim === 'bordered') refuse(`${path}.kind`, BORDERED);
+  const border = built.rim && rimBorder(built.rim, kind, rounds);
+  const count = border ? borderCount(border) : mouthCount(built, kind, fabric);
+  const n = chosen(count, 'stitches', 'around the mouth');
   const deep: Figure<'mm'> = derive(
     'mm',
-    'depth = rounds × h of single',
-    { rounds: chosen(rounds, 'rows', 'typed'), h: fabric.also('single', 'rounds').rowHeight },
-    (v) => v.rounds * v.h * kind.height,
+    'depth = (plain rounds + k) × h of single, k the last one against single',
+    {
+      plain: chosen(rounds - 1, 'rows', 'typed'),
+      k: chosen(kind.height, '1', kind.name),
+      h: fabric.also('single', 'rounds').rowHeight,
+    },
+    (v) => (v.plain + v.k) * v.h,
   );
-  const more = rounds > 1 ? ` Before it ${plural(rounds - 1, 'plain round')} of {single}.` : '';
   return {
     figures: { stitches: n, depth: deep },
-    place: `round the mouth, ${plural(count, 'stitch', 'stitches')}, {mm:${formatNumber(deep.value)}} deep`,
+    place: `around the mouth, ${plural(count, 'stitch', 'stitches')}, {mm:${formatNumber(deep.value)}} deep`,
     rows: [],
     steps: [
       {
@@ -84,13 +89,13 @@ function place({ built, fabric, options }: FittingContext): Placed {
         section: 'closing',
         kind: 'assembly',
         phase: 'mouth',
-        text: `Join the yarn at a side and work round the mouth, ${plural(count, 'stitch', 'stitches')} in all: ${kind.text}; ${plural(kind.corner, 'stitch', 'stitches')} in each outer corner.${more} Fasten off.`,
+        ...(border ? { does: [border, { do: 'fasten-off' }] } : { text: inWords(kind, count, rounds) }),
         check: {
           look: 'Does the edge lie flat?',
           repair: 'If it waves, leave a stitch out now and then; if it draws in, work looser.',
         },
         reaches: ['the mouth'],
-        minutes: 3 + (count * rounds) / 18,
+        minutes: border ? 3 : 3 + (count * rounds) / 18,
       },
     ],
     parts: {
@@ -108,8 +113,34 @@ function place({ built, fabric, options }: FittingContext): Placed {
     },
     advice: [],
     areas: [{ face: 'mouth', x: [0, face.width], y: [0, 4] }],
-    yarnMm: kind.yarn * girth * rounds,
+    yarnMm: border ? 0 : kind.yarn * 2 * face.width * rounds,
   };
+}
+
+/** The edging as work: reverse single goes the other way around. */
+function rimBorder(rim: readonly Stretch[], { id }: Kind, rounds: number): Border {
+  return {
+    do: 'border',
+    id: 'rim',
+    name: 'edging',
+    stitch: id,
+    courses: rounds,
+    path: id === 'reverse' && rounds === 1 ? reversed(rim) : rim,
+    closed: true,
+    from: 'at a side of the opening',
+  };
+}
+
+function mouthCount(built: Built, { repeat }: Kind, fabric: WorkedFabric): number {
+  const face = frontOf(built);
+  const w = fabric.stitchWidth.value;
+  const along = built.mouth ? built.mouth.stitches : edgeStitches(2 * face.stitches, 2 * face.width, w);
+  return repeat * Math.max(1, Math.round(along / repeat));
+}
+
+function inWords(kind: Kind, count: number, rounds: number): string {
+  const plain = rounds > 1 ? `${plural(rounds - 1, 'plain round')} of {single}, then ` : '';
+  return `Join the yarn at a side and work around the mouth, ${plural(count, 'stitch', 'stitches')}: ${plain}${kind.text}. Fasten off.`;
 }
 
 function edgeStitches(own: number, girth: number, w: number): number {
@@ -119,7 +150,7 @@ function edgeStitches(own: number, girth: number, w: number): number {
 export const edging: FittingDefinition = {
   id: 'edging',
   name: 'Edging',
-  summary: 'Round the mouth: slip stitch, single, reverse single or loops.',
+  summary: 'Around the mouth: slip stitch, single, reverse single or loops.',
   asks: [],
   figures: { stitches: 'Stitches', depth: 'Depth' },
   options: [

@@ -21,6 +21,7 @@ import { zip } from './zip';
 
 export * from './collisions';
 export * from './definition';
+export * from './loops';
 
 /** Every fitting. A new one is a file of its own and a line here. */
 export const FITTINGS: readonly FittingDefinition[] = [

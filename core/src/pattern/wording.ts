@@ -18,6 +18,7 @@ function wordList(instructions: readonly Instruction[], terms: Terms): string {
   return instructions.map((instruction) => wordInstruction(instruction, terms)).join(', ');
 }
 
+/** One instruction in words, to stand within a sentence. */
 export function wordInstruction(one: Instruction, terms: Terms): string {
   switch (one.do) {
     case 'turning-chain':

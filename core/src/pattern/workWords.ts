@@ -26,6 +26,8 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
   }
 }
 
+const BACKWARDS = ' Work it from {side:left} to {side:right}, without turning.';
+
 const capital = (text: string) => text.replace(/^(\{\w+\}|.)/, (first) => first.toUpperCase());
 
 function wordBorder(
@@ -37,12 +39,10 @@ function wordBorder(
   const start = live ? (facing === 'wrong' ? 'Turn.' : '') : `Join the yarn ${border.from}.`;
   const told = courses.map((parts, index) => {
     const many = courses.length > 1 ? `Round ${index + 1}: ` : '';
-    return `${many}${wordCourse(parts, index === 0, schools)}`;
+    const backwards = border.stitch === 'reverse' && index === courses.length - 1 ? BACKWARDS : '';
+    return `${many}${wordCourse(parts, index === 0, schools)}${backwards}`;
   });
-  const backwards = border.stitch === 'reverse' ? ' Work from {side:left} to {side:right}, without turning.' : '';
-  return (
-    [start, ...told].filter(Boolean).join(' ') + backwards + ` (${plural(borderCount(border), 'stitch', 'stitches')})`
-  );
+  return [start, ...told, `(${plural(borderCount(border), 'stitch', 'stitches')})`].filter(Boolean).join(' ');
 }
 
 /** Part by part, each with what it lies along; from the second course on the parts are one way. */

@@ -27,6 +27,7 @@ export interface Span {
 /** How many places a span takes in. */
 export const placesIn = ({ from, to }: Span): number => Math.abs(to - from) + 1;
 
+/** A span gone from its other end. */
 export const backwards = ({ from, to, ...span }: Span): Span => ({ ...span, from: to, to: from });
 
 /** The edges of a rectangle worked in rows: the only source of its places and their mm (handbook 4.4). */

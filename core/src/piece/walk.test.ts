@@ -18,16 +18,24 @@ const anyWork = fc
     edged: fc.boolean(),
     pass: fc.constantFrom('sides', 'around'),
     join: fc.constantFrom('single', 'slip', 'reverse', 'whip', 'mattress'),
+    slitMm: fc.constantFrom(0, 0, 25),
+    rim: fc.option(fc.record({ edging: fc.constantFrom('slip', 'single', 'reverse', 'loops'), rounds: fc.nat(2) })),
+    loop: fc.boolean(),
   })
-  .chain(({ shape, edging, edged, pass, join }) =>
+  .chain(({ shape, edging, edged, pass, join, slitMm, rim, loop }) =>
     anyPlanOf(shape).map((plan): Plan => ({
       ...plan,
       shape: {
         ...plan.shape,
         join,
-        ...(shape === 'two-panels' ? { edging } : { pass }),
+        ...(shape === 'two-panels' ? { edging, slitMm } : { pass }),
         ...(shape === 'strip-across' ? { edging: edged ? edging : 0 } : {}),
       },
+      fittings: [
+        ...(plan.fittings ?? []),
+        ...(rim ? [{ kind: 'edging', edging: rim.edging, rounds: rim.rounds + 1 }] : []),
+        ...(loop && plan.fittings?.length ? [{ kind: 'button-loop', buttonMm: 12 }] : []),
+      ],
     })),
   );
 
@@ -205,3 +213,35 @@ const PHONE = {
   fit: { name: 'snug' },
   fittings: [],
 };
+
+describe('a loop for a button', () => {
+  const textsOf = (shape: object, fittings: object[] = []) => {
+    const { steps } = reckon({
+      ...PHONE,
+      shape: { kind: 'strip-across', ...shape },
+      fittings: [{ kind: 'flap' }, { kind: 'button-loop' }, ...fittings],
+    } as Plan);
+    return steps.filter(({ text }) => text.includes('for the loop')).map(({ id }) => id);
+  };
+
+  it('sits in the flap’s last row, or in the last border worked along it, and nowhere else', () => {
+    expect(textsOf({})).toEqual([expect.stringMatching(/^body-row-/)]);
+    expect(textsOf({ edging: 2 })).toEqual(['edging']);
+    expect(textsOf({ edging: 2, pass: 'around' })).toEqual(['join-sides']);
+    expect(textsOf({ edging: 1 }, [{ kind: 'edging' }])).toEqual(['work-edging']);
+  });
+
+  it('has as many stitches left of it as right', () => {
+    const out = workOut({
+      ...PHONE,
+      shape: { kind: 'strip-across', edging: 3 },
+      fittings: [{ kind: 'flap' }, { kind: 'button-loop' }],
+    } as Plan);
+    const border = out.built.assembly
+      .flatMap(({ does = [] }) => does)
+      .find((work): work is Border => work.do === 'border')!;
+    const [{ stitches, loop }] = border.path.filter((stretch) => stretch.loop) as [Stretch];
+    const left = loop!.closes === 'same-stitch' ? loop!.after - 1 : loop!.after;
+    expect(stitches - loop!.after).toBe(left);
+  });
+});

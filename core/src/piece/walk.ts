@@ -27,6 +27,8 @@ interface World {
   /** Those of them that were worked or sewn through two layers. */
   joined: Span[];
   folds: Fold[];
+  /** Points that have come to lie on each other, by any name of theirs. */
+  together: Map<string, string>;
   faults: WorkFault[];
 }
 
@@ -56,6 +58,7 @@ export function walk(works: readonly Work[], pieces: readonly Piece[], visit?: (
     covered: [],
     joined: [],
     folds: [],
+    together: new Map(),
     faults: [],
   };
   for (const work of works) step(world, work, (walked) => visit?.(walked), false);
@@ -86,7 +89,7 @@ function step(world: World, work: Work, visit: (walked: Walked) => void, again: 
       return seam(world, work);
     case 'fold':
       if (world.folds.some(({ id }) => id === work.fold.id)) fault(world, work.do, `${work.fold.id} is folded already`);
-      return void world.folds.push(work.fold);
+      return layTogether(world, work.fold);
     case 'fasten-off':
       if (!world.hand.live) fault(world, work.do, 'there is no loop to fasten off');
       world.hand = { ...world.hand, live: false };
@@ -114,7 +117,23 @@ function make(world: World, id: string): void {
 const edgeAt = ({ edges }: World, { piece, edge }: Span) => edges.get(`${piece}:${edge}`);
 
 function pointsIn(world: World, span: Span): readonly [string, string] {
-  return pointsOf(span, (edge) => edgeAt(world, { ...span, edge })?.count ?? 0);
+  const [first, last] = pointsOf(span, (edge) => edgeAt(world, { ...span, edge })?.count ?? 0);
+  return [world.together.get(first) ?? first, world.together.get(last) ?? last];
+}
+
+/** A fold lays edges on each other, and with them the points they end at. */
+function layTogether(world: World, fold: Fold): void {
+  for (const [a, b] of fold.lays) {
+    const ends = pointsIn(world, a);
+    const [first, last] = pointsIn(world, b);
+    // one place alone has no way it runs: it meets the other where they share a point
+    const turned = placesIn(b) === 1 && (first === ends[1] || last === ends[0]);
+    const others = turned ? [last, first] : [first, last];
+    others.forEach((point, end) => {
+      if (point !== ends[end]) world.together.set(point, ends[end]!);
+    });
+  }
+  world.folds.push(fold);
 }
 
 function border(world: World, work: Border): void {

@@ -1,4 +1,4 @@
-import type { Span } from './edge';
+import { backwards, type Span } from './edge';
 
 /** Stitches a border or a crocheted join is worked in: a base stitch, or worked backwards, or loops of chains. */
 export type BorderStitch = 'slip' | 'single' | 'reverse' | 'loops';
@@ -44,6 +44,15 @@ export interface Seam {
   through: 'the row ends' | 'the edge loops' | 'the outer edge loops';
   along: string;
 }
+
+/** A way gone from its other end. */
+export const reversed = (path: readonly Stretch[]): Stretch[] =>
+  path
+    .map(({ spans: [a, b], ...stretch }): Stretch => ({
+      ...stretch,
+      spans: b ? [backwards(a), backwards(b)] : [backwards(a)],
+    }))
+    .reverse();
 
 /** What the shape knows and nobody else: which edges come to lie on each other, and are joined. */
 export interface Fold {

@@ -1,6 +1,6 @@
 import type { CountCondition, CountOption } from '../counts';
 import type { WorkedFabric } from '../fabric';
-import type { Piece, Section, Work } from '../piece';
+import type { Piece, RawEdge, Stretch, Work } from '../piece';
 import type { Advice, Figure } from '../figure';
 import type { FitModel, Verdict, WorkedFit } from '../fit';
 import type { CarrierSpec, Hazard, Profile, WorkedThing } from '../things';
@@ -105,6 +105,8 @@ export interface Check {
 /** Where a flap comes to lie, for what sits on its edge. All mm but the counts. */
 export interface FlapPlace {
   piece: string;
+  /** Which of the piece's edges it is, where its work is data. */
+  edge?: RawEdge;
   /** The row that becomes the flap's edge, and its stitches. */
   row: number;
   stitches: number;
@@ -135,6 +137,8 @@ export interface Built {
   flap?: FlapPlace;
   mouth?: MouthPlace;
   assembly: WorkStep[];
+  /** The way around the opening of the finished piece, for what is worked on it. */
+  rim?: readonly Stretch[] | 'bordered';
   views: View[];
   advice: Advice[];
 }

@@ -4,13 +4,13 @@ import type { RowSpan } from '../counts';
 import { chosen, derive, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
 import { formatNumber, LONGEST_MM, type Field } from '../units';
-import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
+import type { Built, Piece, Section, ShapeContext, ShapeDefinition } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { cutPouch, panel, standing, stripParts, uprightFrom } from './common/draw';
 import { coverDrive, flapDrive } from './common/drive';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
-import { joinField, joinOf, pieceEnd } from './common/joins';
+import { joinField, joinOf } from './common/joins';
 import { rowPiece, sectionLong } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 import {
@@ -19,15 +19,15 @@ import {
   endName,
   flapPlace,
   flapReach,
-  foldAndJoin,
   foldedText,
   onTheStrip,
   PASS,
   passDepth,
   passOf,
   stripLengths,
+  stripWork,
 } from './common/strip';
-import { edgingAround, joinedSides, type StripEdges } from './common/stripWork';
+import { edgingAround, type StripEdges } from './common/stripWork';
 import { BOTTOM_IS_A_FOLD } from './common/takes';
 
 type Mm = Figure<'mm'>;
@@ -101,6 +101,7 @@ function build(context: ShapeContext): Built {
     row: piece.sections.at(-1)!.to,
     stitches: piece.stitches,
     width,
+    edge: 'last',
     borderMm: edging.value,
   });
   const hasEdging = edging.value > 0;
@@ -131,7 +132,7 @@ function build(context: ShapeContext): Built {
       ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
     },
     ...(flap ? { flap } : {}),
-    assembly: assembly(context, piece),
+    ...assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: views(context, piece),
   };
@@ -160,27 +161,27 @@ function pocketDepth({ thing, fabric }: ShapeContext, front: Section, edging: Mm
   );
 }
 
-function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
+function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
   const edging = Number(given.edging);
   const strip: StripEdges = {
     piece,
     long: ['left', 'right'],
     end: 'last',
+    near: 'foundation',
     endName: endName(piece),
     places: piece.rows,
     front: piece.sections[0]!.rows,
     placeOf: (row) => row,
   };
-  const edged = edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging))] : [];
-  return [
-    ...edged,
-    pieceEnd(piece),
-    ...foldAndJoin(
-      joinedSides({ strip, join: joinOf(given.join), edging, pass: passOf(given) }),
-      'rows of both layers lie side by side',
-      'row',
-    ),
-  ];
+  return stripWork({
+    strip,
+    edging,
+    join: joinOf(given.join),
+    pass: passOf(given),
+    first: edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging))] : [],
+    look: 'rows of both layers lie side by side',
+    by: 'row',
+  });
 }
 
 function views(context: ShapeContext, piece: Piece): View[] {

@@ -8,23 +8,23 @@ import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { acrossFrom, cutPouch, panel, roleOf, standing, uprightFrom } from './common/draw';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
-import { joinField, joinOf, pieceEnd } from './common/joins';
+import { joinField, joinOf } from './common/joins';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 import {
   endName,
   flapPlace,
   flapReach,
-  foldAndJoin,
   PASS,
   passDepth,
   passOf,
   foldedText,
   onTheStrip,
   stripLengths,
+  stripWork,
   type StripLength,
 } from './common/strip';
-import { joinedSides, type StripEdges } from './common/stripWork';
+import type { StripEdges } from './common/stripWork';
 import { BOTTOM_IS_A_FOLD } from './common/takes';
 
 type Mm = Figure<'mm'>;
@@ -72,6 +72,7 @@ function build(context: ShapeContext): Built {
     row: piece.rows,
     stitches: piece.rows,
     width: piece.height,
+    edge: 'left',
     borderMm: 0,
   });
   const overlap = lengths.find(({ name }) => name === 'flap')?.figure;
@@ -91,7 +92,7 @@ function build(context: ShapeContext): Built {
       ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
     },
     ...(flap ? { flap } : {}),
-    assembly: assembly(context, piece),
+    ...assembly(context, piece),
     advice: pickAdvice(choice, { repeat: 1, edge: 0 }),
     views: views(context, piece),
   };
@@ -171,7 +172,7 @@ function frontDepth({ thing, fabric }: ShapeContext, front: Section): Sized {
   );
 }
 
-function assembly({ options }: ShapeContext, piece: Piece): WorkStep[] {
+function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
   const front = piece.sections[0]!;
   const last = piece.sections
     .slice(0, -1)
@@ -181,27 +182,29 @@ function assembly({ options }: ShapeContext, piece: Piece): WorkStep[] {
     piece,
     long: ['foundation', 'last'],
     end: 'left',
+    near: 'right',
     endName: endName(piece),
     places: piece.stitches,
     front: front.stitches,
     placeOf: (stitch) => piece.stitches + 1 - stitch,
   };
-  return [
-    {
-      id: 'mark-folds',
-      section: 'joining',
-      kind: 'assembly',
-      phase: 'open',
-      text: `Place a stitch marker in the first and the last row ${last.join(', ')}.`,
-      notions: [{ name: 'stitch markers', count: 2 * last.length }],
-    },
-    pieceEnd(piece),
-    ...foldAndJoin(
-      joinedSides({ strip, join: joinOf(options.join), edging: 0, pass: passOf(options) }),
-      'ridges of both layers run straight up',
-      'stitch',
-    ),
-  ];
+  const marks: WorkStep = {
+    id: 'mark-folds',
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'open',
+    text: `Place a stitch marker in the first and the last row ${last.join(', ')}.`,
+    notions: [{ name: 'stitch markers', count: 2 * last.length }],
+  };
+  return stripWork({
+    strip,
+    edging: 0,
+    join: joinOf(options.join),
+    pass: passOf(options),
+    first: [marks],
+    look: 'ridges of both layers run straight up',
+    by: 'stitch',
+  });
 }
 
 function views(context: ShapeContext, piece: Piece): View[] {

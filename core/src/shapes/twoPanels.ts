@@ -9,7 +9,7 @@ import { panel, sideBySide } from './common/draw';
 import { coverDrive } from './common/drive';
 import { edgingDepth, lessEdging, wantedFront, wantedRound } from './common/flat';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
-import { edgedPanels, panelsFold, panelsJoin, panelsSeams, secondPanel } from './common/panelWork';
+import { edgedPanels, panelsFold, panelsJoin, panelsRim, panelsSeams, secondPanel } from './common/panelWork';
 import { closedViews } from './common/panelViews';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized } from './common/sized';
@@ -108,20 +108,20 @@ function build(context: ShapeContext): Built {
     },
     choices: [choice],
     model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
-    assembly: assembly(context, piece),
+    ...assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: views(context, piece, width.value, height.value),
   };
 }
 
-function assembly({ fabric, options: given }: ShapeContext, piece: Piece): WorkStep[] {
+function assembly({ fabric, options: given }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
   const stitch = given.edgingOf === 'slip' ? 'slip' : 'single';
   const edging: Border = { ...edgingAround(piece, Number(given.edging)), stitch };
-  const panels = edgedPanels(piece, Number(given.edging), stitch === 'slip' ? 1 : 3);
+  const panels = edgedPanels(piece, edging);
   const open = Math.min(panels.side - 1, Math.round(Number(given.slitMm) / fabric.stitchWidth.value));
   const join = joinOf(given.join);
   const crochet = crocheted(join);
-  return [
+  const assembly: WorkStep[] = [
     edgedFirst(piece.id, edging),
     pieceEnd({ id: piece.id, times: 1 }),
     {
@@ -157,6 +157,7 @@ function assembly({ fabric, options: given }: ShapeContext, piece: Piece): WorkS
     },
     ...inThirds(given, piece),
   ];
+  return { assembly, rim: panelsRim(panels, open) };
 }
 
 /** Two folds of what is carried in thirds, once it is filled. */

@@ -1,8 +1,7 @@
 import {
   backwards,
-  edgesOf,
   nth,
-  pickedUp,
+  outerEdges,
   placesIn,
   type Border,
   type BorderStitch,
@@ -17,22 +16,15 @@ import type { Piece } from '../definition';
 /** Two panels alike, edged all round: how many stitches their edging has along each edge, between its corners. */
 export interface EdgedPanels {
   piece: Piece;
-  courses: number;
   side: number;
   end: number;
 }
 
-export function edgedPanels(piece: Piece, courses: number, corner: number): EdgedPanels {
-  const edges = edgesOf(piece);
-  const w = piece.fabric.stitchWidth.value;
-  // a corner gives one more stitch to each edge beside it, in every course
-  const more = corner > 1 ? 2 * courses : 0;
-  return {
-    piece,
-    courses,
-    side: pickedUp(edges.left, piece.rows, w) + more,
-    end: Math.max(0, piece.stitches - 2) + more,
-  };
+/** What its edging leaves along the edges of a panel. */
+export function edgedPanels(piece: Piece, edging: Border): EdgedPanels {
+  const edges = outerEdges(edging, piece.fabric.stitchWidth.value);
+  const along = (edge: string) => edges.get(`edging.${edge}`)?.count ?? 0;
+  return { piece, side: along('left'), end: along('last') };
 }
 
 /** The second of two panels, made and edged as the first. */
@@ -121,4 +113,21 @@ export function panelsSeams(panels: EdgedPanels, how: Seam['how'], factor: numbe
       through: 'the outer edge loops',
       along: name.replace(/^.*, /, '').replace(/^(down|up|along) /, ''),
     }));
+}
+
+/** The way round the mouth of two joined panels, front then back, with the sides' slits where there are any. */
+export function panelsRim({ piece, side, end }: EdgedPanels, open: number): Stretch[] {
+  const turns = open > 0;
+  return ([1, 2] as const).flatMap((one) => {
+    const name = one === 1 ? 'along the front’s top edge' : 'along the back’s top edge';
+    const at = (edge: string, from: number, to: number): Stretch => {
+      const span: Span = { piece: nth(piece.id, one), edge: `edging.${edge}`, from, to };
+      return { spans: [span], stitches: placesIn(span), name };
+    };
+    const corner = (edge: 'left' | 'right'): Stretch => ({ ...at(`last-${edge}`, 1, 1), corner: turns });
+    const up = { ...at('right', side - open + 1, side), name: 'up the slit' };
+    const down = { ...at('left', side, side - open + 1), name: 'down the slit' };
+    const top = [corner('right'), at('last', end, 1), corner('left')];
+    return turns ? [up, ...top, down] : top;
+  });
 }

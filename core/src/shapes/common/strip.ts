@@ -3,10 +3,11 @@ import { chosen, derive, type Figure } from '../../figure';
 import { bottomGive, flapTurn } from '../../fit';
 import type { Border, Fold } from '../../piece';
 import { formatNumber, type ChoiceField, type FieldValues } from '../../units';
-import type { FlapPlace, Piece, Section, ShapeContext, WorkStep } from '../definition';
+import type { Built, FlapPlace, Piece, Section, ShapeContext, WorkStep } from '../definition';
 import type { Part } from '../drawing';
 import { folds } from './draw';
-import { crocheted, joinOf } from './joins';
+import { crocheted, joinOf, pieceEnd } from './joins';
+import { joinedSides, rimOf, type StripJoin } from './stripWork';
 import { flapOverlap, lessEdging, wantedBack, wantedFront } from './flat';
 import { sized, type Sized } from './sized';
 
@@ -85,7 +86,7 @@ export function passDepth({ fabric, options }: ShapeContext): Mm {
 export function flapPlace(
   { id, sections: [front, , , flap] }: Piece,
   reach: Sized,
-  edge: Pick<FlapPlace, 'row' | 'stitches' | 'width' | 'borderMm'>,
+  edge: Pick<FlapPlace, 'edge' | 'row' | 'stitches' | 'width' | 'borderMm'>,
 ): FlapPlace | undefined {
   if (!front || !flap) return undefined;
   return { piece: id, ...edge, edgeBelowFrontTop: reach.figure, frontMm: front.mm + edge.borderMm };
@@ -104,6 +105,7 @@ export const PASS: ChoiceField = {
   default: 'sides',
 };
 
+/** How the sides are joined, from the shape's options. */
 export const passOf = ({ pass }: FieldValues): 'sides' | 'around' => (pass === 'around' ? 'around' : 'sides');
 
 /** What the far end of a strip is, in words. */
@@ -127,23 +129,37 @@ export function edgedFirst(piece: string, border: Border): WorkStep {
   };
 }
 
-/** Fold at the bottom, join the sides: what closes a strip. */
-export function foldAndJoin({ fold, joins }: { fold: Fold; joins: WorkStep[] }, look: string, by: string): WorkStep[] {
-  return [
-    {
-      id: 'fold',
-      section: 'joining',
-      kind: 'assembly',
-      phase: 'joining',
-      does: [{ do: 'fold', fold }],
-      text: 'Fold the strip at the bottom fold markers, wrong sides together, so that the front lies on the back.',
-      check: {
-        look: `Slip the item in: does the front cover it, and do the ${look}?`,
-        repair: `Move the fold by a ${by}.`,
-      },
+interface StripWork extends StripJoin {
+  /** What is done on the strip before it is fastened off. */
+  first?: readonly WorkStep[];
+  /** How both layers lie when the fold is right, and by what to move it when it is not. */
+  look: string;
+  by: string;
+}
+
+/** All that is done with a strip once its rows are there, and the way round its opening then, where it is not bordered yet. */
+export function stripWork({ first = [], look, by, ...given }: StripWork): Pick<Built, 'assembly' | 'rim'> {
+  const { fold, joins } = joinedSides(given);
+  const bordered = given.pass === 'around' && crocheted(given.join);
+  return {
+    assembly: [...first, pieceEnd(given.strip.piece), foldStep(fold, look, by), ...joins],
+    rim: bordered ? 'bordered' : rimOf(given.strip, given.edging),
+  };
+}
+
+function foldStep(fold: Fold, look: string, by: string): WorkStep {
+  return {
+    id: 'fold',
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'joining',
+    does: [{ do: 'fold', fold }],
+    text: 'Fold the strip at the bottom fold markers, wrong sides together, so that the front lies on the back.',
+    check: {
+      look: `Slip the item in: does the front cover it, and do the ${look}?`,
+      repair: `Move the fold by a ${by}.`,
     },
-    ...joins,
-  ];
+  };
 }
 
 /**

@@ -3,6 +3,7 @@ import {
   edgesOf,
   pickedUp,
   placesIn,
+  reversed,
   type Border,
   type BorderStitch,
   type Edge,
@@ -22,6 +23,8 @@ export interface StripEdges {
   /** The edge of the far end, with its corners; what it is on the finished piece, in words. */
   end: RawEdge;
   endName: string;
+  /** The front's top edge. */
+  near: RawEdge;
   /** Places of a long edge from the front's top, and how many of them are the front. */
   places: number;
   front: number;
@@ -229,18 +232,9 @@ function eachSide(strip: StripEdges, outline: Outline, stitch: BorderStitch): Bo
 /** Up one side through both layers, round what goes on above the front, down the other side. */
 function aroundPass(strip: StripEdges, outline: Outline, stitch: BorderStitch): Border {
   const w = strip.piece.fabric.stitchWidth.value;
-  const { piece, long } = strip;
-  const { layer, front, joined, places, placeOf } = outline;
-  const rest = (side: 0 | 1): Stretch => {
-    const edge = outline.edge(long[side]);
-    const to = places - outline.corners;
-    const span = { piece: piece.id, edge: layer + long[side], from: placeOf(front + joined + 1), to: placeOf(to) };
-    return {
-      spans: [span],
-      stitches: to > front + joined ? pickedUp(edge, placesIn(span), w) : 0,
-      name: `on along the {side:${SIDES[side]}} edge`,
-    };
-  };
+  const { long } = strip;
+  const { front, joined, places } = outline;
+  const rest = (side: 0 | 1) => restOf(strip, outline, side);
   const bothLayers = (side: 0 | 1): Stretch =>
     through(
       sideSpans(strip, outline, side),
@@ -248,18 +242,8 @@ function aroundPass(strip: StripEdges, outline: Outline, stitch: BorderStitch): 
       w,
       `through both layers, up the {side:${SIDES[side]}} side`,
     );
-  const corner = (side: 0 | 1): Stretch => ({
-    spans: [outline.corner(side)],
-    stitches: 1,
-    corner: true,
-    name: 'corner',
-  });
-  const farEdge = layer === '' ? edgesOf(piece)[strip.end] : outline.edge(strip.end);
-  const end: Stretch = {
-    spans: [outline.end],
-    stitches: outline.endPlaces > 0 ? pickedUp(farEdge, outline.endPlaces, w) : 0,
-    name: strip.endName,
-  };
+  const end = endOf(strip, outline);
+  const corner = (side: 0 | 1) => cornerOf(outline, side);
   // reverse single goes the other way round
   const order = stitch === 'reverse' ? ([1, 0] as const) : ([0, 1] as const);
   // a corner stitch of a long edge may be joined already
@@ -315,4 +299,81 @@ function sewnSides(strip: StripEdges, outline: Outline, join: Join): WorkStep {
     closes: ['between the layers'],
     minutes: 8,
   };
+}
+
+/** A long edge above the front, on one layer: up from where the joined part ends. */
+function restOf({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): Stretch {
+  const { layer, front, joined, places, placeOf, corners } = outline;
+  const to = places - corners;
+  const span = { piece: piece.id, edge: layer + long[side], from: placeOf(front + joined + 1), to: placeOf(to) };
+  return {
+    spans: [span],
+    stitches:
+      to > front + joined ? pickedUp(outline.edge(long[side]), placesIn(span), piece.fabric.stitchWidth.value) : 0,
+    name: `on along the {side:${SIDES[side]}} edge`,
+  };
+}
+
+const cornerOf = (outline: Outline, side: 0 | 1): Stretch => ({
+  spans: [outline.corner(side)],
+  stitches: 1,
+  corner: true,
+  name: 'corner',
+});
+
+function endOf(strip: StripEdges, outline: Outline): Stretch {
+  const { piece, end, endName } = strip;
+  const edge = outline.layer === '' ? edgesOf(piece)[end] : outline.edge(end);
+  const { endPlaces } = outline;
+  return {
+    spans: [outline.end],
+    stitches: endPlaces > 0 ? pickedUp(edge, endPlaces, piece.fabric.stitchWidth.value) : 0,
+    name: endName,
+  };
+}
+
+/**
+ * The way round the opening once the sides are joined, from the front's {side:right} top corner: along what goes on above
+ * the front and its end, and back along the front's top edge.
+ */
+export function rimOf(strip: StripEdges, edging: number): Stretch[] {
+  const outline = edging > 0 ? edgedOutline(strip, edging) : rawOutline(strip);
+  const { places, front, joined } = outline;
+  const above = places > front + joined;
+  // where nothing goes on above the front the way does not turn, and a long edge's corner stitch is joined
+  const corner = (side: 0 | 1): Stretch[] =>
+    outline.corners === 1 && !above ? [] : [{ ...cornerOf(outline, side), corner: above }];
+  const path = [
+    restOf(strip, outline, 0),
+    ...corner(0),
+    endOf(strip, outline),
+    ...corner(1),
+    turned(restOf(strip, outline, 1)),
+    ...reversed(frontRest(strip, outline, 1)),
+    ...frontTop(strip, outline),
+    ...frontRest(strip, outline, 0),
+  ];
+  return path.filter(({ stitches, corner: turns }) => turns || stitches > 0);
+}
+
+/** Where the front is a row longer than what lies behind it: up its edge from the joined part's end; nothing else. */
+function frontRest({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): Stretch[] {
+  const { layer, front, joined, placeOf } = outline;
+  if (front <= joined) return [];
+  const span = { piece: piece.id, edge: layer + long[side], from: placeOf(1), to: placeOf(front - joined) };
+  const stitches = pickedUp(outline.edge(long[side]), placesIn(span), piece.fabric.stitchWidth.value);
+  return [{ spans: [span], stitches, name: 'down its edge' }];
+}
+
+/** The front's top edge from its left to its right; of an edging, with its corners. */
+function frontTop({ piece, near, long }: StripEdges, { layer, endPlaces }: Outline): Stretch[] {
+  const at = (name: string, from: number, to: number): Span => ({ piece: piece.id, edge: layer + name, from, to });
+  const name = 'along the front’s top edge';
+  if (layer === '') {
+    const edge = edgesOf(piece)[near];
+    const stitches = pickedUp(edge, edge.count, piece.fabric.stitchWidth.value);
+    return [{ spans: [at(near, edge.count, 1)], stitches, name }];
+  }
+  const corner = (side: RawEdge): Stretch => ({ spans: [at(`${near}-${side}`, 1, 1)], stitches: 1, name });
+  return [corner(long[1]), { spans: [at(near, endPlaces, 1)], stitches: endPlaces, name }, corner(long[0])];
 }

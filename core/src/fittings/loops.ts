@@ -1,0 +1,58 @@
+import type { Border, Stretch } from '../piece';
+import type { Built, WorkStep } from '../shapes';
+import type { Placed } from './definition';
+
+/**
+ * Loops at the middle of an edge sit in the last border worked on it, where there is one: a border worked later would hide
+ * a loop of the row below (handbook 6).
+ */
+export function loopsOnBorders<P extends Placed>(built: Built, placed: P[]): { built: Built; placed: P[] } {
+  return placed.reduce((so, { loop }, index) => (loop ? withLoop(so, loop, index) : so), { built, placed });
+}
+
+function withLoop<P extends Placed>(
+  so: { built: Built; placed: P[] },
+  loop: NonNullable<Placed['loop']>,
+  index: number,
+): { built: Built; placed: P[] } {
+  const lists = [so.built.assembly, ...so.placed.map(({ steps }) => steps)];
+  const at = lists.map((steps) => bordersOnAll(steps, loop).length > 0).lastIndexOf(true);
+  if (at < 0) return so;
+  const last = bordersOnAll(lists[at]!, loop).at(-1)!;
+  const put = (steps: WorkStep[]) => steps.map((step) => replaced(step, last, withLoopOn(last, loop)));
+  const bare = so.placed.map((one, place) =>
+    // the loop is no more in the row, nor joined on by itself
+    place === index ? { ...one, rows: [], steps: one.steps.filter(({ id }) => id !== 'work-loop'), yarnMm: 0 } : one,
+  );
+  return {
+    built: at === 0 ? { ...so.built, assembly: put(so.built.assembly) } : so.built,
+    placed: bare.map((one, place) => (place === at - 1 ? { ...one, steps: put(one.steps) } : one)),
+  };
+}
+
+const isOn = ({ spans: [span], corner }: Stretch, { piece, edge }: NonNullable<Placed['loop']>): boolean =>
+  !corner && span.piece === piece && span.edge.split('.').at(-1) === edge;
+
+function bordersOn({ does = [] }: WorkStep, loop: NonNullable<Placed['loop']>): Border[] {
+  return does.filter((work) => work.do === 'border').filter(({ path }) => path.some((stretch) => isOn(stretch, loop)));
+}
+
+const bordersOnAll = (steps: readonly WorkStep[], loop: NonNullable<Placed['loop']>) =>
+  steps.flatMap((step) => bordersOn(step, loop));
+
+/** With an odd count it leaves and comes back to the middle stitch, with an even one it spans the two middle ones. */
+function withLoopOn(border: Border, loop: NonNullable<Placed['loop']>): Border {
+  return {
+    ...border,
+    path: border.path.map((stretch) => {
+      if (!isOn(stretch, loop)) return stretch;
+      const odd = stretch.stitches % 2 === 1;
+      const after = odd ? (stretch.stitches + 1) / 2 : stretch.stitches / 2;
+      return { ...stretch, loop: { after, chains: loop.chains, closes: odd ? 'same-stitch' : 'next-stitch' } };
+    }),
+  };
+}
+
+function replaced(step: WorkStep, border: Border, by: Border): WorkStep {
+  return step.does?.includes(border) ? { ...step, does: step.does.map((work) => (work === border ? by : work)) } : step;
+}
