@@ -70,6 +70,7 @@ const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {
 const CUT_STEP_MM = 50;
 
 function wordSeam({ how, through, along, mm, factor }: Seam): string {
+  if (along === '') return '';
   const cut = CUT_STEP_MM * Math.ceil((mm * factor) / CUT_STEP_MM);
   return `With about {mm:${cut}} of yarn, ${SEAM_WORDS[how]} ${through} of both layers together along ${along}.`;
 }

@@ -7,7 +7,7 @@ import type { Plan } from '../plan';
 import { borderCount, placesIn, walk, type Border, type Piece, type Stretch, type Work } from './index';
 
 /** Shapes whose whole work is data. */
-const SHAPES = ['strip-across', 'strip-along', 'two-panels'];
+const SHAPES = ['strip-across', 'strip-along', 'two-panels', 'layered', 'packet'];
 
 /** A plan of such a shape with every way of joining and edging it, or none where it cannot be made. */
 const anyWork = fc
@@ -28,12 +28,15 @@ const anyWork = fc
       shape: {
         ...plan.shape,
         join,
-        ...(shape === 'two-panels' ? { edging, slitMm } : { pass }),
+        ...(shape === 'two-panels' ? { edging, slitMm } : {}),
+        ...(shape.startsWith('strip') ? { pass } : {}),
+        ...(shape === 'packet' ? { overlapMm: slitMm - edging * 5 } : {}),
+        ...(shape === 'layered' ? { inner: edging } : {}),
         ...(shape === 'strip-across' ? { edging: edged ? edging : 0 } : {}),
       },
       fittings: [
         ...(plan.fittings ?? []),
-        ...(rim ? [{ kind: 'edging', edging: rim.edging, rounds: rim.rounds + 1 }] : []),
+        ...(rim && shape !== 'packet' ? [{ kind: 'edging', edging: rim.edging, rounds: rim.rounds + 1 }] : []),
         ...(loop && plan.fittings?.length ? [{ kind: 'button-loop', buttonMm: 12 }] : []),
       ],
     })),
@@ -108,15 +111,15 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
     onStretch(works, pick, (stretch) => !stretch.corner && { ...stretch, stitches: stretch.stitches + 1 }),
   'a place too many': (works, pick) =>
     onStretch(works, pick, (stretch) => {
-      const [a, b] = stretch.spans;
+      const [a, ...others] = stretch.spans;
       const longer = { ...a, to: a.to + Math.sign(a.to - a.from || 1) };
-      return !stretch.corner && { ...stretch, spans: b ? [longer, b] : [longer] };
+      return !stretch.corner && { ...stretch, spans: [longer, ...others] };
     }),
   'another edge': (works, pick) =>
     onStretch(works, pick, (stretch) => {
-      const [a, b] = stretch.spans;
+      const [a, ...others] = stretch.spans;
       const other = { ...a, edge: a.edge.endsWith('left') ? 'right' : 'left' };
-      return { ...stretch, spans: b ? [other, b] : [other] };
+      return { ...stretch, spans: [other, ...others] };
     }),
 };
 
@@ -184,7 +187,7 @@ describe('a hand', () => {
     const { works, pieces } = plan({});
     const unfolded = works.filter((work) => work.do !== 'fold');
     expect(says(unfolded, pieces)).toContain(
-      'join-right, through both layers, up the {side:right} side: the two edges do not lie on each other',
+      'join-right, through both layers, up the {side:right} side: the edges do not lie on each other',
     );
   });
 

@@ -175,15 +175,16 @@ function checkStretch(world: World, { id }: Border, { spans, stitches, corner, n
       says(`${stitches} stitches along ${placesIn(span)} places, where ${along} lie flat`);
     if (world.covered.some((other) => overlaps(other, span))) says(`${span.edge} is covered already`);
   }
-  const [a, b] = spans;
-  if (!b) return;
-  if (placesIn(a) !== placesIn(b)) says(`${placesIn(a)} places on one side and ${placesIn(b)} on the other`);
-  if (!liesOn(world, a, b)) says('the two edges do not lie on each other');
+  const [a, ...others] = spans;
+  for (const b of others) {
+    if (placesIn(a) !== placesIn(b)) says(`${placesIn(a)} places on one side and ${placesIn(b)} on the other`);
+    if (!spans.some((other) => liesOn(world, other, b))) says('the edges do not lie on each other');
+  }
 }
 
 function cover({ covered, joined }: World, spans: readonly Span[]): void {
   covered.push(...spans);
-  if (spans.length === 2) joined.push(...spans);
+  if (spans.length > 1) joined.push(...spans);
 }
 
 /** Whether every place of two edges that lie on each other is joined. */
@@ -216,14 +217,17 @@ function maps(on: Span, under: Span, a: Span, b: Span): boolean {
   });
 }
 
-function seam(world: World, { spans: [a, b] }: Seam): void {
-  for (const span of [a, b]) {
+function seam(world: World, { spans }: Seam): void {
+  const [first, ...others] = spans;
+  for (const span of spans) {
     if (!edgeAt(world, span)) return fault(world, 'seam', `there is no ${span.piece}:${span.edge}`);
     if (world.covered.some((other) => overlaps(other, span))) fault(world, 'seam', `${span.edge} is covered already`);
   }
-  if (placesIn(a) !== placesIn(b))
-    fault(world, 'seam', `${placesIn(a)} places on one side, ${placesIn(b)} on the other`);
-  if (!liesOn(world, a, b) && !liesOn(world, backwards(a), backwards(b)))
-    fault(world, 'seam', 'the two edges do not lie on each other');
-  cover(world, [a, b]);
+  for (const other of others) {
+    if (placesIn(first) !== placesIn(other))
+      fault(world, 'seam', `${placesIn(first)} places on one side, ${placesIn(other)} on the other`);
+    if (!spans.some((one) => liesOn(world, one, other) || liesOn(world, backwards(one), backwards(other))))
+      fault(world, 'seam', 'the edges do not lie on each other');
+  }
+  cover(world, spans);
 }

@@ -4,11 +4,11 @@ import { backwards, type Span } from './edge';
 export type BorderStitch = 'slip' | 'single' | 'reverse' | 'loops';
 
 /**
- * A part of a border's way: along places of one layer, or of two that lie on each other, which it then joins. `corner` are
+ * A part of a border's way: along places of one layer, or of several that lie on each other, which it then joins. `corner` are
  * stitches worked into its one place, where the way turns.
  */
 export interface Stretch {
-  spans: readonly [Span] | readonly [Span, Span];
+  spans: readonly [Span, ...Span[]];
   /** Stitches along it in all. */
   stitches: number;
   corner?: boolean;
@@ -36,11 +36,11 @@ export interface Border {
 export interface Seam {
   do: 'seam';
   how: 'whip' | 'mattress';
-  spans: readonly [Span, Span];
+  spans: readonly [Span, Span, ...Span[]];
   /** Yarn against the seam's length (handbook 4.4). */
   factor: number;
   mm: number;
-  /** What of each layer is sewn, and where, in words. */
+  /** What of each layer is sewn, and where, in words; nothing where the step says it. */
   through: 'the row ends' | 'the edge loops' | 'the outer edge loops';
   along: string;
 }
@@ -48,9 +48,9 @@ export interface Seam {
 /** A way gone from its other end. */
 export const reversed = (path: readonly Stretch[]): Stretch[] =>
   path
-    .map(({ spans: [a, b], ...stretch }): Stretch => ({
+    .map(({ spans: [first, ...others], ...stretch }): Stretch => ({
       ...stretch,
-      spans: b ? [backwards(a), backwards(b)] : [backwards(a)],
+      spans: [backwards(first), ...others.map(backwards)],
     }))
     .reverse();
 

@@ -7,7 +7,8 @@ import type { ClothRole, Part, View } from './drawing';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { acrossFrom, folds, panel, sideBySide, stripParts, uprightFrom } from './common/draw';
 import { flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
-import { alongRowEnds, fastenOff, joinField, joinOf } from './common/joins';
+import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
+import { stackFold, stackJoin, stackSeams, type Stack } from './common/layersWork';
 import { closedViews } from './common/panelViews';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
@@ -84,6 +85,7 @@ function build(context: ShapeContext): Built {
     row: back.rows,
     stitches: back.stitches,
     width: back.width,
+    edge: 'last',
     edgeBelowFrontTop: reach.figure,
     frontMm: pockets[0]!.height.value,
     borderMm: 0,
@@ -197,37 +199,27 @@ function stackAdvice({ fabric, thing }: ShapeContext, inner: number): Advice[] {
 }
 
 function assembly(
-  { fabric, options: given }: ShapeContext,
+  { options: given }: ShapeContext,
   back: Piece,
   pockets: readonly Piece[],
   loop: Piece | undefined,
 ): WorkStep[] {
   const join = joinOf(given.join);
-  const rows = back.sections[0]!.rows;
-  const seam = 2 * back.sections[0]!.mm + back.width.value;
+  const crochet = crocheted(join);
+  const stack: Stack = { back, pockets, rows: back.sections[0]!.rows };
   const layers = pockets.length + 1;
+  const seams = crochet ? [] : stackSeams(stack, join.id === 'mattress' ? 'mattress' : 'whip', join.factor);
+  const yarn = 50 * Math.ceil(seams.reduce((sum, { mm }) => sum + mm * join.factor, 0) / 50);
   return [
-    ...(loop
-      ? [
-          {
-            id: 'sew-belt-loop',
-            section: 'joining',
-            kind: 'assembly',
-            phase: 'open',
-            text: `Sew the belt loop upright to the outside of the back, a quarter of the way down, by its first and last row; going over each seam three times.`,
-            check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
-            reaches: ['the inside of the back'],
-            minutes: 8,
-          } satisfies WorkStep,
-        ]
-      : []),
-    fastenOff(seam, 'three sides'),
+    ...[back, ...pockets, ...(loop ? [loop] : [])].map(pieceEnd),
+    ...(loop ? [sewLoop(loop, back)] : []),
     {
       id: 'stack',
       section: 'joining',
       kind: 'assembly',
       phase: 'joining',
-      text: `Lay the back wrong side up, the ${pockets.length > 1 ? 'pockets on it, the lowest on top' : 'pocket on it'}, bottoms level, right sides out.`,
+      does: [{ do: 'fold', fold: stackFold(stack, crochet !== undefined) }],
+      text: `Lay the back wrong side up. Lay the ${pockets.length > 1 ? 'pockets on it, the lowest on top' : 'pocket on it'}, right side up, bottom edges level.`,
       check: { look: 'Rows of all layers side by side, from the bottom up?', repair: 'Pin both bottom corners first.' },
     },
     {
@@ -235,16 +227,38 @@ function assembly(
       section: 'joining',
       kind: 'assembly',
       phase: 'joining',
-      text: `Join side, bottom and side through all ${layers} layers at once: ${join.text.replace('both', 'all')}, ${alongRowEnds(rows, fabric)} up each side. Fasten off.`,
+      ...(crochet
+        ? { does: [stackJoin(stack, crochet), { do: 'fasten-off' } as const] }
+        : {
+            does: seams,
+            text: `With about {mm:${yarn}} of yarn, ${join.name.replace(/ed$/, '')} all ${layers} layers together: down one side from the pocket’s top edge, along the bottom, up the other side.`,
+          }),
       check: {
-        look: 'Has the needle caught every layer all the way?',
-        repair: 'Take it back to where a layer slipped.',
+        look: `Does every stitch go through all ${layers} layers?`,
+        repair: 'Pull it out to where a layer slipped.',
       },
       closes: ['between the layers', 'the inside of the back'],
-      minutes: 14,
-      seam: { mm: seam, factor: join.factor },
+      minutes: crochet ? 3 : 14,
     },
   ];
+}
+
+/** From the back's top edge down to the loop's upper end, as a share of the back (prior, ours). */
+const LOOP_DOWN = 0.25;
+
+function sewLoop(loop: Piece, back: Piece): WorkStep {
+  const top = Math.round(LOOP_DOWN * back.sections[0]!.mm);
+  return {
+    id: 'sew-belt-loop',
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'open',
+    text: `Centre the belt loop upright on the right side of the back: its last row {mm:${top}} below the row where the top fold starts, its first row below it. Sew on both ends, going over each seam three times.`,
+    check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
+    reaches: ['the inside of the back'],
+    minutes: 8,
+    seam: { mm: 2 * loop.width.value, factor: 9 },
+  };
 }
 
 /** A piece lying on its side, as long as it is high. */

@@ -6,7 +6,8 @@ import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { cutPouch, folds, panel, uprightFrom } from './common/draw';
 import { wantedRound } from './common/flat';
-import { fastenOff, joinField, joinOf } from './common/joins';
+import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
+import { foldedPacket, packetFold, packetJoins, packetSeams } from './common/packetWork';
 import { rowPiece } from './common/rowPiece';
 import { fabricRound, sized } from './common/sized';
 import { ONE_ROOM } from './common/takes';
@@ -49,7 +50,8 @@ function build(context: ShapeContext): Built {
       sizeOf: (rows) => rows * h.value,
       insideOf: (rows) => rows * h.value - overlap.value - thing.pockets * Math.PI * t.value,
       multiple: { repeat: 1, edge: 0 },
-      atLeast: 2,
+      // a back between two ends turned over
+      atLeast: 4,
       stretch: fabric.stitch.factors.stretchAlong,
     },
     { ...context, demands: {} },
@@ -114,36 +116,52 @@ function build(context: ShapeContext): Built {
   };
 }
 
-function assembly({ options: given, fabric }: ShapeContext, piece: Piece): WorkStep[] {
+function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
   const join = joinOf(given.join);
+  const crochet = crocheted(join);
   const overlap = Number(given.overlapMm);
-  const end = (piece.height.value - overlap) / 2;
+  const packet = foldedPacket(piece, overlap);
   const meet =
     overlap > 0 ? `overlap by {mm:${overlap}}` : overlap < 0 ? `leave {mm:${-overlap}} between them` : 'meet';
+  const seams = crochet ? [] : packetSeams(packet, join.id === 'mattress' ? 'mattress' : 'whip', join.factor);
+  const yarn = 50 * Math.ceil(seams.reduce((sum, { mm }) => sum + (mm * join.factor) / 2, 0) / 50);
+  const closed = {
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'joining',
+    check: {
+      look: 'Both folds square, the edges level along the middle?',
+      repair: 'Pull the end out and pin it first.',
+    },
+    closes: ['the ends'],
+  } as const;
   return [
-    fastenOff(2 * end, 'both ends'),
+    pieceEnd(piece),
     {
       id: 'fold',
       section: 'joining',
       kind: 'assembly',
       phase: 'joining',
-      text: `Fold the first and the last row to the middle, so that their edges ${meet}, right side out.`,
-      check: { look: 'Does it go round the thing like this?', repair: 'Fold with more or less overlap.' },
+      does: [{ do: 'fold', fold: packetFold(packet) }],
+      text: `Lay the rectangle wrong side up. Fold in ${plural(packet.first, 'row')} at its beginning and ${plural(packet.second, 'row')} at its end, so that their edges ${meet} in the middle.`,
+      check: { look: 'Does it go around the item like this?', repair: 'Fold with more or less overlap.' },
     },
-    {
-      id: 'join-ends',
-      section: 'joining',
-      kind: 'assembly',
-      phase: 'joining',
-      text: `Close both ends through all layers: ${join.text}, ${plural(Math.round(end / fabric.rowHeight.value), 'row end', 'row ends')} from fold to fold.`,
-      check: {
-        look: 'Both folds square, the edges level along the middle?',
-        repair: 'Take the end back and pin it first.',
-      },
-      closes: ['the ends'],
-      minutes: 8,
-      seam: { mm: 2 * end, factor: join.factor },
-    },
+    ...(crochet
+      ? packetJoins(packet, crochet).map((border, index): WorkStep => ({
+          id: index === 0 ? 'join-ends' : 'join-ends-2',
+          ...closed,
+          does: [border, { do: 'fasten-off' }],
+          minutes: 2,
+        }))
+      : [
+          {
+            id: 'join-ends',
+            ...closed,
+            does: seams,
+            text: `Close each end with about {mm:${yarn}} of yarn: ${join.name.replace(/ed$/, '')} the row ends of all layers together, from fold to fold.`,
+            minutes: 8,
+          } satisfies WorkStep,
+        ]),
   ];
 }
 

@@ -266,10 +266,10 @@ function aroundPass(strip: StripEdges, outline: Outline, stitch: BorderStitch): 
 
 /** A part of the way gone the other way. */
 function turned(stretch: Stretch): Stretch {
-  const [a, b] = stretch.spans;
+  const [first, ...others] = stretch.spans;
   return {
     ...stretch,
-    spans: b ? [backwards(a), backwards(b)] : [backwards(a)],
+    spans: [backwards(first), ...others.map(backwards)],
     name: stretch.name.replace('up the', 'down the').replace('on along', 'back along'),
   };
 }

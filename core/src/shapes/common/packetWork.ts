@@ -1,0 +1,106 @@
+import {
+  edgesOf,
+  pickedUp,
+  placesIn,
+  type Border,
+  type BorderStitch,
+  type Fold,
+  type Seam,
+  type Span,
+  type Stretch,
+} from '../../piece';
+import type { Piece } from '../definition';
+
+/** A rectangle folded to the middle from both ends, in whole rows: so many turned over at its beginning and at its end. */
+export interface FoldedPacket {
+  piece: Piece;
+  first: number;
+  second: number;
+}
+
+/** The rows turned over at both ends, so that their edges overlap by so many mm, as near as whole rows come to it. */
+export function foldedPacket(piece: Piece, overlapMm: number): FoldedPacket {
+  const overlap = Math.round(overlapMm / piece.fabric.rowHeight.value);
+  const turned = Math.min(piece.rows - 2, Math.max(2, Math.floor((piece.rows + overlap) / 2)));
+  return { piece, first: Math.floor(turned / 2), second: turned - Math.floor(turned / 2) };
+}
+
+type Side = 'left' | 'right';
+
+/** Where a row of the back has the first end before it, the second, both, or none. */
+function layersAt({ piece, first, second }: FoldedPacket, row: number): number[] {
+  const one = 2 * first + 1 - row;
+  const two = 2 * (piece.rows - second) + 1 - row;
+  return [...(one >= 1 ? [one] : []), ...(two <= piece.rows ? [two] : [])];
+}
+
+/** One closed end, from the first fold to the second, through as many layers as lie there. */
+function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
+  const { piece, first, second } = packet;
+  const runs: number[][] = [];
+  for (let row = first + 1; row <= piece.rows - second; row += 1) {
+    const before = runs.at(-1);
+    const alike =
+      before &&
+      layersAt(packet, before[0]!)
+        .map((at) => at > first)
+        .join() ===
+        layersAt(packet, row)
+          .map((at) => at > first)
+          .join();
+    if (alike) before.push(row);
+    else runs.push([row]);
+  }
+  const w = piece.fabric.stitchWidth.value;
+  const edge = edgesOf(piece)[side];
+  return runs.map((rows): Stretch => {
+    const [from, to] = [rows[0]!, rows.at(-1)!];
+    const at = (a: number, b: number): Span => ({ piece: piece.id, edge: side, from: a, to: b });
+    const [starts, ends] = [layersAt(packet, from), layersAt(packet, to)];
+    const layers = starts.length + 1;
+    return {
+      spans: [at(from, to), ...starts.map((start, index) => at(start, ends[index]!))],
+      stitches: pickedUp(edge, rows.length, w),
+      name: layers === 1 ? 'along the gap' : `through ${layers === 2 ? 'both' : `all ${layers}`} layers`,
+    };
+  });
+}
+
+/** Both ends turned over, their row ends on those of the back. */
+export function packetFold(packet: FoldedPacket): Fold {
+  const { piece, first, second } = packet;
+  const { rows } = piece;
+  const lays = (['left', 'right'] as const).flatMap((edge): (readonly [Span, Span])[] => {
+    const at = (from: number, to: number): Span => ({ piece: piece.id, edge, from, to });
+    return [
+      [at(first, 1), at(first + 1, 2 * first)],
+      [at(rows - second + 1, rows), at(rows - second, rows - 2 * second + 1)],
+    ];
+  });
+  return { id: 'packet', lays };
+}
+
+/** Both ends closed by crochet, each from fold to fold. */
+export function packetJoins(packet: FoldedPacket, stitch: BorderStitch): Border[] {
+  return (['left', 'right'] as const).map((side) => ({
+    do: 'border',
+    id: `end-${side}`,
+    name: 'join',
+    stitch,
+    courses: 1,
+    closed: false,
+    from: `at the first fold, at the {side:${side}} end`,
+    path: closedEnd(packet, side),
+  }));
+}
+
+/** Both ends sewn; what lies in one layer needs no seam. */
+export function packetSeams(packet: FoldedPacket, how: Seam['how'], factor: number): Seam[] {
+  return (['left', 'right'] as const).flatMap((side) =>
+    closedEnd(packet, side).flatMap(({ spans: [a, b, ...others] }): Seam[] => {
+      if (!b) return [];
+      const mm = placesIn(a) * packet.piece.fabric.rowHeight.value;
+      return [{ do: 'seam', how, spans: [a, b, ...others], factor, mm, through: 'the row ends', along: '' }];
+    }),
+  );
+}
