@@ -193,7 +193,7 @@ const WEAVE_IN: WorkStep = {
   section: 'finishing',
   kind: 'finish',
   phase: 'finish',
-  text: 'Weave in the tails along a row, back again the other way, and cut them off.',
+  text: 'Weave in all ends: run each along a row and back, then trim.',
 };
 
 const PHASES: readonly Phase[] = ['open', 'joining', 'mouth', 'filled', 'finish'];

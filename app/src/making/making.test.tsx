@@ -42,7 +42,7 @@ describe('the counter room', () => {
     expect(screen.getByText('Row 23 of 86')).toBeTruthy();
     expect(screen.getByText('16')).toBeTruthy();
     expect(screen.getByText('Field phone pouch: front, right side facing')).toBeTruthy();
-    expect(screen.getByText(/^Chain 1 \(not a stitch\), single crochet/)).toBeTruthy();
+    expect(screen.getByText(/^Chain 1 \(does not count as a stitch\), single crochet/)).toBeTruthy();
   });
 
   it('counts a row when it is done, and takes it back', () => {
@@ -68,10 +68,10 @@ describe('the counter room', () => {
   it('brings the fold’s marker and its check at their row', () => {
     steps(phoneId).slice(23, 35).forEach(tick);
     open();
-    expect(screen.getByText(/Hang a marker .* bottom fold/)).toBeTruthy();
+    expect(screen.getByText(/Place a stitch marker .*bottom fold/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Row 35 done'));
     expect(screen.getByText('Check')).toBeTruthy();
-    expect(screen.getByText(/Two rows make a ridge: 35 rows/)).toBeTruthy();
+    expect(screen.getByText(/35 rows from the chain/)).toBeTruthy();
   });
 
   it('tells that another device ticked the same rows, which are worked once, until it is heard', () => {

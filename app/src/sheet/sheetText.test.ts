@@ -26,5 +26,5 @@ it('is read as plain text, each row with the count it ends on', () => {
   expect(text).toMatch(/^Field phone pouch\nWritten in UK crochet terms/);
   expect(text).toMatch(/\n\nFRONT\nChain 17\./);
   expect(text).toMatch(/\nTOP FOLD\n/);
-  expect(text).toMatch(/Rows 2 to 35, wrong side first: .*\(16\) Hang a marker/);
+  expect(text).toMatch(/Rows 2 to 35, wrong side first: .*\(16\) Place a stitch marker/);
 });

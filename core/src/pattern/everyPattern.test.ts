@@ -66,13 +66,17 @@ describe('a row in words', () => {
   });
 
   it('says of the turning chain whether it counts', () => {
-    expect(us({ do: 'turning-chain', chains: 1, counts: false })).toBe('Chain 1 (not a stitch).');
+    expect(us({ do: 'turning-chain', chains: 1, counts: false })).toBe('Chain 1 (does not count as a stitch).');
     expect(us({ do: 'turning-chain', chains: 3, counts: true })).toBe('Chain 3 (counts as a stitch).');
   });
 
   it('puts what is repeated into brackets, once, twice, and so many times', () => {
-    const repeat = (times: number): Instruction => ({ do: 'repeat', of: [single(1), single(2)], times });
-    const inside = '(single crochet in the next stitch, single crochet in each of the next 2 stitches)';
+    const repeat = (times: number): Instruction => ({
+      do: 'repeat',
+      of: [single(1), { do: 'skip', times: 1, into: 'stitch' }],
+      times,
+    });
+    const inside = '[single crochet in the next stitch, skip 1 stitch]';
     expect(us(repeat(1))).toBe(`${inside} once.`);
     expect(us(repeat(2))).toBe(`${inside} twice.`);
     expect(us(repeat(9))).toBe(`${inside} 9 times.`);

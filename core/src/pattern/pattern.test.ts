@@ -14,10 +14,18 @@ describe('wording', () => {
   const uk = { terms: 'UK' as const };
 
   it('words a row in either terms, never mixed', () => {
-    expect(wordRow(plain(16), us)).toBe('Chain 1 (not a stitch), single crochet in each of the next 16 stitches.');
-    expect(wordRow(plain(16), uk)).toBe('Chain 1 (not a stitch), double crochet in each of the next 16 stitches.');
-    expect(wordRow(first(16), us)).toBe('Skip 1 chain, single crochet in each of the next 16 chains.');
-    expect(wordRow(first(16), uk)).toBe('Miss 1 chain, double crochet in each of the next 16 chains.');
+    expect(wordRow(plain(16), us)).toBe(
+      'Chain 1 (does not count as a stitch), single crochet in each of the next 16 stitches.',
+    );
+    expect(wordRow(plain(16), uk)).toBe(
+      'Chain 1 (does not count as a stitch), double crochet in each of the next 16 stitches.',
+    );
+    expect(wordRow(first(16), us)).toBe(
+      'Single crochet in the 2nd chain from the hook and in each of the next 15 chains.',
+    );
+    expect(wordRow(first(16), uk)).toBe(
+      'Double crochet in the 2nd chain from the hook and in each of the next 15 chains.',
+    );
   });
 
   it('fills tokens with terms and with lengths in the reader’s unit', () => {

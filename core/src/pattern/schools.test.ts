@@ -19,8 +19,12 @@ describe('the turning chain', () => {
     const n = plain.pieces[0]!.stitches;
     expect(plain.pieces[0]!.foundation.count).toBe(n + 3);
     expect(counting.pieces[0]!.foundation.count).toBe(n + 2);
-    expect(plain.steps[2]!.text).toMatch(/^Chain 2 \(not a stitch\), double crochet in each of the next \d+ stitches/);
-    expect(counting.steps[1]!.text).toMatch(/^Skip 3 chains \(they count as a stitch\)/);
+    expect(plain.steps[2]!.text).toMatch(
+      /^Chain 2 \(does not count as a stitch\), double crochet in each of the next \d+ stitches/,
+    );
+    expect(counting.steps[1]!.text).toMatch(
+      /^Double crochet in the 4th chain from the hook \(the 3 skipped chains count as the first stitch\)/,
+    );
     expect(counting.steps[2]!.text).toMatch(/^Chain 3 \(counts as a stitch\), skip 1 stitch, double crochet/);
     for (const { steps } of [plain, counting]) expect(refereePiece(steps, 'body').faults).toEqual([]);
   });
@@ -35,7 +39,7 @@ describe('the turning chain', () => {
 describe('rounds', () => {
   it('are joined and chained up, or go on in a spiral', () => {
     expect(texts(flask, { rounds: 'joined' })[2]).toMatch(
-      /^Chain 1 \(not a stitch\).*slip stitch into the first stitch to join\.$/,
+      /^Chain 1 \(does not count as a stitch\).*join with a slip stitch to the first stitch\.$/,
     );
     expect(texts(flask, { rounds: 'spiral' })[2]).not.toMatch(/join/);
   });
@@ -93,7 +97,7 @@ describe('checks at their moment', () => {
     const tube = worked(planOf('loupe'), {});
     expect(tube.steps[0]!.check!.look).toMatch(/No twist/);
     const base = worked(flask, {}).steps.find(({ section, check }) => section === 'base' && check)!;
-    expect(base.check!.look).toMatch(/Count 37.*lie flat/);
+    expect(base.check!.look).toMatch(/37 stitches. The base lies flat/);
   });
 
   it('folds are marked where they come, and a fold line is worked in the back loops where it is wanted', () => {

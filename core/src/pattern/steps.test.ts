@@ -38,7 +38,7 @@ describe('the steps of a strip', () => {
   });
 
   it('check the count and the width after row 1, the rows at each boundary, and one layer at the button', () => {
-    expect(rows[0]!.check!.look).toMatch(/Count 16.*94\.\d mm wide/);
+    expect(rows[0]!.check!.look).toMatch(/16 stitches.*about 94 mm wide/);
     const checked = rows.filter(({ check }) => check).map(({ row }) => row);
     expect(checked).toEqual([1, ...worked.pieces[0]!.sections.map(({ to }) => to)]);
     expect(worked.steps.find(({ id }) => id === 'sew-button')!.check!.look).toMatch(/not through the back/);

@@ -38,13 +38,13 @@ export interface Step {
 }
 
 const EDGE_WORDS: Readonly<Record<Foundation['edge'], string>> = {
-  opening: 'This edge becomes the opening: keep it easy.',
-  closed: 'This edge is closed: keep it firm.',
-  seam: 'This edge goes into a seam.',
+  opening: 'Chain loosely: this edge becomes the opening.',
+  closed: 'Chain firmly, but not tight: this edge will be closed.',
+  seam: 'This edge will be sewn into a seam.',
 };
 
 const RING_WORDS: Readonly<Record<Schools['ring'], string>> = {
-  wrapped: 'Wrap the yarn round two fingers to a ring, draw it up after the first round.',
+  wrapped: 'Make a magic ring: wrap the yarn around two fingers, and pull the end to close the ring after round 1.',
   'two-chains': 'Chain 2, work the first round into the second chain from the hook.',
 };
 
@@ -91,7 +91,7 @@ export function pieceSteps(
     words.set(work, text);
     return text;
   };
-  const pieceName = several || piece.times > 1 ? `${piece.name}${piece.times > 1 ? `, ${piece.times} alike` : ''}` : '';
+  const pieceName = several || piece.times > 1 ? `${piece.name}${piece.times > 1 ? ` (make ${piece.times})` : ''}` : '';
   const steps: Step[] = [foundationStep(piece, pieceName, schools)];
   const skipsFirst = steps[0]!.row === 1;
   // rounds keep their right side outside; turned rows change sides from there on
@@ -168,8 +168,10 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
     });
   if (kind === 'ring') return begun({ text: RING_WORDS[schools.ring], makes: { count: 0, kind: 'stitch' } });
   const joined =
-    kind === 'joined-chain' ? ` Join to a ring with a ${term('slip', schools.terms)}, the chain not twisted.` : '';
-  const both = kind === 'chain-both-sides' ? ' Both its sides are worked.' : '';
+    kind === 'joined-chain'
+      ? ` Being careful not to twist the chain, join with ${withArticle(term('slip', schools.terms))} to form a ring.`
+      : '';
+  const both = kind === 'chain-both-sides' ? ' You will work along both sides of this chain.' : '';
   return begun({
     text: `Chain ${count}${piece.foundation.hookMm ? ` with ${withArticle(`${formatNumber(piece.foundation.hookMm, 2)} mm hook`)}` : ''}.${joined}${both} ${EDGE_WORDS[edge]}`,
     ends: count,
@@ -210,28 +212,32 @@ function beforeStep(piece: string, pieceName: string, course: Course, schools: S
   });
 }
 
+/** A row so much longer than the piece is high is called long, not wide (ours). */
+const LONG_ROW = 1.5;
+
 /** Checks at the risky moments of a piece (handbook 8). */
 function rowCheck(piece: Piece, { kind, section, ends }: Course, row: number, schools: Schools): Check | null {
   if (row === 1 && piece.worked === 'rows')
     return {
-      look: `Count ${ends}. Is the row ${wordText(`{mm:${piece.width.value}}`, schools)} wide?`,
-      repair: `Now is the cheapest moment to begin again: measure your ${term('gauge', schools.terms)} from this row and choose the count anew.`,
+      look: `${plural(ends, 'stitch', 'stitches')}. Laid flat, the row is about ${wordText(`{mm:${Math.round(piece.width.value)}}`, schools)} ${piece.width.value > LONG_ROW * piece.height.value ? 'long' : 'wide'}.`,
+      repair: `If it is more than a stitch off, stop here: measure your ${term('gauge', schools.terms)} on this row, enter it in the plan and start again with the new count.`,
     };
   const isLast = piece.courses[row]?.section !== section;
   if (!isLast) return null;
   if (section === 'base')
     return {
-      look: `Count ${ends}. Does it lie flat, and is it ${wordText(`{mm:${2 * piece.reach(row)}}`, schools)} across, as it should?`,
-      repair: 'If it cups, work the rounds looser or add stitches; if it ruffles, leave some out.',
+      look: `${plural(ends, 'stitch', 'stitches')}. The base lies flat and is about ${wordText(`{mm:${Math.round(2 * piece.reach(row))}}`, schools)} wide.`,
+      repair: 'If it cups, use a larger hook. If it ruffles, use a smaller hook. Then start the base again.',
     };
   if (kind === 'round')
     return {
-      look: `Count ${ends}; a joining stitch is not counted. Does the thing fit in so far?`,
-      repair: 'Take back to the round that lost or gained a stitch.',
+      look: `${plural(ends, 'stitch', 'stitches')} (do not count a joining slip stitch). The item goes in.`,
+      repair: `If the count is off, pull out to the round with the mistake. If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
     };
   return {
-    look: `Count ${ends}. Two rows make a ridge: ${plural(row, 'row')} from the chain?`,
-    repair: 'A stitch too few is usually the last one of a row missed; take back to the row that lost it.',
+    look: `${plural(ends, 'stitch', 'stitches')}, ${plural(row, 'row')} from the chain${piece.fabric.stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
+    repair:
+      'If a stitch is missing, look at the ends of the rows first: the last stitch is easily overlooked. Pull out the rows down to the mistake and work them again.',
   };
 }
 

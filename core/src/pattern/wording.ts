@@ -1,5 +1,5 @@
 import type { GroupPart, Instruction, Place } from '../fabric';
-import { formatNumber, plural } from '../units';
+import { formatNumber, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term } from './terms';
 
@@ -10,19 +10,64 @@ type Terms = Schools['terms'];
  * what the referee works, so the words and the counts cannot part.
  */
 export function wordRow(instructions: readonly Instruction[], { terms }: Pick<Schools, 'terms'>): string {
-  const said = wordList(instructions, terms);
+  const said = wordCourse(merged(instructions), terms).join(', ');
   return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
 }
 
+/** A course's own beginnings and ends, which are said otherwise than what stands in its middle. */
+function wordCourse(instructions: readonly Instruction[], terms: Terms): string[] {
+  const [first, second, ...rest] = instructions;
+  if (first?.do === 'skip' && first.into === 'chain' && second?.do === 'work' && second.into === 'chain')
+    return [fromTheHook(first, second, terms), ...rest.map((one) => wordInstruction(one, terms))];
+  const last = instructions.at(-1);
+  const counted = first?.do === 'turning-chain' && first.counts;
+  if (!counted || last?.do !== 'work' || last.into !== 'stitch')
+    return instructions.map((one) => wordInstruction(one, terms));
+  return [...instructions.slice(0, -1).map((one) => wordInstruction(one, terms)), ontoTheChain(last, terms)];
+}
+
+/** The first stitches upon a chain, counted from the hook as makers do. */
+function fromTheHook(
+  skipped: Extract<Instruction, { do: 'skip' }>,
+  { stitch, times }: Extract<Instruction, { do: 'work' }>,
+  terms: Terms,
+): string {
+  const counts = skipped.counts
+    ? ` (the ${plural(skipped.times, `${terms === 'US' ? 'skipped' : 'missed'} chain`)} ${skipped.times === 1 ? 'counts' : 'count'} as the first stitch)`
+    : '';
+  const others = times > 1 ? ` and in ${each(times - 1, 'chain')}` : '';
+  return `${term(stitch, terms)} in the ${nth(skipped.times + 1)} chain from the hook${counts}${others}`;
+}
+
+/** The last stitch of a row upon one that began with a counted chain goes into that chain's top. */
+function ontoTheChain({ stitch, times, into }: Extract<Instruction, { do: 'work' }>, terms: Terms): string {
+  const top = 'in the top of the turning chain';
+  return times > 1 ? `${term(stitch, terms)} in ${each(times - 1, into)} and ${top}` : `${term(stitch, terms)} ${top}`;
+}
+
+/** Equal neighbours are one instruction. */
+function merged(instructions: readonly Instruction[]): Instruction[] {
+  const list: Instruction[] = [];
+  for (const one of instructions) {
+    const before = list.at(-1);
+    if (one.do === 'work' && before?.do === 'work' && before.stitch === one.stitch && before.into === one.into)
+      list[list.length - 1] = { ...one, times: before.times + one.times };
+    else list.push(one);
+  }
+  return list;
+}
+
 function wordList(instructions: readonly Instruction[], terms: Terms): string {
-  return instructions.map((instruction) => wordInstruction(instruction, terms)).join(', ');
+  return merged(instructions)
+    .map((instruction) => wordInstruction(instruction, terms))
+    .join(', ');
 }
 
 /** One instruction in words, to stand within a sentence. */
 export function wordInstruction(one: Instruction, terms: Terms): string {
   switch (one.do) {
     case 'turning-chain':
-      return `chain ${one.chains} (${one.counts ? 'counts as a stitch' : 'not a stitch'})`;
+      return `chain ${one.chains} (${one.counts ? 'counts as a stitch' : 'does not count as a stitch'})`;
     case 'skip':
       return `${term('skip', terms)} ${plural(one.times, place(one.into, 1), place(one.into, 2))}${one.counts ? ' (they count as a stitch)' : ''}`;
     case 'work':
@@ -34,11 +79,11 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
     case 'group':
       return group(one, terms);
     case 'together':
-      return `${term(one.stitch, terms)} the next ${one.over} together${one.times > 1 ? `, ${one.times} times` : ''}`;
+      return `${term(one.stitch, terms)} ${one.over} together${one.times > 1 ? ` ${one.times} times` : ''}`;
     case 'chain':
       return `chain ${one.chains}`;
     case 'crossed':
-      return `(${term('skip', terms)} 1, ${term(one.stitch, terms)} in the next, ${term(one.stitch, terms)} in the one ${terms === 'US' ? 'skipped' : 'missed'}) ${timesWord(one.times)}`;
+      return `[${term('skip', terms)} 1, ${term(one.stitch, terms)} in the next, ${term(one.stitch, terms)} in the one ${terms === 'US' ? 'skipped' : 'missed'}] ${timesWord(one.times)}`;
     case 'wrapped':
       return `${term(one.stitch, terms)} round the post of the one just made`;
     case 'loop':
@@ -46,15 +91,15 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
         ? `chain ${one.chains} for the loop and ${term('slip', terms)} into the stitch just made`
         : `chain ${one.chains} for the loop`;
     case 'other-side':
-      return 'go round the end and on along the other side of the chain';
+      return 'rotate (do not turn over) and work along the other side of the foundation chain';
     case 'join':
-      return `${term('slip', terms)} into the first stitch to join`;
+      return `join with ${withArticle(term('slip', terms))} to the first stitch`;
     case 'leave':
-      return `leave the last ${plural(one.times, 'stitch', 'stitches')} for later`;
+      return `leave the remaining ${plural(one.times, 'stitch', 'stitches')} unworked`;
     case 'own-row':
       return `row ${one.row} of ${one.name} over ${plural(one.stitches, place(one.into, 1), place(one.into, 2))}`;
     case 'repeat':
-      return `(${wordList(one.of, terms)}) ${timesWord(one.times)}`;
+      return `[${wordList(one.of, terms)}] ${timesWord(one.times)}`;
   }
 }
 

@@ -84,7 +84,7 @@ describe('a ring tube', () => {
       rows: 32,
       foundation: { kind: 'joined-chain', count: 38, edge: 'closed' },
     });
-    expect(worked.steps.at(0)!.text).toMatch(/Chain 38. Join to a ring.*not twisted/);
+    expect(worked.steps.at(0)!.text).toMatch(/Chain 38. Being careful not to twist the chain, join/);
     expect(worked.steps.find(({ id }) => id === 'close-bottom')!.text).toMatch(/19 stitches from side to side/);
   });
 
@@ -274,7 +274,7 @@ describe('a layered belt pouch', () => {
     expect(worked.pieces[2]!.rows / worked.pieces[1]!.rows).toBeCloseTo(0.75, 1);
     // 40 + 12 + 11.3
     expect(worked.pieces[3]!.rows).toBe(13);
-    expect(worked.steps.find(({ id }) => id === 'sew-round')!.text).toMatch(/all 3 layers at once/);
+    expect(worked.steps.find(({ id }) => id === 'sew-round')!.text).toMatch(/through all 3 layers, down the left side/);
   });
 
   it('warns of more layers than fold, with a repair', () => {

@@ -64,7 +64,7 @@ function build(context: ShapeContext): Built {
       ],
       edge: 'seam',
       notes: ([first]) => ({
-        [first!.to]: markBothEnds('the pouch ends here, the turn begins.'),
+        [first!.to]: markBothEnds('. The back ends here; the top fold starts with the next row.'),
       }),
     },
     context,
@@ -302,7 +302,7 @@ function views(context: ShapeContext, back: Piece, pockets: readonly Piece[], lo
   const pocket = pockets[0]!;
   const [, turn, flap] = back.sections;
   const up = pocket.height.value - bottomGive(thing.depth, fabric.thickness).value;
-  const down = Math.max(1, Math.min(up, turn!.mm + flap!.mm - flapTurn(thing.depth, fabric.thickness).value));
+  const down = Math.min(up, Math.max(1, turn!.mm + flap!.mm - flapTurn(thing.depth, fabric.thickness).value));
   const front = (role: ClothRole, rows: number, h: number) =>
     panel({ role, label: role, sub: `${rows} rows`, w: width, h, rows, stitches });
   const list = [back, ...pockets, ...(loop ? [loop] : [])].map(({ name, summary }) => `${name}: ${summary}`).join('. ');

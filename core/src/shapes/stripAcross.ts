@@ -146,9 +146,10 @@ function bordered(width: Mm, edging: Mm): Mm {
 
 function markers(sections: readonly RowSpan[]): Record<number, string> {
   const notes: Record<number, string> = {
-    [sections[0]!.to]: markBothEnds('the bottom fold.'),
+    [sections[0]!.to]: markBothEnds(' (bottom fold).'),
   };
-  if (sections.length > 2) notes[sections[1]!.to] = markBothEnds('the back ends here, the turn begins.');
+  if (sections.length > 2)
+    notes[sections[1]!.to] = markBothEnds('. The back ends here; the top fold starts with the next row.');
   return notes;
 }
 
@@ -228,7 +229,7 @@ function foldedHeights({ thing, fabric }: ShapeContext, piece: Piece): { top: nu
   const frontUp = front!.mm - give;
   if (!turn || !flap) return { top: Math.max(up, frontUp), front: frontUp };
   const down = turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value;
-  return { top: up, front: frontUp, flap: Math.max(1, Math.min(up, down)) };
+  return { top: up, front: frontUp, flap: Math.min(up, Math.max(1, down)) };
 }
 
 function foldedView(context: ShapeContext, piece: Piece): View {

@@ -239,7 +239,7 @@ function views(context: ShapeContext, piece: Piece): View[] {
   const top = (flap ? back! : front!).mm - give;
   const down =
     flap && turn
-      ? Math.max(1, Math.min(top, turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value))
+      ? Math.min(top, Math.max(1, turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value))
       : undefined;
   const upright = { w: height, rows, stacked: 'x' as const };
   const folded: Part[] = [

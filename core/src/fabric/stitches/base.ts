@@ -80,7 +80,8 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     skipped: { plain: 1, counting: 1 },
     neverCounts: true,
     edgesOnly: true,
-    symbol: CROSS,
+    // a cross over a line
+    symbol: (x, y, w, h) => `${CROSS(x, y, w, h)}M${x - 0.4 * w} ${y + 0.5 * h}h${0.8 * w}`,
   },
   'half-double': {
     id: 'half-double',

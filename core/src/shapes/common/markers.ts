@@ -1,10 +1,10 @@
-const AT_BOTH_ENDS = 'Hang a marker at each end of this row';
+const AT_BOTH_ENDS = 'Place a stitch marker at each end of this row';
 
 /** The note of a row that ends a section: both its ends are marked. */
-export const markBothEnds = (what: string): string => `${AT_BOTH_ENDS}: ${what}`;
+export const markBothEnds = (what: string): string => `${AT_BOTH_ENDS}${what}`;
 
 /** The note of a first round: its beginning is marked, and the marker goes up with the work. */
-export const MARK_FIRST_STITCH = 'Hang a marker in the first stitch, and move it up as you go.';
+export const MARK_FIRST_STITCH = 'Place a stitch marker in the first stitch. Move it up every round.';
 
 /** How many markers hang in the work by a piece's own notes, all at once: what to have at hand. */
 export function markersIn(notes: Readonly<Record<number, string>>): number {
