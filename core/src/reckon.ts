@@ -1,6 +1,7 @@
 import { cautionsOf, type Caution } from './cautions';
 import {
   byColour,
+  rowColour,
   notionsOf,
   addTallies,
   ONE_SITTING_MINUTES,
@@ -106,7 +107,7 @@ export function reckon(plan: Plan): Worked {
       repair: wordText(one.repair, schools),
     })),
     cautions: cautionsOf(hazardsOf(plan, out, supplies.time.value), plan.setAside),
-    steps: allSteps(pieces, placed, after, schools, told),
+    steps: allSteps(pieces, placed, after, schools, told, plan.fabric.colours),
     views: viewsOf(out),
   };
 }
@@ -251,11 +252,14 @@ function allSteps(
   after: readonly WorkStep[],
   schools: Schools,
   told: ReadonlyMap<Work, Walked>,
+  colours: Plan['fabric']['colours'],
 ): Step[] {
   const steps: Step[] = [];
+  const colourOf = (row: number) => rowColour(colours, row);
   for (const piece of pieces) {
     const replaced = replacedIn(piece, placed);
-    for (const step of pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1)) steps.push(step);
+    for (const step of pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1, colourOf))
+      steps.push(step);
     for (const step of workSteps(afterPiece(after, piece), piece.id, schools, told)) steps.push(step);
   }
   for (const step of workSteps(afterAll(after), pieces[0]!.id, schools, told)) steps.push(step);

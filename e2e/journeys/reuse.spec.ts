@@ -23,7 +23,7 @@ test('the sheet says what the reckoning of the same plan says, in either terms',
   await expect(page.getByText(worked.steps.find(({ row }) => row === piece.rows)!.text)).toBeVisible();
   await expect(page.getByText(worked.steps.find((step) => step.id === 'sew-button')!.text)).toBeVisible();
   await page.getByRole('radio', { name: 'UK', exact: true }).click();
-  await expect(page.getByText(/Miss 1 chain, double crochet in each/)).toBeVisible();
+  await expect(page.getByText(/Double crochet in the 2nd chain from the hook/)).toBeVisible();
   await expect(page.locator('body')).not.toContainText('single crochet');
 });
 

@@ -1,9 +1,11 @@
 import { BUTTON_THICKNESS_MM, slotChains } from '../counts';
 import { chosen, derive, prior } from '../figure';
 import { workBar } from '../things';
-import { formatLength, formatNumber, plural } from '../units';
+import { work, type Instruction } from '../fabric';
+import type { Piece } from '../shapes';
+import { formatLength, formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, lengthOf, plainRows, refuse, smallPiece } from './common';
+import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from './common';
 
 /** Beyond the buttonhole, mm (prior, ours). */
 const BEYOND_MM = 12;
@@ -48,7 +50,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
   return {
     figures: { length, width, hole: slot },
     place: `on the back’s upper edge, a sixth of the way in from each side; ${piece.stitches} stitches, ${piece.rows} rows`,
-    rows: [],
+    rows: holeRows(piece, slot.value),
     pieces: [piece],
     steps: [
       {
@@ -56,7 +58,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
         section: 'closing',
         kind: 'closure',
         phase: 'mouth',
-        text: `In the third row from the end of each tab leave a hole of ${plural(slot.value, 'chain')} at its middle. Sew each tab by its first row to the back’s upper edge, {mm:${formatNumber(x)}} in from the side, going over each seam three times; sew its {mm:${button.value}} button just below, through one layer.`,
+        text: `Sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {mm:${button.value}} button just below each tab, through one layer only.`,
         check: {
           look: 'Over the bar and buttoned, does it hang level?',
           repair: 'Set one button a row higher or lower.',
@@ -88,6 +90,30 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
     })),
     notions: [{ name: 'button', size: `${formatNumber(button.value)} mm`, count: 2 }],
   };
+}
+
+/** The hole lies so many rows from the tab's end (prior, ours). */
+const HOLE_FROM_END = 2;
+
+/** The buttonhole in the tab's own rows: chains over as many stitches, worked into in the next row. */
+function holeRows(piece: Piece, chains: number): Placed['rows'] {
+  const row = piece.rows - HOLE_FROM_END;
+  if (row < 2) return [];
+  const { before, after } = centredOn(piece.stitches, chains);
+  const stitch = piece.fabric.stitch.base;
+  const open: Instruction[] = [
+    work(stitch, before),
+    { do: 'chain', chains, spans: chains, as: 'chains' },
+    { do: 'skip', times: chains, into: 'stitch' },
+    work(stitch, after),
+  ];
+  // turned, it is met from its other end
+  const filled = [work(stitch, after), work(stitch, chains, 'chain'), work(stitch, before)];
+  return [open, filled].map((instructions, index) => ({
+    piece: piece.id,
+    row: row + index,
+    instructions: withStitches(piece.courses[row + index - 1]!, instructions),
+  }));
 }
 
 export const tabs: FittingDefinition = {

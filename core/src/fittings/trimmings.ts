@@ -15,6 +15,28 @@ export function tasselYarn(wraps: Figure<'1'>, length: Figure<'mm'>): Figure<'mm
   );
 }
 
+/** Where a tassel hangs: in words, what it is sewn to, and how far across the front. */
+const TASSEL_AT: Readonly<Record<string, { name: string; place: string; sew: string; x: number }>> = {
+  bottom: {
+    name: 'middle of the bottom',
+    place: 'on the middle of the bottom',
+    sew: 'to the middle of the bottom',
+    x: 0.5,
+  },
+  corner: {
+    name: 'a bottom corner',
+    place: 'on the bottom {side:right} corner',
+    sew: 'to the bottom {side:right} corner',
+    x: 1,
+  },
+  flap: {
+    name: 'middle of the flap’s edge',
+    place: 'on the middle of the flap’s edge',
+    sew: 'to the middle of the flap’s edge',
+    x: 0.5,
+  },
+};
+
 function placeTassel({ built, options, path }: FittingContext): Placed {
   const length = lengthOf(options.lengthMm, 'typed');
   const wraps = chosen(Number(options.wraps), '1', 'typed');
@@ -25,9 +47,12 @@ function placeTassel({ built, options, path }: FittingContext): Placed {
       `A tassel of ${formatNumber(length.value)} mm would hang below twice the piece’s own height. Make it ${formatNumber(2 * face.height)} mm or less.`,
     );
   const yarn = tasselYarn(wraps, length);
+  const where = TASSEL_AT[String(options.at)] ?? TASSEL_AT.bottom!;
+  if (options.at === 'flap' && !built.flap)
+    refuse(`${path}.at`, 'A tassel on the flap’s edge needs a flap. Add a flap, or hang the tassel from the bottom.');
   return {
     figures: { yarn },
-    place: 'on the middle of the flap’s edge, or the end of the cord',
+    place: where.place,
     rows: [],
     steps: [
       {
@@ -35,7 +60,7 @@ function placeTassel({ built, options, path }: FittingContext): Placed {
         section: 'finishing',
         kind: 'finish',
         phase: 'finish',
-        text: `Wrap the yarn ${wraps.value} times round a card {mm:${length.value}} high, tie it at the top, wind it below the head, cut the lower loops, trim. Sew it on.`,
+        text: `Wrap the yarn ${wraps.value} times round a card {mm:${length.value}} high, tie it at the top, wind it below the head, cut the lower loops and trim. Sew it ${where.sew}.`,
         minutes: 8,
       },
     ],
@@ -44,9 +69,9 @@ function placeTassel({ built, options, path }: FittingContext): Placed {
         {
           type: 'line',
           kind: 'cord',
-          x1: face.x + face.width / 2,
+          x1: face.x + where.x * face.width,
           y1: face.y + face.height,
-          x2: face.x + face.width / 2,
+          x2: face.x + where.x * face.width,
           y2: face.y + face.height + Math.min(length.value, 0.25 * face.height),
           label: 'tassel',
         },
@@ -66,6 +91,13 @@ export const tassel: FittingDefinition = {
   options: [
     { key: 'lengthMm', kind: 'length', label: 'Tassel length', min: 15, max: 300, default: 60 },
     { key: 'wraps', kind: 'number', label: 'Wraps', unit: '', whole: true, min: 5, max: 120, default: 25 },
+    {
+      key: 'at',
+      kind: 'choice',
+      label: 'Hangs from',
+      options: Object.entries(TASSEL_AT).map(([id, { name }]) => ({ id, name })),
+      default: 'bottom',
+    },
   ],
   place: placeTassel,
 };

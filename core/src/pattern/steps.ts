@@ -82,6 +82,7 @@ export function pieceSteps(
   schools: Schools,
   replaced: ReadonlyMap<number, Instruction[]>,
   several: boolean,
+  colourOf: (row: number) => string | undefined = () => undefined,
 ): Step[] {
   const words = new Map<Instruction[], string>();
   const wordsOf = (work: Instruction[]) => {
@@ -92,7 +93,9 @@ export function pieceSteps(
     return text;
   };
   const pieceName = several || piece.times > 1 ? `${piece.name}${piece.times > 1 ? ` (make ${piece.times})` : ''}` : '';
-  const steps: Step[] = [foundationStep(piece, pieceName, schools)];
+  const begun = foundationStep(piece, pieceName, schools);
+  const first = colourOf(1);
+  const steps: Step[] = [first ? { ...begun, text: `With ${first}: ${begun.text}` } : begun];
   const skipsFirst = steps[0]!.row === 1;
   // rounds keep their right side outside; turned rows change sides from there on
   let turns = 0;
@@ -111,8 +114,8 @@ export function pieceSteps(
         id: `${piece.id}-${course.kind}-${row}`,
         section: course.section,
         kind: course.kind,
-        text: next?.kind === 'row' && next.turned ? `${wordsOf(work)} Turn.` : wordsOf(work),
-        note: piece.notes[row],
+        text: `${row === 1 || colourOf(row) === colourOf(row - 1) ? '' : `With ${colourOf(row)}: `}${wordsOf(work)}${next?.kind === 'row' && next.turned ? ' Turn.' : ''}`,
+        note: noteOf(piece, course, row, colourOf),
         ends: course.ends,
         side,
         heightMm: piece.reach(row),
@@ -125,6 +128,20 @@ export function pieceSteps(
     );
   });
   return steps;
+}
+
+/** What to do in a row besides: what the piece says of it, and the change to the next row's colour (handbook 4.4). */
+function noteOf(
+  { notes, rows }: Piece,
+  { kind, instructions }: Course,
+  row: number,
+  colourOf: (row: number) => string | undefined,
+): string | undefined {
+  const next = row < rows ? colourOf(row + 1) : undefined;
+  if (next === undefined || next === colourOf(row)) return notes[row];
+  const joined = instructions.some((one) => one.do === 'join');
+  const where = joined ? 'on the joining slip stitch' : `in the last pull-through of this ${kind}`;
+  return [notes[row], `Change to ${next} ${where}.`].filter(Boolean).join(' ');
 }
 
 function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step {

@@ -40,6 +40,12 @@ export function byColour(
   }));
 }
 
+/** The colour of a piece's row, counted from 1: colours follow each other over and over; none where there is one yarn. */
+export function rowColour(colours: FabricSpec['colours'], row: number): string | undefined {
+  if (!colours || colours.length === 0 || row < 1) return undefined;
+  return colourAt(colours, (row - 1) % colours.reduce((sum, { rows }) => sum + rows, 0)).name;
+}
+
 /** The colour of a row, counted from 0 within the cycle. */
 export function colourAt<T extends { rows: number }>(colours: readonly T[], row: number): T {
   let left = row;

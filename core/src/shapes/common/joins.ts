@@ -1,6 +1,7 @@
 import { pickUp } from '../../counts';
 import type { WorkedFabric } from '../../fabric';
 import type { Piece, WorkStep } from '../definition';
+import { nth, type Work } from '../../piece';
 import { plural, type ChoiceField } from '../../units';
 
 /**
@@ -58,6 +59,14 @@ export function alongRowEnds(rows: number, { rowHeight, stitchWidth }: WorkedFab
   return `${stitches} stitches along ${rows} row ends (${even})`;
 }
 
+/** The others of a piece that is made several times. */
+function othersAlike(id: string, times: number): Work[] {
+  return Array.from({ length: times - 1 }, (_, index) => {
+    const as = nth(id, index + 2);
+    return { do: 'again', piece: id, as, works: [{ do: 'make', piece: as }, { do: 'fasten-off' }] };
+  });
+}
+
 /** The end of a piece: nothing is begun while its loop is open. */
 export function pieceEnd({ id, times }: Pick<Piece, 'id' | 'times'>): WorkStep {
   return {
@@ -66,7 +75,7 @@ export function pieceEnd({ id, times }: Pick<Piece, 'id' | 'times'>): WorkStep {
     kind: 'assembly',
     phase: 'open',
     after: id,
-    does: [{ do: 'fasten-off' }],
+    does: [{ do: 'fasten-off' }, ...othersAlike(id, times)],
     ...(times > 1 ? { text: `Make ${plural(times, 'of it', 'of them')} in all, each alike.` } : {}),
     minutes: times,
   };

@@ -1,0 +1,82 @@
+import { TERN_POINT } from '../demo';
+import { reckon } from '../reckon';
+import type { Plan } from '../plan';
+import { rhythm } from './wording';
+
+const PHONE_POUCH = Object.values(TERN_POINT.plans)[0]!;
+
+const steps = (more: Partial<Plan>) => reckon({ ...PHONE_POUCH, ...more }).steps;
+const textOf = (more: Partial<Plan>, id: string) => steps(more).find((step) => step.id === id)!.text;
+
+describe('stripes', () => {
+  const colours = [
+    { name: 'sand', rows: 4 },
+    { name: 'kelp', rows: 2 },
+  ];
+  const striped = { fabric: { ...PHONE_POUCH.fabric, colours } };
+
+  it('begin with the first colour, and every change is told where it happens', () => {
+    expect(textOf(striped, 'body-foundation')).toMatch(/^With sand: Chain/);
+    const rows = steps(striped).filter(({ kind }) => kind === 'row');
+    rows.forEach(({ text, note, row }, index) => {
+      const at = (row! - 1) % 6;
+      const isLast = index === rows.length - 1;
+      expect([row, text.startsWith('With '), /Change to/.test(note ?? '')]).toEqual([
+        row,
+        row! > 1 && (at === 0 || at === 4),
+        !isLast && (at === 3 || at === 5),
+      ]);
+    });
+    expect(rows[3]!.note).toBe('Change to kelp in the last pull-through of this row.');
+  });
+
+  it('are not spoken of where there is one yarn', () => {
+    expect(steps({}).some(({ text, note }) => /^With |Change to/.test(text + (note ?? '')))).toBe(false);
+  });
+
+  it('change on the join of a joined round', () => {
+    const tube = { ...striped, shape: { kind: 'ring-tube' }, fittings: [], schools: { rounds: 'joined' as const } };
+    expect(steps(tube).find(({ row }) => row === 4)!.note).toMatch(/Change to kelp on the joining slip stitch\./);
+  });
+});
+
+describe('what is made for a fitting', () => {
+  const bar = { carrier: { kind: 'bar' as const, diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 } } };
+
+  it('has a tab’s buttonhole in its rows, is fastened off, and is made as often as it is needed', () => {
+    const tabbed = { ...bar, fittings: [{ kind: 'tabs' }] };
+    const rows = steps(tabbed).filter(({ piece, kind }) => piece === 'tab' && kind === 'row');
+    const hole = rows.at(-3)!;
+    expect(hole.text).toMatch(/, chain (\d+), skip \1 stitches, /);
+    expect(rows.at(-2)!.text).toMatch(/ chains, single crochet in /);
+    expect(textOf(tabbed, 'fasten-off-tab')).toBe('Fasten off. Make 2 of them in all, each alike.');
+    expect(textOf(tabbed, 'sew-tabs')).not.toMatch(/hole/);
+  });
+
+  it('hangs a tassel where it is wanted, and refuses a flap’s edge that is not there', () => {
+    const tassel = (at: string, fittings: object[] = []) =>
+      ({ fittings: [...fittings, { kind: 'tassel', at }] }) as Partial<Plan>;
+    expect(textOf(tassel('corner'), 'make-tassel')).toMatch(/Sew it to the bottom right corner\.$/);
+    expect(textOf(tassel('flap', [{ kind: 'flap' }]), 'make-tassel')).toMatch(/middle of the flap’s edge\.$/);
+    expect(() => steps(tassel('flap'))).toThrow(/needs a flap/);
+  });
+});
+
+describe('row ends shared out', () => {
+  it('say how, in words that come to just as many', () => {
+    expect(textOf({}, 'join-sides')).toMatch(/30 single crochet along 35 row ends \(skip every 7th\)/);
+  });
+
+  it.each([
+    [35, 35, '1 in each'],
+    [30, 35, 'skip every 7th'],
+    [43, 49, 'skip every 8th'],
+    [22, 19, '2 in every 6th, 1 in each other'],
+    [16, 35, 'about 1 in every 2nd'],
+    [40, 12, 'about 3.3 in each'],
+  ])('%i stitches along %i: %s', (stitches, places, words) => {
+    expect(rhythm(stitches, places)).toBe(words);
+    const every = /^skip every (\d+)/.exec(words);
+    if (every) expect(places - Math.floor(places / Number(every[1]))).toBe(stitches);
+  });
+});
