@@ -66,7 +66,7 @@ function place(context: FittingContext): Placed {
   const rounds = Number(options.rounds);
   const face = frontOf(built);
   if (built.rim === 'bordered') refuse(`${path}.kind`, BORDERED);
-  const border = built.rim && rimBorder(built.rim, kind, rounds);
+  const border = built.rim && rimBorder(built.rim(), kind, rounds);
   const count = border ? borderCount(border) : mouthCount(built, kind, fabric);
   const n = chosen(count, 'stitches', 'around the mouth');
   const deep: Figure<'mm'> = derive(

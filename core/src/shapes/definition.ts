@@ -138,7 +138,7 @@ export interface Built {
   mouth?: MouthPlace;
   assembly: WorkStep[];
   /** The way around the opening of the finished piece, for what is worked on it. */
-  rim?: readonly Stretch[] | 'bordered';
+  rim?: (() => readonly Stretch[]) | 'bordered';
   views: View[];
   advice: Advice[];
 }

@@ -157,7 +157,7 @@ function assembly({ fabric, options: given }: ShapeContext, piece: Piece): Pick<
     },
     ...inThirds(given, piece),
   ];
-  return { assembly, rim: panelsRim(panels, open) };
+  return { assembly, rim: () => panelsRim(panels, open) };
 }
 
 /** Two folds of what is carried in thirds, once it is filled. */

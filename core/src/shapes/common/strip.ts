@@ -143,7 +143,7 @@ export function stripWork({ first = [], look, by, ...given }: StripWork): Pick<B
   const bordered = given.pass === 'around' && crocheted(given.join);
   return {
     assembly: [...first, pieceEnd(given.strip.piece), foldStep(fold, look, by), ...joins],
-    rim: bordered ? 'bordered' : rimOf(given.strip, given.edging),
+    rim: bordered ? 'bordered' : () => rimOf(given.strip, given.edging),
   };
 }
 

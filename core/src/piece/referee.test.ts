@@ -4,7 +4,7 @@ import { anyPlanOf } from '../shapes/fixtures/anyPlan';
 import { reckon, stepsAfter, allPieces, workOf } from '../reckon';
 import { workOut } from '../workOut';
 import type { Plan } from '../plan';
-import { borderCount, placesIn, walk, type Border, type Piece, type Stretch, type Work } from './index';
+import { borderCount, placesIn, workFaults, type Border, type Piece, type Stretch, type Work } from './index';
 
 /** Shapes whose whole work is data. */
 const SHAPES = ['strip-across', 'strip-along', 'two-panels', 'layered', 'packet'];
@@ -66,7 +66,7 @@ describe('the work of every strip and panel', () => {
     fc.assert(
       fc.property(anyWork, (plan) => {
         const { works, pieces } = workedOrSkipped(plan);
-        expect(walk(works, pieces)).toEqual([]);
+        expect(workFaults(works, pieces)).toEqual([]);
       }),
       { numRuns: 150 },
     );
@@ -157,7 +157,7 @@ it('what is told wrongly is refused, 95 times in 100', () => {
       fc.pre(wrong !== undefined);
       told += 1;
       // row ends take any count of stitches: how many is the law's to say, and is held where it is told
-      if (walk(wrong!, pieces).length === 0) survivors.set(name, (survivors.get(name) ?? 0) + 1);
+      if (workFaults(wrong!, pieces).length === 0) survivors.set(name, (survivors.get(name) ?? 0) + 1);
     }),
     { numRuns: 400 },
   );
@@ -172,7 +172,8 @@ it('what is told wrongly is refused, 95 times in 100', () => {
 
 describe('a hand', () => {
   const plan = (shape: object) => workedOrSkipped({ ...PHONE, shape: { kind: 'strip-across', ...shape } } as Plan);
-  const says = (works: readonly Work[], pieces: readonly Piece[]) => walk(works, pieces).map((fault) => fault.says);
+  const says = (works: readonly Work[], pieces: readonly Piece[]) =>
+    workFaults(works, pieces).map((fault) => fault.says);
 
   it('that is sent elsewhere while its loop is open is told where it is', () => {
     const { works, pieces } = plan({ edging: 1 });

@@ -1,0 +1,184 @@
+import { backwards, pickedUp, placesIn, pointsOf, type Span } from './edge';
+import type { Piece } from './piece';
+import { nth, Walk } from './walk';
+import type { Border, Fold, Seam, Stretch, Work } from './work';
+
+/** A step that cannot be done as it is told. */
+export interface WorkFault {
+  work: Work['do'];
+  says: string;
+}
+
+/**
+ * What of work cannot be done as it is told: a border that begins where the hook is not, runs along places that are not
+ * there or are covered already, does not hang together, or joins edges that differ in count or do not lie on each other; a
+ * loop left open; an edge left unjoined; a piece never made (handbook 4.4).
+ *
+ * @param pieces those the work speaks of
+ * @returns a line for each fault, empty where it can be done
+ */
+export function workFaults(works: readonly Work[], pieces: readonly Piece[]): WorkFault[] {
+  const referee = new Referee(pieces);
+  referee.go(works);
+  referee.end();
+  return referee.faults;
+}
+
+class Referee extends Walk {
+  readonly faults: WorkFault[] = [];
+  /** The point the loop hangs at. */
+  private at: string | undefined;
+  private readonly made = new Set<string>();
+  private readonly covered: Span[] = [];
+  /** Those of them that were worked or sewn through several layers. */
+  private readonly joined: Span[] = [];
+  private readonly folds: Fold[] = [];
+  /** Points that have come to lie on each other, by any name of theirs. */
+  private readonly together = new Map<string, string>();
+
+  constructor(pieces: readonly Piece[]) {
+    super(pieces, () => undefined);
+  }
+
+  end(): void {
+    if (this.hand.live) this.fault('fasten-off', 'the last loop is left open');
+    for (const lay of this.folds.flatMap(({ lays }) => lays))
+      if (!this.joinedWhole(lay)) this.fault('fold', `${lay[0].piece}:${lay[0].edge} is not joined all along`);
+    for (const { id, times } of this.pieces.values())
+      for (let one = 1; one <= times; one += 1)
+        if (!this.made.has(nth(id, one))) this.fault('make', `${nth(id, one)} is never made`);
+  }
+
+  private fault(work: Work['do'], says: string): void {
+    this.faults.push({ work, says });
+  }
+
+  protected override make(id: string): void {
+    const piece = this.pieceOf(id);
+    if (!piece) return this.fault('make', `there is no ${id}`);
+    if (this.hand.live) this.fault('make', `${id} is begun before the loop is fastened off`);
+    if (this.made.has(id)) this.fault('make', `${id} is made twice`);
+    this.made.add(id);
+    super.make(id);
+    // the first row goes from right to left, and each turn sends the hook back
+    this.at = `${id}:${piece.rows % 2 === 1 ? 'left' : 'right'}:${piece.rows}`;
+  }
+
+  protected override fastenOff(): void {
+    if (!this.hand.live) this.fault('fasten-off', 'there is no loop to fasten off');
+    super.fastenOff();
+  }
+
+  /** A fold lays edges on each other, and with them the points they end at. */
+  protected override fold(fold: Fold): void {
+    if (this.folds.some(({ id }) => id === fold.id)) this.fault('fold', `${fold.id} is folded already`);
+    for (const [a, b] of fold.lays) {
+      const ends = this.pointsIn(a);
+      const [first, last] = this.pointsIn(b);
+      // one place alone has no way it runs: it meets the other where they share a point
+      const turned = placesIn(b) === 1 && (first === ends[1] || last === ends[0]);
+      (turned ? [last, first] : [first, last]).forEach((point, end) => {
+        if (point !== ends[end]) this.together.set(point, ends[end]!);
+      });
+    }
+    this.folds.push(fold);
+  }
+
+  protected override border(work: Border): void {
+    const starts = work.path[0]!.spans.flatMap((span) => this.pointsIn(span));
+    if (this.hand.live && !starts.includes(this.at!))
+      this.fault('border', `${work.id} begins at ${starts[0]}, and the hook is at ${this.at}`);
+    let at: readonly string[] = this.hand.live ? [this.at!] : starts;
+    for (const stretch of work.path) {
+      this.checkStretch(work, stretch);
+      at = this.onward(work, stretch, at);
+      this.cover(stretch.spans);
+    }
+    if (work.closed && !at.some((point) => starts.includes(point)))
+      this.fault('border', `${work.id} does not come round to where it began`);
+    super.border(work);
+    this.at = work.closed ? starts[0] : at[0];
+  }
+
+  /** The points a stretch leads to from where the hook is. */
+  private onward({ id }: Border, { spans, name }: Stretch, at: readonly string[]): string[] {
+    const ends = spans.map((span) => this.pointsIn(span));
+    const near = [0, 1].find((end) => ends.some((pair) => at.includes(pair[end]!)));
+    if (near === undefined) this.fault('border', `${id} leaps to ${name}`);
+    // where several layers are worked through, all are reached; one place alone has no way it runs
+    const alone = placesIn(spans[0]) === 1;
+    return ends.flatMap((pair) => (alone ? pair : [pair[near === 1 ? 0 : 1]]));
+  }
+
+  private checkStretch({ id }: Border, { spans, stitches, corner, name }: Stretch): void {
+    const says = (what: string) => this.fault('border', `${id}, ${name}: ${what}`);
+    for (const span of spans) {
+      const edge = this.edgeAt(span);
+      if (!edge) return says(`there is no ${span.piece}:${span.edge}`);
+      if (Math.min(span.from, span.to) < 1 || Math.max(span.from, span.to) > edge.count)
+        says(`${span.edge} has ${edge.count} places, not ${Math.max(span.from, span.to)}`);
+      if (corner && placesIn(span) !== 1) says('a corner is one place');
+      const along = pickedUp(edge, placesIn(span), this.widthAt(span));
+      if (!corner && stitches !== along)
+        says(`${stitches} stitches along ${placesIn(span)} places, where ${along} lie flat`);
+      if (this.covered.some((other) => overlaps(other, span))) says(`${span.edge} is covered already`);
+    }
+    const [a, ...others] = spans;
+    for (const b of others) {
+      if (placesIn(a) !== placesIn(b)) says(`${placesIn(a)} places on one side and ${placesIn(b)} on the other`);
+      if (!spans.some((other) => this.liesOn(other, b))) says('the edges do not lie on each other');
+    }
+  }
+
+  protected override seam({ spans }: Seam): void {
+    const [first, ...others] = spans;
+    for (const span of spans) {
+      if (!this.edgeAt(span)) return this.fault('seam', `there is no ${span.piece}:${span.edge}`);
+      if (this.covered.some((other) => overlaps(other, span))) this.fault('seam', `${span.edge} is covered already`);
+    }
+    for (const other of others) {
+      if (placesIn(first) !== placesIn(other))
+        this.fault('seam', `${placesIn(first)} places on one side, ${placesIn(other)} on the other`);
+      if (!spans.some((one) => this.liesOn(one, other) || this.liesOn(backwards(one), backwards(other))))
+        this.fault('seam', 'the edges do not lie on each other');
+    }
+    this.cover(spans);
+  }
+
+  private cover(spans: readonly Span[]): void {
+    this.covered.push(...spans);
+    if (spans.length > 1) this.joined.push(...spans);
+  }
+
+  /** Whether every place of two edges that lie on each other is joined. */
+  private joinedWhole(lay: readonly [Span, Span]): boolean {
+    return lay.every((span) => {
+      const along = this.joined.filter((other) => overlaps(other, span));
+      return along.reduce((sum, other) => sum + placesIn(other), 0) >= placesIn(span);
+    });
+  }
+
+  private pointsIn(span: Span): readonly [string, string] {
+    const [first, last] = pointsOf(span, (edge) => this.edgeAt({ ...span, edge })?.count ?? 0);
+    return [this.together.get(first) ?? first, this.together.get(last) ?? last];
+  }
+
+  /** Whether one span lies on another, place on place, by a fold that has been made. */
+  private liesOn(a: Span, b: Span): boolean {
+    return this.folds.some(({ lays }) => lays.some(([p, q]) => maps(p, q, a, b) || maps(q, p, a, b)));
+  }
+}
+
+function overlaps(a: Span, b: Span): boolean {
+  if (a.piece !== b.piece || a.edge !== b.edge) return false;
+  const from = Math.max(Math.min(a.from, a.to), Math.min(b.from, b.to));
+  return from <= Math.min(Math.max(a.from, a.to), Math.max(b.from, b.to));
+}
+
+function maps(on: Span, under: Span, a: Span, b: Span): boolean {
+  if (a.piece !== on.piece || a.edge !== on.edge || b.piece !== under.piece || b.edge !== under.edge) return false;
+  return [[a.from, b.from] as const, [a.to, b.to] as const].every(([at, to]) => {
+    const step = (at - on.from) * Math.sign(on.to - on.from || 1);
+    return step >= 0 && step < placesIn(on) && under.from + step * Math.sign(under.to - under.from || 1) === to;
+  });
+}
