@@ -260,7 +260,11 @@ function allSteps(
     const replaced = replacedIn(piece, placed);
     for (const step of pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1, colourOf))
       steps.push(step);
-    for (const step of workSteps(afterPiece(after, piece), piece.id, schools, told)) steps.push(step);
+    for (const step of workSteps(afterPiece(after, piece), piece.id, schools, told)) {
+      // what ends a piece is told where its rows end, not among what joins it
+      const { pieceName, section } = steps.at(-1)!;
+      steps.push({ ...step, pieceName, section: step.section === 'joining' ? section : step.section });
+    }
   }
   for (const step of workSteps(afterAll(after), pieces[0]!.id, schools, told)) steps.push(step);
   return steps;

@@ -188,19 +188,14 @@ function Glance({ progress, title }: { progress: Progress; title: string }) {
 
 function where(step: Step): string {
   if (step.row) return `${courseWord(step)} ${step.row} of ${step.of}`;
-  return step.kind === 'foundation' ? 'Foundation chain' : (SECTION_NAMES[step.section] ?? step.section);
+  if (step.kind === 'foundation') return 'Foundation chain';
+  return sectionWord(step.section).replace(/^./, (letter) => letter.toUpperCase());
 }
-
-const SECTION_NAMES: Readonly<Record<string, string>> = {
-  joining: 'Joining',
-  closing: 'Closing',
-  finishing: 'Finishing',
-};
 
 function around({ row, section, side, kind, pieceName }: Step): string {
   const piece = pieceName ? `${pieceName}: ` : '';
   if (row) return `${piece}${sectionWord(section)}, ${side} side facing`;
-  return kind === 'foundation' ? `${piece}to start with` : 'finishing';
+  return kind === 'foundation' ? `${piece}to start with` : `${piece}finishing`;
 }
 
 /** What is joined, cut or sewn cannot be done again: its check comes before it, a row's after it. */

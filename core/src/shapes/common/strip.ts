@@ -116,7 +116,7 @@ export const endName = ({ sections }: Piece): string =>
 export function edgedFirst(piece: string, border: Border): WorkStep {
   return {
     id: border.id,
-    section: 'joining',
+    section: 'edging',
     kind: 'assembly',
     phase: 'open',
     after: piece,
