@@ -70,10 +70,16 @@ export function borderCount(border: Border): number {
 
 /** The way as each course meets it: of a corner the middle stitch is the next one's corner, the others lie along. */
 function pathsOf(border: Border): Stretch[][] {
+  const before = known.get(border);
+  if (before) return before;
   const paths: Stretch[][] = [[...border.path]];
   for (let course = 1; course < border.courses; course += 1) paths.push(grown(paths.at(-1)!, border, course));
+  known.set(border, paths);
   return paths;
 }
+
+/** A border is asked for its ways by words, tally and edges alike, and never changes. */
+const known = new WeakMap<Border, Stretch[][]>();
 
 function grown(path: readonly Stretch[], border: Border, course: number): Stretch[] {
   const beside = Math.floor((KINDS[kindOf(border, course)].corner - 1) / 2);
