@@ -69,13 +69,16 @@ function place(context: FittingContext): Placed {
     (v) => v.edge + v.loop / 2,
   );
   refuseLow(below.value + diameter.value / 2, flap, path);
-  const row = Math.max(1, Math.round((below.value - flap.borderMm) / fabric.rowHeight.value));
+  // on a strip worked sideways stitches count down the front, and rows across it
+  const [down, across] = flap.edge === 'left' ? (['stitch', 'row'] as const) : (['row', 'stitch'] as const);
+  const pitch = down === 'row' ? fabric.rowHeight : fabric.stitchWidth;
+  const place = Math.max(1, Math.round((below.value - flap.borderMm) / pitch.value));
   const piece = built.pieces.find((p) => p.id === flap.piece)!;
   const last = piece.courses[flap.row - 1]!.instructions;
-  const inRow = takesLoop(last, flap.stitches);
+  const inRow = down === 'row' && takesLoop(last, flap.stitches);
   return {
     figures: { asked: length, chains, length: made, buttonBelowFrontTop: below },
-    place: `middle of the flap’s edge, ${halves(flap.stitches)}; button on the front, {mm:${formatNumber(below.value)}} below its top edge, at row ${row}`,
+    place: `middle of the flap’s edge, ${halves(flap.stitches, across)}; button on the front, {mm:${formatNumber(below.value)}} below its top edge, at ${down} ${place}`,
     rows: inRow ? [{ piece: flap.piece, row: flap.row, instructions: loopRow(last, flap.stitches, chains.value) }] : [],
     ...(flap.edge ? { loop: { piece: flap.piece, edge: flap.edge, chains: chains.value } } : {}),
     steps: [
@@ -87,7 +90,7 @@ function place(context: FittingContext): Placed {
         phase: 'filled',
         minutes: 8,
         reaches: ['the front, through one layer'],
-        text: `Put the thing in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge, about row ${row}, ${middle(flap.stitches)}. Sew it on there, through the front layer only.`,
+        text: `Put the thing in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge, about ${down} ${place}, ${middle(flap.stitches, across)}. Sew it on there, through the front layer only.`,
         check: {
           look: 'Does the needle come out inside the pouch, and not through the back? Does the loop pass over the button and hold?',
           repair: 'Unpick the button and sew it on again with a card slipped inside.',
@@ -177,16 +180,19 @@ export function buttonArea(x: number, below: number, diameter: number): Area {
   return { face: 'front', x: [x - half, x + half], y: [below - half, below + half] };
 }
 
-function halves(stitches: number): string {
-  return stitches % 2 === 1
-    ? `both ends in the middle stitch, ${plural((stitches - 1) / 2, 'stitch', 'stitches')} either side`
-    : `between the two middle stitches, ${stitches / 2} either side`;
+type Across = 'stitch' | 'row';
+const MANY: Readonly<Record<Across, string>> = { stitch: 'stitches', row: 'rows' };
+
+function halves(count: number, across: Across): string {
+  return count % 2 === 1
+    ? `both ends in the middle ${across}, ${plural((count - 1) / 2, across, MANY[across])} either side`
+    : `between the two middle ${MANY[across]}, ${count / 2} either side`;
 }
 
-function middle(stitches: number): string {
-  return stitches % 2 === 1
-    ? `on stitch ${(stitches + 1) / 2}`
-    : `between stitches ${stitches / 2} and ${stitches / 2 + 1}`;
+function middle(count: number, across: Across): string {
+  return count % 2 === 1
+    ? `on ${across} ${(count + 1) / 2}`
+    : `between ${MANY[across]} ${count / 2} and ${count / 2 + 1}`;
 }
 
 function refuseWide(diameter: number, flap: FlapPlace, path: string): void {

@@ -80,3 +80,11 @@ describe('row ends shared out', () => {
     if (every) expect(places - Math.floor(places / Number(every[1]))).toBe(stitches);
   });
 });
+
+it('a button on a strip worked sideways is placed by stitches down and rows across', () => {
+  const plan = { shape: { kind: 'strip-along' }, fittings: [{ kind: 'flap' }, { kind: 'button-loop' }] };
+  const { pieces } = reckon({ ...PHONE_POUCH, ...plan });
+  const text = textOf(plan, 'sew-button');
+  const [, stitch] = /about stitch (\d+), (?:on row|between rows) /.exec(text)!.map(Number);
+  expect(stitch).toBeLessThan(pieces[0]!.sections[0]!.stitches);
+});
