@@ -29,6 +29,3 @@ function simpleRatio(ratio: number): { stitches: number; rows: number } {
   }
   return best;
 }
-
-/** Stitches worked into each outer corner: three; two in a corner of reverse single or of a cluster join (handbook 4.2). */
-export const CORNER = { plain: 3, low: 2 } as const;

@@ -122,7 +122,6 @@ function rimBorder(rim: readonly Stretch[], { id }: Kind, rounds: number): Borde
   return {
     do: 'border',
     id: 'rim',
-    name: 'edging',
     stitch: id,
     courses: rounds,
     path: id === 'reverse' && rounds === 1 ? reversed(rim) : rim,

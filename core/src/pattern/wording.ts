@@ -75,7 +75,7 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
         ? `${one.times} ${term(one.stitch, terms)} ${UNBOUND[one.into]}`
         : `${term(one.stitch, terms)} in ${each(one.times, one.into)}`;
     case 'along':
-      return `${one.times} ${term(one.stitch, terms)} along ${plural(one.over, place(one.into, 1), place(one.into, 2))} (${rhythm(one.times, one.over).replace('skip', term('skip', terms))})`;
+      return `${one.times} ${term(one.stitch, terms)}${one.stitch === 'slip' && one.times > 1 ? 'es' : ''} along ${plural(one.over, place(one.into, 1), place(one.into, 2))} (${rhythm(one.times, one.over).replace('skip', term('skip', terms))})`;
     case 'group':
       return group(one, terms);
     case 'together':

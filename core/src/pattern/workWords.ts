@@ -1,4 +1,13 @@
-import { borderCount, type Border, type BorderPart, type Hand, type Seam, type Walked, type Work } from '../piece';
+import {
+  borderCount,
+  yarnToCut,
+  type Border,
+  type BorderPart,
+  type Hand,
+  type Seam,
+  type Walked,
+  type Work,
+} from '../piece';
 import { plural } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
@@ -66,11 +75,8 @@ const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {
   mattress: 'from the right side, mattress stitch',
 };
 
-/** Lengths to cut are told in whole 50 mm, rounded up. */
-const CUT_STEP_MM = 50;
-
 function wordSeam({ how, through, along, mm, factor }: Seam): string {
   if (along === '') return '';
-  const cut = CUT_STEP_MM * Math.ceil((mm * factor) / CUT_STEP_MM);
+  const cut = yarnToCut(mm * factor);
   return `With about {mm:${cut}} of yarn, ${SEAM_WORDS[how]} ${through} of both layers together along ${along}.`;
 }

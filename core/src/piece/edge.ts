@@ -5,6 +5,9 @@ import type { Piece } from './piece';
 /** The four edges of a rectangle worked in rows, as they lie with its right side up and the last row on top. */
 export type RawEdge = 'foundation' | 'last' | 'left' | 'right';
 
+/** The side of a back that a side of the front lies on, wrong sides together. */
+export const OPPOSITE = { left: 'right', right: 'left' } as const;
+
 /** A line of places along a piece. */
 export interface Edge {
   kind: Extract<Place, 'stitch' | 'chain' | 'row-end'>;

@@ -14,8 +14,6 @@ export interface Walked {
   work: Work;
   before: Hand;
   courses: BorderPart[][];
-  /** Whether it is part of making a piece once more. */
-  again: boolean;
 }
 
 /** The second of two pieces alike has a name of its own. */
@@ -37,7 +35,6 @@ export class Walk {
   protected hand: Hand = { live: false, facing: 'right' };
   protected readonly pieces: ReadonlyMap<string, Piece>;
   private readonly edges = new Map<string, Edge>();
-  private again = false;
 
   constructor(
     pieces: readonly Piece[],
@@ -52,15 +49,12 @@ export class Walk {
 
   private step(work: Work): void {
     const courses = work.do === 'border' ? borderCourses(work, (span) => this.edgeAt(span) ?? NO_EDGE) : [];
-    this.visit({ work, before: this.hand, courses, again: this.again });
+    this.visit({ work, before: this.hand, courses });
     switch (work.do) {
       case 'make':
         return this.make(work.piece);
       case 'again':
-        this.again = true;
-        this.go(work.works);
-        this.again = false;
-        return;
+        return this.go(work.works);
       case 'border':
         return this.border(work);
       case 'seam':

@@ -27,8 +27,7 @@ export interface Border {
   path: readonly Stretch[];
   /** Whether it comes round to where it began. */
   closed: boolean;
-  /** What it is called, and where it begins, in words. */
-  name: string;
+  /** Where it begins, in words. */
   from: string;
 }
 
@@ -44,6 +43,9 @@ export interface Seam {
   through: 'the row ends' | 'the edge loops' | 'the outer edge loops';
   along: string;
 }
+
+/** Yarn to cut for a seam is told in whole 50 mm, rounded up (ours). */
+export const yarnToCut = (mm: number): number => 50 * Math.ceil(mm / 50);
 
 /** A way gone from its other end. */
 export const reversed = (path: readonly Stretch[]): Stretch[] =>

@@ -7,6 +7,7 @@ import type { ClothRole, Part, View } from './drawing';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { acrossFrom, folds, panel, sideBySide, stripParts, uprightFrom } from './common/draw';
 import { flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
+import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { stackFold, stackJoin, stackSeams, type Stack } from './common/layersWork';
 import { closedViews } from './common/panelViews';
@@ -206,10 +207,10 @@ function assembly(
 ): WorkStep[] {
   const join = joinOf(given.join);
   const crochet = crocheted(join);
-  const stack: Stack = { back, pockets, rows: back.sections[0]!.rows };
+  const stack: Stack = { back, pockets };
   const layers = pockets.length + 1;
   const seams = crochet ? [] : stackSeams(stack, join.id === 'mattress' ? 'mattress' : 'whip', join.factor);
-  const yarn = 50 * Math.ceil(seams.reduce((sum, { mm }) => sum + mm * join.factor, 0) / 50);
+  const yarn = yarnToCut(seams.reduce((sum, { mm }) => sum + mm * join.factor, 0));
   return [
     ...[back, ...pockets, ...(loop ? [loop] : [])].map(pieceEnd),
     ...(loop ? [sewLoop(loop, back)] : []),

@@ -6,6 +6,7 @@ import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { cutPouch, folds, panel, uprightFrom } from './common/draw';
 import { wantedRound } from './common/flat';
+import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { foldedPacket, packetFold, packetJoins, packetSeams } from './common/packetWork';
 import { rowPiece } from './common/rowPiece';
@@ -124,7 +125,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
   const meet =
     overlap > 0 ? `overlap by {mm:${overlap}}` : overlap < 0 ? `leave {mm:${-overlap}} between them` : 'meet';
   const seams = crochet ? [] : packetSeams(packet, join.id === 'mattress' ? 'mattress' : 'whip', join.factor);
-  const yarn = 50 * Math.ceil(seams.reduce((sum, { mm }) => sum + (mm * join.factor) / 2, 0) / 50);
+  const yarn = yarnToCut(seams.reduce((sum, { mm }) => sum + (mm * join.factor) / 2, 0));
   const closed = {
     section: 'joining',
     kind: 'assembly',

@@ -96,7 +96,7 @@ describe('joining', () => {
 
   it.each([
     ['single', /through both layers, .*: 30 single crochet/],
-    ['slip', /both layers, .*: 30 slip stitch/],
+    ['slip', /both layers, .*: 30 slip stitches along/],
     ['whip', /whip stitch the row ends of both layers together/],
     ['mattress', /from the right side, mattress stitch the row ends of both layers/],
   ])('is worded for %s', (join, words) => {

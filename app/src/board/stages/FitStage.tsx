@@ -79,7 +79,7 @@ export const fitStage: Stage = {
     if (!worked) return fit.name;
     const ease = worked.ease.girth.value;
     const share = formatSigned((100 * ease) / worked.thing.girth.value);
-    return `${fit.name}, ${share} % round (${ease > 0 ? '+' : ''}${say.length(ease)})`;
+    return `${fit.name}, ${share} % around (${ease > 0 ? '+' : ''}${say.length(ease).replace('-', '−')})`;
   },
   Body,
 };

@@ -1,5 +1,3 @@
-import { pickUp } from '../../counts';
-import type { WorkedFabric } from '../../fabric';
 import type { Piece, WorkStep } from '../definition';
 import { nth, type Work } from '../../piece';
 import { plural, type ChoiceField } from '../../units';
@@ -49,14 +47,6 @@ export function joinOf(id: unknown): Join {
 /** The stitch of a join that is crocheted; undefined for one that is sewn. */
 export function crocheted({ id }: Join): 'single' | 'slip' | 'reverse' | undefined {
   return id === 'whip' || id === 'mattress' ? undefined : id;
-}
-
-/** "12 stitches along 18 row ends (2 for every 3)", equal on both sides of a join (handbook 4.2). */
-export function alongRowEnds(rows: number, { rowHeight, stitchWidth }: WorkedFabric): string {
-  const { stitches, ratio } = pickUp(rows, rowHeight.value, stitchWidth.value);
-  const even =
-    ratio.stitches === ratio.rows ? 'one for each row end' : `${ratio.stitches} for every ${ratio.rows} row ends`;
-  return `${stitches} stitches along ${rows} row ends (${even})`;
 }
 
 /** The others of a piece that is made several times. */

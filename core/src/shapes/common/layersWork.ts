@@ -1,7 +1,9 @@
 import {
   edgesOf,
+  OPPOSITE,
   pickedUp,
   placesIn,
+  reversed,
   type Border,
   type BorderStitch,
   type Fold,
@@ -11,14 +13,11 @@ import {
 } from '../../piece';
 import type { Piece } from '../definition';
 
-const MIRRORED = { left: 'right', right: 'left' } as const;
-type Side = keyof typeof MIRRORED;
+type Side = keyof typeof OPPOSITE;
 
 /** A back that goes on above them, and pocket pieces before it, the highest first: bottoms level, right sides out. */
 export interface Stack {
   back: Piece;
-  /** Rows of the back that lie behind a pocket. */
-  rows: number;
   pockets: readonly Piece[];
 }
 
@@ -30,7 +29,7 @@ export function stackFold({ back, pockets }: Stack, corners: boolean): Fold {
   const inset = corners ? 0 : 1;
   const lays = pockets.flatMap((pocket): (readonly [Span, Span])[] => [
     ...(['left', 'right'] as const).map(
-      (side) => [span(pocket, side, 1, pocket.rows), span(back, MIRRORED[side], 1, pocket.rows)] as const,
+      (side) => [span(pocket, side, 1, pocket.rows), span(back, OPPOSITE[side], 1, pocket.rows)] as const,
     ),
     [span(pocket, 'foundation', 1 + inset, n - inset), span(back, 'foundation', n - inset, 1 + inset)],
   ]);
@@ -51,7 +50,7 @@ function downSide({ back, pockets }: Stack, side: Side): Stretch[] {
       {
         spans: [
           first,
-          span(back, MIRRORED[side], top, to),
+          span(back, OPPOSITE[side], top, to),
           ...there.slice(1).map((pocket) => span(pocket, side, top, to)),
         ],
         stitches: pickedUp(edgesOf(back)[side], placesIn(first), w),
@@ -78,13 +77,10 @@ function bottom({ back, pockets }: Stack): Stretch[] {
 
 /** Side, bottom and side through all layers, with the pockets towards the maker. */
 function around(stack: Stack): Stretch[] {
-  const up = downSide(stack, 'right')
-    .reverse()
-    .map(({ spans, name, ...stretch }): Stretch => ({
-      ...stretch,
-      spans: spans.map(({ from, to, ...other }) => ({ ...other, from: to, to: from })) as unknown as Stretch['spans'],
-      name: name.replace('down the', 'up the'),
-    }));
+  const up = reversed(downSide(stack, 'right')).map((stretch) => ({
+    ...stretch,
+    name: stretch.name.replace('down the', 'up the'),
+  }));
   return [...downSide(stack, 'left'), ...bottom(stack), ...up].filter(({ stitches }) => stitches > 0);
 }
 
@@ -93,7 +89,6 @@ export function stackJoin(stack: Stack, stitch: BorderStitch): Border {
   return {
     do: 'border',
     id: 'sew-round',
-    name: 'join',
     stitch,
     courses: 1,
     closed: false,

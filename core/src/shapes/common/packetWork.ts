@@ -85,7 +85,6 @@ export function packetJoins(packet: FoldedPacket, stitch: BorderStitch): Border[
   return (['left', 'right'] as const).map((side) => ({
     do: 'border',
     id: `end-${side}`,
-    name: 'join',
     stitch,
     courses: 1,
     closed: false,

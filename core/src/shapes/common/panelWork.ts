@@ -1,6 +1,7 @@
 import {
   backwards,
   nth,
+  OPPOSITE,
   outerEdges,
   placesIn,
   type Border,
@@ -42,8 +43,6 @@ export function secondPanel({ id }: Piece, edging: Border): Work {
   };
 }
 
-const MIRRORED = { left: 'right', right: 'left' } as const;
-
 /**
  * What of the edgings of front and back is joined, wrong sides together, their bottoms level: left lies on right; so many
  * stitches of each side stay open, and a needle goes past the corners.
@@ -56,9 +55,9 @@ export function panelsFold({ piece, side, end }: EdgedPanels, open: number, corn
     to,
   });
   const sides = (['left', 'right'] as const).flatMap((edge): [Span, Span][] => [
-    [at(1, edge, 1, side - open), at(2, MIRRORED[edge], 1, side - open)],
+    [at(1, edge, 1, side - open), at(2, OPPOSITE[edge], 1, side - open)],
     ...(corners
-      ? [[at(1, `foundation-${edge}`, 1, 1), at(2, `foundation-${MIRRORED[edge]}`, 1, 1)] as [Span, Span]]
+      ? [[at(1, `foundation-${edge}`, 1, 1), at(2, `foundation-${OPPOSITE[edge]}`, 1, 1)] as [Span, Span]]
       : []),
   ]);
   return { id: 'panels', lays: [...sides, [at(1, 'foundation', 1, end), at(2, 'foundation', end, 1)]] };
@@ -72,7 +71,7 @@ function threeSides({ piece, side, end }: EdgedPanels, open: number): Stretch[] 
     return { spans: [front, turned ? backwards(back) : back], stitches: placesIn(front), name };
   };
   const corner = (edge: 'left' | 'right'): Stretch => ({
-    ...both(`foundation-${edge}`, `foundation-${MIRRORED[edge]}`, 1, 1, 'corner'),
+    ...both(`foundation-${edge}`, `foundation-${OPPOSITE[edge]}`, 1, 1, 'corner'),
     corner: true,
   });
   const stretches = [
@@ -90,7 +89,6 @@ export function panelsJoin(panels: EdgedPanels, stitch: BorderStitch, open: numb
   return {
     do: 'border',
     id: 'join',
-    name: 'join',
     stitch,
     courses: 1,
     closed: false,

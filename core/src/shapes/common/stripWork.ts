@@ -102,7 +102,6 @@ export function edgingAround(piece: Piece, courses: number): Border {
   return {
     do: 'border',
     id: 'edging',
-    name: 'edging',
     stitch: 'single',
     courses,
     closed: true,
@@ -210,7 +209,6 @@ function eachSide(strip: StripEdges, outline: Outline, stitch: BorderStitch): Bo
     return {
       do: 'border',
       id: `join-${side}`,
-      name: 'join',
       stitch,
       courses: 1,
       closed: false,
@@ -255,7 +253,6 @@ function aroundPass(strip: StripEdges, outline: Outline, stitch: BorderStitch): 
   return {
     do: 'border',
     id: 'around',
-    name: 'join and border',
     stitch,
     courses: 1,
     closed: false,
