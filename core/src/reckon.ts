@@ -1,9 +1,8 @@
 import { cautionsOf, type Caution } from './cautions';
 import {
   byColour,
-  rowColour,
+  coloursOf,
   notionsOf,
-  addTallies,
   ONE_SITTING_MINUTES,
   tallyPieces,
   tallyWork,
@@ -18,10 +17,11 @@ import type { Notion, Placed } from './fittings';
 import { pieceEnd } from './shapes/common/joins';
 import { markersIn } from './shapes/common/markers';
 import { pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
-import { walk, type Walked, type Work } from './piece';
+import { bandsOf, walk, type Walked, type Work } from './piece';
 import type { Plan } from './plan';
 import type { Choice, Phase, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
+import { formatNumber } from './units';
 import { adviceOf, prepare, workOut, workWith, type WorkedOut } from './workOut';
 
 export const WORKED_FORMAT = 'keep-snug.worked/1';
@@ -107,7 +107,7 @@ export function reckon(plan: Plan): Worked {
       repair: wordText(one.repair, schools),
     })),
     cautions: cautionsOf(hazardsOf(plan, out, supplies.time.value), plan.setAside),
-    steps: allSteps(pieces, placed, after, schools, told, plan.fabric.colours),
+    steps: allSteps(pieces, placed, after, schools, told, plan.fabric),
     views: viewsOf(out),
   };
 }
@@ -158,20 +158,21 @@ export function suppliesOf(
   told: ReadonlyMap<Work, Walked> = walkedWork(allPieces(out), after),
 ): Worked['supplies'] {
   const pieces = allPieces(out);
-  const tally = addTallies(tallyPieces(pieces), tallyWork(told.values()));
   const { placed, fabric } = out;
+  const borders = { fabric: fabric.also('single', fabric.worked), colour: undefined, tally: tallyWork(told.values()) };
+  const tallies = [...tallyPieces(pieces), borders];
   const cords = placed.reduce((sum, { yarnMm }) => sum + (yarnMm ?? 0), 0);
-  const yarn = yarnNeed(plan.fabric, fabric, pieces, tally, after, cords);
+  const yarn = yarnNeed(plan.fabric, tallies, pieces, after, cords);
   return {
     yarn,
     byColour: byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value),
-    time: workingTime(tally, fabric, after),
+    time: workingTime(tallies, after),
     notions: notionsOf(plan.fabric, fabric, [
-      ...pieces.flatMap(({ notes, times }) => markersOf(notes, times)),
+      ...pieces.flatMap((piece) => [...markersOf(piece.notes, piece.times), ...hooksOf(piece)]),
       ...after.flatMap(({ notions }) => notions ?? []),
       ...placed.flatMap(({ notions }) => notions ?? []),
     ]),
-    stitches: Object.values(tally).reduce((sum, count) => sum + count, 0),
+    stitches: tallies.reduce((all, { tally }) => all + Object.values(tally).reduce((sum, count) => sum + count, 0), 0),
   };
 }
 
@@ -179,6 +180,12 @@ export function suppliesOf(
 function markersOf(notes: Readonly<Record<number, string>>, times: number): Notion[] {
   const count = markersIn(notes) * times;
   return count > 0 ? [{ name: 'stitch markers', count }] : [];
+}
+
+/** Hooks for bands that are worked on others. */
+function hooksOf(piece: Piece): Notion[] {
+  const sizes = new Set(bandsOf(piece).flatMap(({ hookMm }) => hookMm ?? []));
+  return [...sizes].map((hookMm) => ({ name: 'hook for a band', size: `${formatNumber(hookMm, 2)} mm`, count: 1 }));
 }
 
 function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'] {
@@ -252,11 +259,11 @@ function allSteps(
   after: readonly WorkStep[],
   schools: Schools,
   told: ReadonlyMap<Work, Walked>,
-  colours: Plan['fabric']['colours'],
+  spec: Plan['fabric'],
 ): Step[] {
   const steps: Step[] = [];
-  const colourOf = (row: number) => rowColour(colours, row);
   for (const piece of pieces) {
+    const colourOf = coloursOf(piece, spec);
     const replaced = replacedIn(piece, placed);
     for (const step of pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1, colourOf))
       steps.push(step);

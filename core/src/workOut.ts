@@ -1,4 +1,4 @@
-import { doubtGauge, fitness, swatchAdvice, workFabric, type Duty, type WorkedFabric } from './fabric';
+import { doubtGauge, fitness, swatchAdvice, withBands, workFabric, type Duty, type WorkedFabric } from './fabric';
 import { derive, PlanProblem, type Advice, type PlanFault } from './figure';
 import { workFit, type WorkedFit } from './fit';
 import {
@@ -60,7 +60,8 @@ export function prepare(plan: Plan): Prepared {
   const schools: Schools = { ...DEFAULT_SCHOOLS, ...plan.schools };
   const thing = workThing(plan.thing);
   refuseUnsuited(shape, thing);
-  const fabric = workFabric(plan.fabric, shape.worked, thing.girth);
+  refuse(bandFaults(plan, shape));
+  const fabric = withBands(plan.fabric, workFabric(plan.fabric, shape.worked, thing.girth));
   const fit = workFit(plan.fit, thing, fabric);
   const specs = plan.fittings ?? [];
   const closesFlap = specs.some(({ kind }) => fittingDefinition(kind)!.closesFlap);
@@ -170,6 +171,17 @@ function refuseUnsuited(shape: ShapeDefinition, thing: WorkedThing): void {
   const takes = shape.takes[thing.profile];
   const why = takes === true ? shape.unsuited?.(thing) : takes;
   if (why) refuse([{ path: 'shape.kind', message: why }]);
+}
+
+/** Bands on a shape that is of one stitch throughout. */
+function bandFaults({ fabric: { bands = [] } }: Plan, { name, bands: takes }: ShapeDefinition): PlanFault[] {
+  if (bands.length === 0 || takes) return [];
+  return [
+    {
+      path: 'fabric.bands',
+      message: `“${name}” is worked in one stitch. Remove the bands, or choose a strip, panels or a packet.`,
+    },
+  ];
 }
 
 /** Faults of the fittings taken together: one out of place, twice, or without what it needs. */

@@ -1,3 +1,4 @@
+export * from './bands';
 export * from './bounds';
 export * from './conditions';
 export * from './cumulative';

@@ -1,6 +1,7 @@
 import { chosen, derive, PlanProblem, prior, type Advice, type Figure } from '../figure';
 import type { FieldValues } from '../units';
 import { formatNumber, withArticle } from '../units';
+import type { BandSpec, WorkedBand } from './bands';
 import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPREAD, type Hand } from './estimate';
 import {
   measuredOf,
@@ -29,6 +30,8 @@ export interface FabricSpec {
   /** Colours in the order they are worked, each for so many rows, over and over. */
   colours?: readonly { name: string; rows: number }[];
   gauge?: GaugeSpec;
+  /** Parts of the first piece in their own stitches, one after the other. */
+  bands?: readonly BandSpec[];
   /** The maker's own hand with such yarn, where it is known. */
   hand?: Hand;
 }
@@ -49,6 +52,8 @@ export interface WorkedFabric {
   yarn: Figure<'mm'>;
   hookMm: number;
   estimate: { stitchWidth: Figure<'mm'>; rowHeight: Figure<'mm'> };
+  /** Of a piece of several stitches, each with its own sizes; the sizes above then are those that count. */
+  bands?: readonly WorkedBand[];
   /** The same yarn, hook and hand in another stitch, or worked the other way: always derived from the swatched fabric. */
   also: (stitch: string, worked: WorkedIn, options?: FieldValues) => WorkedFabric;
 }

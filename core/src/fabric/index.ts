@@ -1,3 +1,4 @@
+export * from './bands';
 export * from './estimate';
 export * from './fabric';
 export * from './fitness';

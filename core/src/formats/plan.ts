@@ -144,11 +144,30 @@ export const yarnForm: ObjectForm = {
   atLeastOne: ['metresPer100g', 'wrapsPerInch', 'category'],
 };
 
+const hookMm: Form = { is: 'number', min: 0.5, max: 40, unit: 'mm' };
+const stitch: Form = { is: 'one-of', values: STITCHES.map((s) => s.id) };
+
+const bandForm: ObjectForm = {
+  is: 'object',
+  keys: {
+    stitch: required(stitch),
+    courses: optional({ is: 'number', min: 1, max: MOST_COURSES, whole: true, note: 'rows or rounds it always has' }),
+    mm: optional({ is: 'number', min: 1, max: LONGEST_MM, unit: 'mm' }),
+    fill: optional({ is: 'truth', note: 'takes what the others leave; one band does' }),
+    hookMm: optional(hookMm),
+    colour: optional({ is: 'text', min: 1, max: 60, note: 'of the palette, or a name by itself' }),
+    gauge: optional(gaugeForm),
+  },
+  atLeastOne: ['courses', 'mm', 'fill'],
+  atMostOne: ['courses', 'mm', 'fill'],
+  depends: patternOfStitch,
+};
+
 export const fabricForm: ObjectForm = {
   is: 'object',
   keys: {
-    stitch: required({ is: 'one-of', values: STITCHES.map((s) => s.id) }),
-    hookMm: required({ is: 'number', min: 0.5, max: 40, unit: 'mm' }),
+    stitch: required(stitch),
+    hookMm: required(hookMm),
     chainHookMm: optional({ is: 'number', min: 0.5, max: 40, unit: 'mm', note: 'for foundation chains only' }),
     yarn: required(yarnForm),
     weighed: optional({
@@ -170,6 +189,12 @@ export const fabricForm: ObjectForm = {
         },
       },
       note: 'colours in the order they are worked, over and over',
+    }),
+    bands: optional({
+      is: 'list',
+      max: 24,
+      of: bandForm,
+      note: 'stitches of the first piece one after the other; left out where it is of one',
     }),
     gauge: optional(gaugeForm),
     hand: optional({

@@ -63,7 +63,7 @@ function objectSchema(form: ObjectForm): JsonSchema {
     required: keys.filter(([, key]) => !key.optional).map(([key]) => key),
     additionalProperties: false,
     ...(form.atLeastOne ? { anyOf: form.atLeastOne.map((key) => ({ required: [key] })) } : {}),
-    ...(form.atMostOne ? { not: { required: form.atMostOne } } : {}),
+    ...(form.atMostOne ? { not: { anyOf: pairsOf(form.atMostOne).map((required) => ({ required })) } } : {}),
     ...(form.depends ? dependent(form.depends) : {}),
     ...(form.note ? { description: form.note } : {}),
   };
@@ -77,4 +77,9 @@ function dependent({ key, on, forms }: NonNullable<ObjectForm['depends']>): Json
       then: { properties: { [key]: objectSchema(of) } },
     })),
   };
+}
+
+/** Every two of a list. */
+function pairsOf(keys: readonly string[]): [string, string][] {
+  return keys.flatMap((a, index) => keys.slice(index + 1).map((b): [string, string] => [a, b]));
 }

@@ -1,6 +1,6 @@
-import type { Instruction } from '../fabric';
+import type { Instruction, WorkedFabric } from '../fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
-import { borderCount, type Walked, type Work } from '../piece';
+import { bandsOf, borderCount, type Walked, type Work } from '../piece';
 import { formatNumber, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
@@ -114,7 +114,7 @@ export function pieceSteps(
         id: `${piece.id}-${course.kind}-${row}`,
         section: course.section,
         kind: course.kind,
-        text: `${row === 1 || colourOf(row) === colourOf(row - 1) ? '' : `With ${colourOf(row)}: `}${wordsOf(work)}${next?.kind === 'row' && next.turned ? ' Turn.' : ''}`,
+        text: `${withWhat(piece, row, colourOf)}${wordsOf(work)}${next?.kind === 'row' && next.turned ? ' Turn.' : ''}`,
         note: noteOf(piece, course, row, colourOf),
         ends: course.ends,
         side,
@@ -128,6 +128,17 @@ export function pieceSteps(
     );
   });
   return steps;
+}
+
+/** The yarn and the hook a row is worked with, where they are others than in the row before. */
+function withWhat(piece: Piece, row: number, colourOf: (row: number) => string | undefined): string {
+  if (row === 1) return '';
+  const [before, now] = [fabricOf(piece, row - 1).hookMm, fabricOf(piece, row).hookMm];
+  const what = [
+    ...(colourOf(row) === colourOf(row - 1) ? [] : [colourOf(row)]),
+    ...(before === now ? [] : [`the ${formatNumber(now, 2)} mm hook`]),
+  ];
+  return what.length > 0 ? `With ${what.join(' and ')}: ` : '';
 }
 
 /** What to do in a row besides: what the piece says of it, and the change to the next row's colour (handbook 4.4). */
@@ -229,6 +240,11 @@ function beforeStep(piece: string, pieceName: string, course: Course, schools: S
   });
 }
 
+/** What a row is worked in. */
+function fabricOf(piece: Piece, row: number): WorkedFabric {
+  return bandsOf(piece).find(({ from, to }) => row >= from && row <= to)?.fabric ?? piece.fabric;
+}
+
 /** A row so much longer than the piece is high is called long, not wide (ours). */
 const LONG_ROW = 1.5;
 
@@ -252,7 +268,7 @@ function rowCheck(piece: Piece, { kind, section, ends }: Course, row: number, sc
       repair: `If the count is off, pull out to the round with the mistake. If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
     };
   return {
-    look: `${plural(ends, 'stitch', 'stitches')}, ${plural(row, 'row')} from the chain${piece.fabric.stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
+    look: `${plural(ends, 'stitch', 'stitches')}, ${plural(row, 'row')} from the chain${fabricOf(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
     repair:
       'If a stitch is missing, look at the ends of the rows first: the last stitch is easily overlooked. Pull out the rows down to the mistake and work them again.',
   };

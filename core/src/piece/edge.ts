@@ -1,4 +1,4 @@
-import { pickUp } from '../counts';
+import { pickUp, type Reach } from '../counts';
 import type { Place } from '../fabric';
 import type { Piece } from './piece';
 
@@ -12,8 +12,10 @@ export const OPPOSITE = { left: 'right', right: 'left' } as const;
 export interface Edge {
   kind: Extract<Place, 'stitch' | 'chain' | 'row-end'>;
   count: number;
-  /** mm from place to place. */
+  /** mm from place to place, on the whole. */
   pitch: number;
+  /** How far so many places reach, mm, where they are unlike. */
+  reach?: Reach;
 }
 
 /**
@@ -33,20 +35,30 @@ export const placesIn = ({ from, to }: Span): number => Math.abs(to - from) + 1;
 /** A span gone from its other end. */
 export const backwards = ({ from, to, ...span }: Span): Span => ({ ...span, from: to, to: from });
 
+/** How long a span of an edge is, mm: places unlike each other by their own sizes. */
+export function lengthOf({ pitch, reach }: Edge, span: Span): number {
+  if (!reach) return placesIn(span) * pitch;
+  return reach(Math.max(span.from, span.to)) - reach(Math.min(span.from, span.to) - 1);
+}
+
 /** The edges of a rectangle worked in rows: the only source of its places and their mm (handbook 4.4). */
 export function edgesOf({
   stitches,
   rows,
   fabric,
-}: Pick<Piece, 'stitches' | 'rows' | 'fabric'>): Record<RawEdge, Edge> {
+  bands,
+  reach,
+}: Pick<Piece, 'stitches' | 'rows' | 'fabric' | 'bands' | 'reach'>): Record<RawEdge, Edge> {
   const across = { count: stitches, pitch: fabric.stitchWidth.value };
-  const up: Edge = { kind: 'row-end', count: rows, pitch: fabric.rowHeight.value };
+  const pitch = bands ? reach(rows) / rows : fabric.rowHeight.value;
+  const up: Edge = { kind: 'row-end', count: rows, pitch, ...(bands ? { reach } : {}) };
   return { foundation: { kind: 'chain', ...across }, last: { kind: 'stitch', ...across }, left: up, right: up };
 }
 
-/** Stitches of a border along so many places of an edge: one for one, or along row ends by their height (law, handbook 4.2). */
-export function pickedUp({ kind, pitch }: Edge, places: number, stitchWidth: number): number {
-  return kind === 'row-end' ? pickUp(places, pitch, stitchWidth).stitches : places;
+/** Stitches of a border along a span of an edge: one for one, or along row ends by their height (law, handbook 4.2). */
+export function pickedUp(edge: Edge, span: Span, stitchWidth: number): number {
+  const places = placesIn(span);
+  return edge.kind === 'row-end' ? pickUp(places, lengthOf(edge, span) / places, stitchWidth).stitches : places;
 }
 
 /**

@@ -42,6 +42,16 @@ export interface Foundation {
   from?: string;
 }
 
+/** Courses of a piece that are worked in one fabric, from the first to the last. */
+export interface Band {
+  fabric: WorkedFabric;
+  from: number;
+  to: number;
+  colour?: string;
+  /** Where the hook is another than the plan's. */
+  hookMm?: number;
+}
+
 export interface Piece {
   id: string;
   name: string;
@@ -65,6 +75,14 @@ export interface Piece {
   /** How high so many courses reach, mm. */
   reach: Reach;
   fabric: WorkedFabric;
+  /** Its fabrics one after the other, where it is of several. */
+  bands?: readonly Band[];
+  /** What it is worked in, where that is said of it alone. */
+  colour?: string;
   /** What to do on reaching the end of a row, by row. */
   notes: Record<number, string>;
 }
+
+/** The bands of a piece: of one fabric it is a single one. */
+export const bandsOf = ({ bands, fabric, rows, colour }: Piece): readonly Band[] =>
+  bands ?? [{ fabric, from: 1, to: rows, ...(colour ? { colour } : {}) }];

@@ -118,7 +118,7 @@ class Referee extends Walk {
       if (Math.min(span.from, span.to) < 1 || Math.max(span.from, span.to) > edge.count)
         says(`${span.edge} has ${edge.count} places, not ${Math.max(span.from, span.to)}`);
       if (corner && placesIn(span) !== 1) says('a corner is one place');
-      const along = pickedUp(edge, placesIn(span), this.widthAt(span));
+      const along = pickedUp(edge, span, this.widthAt(span));
       if (!corner && stitches !== along)
         says(`${stitches} stitches along ${placesIn(span)} places, where ${along} lie flat`);
       if (this.covered.some((other) => overlaps(other, span))) says(`${span.edge} is covered already`);

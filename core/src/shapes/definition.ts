@@ -174,6 +174,8 @@ export interface ShapeDefinition {
   why: string;
   worked: 'rows' | 'rounds';
   options: readonly Field[];
+  /** Whether its first piece can be of several bands, each in its own stitch. */
+  bands?: boolean;
   /** Of every profile, whether it takes such things, or why not and what to do instead. */
   takes: Readonly<Record<Profile, true | string>>;
   /** What a fitting finds on it. */

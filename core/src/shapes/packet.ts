@@ -255,6 +255,7 @@ export const packet: ShapeDefinition = {
   summary: 'A rectangle folded to the middle from both ends, the ends joined, open along the middle.',
   why: 'Opens along its middle: for what is pulled out, such as tissues.',
   worked: 'rows',
+  bands: true,
   options,
   takes: {
     flat: true,

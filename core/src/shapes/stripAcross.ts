@@ -11,7 +11,7 @@ import { cutPouch, panel, standing, stripParts, uprightFrom } from './common/dra
 import { coverDrive, flapDrive } from './common/drive';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
 import { joinField, joinOf } from './common/joins';
-import { rowPiece, sectionLong } from './common/rowPiece';
+import { outerWidth, rowPiece, sectionLong } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 import {
   bordersLong,
@@ -95,7 +95,7 @@ function build(context: ShapeContext): Built {
     context,
   );
   const rows = chosen(piece.height.value / fabric.rowHeight.value, 'rows', 'rows from the chain to the flap’s edge');
-  const width = bordered(piece.width, edging);
+  const width = bordered(edging.value > 0 ? piece.width : outerWidth(piece), edging);
   const reach = flapReach(context, rows, 'h', bordersLong(edging, passDepth(context)));
   const flap = flapPlace(piece, reach, {
     row: piece.sections.at(-1)!.to,
@@ -314,6 +314,7 @@ export const stripAcross: ShapeDefinition = {
   summary: 'One strip, folded at the bottom, sides joined, the end turned over as a flap.',
   why: 'One piece, no shaping; flap and dividers come easily.',
   worked: 'rows',
+  bands: true,
   options,
   takes: {
     flat: true,

@@ -1,5 +1,6 @@
 import { sectionWord } from './common/sectionWord';
 import { cumulativeRows } from '../counts';
+import type { WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
 import { formatNumber, plural } from '../units';
@@ -9,7 +10,7 @@ import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { acrossFrom, cutPouch, panel, roleOf, standing, uprightFrom } from './common/draw';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
 import { joinField, joinOf } from './common/joins';
-import { rowPiece } from './common/rowPiece';
+import { rowPiece, rowsOf } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 import {
   endName,
@@ -41,7 +42,8 @@ function build(context: ShapeContext): Built {
   const take = chosen(join.take, 'rows', join.name);
   const h = fabric.rowHeight;
   const t = fabric.thickness;
-  const faceOf = (rows: number) => (rows - 2 * take.value) * h.value;
+  const { fixed, fixedMm } = rowsOf(fabric);
+  const faceOf = (rows: number) => fixedMm + (rows - fixed - 2 * take.value) * h.value;
   const choice = countChoice(
     {
       id: 'width',
@@ -51,7 +53,7 @@ function build(context: ShapeContext): Built {
       sizeOf: faceOf,
       insideOf: (rows) => 2 * faceOf(rows) - thing.pockets * Math.PI * t.value,
       multiple: { repeat: 1, edge: 0 },
-      atLeast: 2,
+      atLeast: Math.max(2, fixed + 1),
       stretch: fabric.stitch.factors.stretchAlong,
     },
     context,
@@ -59,7 +61,8 @@ function build(context: ShapeContext): Built {
   const rows = countFigure(choice, h, { asked: 'F', size: 'h', count: 'rows' }, 'rows', picks);
   const lengths = stripLengths(context, edgingDepth(0, context));
   const piece = alongPiece(context, rows, lengths);
-  const face = sized('F = (rows − 2 take) h', { rows, take, h }, (v) => (v.rows - 2 * v.take) * v.h);
+  const alike = chosen(piece.height.value / h.value, 'rows', 'rows, those of other bands by their heights');
+  const face = sized('F = (rows − 2 take) h', { rows: fabric.bands ? alike : rows, take, h }, (v) => (v.rows - 2 * v.take) * v.h);
   const girth = insideFaces(face, t, thing.pockets);
   const depth = frontDepth(context, piece.sections[0]!);
   const reach = flapReach(
@@ -126,7 +129,7 @@ function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readon
       name: 'Strip',
       fabric,
       stitches: n,
-      lengths: [{ name: 'strip', figure: chosenHeight(rows, fabric.rowHeight) }],
+      lengths: [{ name: 'strip', figure: chosenHeight(rows, fabric) }],
       edge: 'seam',
     },
     context,
@@ -154,8 +157,13 @@ function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readon
 }
 
 /** The height of the rows that were chosen, so that the piece has just as many. */
-function chosenHeight(rows: Figure<'rows'>, h: Mm): Mm {
-  return derive('mm', 'width = rows × h', { rows, h }, (v) => v.rows * v.h);
+function chosenHeight(rows: Figure<'rows'>, fabric: WorkedFabric): Mm {
+  const h = fabric.rowHeight;
+  if (!fabric.bands) return derive('mm', 'width = rows × h', { rows, h }, (v) => v.rows * v.h);
+  const { fixed, fixedMm } = rowsOf(fabric);
+  const others = chosen(fixedMm, 'mm', 'bands beside the one that fills');
+  const n = chosen(rows.value - fixed, 'rows', 'rows that fill');
+  return derive('mm', 'width = others + n × h', { others, n, h }, (v) => v.others + v.n * v.h);
 }
 
 function stitchesLong({ name, stitches }: Section, { fabric }: ShapeContext): Mm {
@@ -310,6 +318,7 @@ export const stripAlong: ShapeDefinition = {
   summary: 'The same strip worked sideways: ribs run up the pouch, and it stretches round the thing.',
   why: 'Ribs run up and give most round the thing.',
   worked: 'rows',
+  bands: true,
   options: [joinField('Sides', 'How the two sides are closed.'), PASS],
   takes: {
     flat: true,

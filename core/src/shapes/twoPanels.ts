@@ -232,6 +232,7 @@ export const twoPanels: ShapeDefinition = {
   summary: 'Two rectangles, edged alike, joined on three sides; slits and folds as wanted.',
   why: 'Flat pieces to work; best for dividers and wraps.',
   worked: 'rows',
+  bands: true,
   options,
   takes: {
     flat: true,

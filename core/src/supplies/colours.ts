@@ -1,4 +1,5 @@
 import { tallyRow, type FabricSpec } from '../fabric';
+import { bandsOf } from '../piece';
 import type { Piece } from '../shapes';
 
 export interface ColourNeed {
@@ -9,29 +10,31 @@ export interface ColourNeed {
 }
 
 /**
- * Yarn by colour from the rows each holds: colours follow each other for so many rows, over and over, from the first row
- * of every piece (law, handbook 7). What is not in rows goes to the first colour.
+ * Yarn by colour from the rows each holds: of bands and pieces their own, else colours follow each other for so many rows,
+ * over and over, from the first row of every piece (law, handbook 7). What is not in rows goes to the first colour.
  */
 export function byColour(
-  { colours }: FabricSpec,
+  spec: FabricSpec,
   pieces: readonly Piece[],
   metres: number,
   grams: number,
 ): ColourNeed[] {
-  if (!colours || colours.length === 0) return [];
-  const cycle = colours.reduce((sum, { rows }) => sum + rows, 0);
-  const stitches = new Map(colours.map(({ name }) => [name, 0]));
-  const rows = new Map(colours.map(({ name }) => [name, 0]));
+  const { colours } = spec;
+  const stitches = new Map<string, number>();
+  const rows = new Map<string, number>();
+  const add = (to: Map<string, number>, name: string, count: number) => to.set(name, (to.get(name) ?? 0) + count);
   let all = 0;
   for (const piece of pieces) {
+    const colourOf = coloursOf(piece, spec);
     piece.courses.forEach(({ instructions }, index) => {
-      const { name } = colourAt(colours, index % cycle);
+      const name = colourOf(index + 1) ?? mainColour(spec);
       const count = piece.times * Object.values(tallyRow(instructions)).reduce((sum, one) => sum + one, 0);
-      stitches.set(name, stitches.get(name)! + count);
-      rows.set(name, rows.get(name)! + piece.times);
+      add(stitches, name, count);
+      add(rows, name, piece.times);
       all += count;
     });
   }
+  if (stitches.size < 2 && !colours?.length) return [];
   return [...stitches].map(([name, count]) => ({
     name,
     metres: all > 0 ? (metres * count) / all : 0,
@@ -40,8 +43,19 @@ export function byColour(
   }));
 }
 
-/** The colour of a piece's row, counted from 1: colours follow each other over and over; none where there is one yarn. */
-export function rowColour(colours: FabricSpec['colours'], row: number): string | undefined {
+/** What is not said to be of another colour, in words. */
+const mainColour = ({ colours, yarn }: FabricSpec): string =>
+  colours?.[0]?.name ?? yarn.colour ?? yarn.name ?? 'the main colour';
+
+/** The colour of every row of a piece, counted from 1: its band's or its own, else the plan's in turn; none where there is one yarn. */
+export function coloursOf(piece: Piece, spec: FabricSpec): (row: number) => string | undefined {
+  const bands = bandsOf(piece);
+  if (!bands.some(({ colour }) => colour)) return (row) => rowColour(spec.colours, row);
+  return (row) => bands.find(({ from, to }) => row >= from && row <= to)?.colour ?? mainColour(spec);
+}
+
+/** The colour of a row, counted from 1: colours follow each other over and over. */
+function rowColour(colours: FabricSpec['colours'], row: number): string | undefined {
   if (!colours || colours.length === 0 || row < 1) return undefined;
   return colourAt(colours, (row - 1) % colours.reduce((sum, { rows }) => sum + rows, 0)).name;
 }

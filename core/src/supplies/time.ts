@@ -1,6 +1,7 @@
-import { baseStitch, CHAIN, type StitchTally, type WorkedFabric } from '../fabric';
+import { baseStitch, CHAIN, type WorkedFabric } from '../fabric';
 import { derive, prior, type Figure } from '../figure';
 import type { WorkStep } from '../shapes';
+import type { BandTally } from './yarn';
 
 /** Spread of the time an unknown hand takes, as a fraction (prior, ours). */
 const TIME_SPREAD = 0.3;
@@ -9,10 +10,14 @@ const TIME_SPREAD = 0.3;
 const STEP_MINUTES = 4;
 
 /** Working time, minutes: every stitch at its rate, every finishing step at its own (prior, handbook 7). */
-export function workingTime(tally: StitchTally, { stitch }: WorkedFabric, steps: readonly WorkStep[]): Figure<'min'> {
-  const rate = (kind: string) =>
+export function workingTime(tallies: readonly BandTally[], steps: readonly WorkStep[]): Figure<'min'> {
+  const rate = (kind: string, { stitch }: WorkedFabric) =>
     kind === 'chain' ? CHAIN.aMinute : (baseStitch(kind) ?? baseStitch(stitch.base)!).aMinute;
-  const working = Object.entries(tally).reduce((sum, [kind, count]) => sum + count / rate(kind), 0);
+  const working = tallies.reduce(
+    (all, { tally, fabric }) =>
+      Object.entries(tally).reduce((sum, [kind, count]) => sum + count / rate(kind, fabric), all),
+    0,
+  );
   const finishing = steps.reduce((sum, { minutes }) => sum + (minutes ?? STEP_MINUTES), 0);
   return derive(
     'min',

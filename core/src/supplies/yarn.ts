@@ -9,7 +9,7 @@ import {
   type WorkedFabric,
 } from '../fabric';
 import { derive, phi, prior, type Figure } from '../figure';
-import type { Walked } from '../piece';
+import { bandsOf, type Band, type Walked } from '../piece';
 import type { Course, Piece, WorkStep } from '../shapes';
 
 /** Spread of the yarn factors, as a fraction (prior, handbook 7). */
@@ -37,24 +37,39 @@ function weighedStitch({ weighed, yarn }: FabricSpec): number | undefined {
   return ((weighed.grams / weighed.stitches) * metresPer100g(yarn) * 10) / strands;
 }
 
-/** Stitches of every kind in all pieces, chains of foundations included: counted from the rows themselves. */
-export function tallyPieces(pieces: readonly Piece[]): StitchTally {
+/** Stitches of every kind in so many of a piece's courses, its foundation among them where they begin with the first. */
+function tallyBand({ foundation, courses, times }: Piece, { from, to }: Band): StitchTally {
   const total: StitchTally = {};
   const add = (stitch: string, count: number) => {
     total[stitch] = (total[stitch] ?? 0) + count;
   };
-  for (const piece of pieces) {
-    if (piece.foundation.kind !== 'ring') add('chain', piece.times * piece.foundation.count);
-    // rows alike share one object: each is counted once, and taken as often as it stands
-    const often = new Map<Course, number>();
-    for (const course of piece.courses) often.set(course, (often.get(course) ?? 0) + piece.times);
-    for (const [course, times] of often) {
-      if (course.before) add('chain', times * course.before.count);
-      const tally = tallyRow(course.instructions);
-      for (const stitch of Object.keys(tally)) add(stitch, times * tally[stitch]!);
-    }
+  if (from === 1 && foundation.kind !== 'ring') add('chain', times * foundation.count);
+  // rows alike share one object: each is counted once, and taken as often as it stands
+  const often = new Map<Course, number>();
+  for (let row = from; row <= to; row += 1) {
+    const course = courses[row - 1]!;
+    often.set(course, (often.get(course) ?? 0) + times);
+  }
+  for (const [course, count] of often) {
+    if (course.before) add('chain', count * course.before.count);
+    const tally = tallyRow(course.instructions);
+    for (const stitch of Object.keys(tally)) add(stitch, count * tally[stitch]!);
   }
   return total;
+}
+
+/** Stitches in one of a piece's fabrics. */
+export interface BandTally {
+  fabric: WorkedFabric;
+  colour: string | undefined;
+  tally: StitchTally;
+}
+
+/** Stitches of all pieces, fabric by fabric: counted from the rows themselves. */
+export function tallyPieces(pieces: readonly Piece[]): BandTally[] {
+  return pieces.flatMap((piece) =>
+    bandsOf(piece).map((band) => ({ fabric: band.fabric, colour: band.colour, tally: tallyBand(piece, band) })),
+  );
 }
 
 /** Stitches of every kind that borders and crocheted joins are made of, those of pieces made once more among them. */
@@ -86,27 +101,31 @@ function seamYarn({ seam, does = [] }: WorkStep): number {
   return sewn + (seam ? seam.mm * seam.factor : 0);
 }
 
+/** Yarn in stitches of a fabric, mm. */
+function yarnIn(tally: StitchTally, fabric: WorkedFabric, weighed: number | undefined): number {
+  const single = fabric.stitchWidth.value / fabric.stitch.factors.width;
+  return Object.entries(tally).reduce((sum, [stitch, count]) => {
+    if (weighed !== undefined && stitch !== 'chain') return sum + count * weighed;
+    return sum + count * yarnFactor(stitch, fabric) * (baseStitch(stitch)?.width ?? 1) * single;
+  }, 0);
+}
+
 /**
  * Yarn a plan takes: every stitch at its factor of a stitch's width, foundation, seams, tails (prior, sd 15 %,
  * handbook 7).
  *
+ * @param tallies of its pieces, and of the borders and joins
  * @param extraMm cords, tassels and other lengths besides
  */
 export function yarnNeed(
   spec: FabricSpec,
-  fabric: WorkedFabric,
+  tallies: readonly BandTally[],
   pieces: readonly Piece[],
-  tally: StitchTally,
   steps: readonly WorkStep[],
   extraMm: number,
 ): YarnNeed {
   const weighed = weighedStitch(spec);
-  const single = fabric.stitchWidth.value / fabric.stitch.factors.width;
-  const inStitches = Object.entries(tally).reduce((sum, [stitch, count]) => {
-    const width = (baseStitch(stitch)?.width ?? 1) * single;
-    if (weighed !== undefined && stitch !== 'chain') return sum + count * weighed;
-    return sum + count * yarnFactor(stitch, fabric) * width;
-  }, 0);
+  const inStitches = tallies.reduce((sum, { tally, fabric }) => sum + yarnIn(tally, fabric, weighed), 0);
   const seams = steps.reduce((sum, step) => sum + seamYarn(step), 0);
   const tails = pieces.reduce((sum, { times }) => sum + 2 * times * TAIL_MM, 0);
   const from = weighed === undefined ? 'every stitch at its factor of a stitch’s width' : 'your weighed swatch';

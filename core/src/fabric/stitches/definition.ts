@@ -57,6 +57,8 @@ export interface StitchPattern {
   round: (context: CourseContext) => Instruction[];
   /** A plain round of as many columns upon a round of the pattern; left out where each stitch takes one. */
   level?: (stitches: number, course: number) => Instruction[];
+  /** The same in rows, upon so many of them, in a base stitch; left out where each stitch takes one. */
+  levelRow?: (stitches: number, course: number, stitch: BaseId) => Instruction[];
 }
 
 /** A stitch pattern as a file defines it. */

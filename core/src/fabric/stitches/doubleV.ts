@@ -18,6 +18,10 @@ function course(vs: number, { below }: CourseContext): Instruction[] {
   return repeat([skip, { do: 'group', parts: V, over: 1, into, times: 1 }, skip], vs);
 }
 
+/** One stitch in each double and one in each space. */
+const level = (stitch: string, vs: number) =>
+  repeat([work(stitch, 1), work(stitch, 1, 'space'), work(stitch, 1)], vs);
+
 /** Double V stitches: open, very stretchy across (handbook 2.2). */
 export const doubleV = fixed({
   id: 'double-v',
@@ -36,5 +40,6 @@ export const doubleV = fixed({
     return [uncounted('double', context.below), edge, ...course((context.stitches - 2) / 3, context), edge];
   },
   round: (context) => course(context.stitches / 3, context),
-  level: (stitches) => repeat([work('single', 1), work('single', 1, 'space'), work('single', 1)], stitches / 3),
+  level: (stitches) => level('single', stitches / 3),
+  levelRow: (stitches, _course, stitch) => [work(stitch, 1), ...level(stitch, (stitches - 2) / 3), work(stitch, 1)],
 });

@@ -23,11 +23,11 @@ function make({ between: b, hole: a }: FieldValues): StitchPattern {
       ],
       repeats,
     );
-  const over = (repeats: number, turned: boolean): Instruction[] =>
+  const over = (repeats: number, turned: boolean, stitch = 'single'): Instruction[] =>
     repeat(
       turned
-        ? [work('single', hole, 'chain'), work('single', between)]
-        : [work('single', between), work('single', hole, 'chain')],
+        ? [work(stitch, hole, 'chain'), work(stitch, between)]
+        : [work(stitch, between), work(stitch, hole, 'chain')],
       repeats,
     );
   const course = (repeats: number, { below, course: number }: CourseContext, turned: boolean): Instruction[] => {
@@ -62,6 +62,10 @@ function make({ between: b, hole: a }: FieldValues): StitchPattern {
       return [uncounted('single', context.below), ...(closing ? [edge, ...rest] : [...rest, edge])];
     },
     round: (context) => course(context.stitches / span, context, false),
+    levelRow: (stitches, last, stitch) =>
+      last % 2 === 1
+        ? [work(stitch, between), ...over((stitches - between) / span, true, stitch)]
+        : [work(stitch, stitches)],
     level: (stitches, last) => (last % 2 === 1 ? over(stitches / span, false) : [work('single', stitches)]),
   };
 }

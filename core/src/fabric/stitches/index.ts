@@ -18,6 +18,7 @@ import { wrappedHalfDouble } from './wrappedHalfDouble';
 
 export * from './base';
 export * from './definition';
+export { uncounted } from './start';
 export * from './symbols';
 
 /** Every stitch pattern. A new one is a file of its own and a line here. */

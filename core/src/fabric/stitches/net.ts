@@ -27,6 +27,7 @@ function make({ chains: c, skips: s }: FieldValues): StitchPattern {
   const upon = (loops: number) =>
     repeat([loop, work('single', 1, 'space'), { do: 'skip', times: 1, into: 'stitch' }], loops);
   const rise = loopRise(chains, skips);
+  const level = (stitch: string, loops: number) => repeat([inOne(stitch, skips, 'space'), work(stitch, 1)], loops);
 
   const round = ({ stitches, below }: CourseContext) =>
     below === 'pattern' ? upon(stitches / span) : first(stitches / span, placeBelow(below));
@@ -65,7 +66,8 @@ function make({ chains: c, skips: s }: FieldValues): StitchPattern {
     foundation: (counts) => foundationOf('single', counts),
     row,
     round,
-    level: (stitches) => repeat([inOne('single', skips, 'space'), work('single', 1)], stitches / span),
+    level: (stitches) => level('single', stitches / span),
+    levelRow: (stitches, _course, stitch) => [work(stitch, 1), ...level(stitch, (stitches - 1) / span)],
   };
 }
 

@@ -1,31 +1,57 @@
-import { BASES, type BaseId, type CourseContext, type Instruction, type StitchPattern } from '../../fabric';
+import { BASES, uncounted, type BaseId, type CourseContext, type Instruction, type StitchPattern } from '../../fabric';
+import type { Band } from '../../piece';
 import type { Course, ShapeSchools } from '../definition';
 
-/** Rows of a pattern from the foundation up; rows alike share one object. */
-export function rowCourses(
-  pattern: StitchPattern,
+/**
+ * Rows from the foundation up, band upon band; rows alike share one object. Where a band leaves spaces, the next begins with a
+ * plain row that takes each up by as many stitches as it spans (handbook 4.3).
+ */
+export function bandCourses(
+  bands: readonly Band[],
   stitches: number,
-  rows: number,
   schools: ShapeSchools,
   sectionAt: (row: number) => string,
 ): Course[] {
+  return bands.flatMap((band, index) => {
+    const before = bands[index - 1];
+    const level = before && levelOn(before, band.fabric.stitch, stitches);
+    const rows = rowCourses(band, stitches, schools, sectionAt, before ? 'plain' : 'chain', level ? 1 : 0);
+    if (!level) return rows;
+    return [{ instructions: level, ends: stitches, kind: 'row', turned: true, section: sectionAt(band.from) }, ...rows];
+  });
+}
+
+/** The plain row a band begins with where the one before it leaves spaces; undefined where it leaves stitches. */
+function levelOn({ fabric, from, to }: Band, next: StitchPattern, stitches: number): Instruction[] | undefined {
+  const body = fabric.stitch.levelRow?.(stitches, to - from + 1, next.base);
+  return body && [uncounted(next.base, 'plain'), ...body];
+}
+
+function rowCourses(
+  { fabric: { stitch: pattern }, from, to }: Band,
+  stitches: number,
+  schools: ShapeSchools,
+  sectionAt: (row: number) => string,
+  upon: CourseContext['below'],
+  levelled: number,
+): Course[] {
   const made = new Map<string, Map<number, Course>>();
-  return Array.from({ length: rows }, (_, index) => {
+  return Array.from({ length: to - from + 1 - levelled }, (_, index) => {
     const course = index + 1;
     const first = course === 1;
-    const section = sectionAt(course);
+    const section = sectionAt(from + levelled + index);
     const ofSection = made.get(section) ?? new Map<number, Course>();
     made.set(section, ofSection);
     return known(ofSection, first ? -1 : course % pattern.rowsInRepeat, () => ({
       instructions: pattern.row({
         stitches,
         course,
-        below: first ? 'chain' : 'pattern',
+        below: first ? upon : 'pattern',
         turningChainCounts: schools.turningChainCounts,
       }),
       ends: stitches,
       kind: 'row',
-      turned: !first,
+      turned: from + levelled + index > 1,
       section,
     }));
   });

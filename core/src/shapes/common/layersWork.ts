@@ -53,7 +53,7 @@ function downSide({ back, pockets }: Stack, side: Side): Stretch[] {
           span(back, OPPOSITE[side], top, to),
           ...there.slice(1).map((pocket) => span(pocket, side, top, to)),
         ],
-        stitches: pickedUp(edgesOf(back)[side], placesIn(first), w),
+        stitches: pickedUp(edgesOf(back)[side], first, w),
         name: `through ${layers === 2 ? 'both' : `all ${layers}`} layers, down the {side:${side}} side`,
       },
     ];

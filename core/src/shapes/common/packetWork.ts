@@ -1,5 +1,6 @@
 import {
   edgesOf,
+  lengthOf,
   pickedUp,
   placesIn,
   type Border,
@@ -60,7 +61,7 @@ function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
     const layers = starts.length + 1;
     return {
       spans: [at(from, to), ...starts.map((start, index) => at(start, ends[index]!))],
-      stitches: pickedUp(edge, rows.length, w),
+      stitches: pickedUp(edge, at(from, to), w),
       name: layers === 1 ? 'along the gap' : `through ${layers === 2 ? 'both' : `all ${layers}`} layers`,
     };
   });
@@ -98,7 +99,7 @@ export function packetSeams(packet: FoldedPacket, how: Seam['how'], factor: numb
   return (['left', 'right'] as const).flatMap((side) =>
     closedEnd(packet, side).flatMap(({ spans: [a, b, ...others] }): Seam[] => {
       if (!b) return [];
-      const mm = placesIn(a) * packet.piece.fabric.rowHeight.value;
+      const mm = lengthOf(edgesOf(packet.piece)[side], a);
       return [{ do: 'seam', how, spans: [a, b, ...others], factor, mm, through: 'the row ends', along: '' }];
     }),
   );

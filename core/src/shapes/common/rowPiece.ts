@@ -1,9 +1,23 @@
-import { cumulativeRows, reachOf, refuseBeyond, type Reach, type RowSpan, type Span } from '../../counts';
-import type { WorkedFabric } from '../../fabric';
-import { chosen, derive, type Figure } from '../../figure';
-import { plural } from '../../units';
+import {
+  bandSpans,
+  cumulativeRows,
+  fixedMm,
+  fixedRows,
+  reachOf,
+  reachOfBands,
+  refuseBeyond,
+  rowsInBands,
+  type BandRows,
+  type Reach,
+  type RowSpan,
+  type Span,
+} from '../../counts';
+import type { WorkedBand, WorkedFabric } from '../../fabric';
+import { chosen, derive, PlanProblem, type Figure } from '../../figure';
+import type { Band } from '../../piece';
+import { formatLength, plural } from '../../units';
 import type { Foundation, Piece, Section, ShapeContext } from '../definition';
-import { rowCourses } from './courses';
+import { bandCourses } from './courses';
 
 type Mm = Figure<'mm'>;
 
@@ -23,18 +37,16 @@ export interface RowPieceWish {
 export function rowPiece(wish: RowPieceWish, { schools }: Pick<ShapeContext, 'schools'>): Piece {
   const { fabric, stitches: figure } = wish;
   const stitches = figure.value;
-  const reach = reachOf(fabric.rowHeight.value, fabric.stitch.rowShares);
-  const spans = cumulativeRows(
-    wish.lengths.map(({ figure: { value: mm }, ...span }) => ({ ...span, mm })),
-    reach,
-  );
+  const { spans, reach } = inRows(wish);
   const rows = spans.at(-1)!.to;
   refuseBeyond(stitches, 'stitches', 'thing');
   refuseBeyond(rows, 'courses', 'thing');
   const sections = spans.map((span, index) =>
     rowSection(span, wish.lengths[index]!.figure, fabric.rowHeight, stitches),
   );
-  const chain = chainFigure(fabric, figure, schools.turningChainCounts);
+  const bands = bandsIn(fabric, rows);
+  const first = bands?.[0]?.fabric ?? fabric;
+  const chain = chainFigure(first, figure, schools.turningChainCounts);
   const n = chosen(stitches, 'stitches', 'stitches in a row');
   const r = chosen(rows, 'rows', 'rows in all');
   return {
@@ -49,12 +61,67 @@ export function rowPiece(wish: RowPieceWish, { schools }: Pick<ShapeContext, 'sc
     width: derive('mm', 'width = n × w', { n, w: fabric.stitchWidth }, (v) => v.n * v.w),
     height: heightFigure(r, fabric, reach),
     sections,
-    summary: `Chain ${chain.value}, {skip} ${chain.value - stitches + (countsFirst(fabric, schools.turningChainCounts) ? 1 : 0)}: ${plural(stitches, 'stitch', 'stitches')}, ${plural(rows, 'row')}`,
-    courses: rowCourses(fabric.stitch, stitches, rows, schools, (row) => spans.find(({ to }) => row <= to)!.name),
+    summary: `Chain ${chain.value}, {skip} ${chain.value - stitches + (countsFirst(first, schools.turningChainCounts) ? 1 : 0)}: ${plural(stitches, 'stitch', 'stitches')}, ${plural(rows, 'row')}`,
+    courses: bandCourses(bands ?? [{ fabric, from: 1, to: rows }], stitches, schools, (row) =>
+      spans.find(({ to }) => row <= to)!.name,
+    ),
     reach,
     fabric,
+    ...(bands ? { bands } : {}),
     notes: wish.notes?.(spans) ?? {},
   };
+}
+
+/** Sections in whole rows. Of several bands the one that fills takes what the others leave, so that the whole comes out. */
+function inRows({ fabric, lengths }: RowPieceWish): { spans: RowSpan[]; reach: Reach } {
+  const asked = lengths.map(({ figure: { value: mm }, ...span }) => ({ ...span, mm }));
+  const bands = fabric.bands?.map(rowsOfBand);
+  if (!bands) {
+    const reach = reachOf(fabric.rowHeight.value, fabric.stitch.rowShares);
+    return { spans: cumulativeRows(asked, reach), reach };
+  }
+  const whole = asked.reduce((sum, { mm }) => sum + mm, 0);
+  let rows = rowsInBands(bands, whole) ?? refuseBands(fixedMm(bands), whole);
+  for (;;) {
+    const reach = reachOfBands(bands, rows);
+    // the last boundary is the piece's own end
+    const before = whole - asked.at(-1)!.mm;
+    const spans = cumulativeRows([...asked.slice(0, -1), { ...asked.at(-1)!, mm: reach(rows) - before }], reach);
+    if (spans.at(-1)!.to <= rows) return { spans, reach };
+    rows = spans.at(-1)!.to;
+  }
+}
+
+const rowsOfBand = ({ fabric: { rowHeight, stitch }, courses }: WorkedBand): BandRows => ({
+  courses,
+  reach: reachOf(rowHeight.value, stitch.rowShares),
+});
+
+/** How high so many rows of a fabric are, and how many of them there are beside those of the band that fills. */
+export function rowsOf(fabric: WorkedFabric): { fixed: number; fixedMm: number; h: number } {
+  const bands = fabric.bands?.map(rowsOfBand) ?? [];
+  return { fixed: fixedRows(bands), fixedMm: fixedMm(bands), h: fabric.rowHeight.value };
+}
+
+/** @throws PlanProblem always */
+function refuseBands(takes: number, whole: number): never {
+  throw new PlanProblem([
+    {
+      path: 'fabric.bands',
+      message: `The bands beside the one that fills take ${formatLength(takes)}, and the piece is ${formatLength(whole)}: nothing is left to fill. Give them fewer rows.`,
+    },
+  ]);
+}
+
+function bandsIn({ bands }: WorkedFabric, rows: number): Band[] | undefined {
+  if (!bands) return undefined;
+  const spans = bandSpans(bands.map(rowsOfBand), rows);
+  return bands.map(({ fabric, colour, hookMm }, index) => ({
+    fabric,
+    ...spans[index]!,
+    ...(colour ? { colour } : {}),
+    ...(hookMm ? { hookMm } : {}),
+  }));
 }
 
 function countsFirst({ stitch }: WorkedFabric, turningChainCounts: boolean): boolean {
@@ -74,8 +141,8 @@ export function rowSection(span: RowSpan, wanted: Mm, rowHeight: Mm, stitches: n
 }
 
 /** The height of so many rows; of a repeat of unlike ones by adding them up. */
-export function heightFigure(rows: Figure<'rows'>, { rowHeight, stitch }: WorkedFabric, reach: Reach): Mm {
-  if (!stitch.rowShares) return derive('mm', 'height = rows × h', { rows, h: rowHeight }, (v) => v.rows * v.h);
+export function heightFigure(rows: Figure<'rows'>, { rowHeight, stitch, bands }: WorkedFabric, reach: Reach): Mm {
+  if (!stitch.rowShares && !bands) return derive('mm', 'height = rows × h', { rows, h: rowHeight }, (v) => v.rows * v.h);
   return derive(
     'mm',
     'height = the rows’ own heights added up, h their mean',
@@ -106,4 +173,22 @@ export function sectionLong({ name, rows: count, mm }: Section, { rowHeight }: W
   const rows = chosen(count, 'rows', `rows of the ${name}`);
   const share = mm / (count * rowHeight.value);
   return derive('mm', `${name} = rows × h`, { rows, h: rowHeight }, (v) => v.rows * v.h * share);
+}
+
+/**
+ * How wide a piece is seen from outside, mm: as wide as its narrowest band, but where a wider one has none that is narrower
+ * on both its sides to hold it, it bulges (prior, handbook 4.3).
+ */
+export function outerWidth({ width, stitches, bands }: Piece): Mm {
+  if (!bands) return width;
+  const widths = bands.map(({ fabric: { stitchWidth } }) => stitchWidth);
+  const narrowest = (list: readonly Mm[]) => Math.min(...list.map(({ value }) => value));
+  const held = widths.map((w, index) => {
+    const sides = [widths.slice(0, index), widths.slice(index + 1)];
+    return Math.min(w.value, Math.max(...sides.map(narrowest)));
+  });
+  const bulge = widths[held.indexOf(Math.max(...held))]!;
+  if (Math.max(...held) <= narrowest(widths)) return width;
+  const n = chosen(stitches, 'stitches', 'stitches in a row');
+  return derive('mm', 'width = n × w of the band that bulges', { n, w: bulge }, (v) => v.n * v.w);
 }

@@ -1,6 +1,7 @@
 import {
   backwards,
   edgesOf,
+  lengthOf,
   pickedUp,
   placesIn,
   reversed,
@@ -82,7 +83,7 @@ export function edgingAround(piece: Piece, courses: number): Border {
   const at = (edge: RawEdge, from: number, to: number): Span => ({ piece: piece.id, edge, from, to });
   const along = (edge: RawEdge, from: number, to: number, name: string): Stretch => {
     const span = at(edge, from, to);
-    return { spans: [span], stitches: pickedUp(edges[edge], placesIn(span), w), name };
+    return { spans: [span], stitches: pickedUp(edges[edge], span, w), name };
   };
   const corner = (edge: RawEdge, place: number): Stretch => ({
     spans: [at(edge, place, place)],
@@ -115,8 +116,12 @@ function edgedOutline(strip: StripEdges, courses: number): Outline {
   const { piece } = strip;
   const edges = edgesOf(piece);
   const w = piece.fabric.stitchWidth.value;
-  const side = pickedUp(edges[strip.long[0]], strip.places, w) + 2 * courses;
-  const front = pickedUp(edges[strip.long[0]], strip.front, w) + courses;
+  const along = (to: number) => {
+    const span = { piece: piece.id, edge: strip.long[0], from: strip.placeOf(1), to: strip.placeOf(to) };
+    return pickedUp(edges[strip.long[0]], span, w);
+  };
+  const side = along(strip.places) + 2 * courses;
+  const front = along(strip.front) + courses;
   const end = Math.max(0, piece.stitches - 2) + 2 * courses;
   const at = (edge: string, from: number, to: number): Span => ({ piece: piece.id, edge: `edging.${edge}`, from, to });
   return {
@@ -195,7 +200,7 @@ function sideSpans(
 
 const through = (spans: readonly [Span, Span], edge: Edge, w: number, name: string): Stretch => ({
   spans,
-  stitches: pickedUp(edge, placesIn(spans[0]), w),
+  stitches: pickedUp(edge, spans[0], w),
   name,
 });
 
@@ -273,7 +278,7 @@ function turned(stretch: Stretch): Stretch {
 
 /** Both sides with needle and yarn, place by place. */
 function sewnSides(strip: StripEdges, outline: Outline, join: Join): WorkStep {
-  const mm = outline.joined * outline.edge(strip.long[0]).pitch;
+  const mm = lengthOf(outline.edge(strip.long[0]), sideSpans(strip, outline, 0)[0]);
   const how = join.id === 'mattress' ? 'mattress' : 'whip';
   return {
     id: 'join-sides',
@@ -306,7 +311,7 @@ function restOf({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): Str
   return {
     spans: [span],
     stitches:
-      to > front + joined ? pickedUp(outline.edge(long[side]), placesIn(span), piece.fabric.stitchWidth.value) : 0,
+      to > front + joined ? pickedUp(outline.edge(long[side]), span, piece.fabric.stitchWidth.value) : 0,
     name: `on along the {side:${SIDES[side]}} edge`,
   };
 }
@@ -324,7 +329,7 @@ function endOf(strip: StripEdges, outline: Outline): Stretch {
   const { endPlaces } = outline;
   return {
     spans: [outline.end],
-    stitches: endPlaces > 0 ? pickedUp(edge, endPlaces, piece.fabric.stitchWidth.value) : 0,
+    stitches: endPlaces > 0 ? pickedUp(edge, outline.end, piece.fabric.stitchWidth.value) : 0,
     name: endName,
   };
 }
@@ -358,7 +363,7 @@ function frontRest({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): 
   const { layer, front, joined, placeOf } = outline;
   if (front <= joined) return [];
   const span = { piece: piece.id, edge: layer + long[side], from: placeOf(1), to: placeOf(front - joined) };
-  const stitches = pickedUp(outline.edge(long[side]), placesIn(span), piece.fabric.stitchWidth.value);
+  const stitches = pickedUp(outline.edge(long[side]), span, piece.fabric.stitchWidth.value);
   return [{ spans: [span], stitches, name: 'down its edge' }];
 }
 
@@ -368,8 +373,8 @@ function frontTop({ piece, near, long }: StripEdges, { layer, endPlaces }: Outli
   const name = 'along the front’s top edge';
   if (layer === '') {
     const edge = edgesOf(piece)[near];
-    const stitches = pickedUp(edge, edge.count, piece.fabric.stitchWidth.value);
-    return [{ spans: [at(near, edge.count, 1)], stitches, name }];
+    const span = at(near, edge.count, 1);
+    return [{ spans: [span], stitches: pickedUp(edge, span, piece.fabric.stitchWidth.value), name }];
   }
   const corner = (side: RawEdge): Stretch => ({ spans: [at(`${near}-${side}`, 1, 1)], stitches: 1, name });
   return [corner(long[1]), { spans: [at(near, endPlaces, 1)], stitches: endPlaces, name }, corner(long[0])];
