@@ -76,10 +76,9 @@ function boundary({ rowsIn = 1, endsOn }: Span, reached: number, done: number, h
 
 /** The number of rows whose height is nearest to a length. */
 export function nearestRow(mm: number, heightOf: Reach): number {
-  const guess = Math.max(0, Math.floor(mm / Math.max(1e-9, heightOf(1000) / 1000)));
-  let best = guess;
-  for (let row = Math.max(0, guess - 3); row <= guess + 4; row += 1) {
-    if (Math.abs(heightOf(row) - mm) < Math.abs(heightOf(best) - mm) - 1e-9) best = row;
-  }
+  let best = Math.max(0, Math.floor(mm / Math.max(1e-9, heightOf(1000) / 1000)));
+  const off = (row: number) => Math.abs(heightOf(row) - mm);
+  while (best > 0 && off(best - 1) <= off(best) + 1e-9) best -= 1;
+  while (off(best + 1) < off(best) - 1e-9) best += 1;
   return best;
 }

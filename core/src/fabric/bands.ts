@@ -50,7 +50,7 @@ export function withBands(spec: FabricSpec, swatch: WorkedFabric): WorkedFabric 
   const factors = { ...fill.stitch.factors, stretchAcross: tight.stitch.factors.stretchAcross };
   return {
     ...fill,
-    stitch: { ...fill.stitch, factors, rows: commonMultiple(bands, specs) },
+    stitch: { ...fill.stitch, factors, rows: commonMultiple(bands) },
     stitchWidth: tight.stitchWidth,
     thickness: thickest!.fabric.thickness,
     bands,
@@ -94,7 +94,7 @@ function onHook(fabric: WorkedFabric, hookMm: number): WorkedFabric {
 }
 
 /** Counts that suit every band are again of the form `repeat × k + edge` (law). */
-function commonMultiple(bands: readonly WorkedBand[], specs: readonly BandSpec[]): Multiple {
+function commonMultiple(bands: readonly WorkedBand[]): Multiple {
   return bands.reduce<Multiple>(
     (all, { fabric }, index) => {
       const { rows } = fabric.stitch;
@@ -104,7 +104,7 @@ function commonMultiple(bands: readonly WorkedBand[], specs: readonly BandSpec[]
       throw new PlanProblem([
         {
           path: `fabric.bands[${index}].stitch`,
-          message: `No count suits “${name}” and the bands before it: it needs a multiple of ${rows.repeat} plus ${rows.edge}. Take another stitch than ${specs[index]!.stitch} here.`,
+          message: `No count suits “${name}” and the bands before it: it needs a multiple of ${rows.repeat}${rows.edge > 0 ? ` plus ${rows.edge}` : ''}, and they ${all.repeat}${all.edge > 0 ? ` plus ${all.edge}` : ''}. Take another stitch here.`,
         },
       ]);
     },
