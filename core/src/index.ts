@@ -79,6 +79,7 @@ export {
   estimateSizes,
   fabricFromSwatch,
   fabricIfMeasured,
+  type BandSpec,
   type FabricSpec,
   type GaugeMeasure,
   type GaugeSpec,

@@ -167,7 +167,7 @@ function Piece({ view, at, width, height, symbols, colours, units, leftHand }: P
   return (
     <G transform={`translate(${px(at.x)} ${px(at.y)})`}>
       {cloths.flatMap((part, index) => clothInk(part, ink, `cloth ${index}`))}
-      {symbols ? cloths.map((part, index) => stitchInk(part, ink, symbols, seen, `stitches ${index}`)) : null}
+      {symbols ? cloths.flatMap((part, index) => stitchInk(part, ink, symbols, seen, `stitches ${index}`)) : null}
       {under.map((part, index) => markInk(part, ink, `under ${index}`))}
       {units ? cloths.flatMap((part, index) => labelInk(part, ink, `label ${index}`)) : null}
       {over.map((part, index) => markInk(part, ink, `over ${index}`))}

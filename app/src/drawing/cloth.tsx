@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { Circle, Path, Polygon, Rect, Text } from '@/parts/ink';
 import { LABEL_SIZE, LINE, placeLabel, px, wordWidth } from './layout';
 import { lettering, type Ink } from './lettering';
+import { clothBands } from './stitches';
 
 /** Closer than this, lines of rows blur into grey, px. */
 const ROWS_APART = 4;
@@ -10,7 +11,12 @@ const HATCH_SHOWS = 0.2;
 
 /** A section of the piece: its tint, and its rows as a hatch. */
 export function clothInk(part: ClothPart, ink: Ink, key: string): ReactElement[] {
-  const lines = part.rows.stacked === 'out' ? ringLines(part, ink.scale) : rowLines(part, ink.scale);
+  const lines =
+    part.rows.stacked === 'out'
+      ? ringLines(part, ink.scale)
+      : clothBands(part)
+          .map(({ cloth }, index) => rowLines(cloth, ink.scale) + (index > 0 ? firstLine(cloth, ink.scale) : ''))
+          .join('');
   const hatch = (
     <Path
       key={`${key} rows`}
@@ -69,6 +75,12 @@ function rowLines({ x, y, w, h, top, form, rows }: ClothPart, scale: number): st
       return `M${px(x * scale + inset)} ${px(y * scale + row * rowPx)}H${px((x + w) * scale - inset)}`;
     })
     .join('');
+}
+
+/** Where a band meets the one before it. */
+function firstLine({ x, y, w, h, rows }: ClothPart, scale: number): string {
+  if (rows.stacked === 'x') return `M${px(x * scale)} ${px(y * scale)}V${px((y + h) * scale)}`;
+  return `M${px(x * scale)} ${px((y + h) * scale)}H${px((x + w) * scale)}`;
 }
 
 /** Rounds from the middle outwards, as one path: upright ends joined by half circles where a round is round. */

@@ -1,4 +1,4 @@
-import type { ChartSymbol, Cloth } from '@keep-snug/core';
+import { stitchPattern, type ChartSymbol, type Cloth } from '@keep-snug/core';
 import type { ReactElement } from 'react';
 import { G, Path } from '@/parts/ink';
 import type { Ink } from './lettering';
@@ -15,8 +15,39 @@ interface Seen {
 /** Smaller than this, single stitches cannot be told apart and rows stand for them, px. */
 export const STITCH_PX = 9;
 
-/** Single stitches of a section, as many as there are, drawn as soon as they are large enough; only those in view. */
+/** Single stitches of a section, band by band where it is of several. */
 export function stitchInk(
+  part: Cloth,
+  ink: Ink,
+  symbols: readonly (readonly ChartSymbol[])[],
+  seen: Seen,
+  key: string,
+): (ReactElement | null)[] {
+  return clothBands(part).map(({ cloth, symbols: own }, index) =>
+    bandInk(cloth, ink, own ?? symbols, seen, `${key} ${index}`),
+  );
+}
+
+/** A section's bands as sections of their own; of one stitch it is itself. Rows stacked upwards begin at its bottom. */
+export function clothBands(part: Cloth): { cloth: Cloth; symbols?: readonly (readonly ChartSymbol[])[] }[] {
+  const { bands, ...rows } = part.rows;
+  if (!bands) return [{ cloth: part }];
+  const whole = bands.reduce((sum, { mm }) => sum + mm, 0);
+  let done = 0;
+  return bands.map(({ stitch, pattern, rows: count, mm }) => {
+    const share = mm / whole;
+    const from = done;
+    done += share;
+    const place =
+      rows.stacked === 'x'
+        ? { x: part.x + from * part.w, w: share * part.w }
+        : { y: part.y + (1 - done) * part.h, h: share * part.h };
+    return { cloth: { ...part, ...place, rows: { ...rows, count } }, symbols: stitchPattern(stitch, pattern).symbols };
+  });
+}
+
+/** Single stitches of one band, as many as there are, drawn as soon as they are large enough; only those in view. */
+function bandInk(
   part: Cloth,
   { scale, colours }: Ink,
   symbols: readonly (readonly ChartSymbol[])[],

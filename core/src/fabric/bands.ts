@@ -25,6 +25,7 @@ export interface WorkedBand {
   fabric: WorkedFabric;
   /** Courses it always has; of the one that fills, none. */
   courses: number | undefined;
+  pattern?: FieldValues;
   colour?: string;
   /** Where the hook is another than the plan's. */
   hookMm?: number;
@@ -67,7 +68,11 @@ function refuseUnfilled(bands: readonly BandSpec[]): void {
   throw new PlanProblem([{ path: 'fabric.bands', message }]);
 }
 
-function workBand({ stitch, pattern, gauge, hookMm, colour, ...long }: BandSpec, spec: FabricSpec, swatch: WorkedFabric) {
+function workBand(
+  { stitch, pattern, gauge, hookMm, colour, ...long }: BandSpec,
+  spec: FabricSpec,
+  swatch: WorkedFabric,
+) {
   const on = hookMm ?? spec.hookMm;
   const { bands: _bands, pattern: _pattern, gauge: _gauge, ...yarn } = spec;
   const fabric = gauge
@@ -77,6 +82,7 @@ function workBand({ stitch, pattern, gauge, hookMm, colour, ...long }: BandSpec,
   return {
     fabric,
     courses: long.fill ? undefined : (courses ?? 1),
+    ...(pattern ? { pattern } : {}),
     ...(colour ? { colour } : {}),
     ...(on === spec.hookMm ? {} : { hookMm: on }),
   };

@@ -1,6 +1,7 @@
 import type { Reach } from '../counts';
 import type { Instruction, WorkedFabric } from '../fabric';
 import type { Figure } from '../figure';
+import type { FieldValues } from '../units';
 
 /** A part of a piece between folds, corners or seams. */
 export interface Section {
@@ -48,6 +49,8 @@ export interface Band {
   from: number;
   to: number;
   colour?: string;
+  /** What is set of its stitch pattern. */
+  pattern?: FieldValues;
   /** Where the hook is another than the plan's. */
   hookMm?: number;
 }

@@ -118,12 +118,13 @@ class Referee extends Walk {
       if (Math.min(span.from, span.to) < 1 || Math.max(span.from, span.to) > edge.count)
         says(`${span.edge} has ${edge.count} places, not ${Math.max(span.from, span.to)}`);
       if (corner && placesIn(span) !== 1) says('a corner is one place');
-      const along = pickedUp(edge, span, this.widthAt(span));
-      if (!corner && stitches !== along)
-        says(`${stitches} stitches along ${placesIn(span)} places, where ${along} lie flat`);
       if (this.covered.some((other) => overlaps(other, span))) says(`${span.edge} is covered already`);
     }
     const [a, ...others] = spans;
+    // of layers with unlike rows the first one is picked up along, and the others follow it
+    const along = pickedUp(this.edgeAt(a)!, a, this.widthAt(a));
+    if (!corner && stitches !== along)
+      says(`${stitches} stitches along ${placesIn(a)} places, where ${along} lie flat`);
     for (const b of others) {
       if (placesIn(a) !== placesIn(b)) says(`${placesIn(a)} places on one side and ${placesIn(b)} on the other`);
       if (!spans.some((other) => this.liesOn(other, b))) says('the edges do not lie on each other');

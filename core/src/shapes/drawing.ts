@@ -1,3 +1,5 @@
+import type { FieldValues } from '../units';
+
 /** Geometry of a drawing in millimetres, x to the right and y down. The app paints it; nothing here knows pixels. */
 export type Part =
   | Cloth
@@ -49,6 +51,15 @@ export interface RowLines {
   stacked: 'x' | 'y' | 'out';
   /** Stitches in a row, so that single ones can be drawn. */
   stitches: number;
+  /** Where they are of several stitches, one after the other as they are stacked: a stitch, its rows, their mm together. */
+  bands?: readonly RowBand[];
+}
+
+export interface RowBand {
+  stitch: string;
+  pattern?: FieldValues;
+  rows: number;
+  mm: number;
 }
 
 export interface Dimension {

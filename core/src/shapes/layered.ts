@@ -282,7 +282,7 @@ function sheets(back: Piece, pockets: readonly Piece[], loop: Piece | undefined)
   const ofPiece = ({ height, width }: Piece, parts: Part[]) => ({ parts, width: height.value, height: width.value });
   return [
     ofPiece(back, [
-      ...stripParts(back.sections, wide, back.stitches),
+      ...stripParts(back),
       ...folds([{ mm: back.sections[0]!.mm, label: 'top fold' }], wide),
       uprightFrom(0, wide, { count: `${back.stitches} stitches`, choice: 'width' }),
     ]),

@@ -4,12 +4,12 @@ import { formatNumber, plural, type Field } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { cutPouch, folds, panel, uprightFrom } from './common/draw';
+import { bandsDrawn, cutPouch, folds, panel, uprightFrom } from './common/draw';
 import { wantedRound } from './common/flat';
 import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { foldedPacket, packetFold, packetJoins, packetSeams } from './common/packetWork';
-import { rowPiece } from './common/rowPiece';
+import { alikeRows, besideFill, rowPiece, rowsLong } from './common/rowPiece';
 import { fabricRound, sized } from './common/sized';
 import { ONE_ROOM } from './common/takes';
 
@@ -42,17 +42,19 @@ function build(context: ShapeContext): Built {
   const asked = derive('mm', 'length = C + overlap', { C: wantedRound(context).round, overlap }, (v) =>
     Math.max(v.C + v.overlap, 1),
   );
+  const beside = besideFill(fabric);
+  const longOf = (rows: number) => beside.mm + (rows - beside.rows) * h.value;
   const choice = countChoice(
     {
       id: 'length',
       name: 'Length',
       noun: 'rows',
       asked,
-      sizeOf: (rows) => rows * h.value,
-      insideOf: (rows) => rows * h.value - overlap.value - thing.pockets * Math.PI * t.value,
+      sizeOf: longOf,
+      insideOf: (rows) => longOf(rows) - overlap.value - thing.pockets * Math.PI * t.value,
       multiple: { repeat: 1, edge: 0 },
       // a back between two ends turned over
-      atLeast: 4,
+      atLeast: Math.max(4, beside.rows + 1),
       stretch: fabric.stitch.factors.stretchAlong,
     },
     { ...context, demands: {} },
@@ -78,7 +80,7 @@ function build(context: ShapeContext): Built {
     { width: across, w },
     () => stitches,
   );
-  const length = derive('mm', 'length = rows × h', { rows, h }, (v) => v.rows * v.h);
+  const length = rowsLong('length', rows, fabric);
   const piece = rowPiece(
     {
       id: 'body',
@@ -93,7 +95,7 @@ function build(context: ShapeContext): Built {
   const { pockets } = thing;
   const girth = sized(
     `inside = rows × h − overlap${fabricRound(pockets)}`,
-    { rows, h, overlap, t },
+    { rows: alikeRows(rows, fabric), h, overlap, t },
     (v) => v.rows * v.h - v.overlap - pockets * Math.PI * v.t,
   );
   const depth = sized(
@@ -173,7 +175,17 @@ function views({ thing, fabric, options: given }: ShapeContext, piece: Piece): V
   const quarter = (long - overlap) / 4;
   const { rows, stitches } = piece;
   const flat: Part[] = [
-    panel({ role: 'front', label: 'rectangle', sub: `${rows} rows`, w: long, h: wide, rows, stitches, stacked: 'x' }),
+    panel({
+      role: 'front',
+      label: 'rectangle',
+      sub: `${rows} rows`,
+      w: long,
+      h: wide,
+      rows,
+      stitches,
+      stacked: 'x',
+      ...bandsDrawn(piece),
+    }),
     ...folds(
       [
         { mm: quarter + overlap / 2, label: 'fold' },

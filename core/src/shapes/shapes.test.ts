@@ -95,9 +95,11 @@ describe.each(SHAPES.map(({ id }) => [id]))('%s, whatever the thing, the gauge a
           expect(Math.abs(mm - askedMm)).toBeLessThanOrEqual((5 / 9) * Math.max(step, less ? mm - less.mm : 0) + 1e-6);
         // the saddle shapes its pockets in the stitch's base, which needs no multiple
         if (worked.choices[0]!.noun === 'stitches' && shape !== 'saddle') {
-          const pattern = stitchPattern(plan.fabric.stitch, plan.fabric.pattern);
-          const { repeat, edge } = worked.choices[0]!.id === 'round' ? pattern.rounds : pattern.rows;
-          expect((count - edge) % repeat).toBe(0);
+          for (const { stitch, pattern: set } of plan.fabric.bands ?? [plan.fabric]) {
+            const pattern = stitchPattern(stitch, set);
+            const { repeat, edge } = worked.choices[0]!.id === 'round' ? pattern.rounds : pattern.rows;
+            expect((count - edge) % repeat).toBe(0);
+          }
         }
       }
       const [choice] = worked.choices;

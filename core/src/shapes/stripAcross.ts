@@ -195,7 +195,7 @@ function flatView(context: ShapeContext, piece: Piece): View {
   const height = piece.width.value;
   const ends = sections.map((_, index) => sections.slice(0, index + 1).reduce((sum, { mm }) => sum + mm, 0));
   const parts: Part[] = [
-    ...stripParts(sections, height, stitches, {
+    ...stripParts(piece, {
       ...flapDrive(context),
       ...(context.options.pocketMm === undefined ? { front: coverDrive(context) } : {}),
     }),

@@ -1,16 +1,15 @@
 import { sectionWord } from './common/sectionWord';
 import { cumulativeRows } from '../counts';
-import type { WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
 import { formatNumber, plural } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { acrossFrom, cutPouch, panel, roleOf, standing, uprightFrom } from './common/draw';
+import { acrossFrom, bandsDrawn, cutPouch, panel, roleOf, standing, uprightFrom } from './common/draw';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
 import { joinField, joinOf } from './common/joins';
-import { rowPiece, rowsOf } from './common/rowPiece';
+import { alikeRows, besideFill, rowPiece, rowsLong } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 import {
   endName,
@@ -42,8 +41,8 @@ function build(context: ShapeContext): Built {
   const take = chosen(join.take, 'rows', join.name);
   const h = fabric.rowHeight;
   const t = fabric.thickness;
-  const { fixed, fixedMm } = rowsOf(fabric);
-  const faceOf = (rows: number) => fixedMm + (rows - fixed - 2 * take.value) * h.value;
+  const beside = besideFill(fabric);
+  const faceOf = (rows: number) => beside.mm + (rows - beside.rows - 2 * take.value) * h.value;
   const choice = countChoice(
     {
       id: 'width',
@@ -53,7 +52,7 @@ function build(context: ShapeContext): Built {
       sizeOf: faceOf,
       insideOf: (rows) => 2 * faceOf(rows) - thing.pockets * Math.PI * t.value,
       multiple: { repeat: 1, edge: 0 },
-      atLeast: Math.max(2, fixed + 1),
+      atLeast: Math.max(2, beside.rows + 1),
       stretch: fabric.stitch.factors.stretchAlong,
     },
     context,
@@ -61,8 +60,11 @@ function build(context: ShapeContext): Built {
   const rows = countFigure(choice, h, { asked: 'F', size: 'h', count: 'rows' }, 'rows', picks);
   const lengths = stripLengths(context, edgingDepth(0, context));
   const piece = alongPiece(context, rows, lengths);
-  const alike = chosen(piece.height.value / h.value, 'rows', 'rows, those of other bands by their heights');
-  const face = sized('F = (rows − 2 take) h', { rows: fabric.bands ? alike : rows, take, h }, (v) => (v.rows - 2 * v.take) * v.h);
+  const face = sized(
+    'F = (rows − 2 take) h',
+    { rows: alikeRows(rows, fabric), take, h },
+    (v) => (v.rows - 2 * v.take) * v.h,
+  );
   const girth = insideFaces(face, t, thing.pockets);
   const depth = frontDepth(context, piece.sections[0]!);
   const reach = flapReach(
@@ -129,7 +131,7 @@ function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readon
       name: 'Strip',
       fabric,
       stitches: n,
-      lengths: [{ name: 'strip', figure: chosenHeight(rows, fabric) }],
+      lengths: [{ name: 'strip', figure: rowsLong('width', rows, fabric) }],
       edge: 'seam',
     },
     context,
@@ -154,16 +156,6 @@ function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readon
     };
   });
   return { ...piece, sections };
-}
-
-/** The height of the rows that were chosen, so that the piece has just as many. */
-function chosenHeight(rows: Figure<'rows'>, fabric: WorkedFabric): Mm {
-  const h = fabric.rowHeight;
-  if (!fabric.bands) return derive('mm', 'width = rows × h', { rows, h }, (v) => v.rows * v.h);
-  const { fixed, fixedMm } = rowsOf(fabric);
-  const others = chosen(fixedMm, 'mm', 'bands beside the one that fills');
-  const n = chosen(rows.value - fixed, 'rows', 'rows that fill');
-  return derive('mm', 'width = others + n × h', { others, n, h }, (v) => v.others + v.n * v.h);
 }
 
 function stitchesLong({ name, stitches }: Section, { fabric }: ShapeContext): Mm {
@@ -236,6 +228,7 @@ function views(context: ShapeContext, piece: Piece): View[] {
           h: height,
           rows,
           stitches: section.stitches,
+          ...bandsDrawn(piece),
         }),
         { type: 'dimension', along: 'x', from: x, to: ends[index]!, mm: section.mm, count: sub },
       ];
@@ -249,7 +242,7 @@ function views(context: ShapeContext, piece: Piece): View[] {
     flap && turn
       ? Math.min(top, Math.max(1, turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value))
       : undefined;
-  const upright = { w: height, rows, stacked: 'x' as const };
+  const upright = { w: height, rows, stacked: 'x' as const, ...bandsDrawn(piece) };
   const folded: Part[] = [
     panel({
       role: 'front',

@@ -5,7 +5,7 @@ import { formatNumber, type Field, type FieldValues } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
-import { panel, sideBySide } from './common/draw';
+import { bandsDrawn, panel, sideBySide } from './common/draw';
 import { coverDrive } from './common/drive';
 import { edgingDepth, lessEdging, wantedFront, wantedRound } from './common/flat';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
@@ -182,7 +182,7 @@ function views(context: ShapeContext, piece: Piece, width: number, height: numbe
   const { thing, fabric } = context;
   const { stitches, rows } = piece;
   const sheet = (label: string, role: 'front' | 'back'): Part[] => [
-    panel({ role, label, sub: `${rows} rows`, w: width, h: height, rows, stitches }),
+    panel({ role, label, sub: `${rows} rows`, w: width, h: height, rows, stitches, ...bandsDrawn(piece) }),
     { type: 'dimension', along: 'x', from: 0, to: width, mm: width, count: `${stitches} stitches`, choice: 'width' },
   ];
   const flat = sideBySide([
@@ -217,7 +217,18 @@ function views(context: ShapeContext, piece: Piece, width: number, height: numbe
       context,
       width,
       height: up,
-      front: [panel({ role: 'front', label: 'front', sub: `${rows} rows`, w: width, h: up, rows, stitches })],
+      front: [
+        panel({
+          role: 'front',
+          label: 'front',
+          sub: `${rows} rows`,
+          w: width,
+          h: up,
+          rows,
+          stitches,
+          ...bandsDrawn(piece),
+        }),
+      ],
       frontUp: up,
       backUp: up,
       count: `${stitches} stitches`,

@@ -13,12 +13,7 @@ export interface ColourNeed {
  * Yarn by colour from the rows each holds: of bands and pieces their own, else colours follow each other for so many rows,
  * over and over, from the first row of every piece (law, handbook 7). What is not in rows goes to the first colour.
  */
-export function byColour(
-  spec: FabricSpec,
-  pieces: readonly Piece[],
-  metres: number,
-  grams: number,
-): ColourNeed[] {
+export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: number, grams: number): ColourNeed[] {
   const { colours } = spec;
   const stitches = new Map<string, number>();
   const rows = new Map<string, number>();

@@ -1,6 +1,7 @@
 import {
   countMeasures,
   isOfAnotherStitch,
+  shapeDefinition,
   STITCHES,
   stitchDefinition,
   stitchPattern,
@@ -14,6 +15,7 @@ import { NumberField } from '@/parts/NumberField';
 import { OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
 import { useReader } from '../useWorked';
+import { BandFields } from './BandFields';
 import { ColourFields } from './ColourFields';
 import { OtherHooks } from './OtherHooks';
 import { SwatchPart } from './SwatchPart';
@@ -22,6 +24,7 @@ import type { Stage, StageProps } from './definition';
 
 function Body({ plan, worked, faults, edit }: StageProps) {
   const { fabric } = plan;
+  const { bands = [] } = fabric;
   const put = (next: FabricSpec) => edit((old) => ({ ...old, fabric: next }));
   const set = (change: Partial<FabricSpec>) => edit((old) => ({ ...old, fabric: { ...old.fabric, ...change } }));
   return (
@@ -39,6 +42,14 @@ function Body({ plan, worked, faults, edit }: StageProps) {
         />
       </FieldRow>
       <StitchPart plan={plan} faults={faults} edit={edit} />
+      {bands.length > 0 || shapeDefinition(plan.shape.kind)!.bands ? (
+        <BandFields
+          bands={bands}
+          stitch={fabric.stitch}
+          faults={faults}
+          onChange={(next) => edit(({ picks: _picks, ...old }) => ({ ...old, fabric: { ...old.fabric, bands: next } }))}
+        />
+      ) : null}
       <SwatchPart fabric={fabric} onChange={put} />
       <ColourFields colours={fabric.colours ?? []} onChange={(colours) => set({ colours })} />
       {worked ? (

@@ -19,8 +19,7 @@ function course(vs: number, { below }: CourseContext): Instruction[] {
 }
 
 /** One stitch in each double and one in each space. */
-const level = (stitch: string, vs: number) =>
-  repeat([work(stitch, 1), work(stitch, 1, 'space'), work(stitch, 1)], vs);
+const level = (stitch: string, vs: number) => repeat([work(stitch, 1), work(stitch, 1, 'space'), work(stitch, 1)], vs);
 
 /** Double V stitches: open, very stretchy across (handbook 2.2). */
 export const doubleV = fixed({

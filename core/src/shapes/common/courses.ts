@@ -12,18 +12,21 @@ export function bandCourses(
   schools: ShapeSchools,
   sectionAt: (row: number) => string,
 ): Course[] {
+  let levelled = 0;
   return bands.flatMap((band, index) => {
     const before = bands[index - 1];
-    const level = before && levelOn(before, band.fabric.stitch, stitches);
-    const rows = rowCourses(band, stitches, schools, sectionAt, before ? 'plain' : 'chain', level ? 1 : 0);
+    const level = before && levelOn(before, before.to - before.from + 1 - levelled, band.fabric.stitch, stitches);
+    levelled = level ? 1 : 0;
+    const rows = rowCourses(band, stitches, schools, sectionAt, before ? 'plain' : 'chain', levelled);
     if (!level) return rows;
     return [{ instructions: level, ends: stitches, kind: 'row', turned: true, section: sectionAt(band.from) }, ...rows];
   });
 }
 
-/** The plain row a band begins with where the one before it leaves spaces; undefined where it leaves stitches. */
-function levelOn({ fabric, from, to }: Band, next: StitchPattern, stitches: number): Instruction[] | undefined {
-  const body = fabric.stitch.levelRow?.(stitches, to - from + 1, next.base);
+/** The plain row a band begins with where the last row before it leaves spaces; undefined where it leaves stitches. */
+function levelOn({ fabric }: Band, course: number, next: StitchPattern, stitches: number): Instruction[] | undefined {
+  // a band of one row may be the plain one that levelled another
+  const body = course > 0 ? fabric.stitch.levelRow?.(stitches, course, next.base) : undefined;
   return body && [uncounted(next.base, 'plain'), ...body];
 }
 

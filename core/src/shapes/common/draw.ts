@@ -1,8 +1,8 @@
 import { sectionWord } from './sectionWord';
 import { plural } from '../../units';
-import type { Section } from '../definition';
+import type { Piece } from '../definition';
 import type { WorkedThing } from '../../things';
-import type { Cloth, ClothRole, Dimension, Drive, Part, ThingPart } from '../drawing';
+import type { Cloth, ClothRole, Dimension, Drive, Part, RowBand, RowLines, ThingPart } from '../drawing';
 
 const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
 
@@ -11,13 +11,22 @@ export function roleOf(name: string): ClothRole {
   return ROLES.includes(name) ? (name as ClothRole) : 'front';
 }
 
+/** The fabrics of a piece's rows as they are drawn; nothing where it is of one. */
+export function bandsDrawn(piece: Piece, from = 1, to = piece.rows): Pick<RowLines, 'bands'> {
+  if (!piece.bands) return {};
+  const bands = piece.bands.flatMap((band): RowBand[] => {
+    const [first, last] = [Math.max(from, band.from), Math.min(to, band.to)];
+    if (first > last) return [];
+    const { fabric, pattern } = band;
+    const mm = piece.reach(last) - piece.reach(first - 1);
+    return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm }];
+  });
+  return { bands };
+}
+
 /** Sections stacked along x as rows, each with its dimension above: a strip as it lies. */
-export function stripParts(
-  sections: readonly Section[],
-  height: number,
-  stitches: number,
-  drives: Readonly<Record<string, Drive>> = {},
-): Part[] {
+export function stripParts(piece: Piece, drives: Readonly<Record<string, Drive>> = {}): Part[] {
+  const { sections, stitches, width } = piece;
   let x = 0;
   return sections.flatMap((section): Part[] => {
     const rows = plural(section.rows, 'row');
@@ -30,8 +39,8 @@ export function stripParts(
         x: from,
         y: 0,
         w: section.mm,
-        h: height,
-        rows: { count: section.rows, stacked: 'x', stitches },
+        h: width.value,
+        rows: { count: section.rows, stacked: 'x', stitches, ...bandsDrawn(piece, section.from, section.to) },
         label: sectionWord(section.name),
         sub: rows,
       },
@@ -61,11 +70,13 @@ interface PanelWish {
   form?: Cloth['form'];
   top?: number;
   stacked?: 'x' | 'y' | 'out';
+  bands?: RowLines['bands'];
 }
 
 /** A rectangle of fabric with its rows upwards, unless it is said otherwise. */
-export function panel({ x = 0, y = 0, rows, stitches, stacked = 'y', ...rest }: PanelWish): Cloth {
-  return { type: 'cloth', x, y, ...rest, rows: { count: Math.max(1, rows), stacked, stitches } };
+export function panel({ x = 0, y = 0, rows, stitches, stacked = 'y', bands, ...rest }: PanelWish): Cloth {
+  const lines = { count: Math.max(1, rows), stacked, stitches, ...(bands ? { bands } : {}) };
+  return { type: 'cloth', x, y, ...rest, rows: lines };
 }
 
 type DimensionMore = Partial<Pick<Dimension, 'count' | 'choice' | 'drives'>>;

@@ -2,7 +2,6 @@ import {
   edgesOf,
   lengthOf,
   pickedUp,
-  placesIn,
   type Border,
   type BorderStitch,
   type Fold,

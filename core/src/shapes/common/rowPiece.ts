@@ -62,8 +62,11 @@ export function rowPiece(wish: RowPieceWish, { schools }: Pick<ShapeContext, 'sc
     height: heightFigure(r, fabric, reach),
     sections,
     summary: `Chain ${chain.value}, {skip} ${chain.value - stitches + (countsFirst(first, schools.turningChainCounts) ? 1 : 0)}: ${plural(stitches, 'stitch', 'stitches')}, ${plural(rows, 'row')}`,
-    courses: bandCourses(bands ?? [{ fabric, from: 1, to: rows }], stitches, schools, (row) =>
-      spans.find(({ to }) => row <= to)!.name,
+    courses: bandCourses(
+      bands ?? [{ fabric, from: 1, to: rows }],
+      stitches,
+      schools,
+      (row) => spans.find(({ to }) => row <= to)!.name,
     ),
     reach,
     fabric,
@@ -97,13 +100,34 @@ const rowsOfBand = ({ fabric: { rowHeight, stitch }, courses }: WorkedBand): Ban
   reach: reachOf(rowHeight.value, stitch.rowShares),
 });
 
-/** How high so many rows of a fabric are, and how many of them there are beside those of the band that fills. */
-export function rowsOf(fabric: WorkedFabric): { fixed: number; fixedMm: number; h: number } {
-  const bands = fabric.bands?.map(rowsOfBand) ?? [];
-  return { fixed: fixedRows(bands), fixedMm: fixedMm(bands), h: fabric.rowHeight.value };
+/** Rows of the bands beside the one that fills, and what they measure, mm. */
+export function besideFill({ bands = [] }: WorkedFabric): { rows: number; mm: number } {
+  const all = bands.map(rowsOfBand);
+  return { rows: fixedRows(all), mm: fixedMm(all) };
 }
 
-/** @throws PlanProblem always */
+/** What so many rows measure, those of other bands by their own heights. */
+export function rowsLong(name: string, rows: Figure<'rows'>, fabric: WorkedFabric): Mm {
+  const h = fabric.rowHeight;
+  if (!fabric.bands) return derive('mm', `${name} = rows × h`, { rows, h }, (v) => v.rows * v.h);
+  const beside = besideFill(fabric);
+  const others = chosen(beside.mm, 'mm', 'bands beside the one that fills');
+  const n = chosen(rows.value - beside.rows, 'rows', 'rows that fill');
+  return derive('mm', `${name} = others + n × h`, { others, n, h }, (v) => v.others + v.n * v.h);
+}
+
+/** So many rows, those of other bands as so many of the one that fills as are as high. */
+export function alikeRows(rows: Figure<'rows'>, fabric: WorkedFabric): Figure<'rows'> {
+  if (!fabric.bands) return rows;
+  const beside = besideFill(fabric);
+  const alike = rows.value - beside.rows + beside.mm / fabric.rowHeight.value;
+  return chosen(alike, 'rows', 'rows, those of other bands by their heights');
+}
+
+/**
+ * Refuses bands that leave nothing to fill.
+ * @throws PlanProblem always
+ */
 function refuseBands(takes: number, whole: number): never {
   throw new PlanProblem([
     {
@@ -116,12 +140,7 @@ function refuseBands(takes: number, whole: number): never {
 function bandsIn({ bands }: WorkedFabric, rows: number): Band[] | undefined {
   if (!bands) return undefined;
   const spans = bandSpans(bands.map(rowsOfBand), rows);
-  return bands.map(({ fabric, colour, hookMm }, index) => ({
-    fabric,
-    ...spans[index]!,
-    ...(colour ? { colour } : {}),
-    ...(hookMm ? { hookMm } : {}),
-  }));
+  return bands.map(({ courses: _courses, ...band }, index) => ({ ...band, ...spans[index]! }));
 }
 
 function countsFirst({ stitch }: WorkedFabric, turningChainCounts: boolean): boolean {
@@ -142,7 +161,8 @@ export function rowSection(span: RowSpan, wanted: Mm, rowHeight: Mm, stitches: n
 
 /** The height of so many rows; of a repeat of unlike ones by adding them up. */
 export function heightFigure(rows: Figure<'rows'>, { rowHeight, stitch, bands }: WorkedFabric, reach: Reach): Mm {
-  if (!stitch.rowShares && !bands) return derive('mm', 'height = rows × h', { rows, h: rowHeight }, (v) => v.rows * v.h);
+  if (!stitch.rowShares && !bands)
+    return derive('mm', 'height = rows × h', { rows, h: rowHeight }, (v) => v.rows * v.h);
   return derive(
     'mm',
     'height = the rows’ own heights added up, h their mean',

@@ -3,7 +3,6 @@ import {
   edgesOf,
   lengthOf,
   pickedUp,
-  placesIn,
   reversed,
   type Border,
   type BorderStitch,
@@ -310,8 +309,7 @@ function restOf({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): Str
   const span = { piece: piece.id, edge: layer + long[side], from: placeOf(front + joined + 1), to: placeOf(to) };
   return {
     spans: [span],
-    stitches:
-      to > front + joined ? pickedUp(outline.edge(long[side]), span, piece.fabric.stitchWidth.value) : 0,
+    stitches: to > front + joined ? pickedUp(outline.edge(long[side]), span, piece.fabric.stitchWidth.value) : 0,
     name: `on along the {side:${SIDES[side]}} edge`,
   };
 }
