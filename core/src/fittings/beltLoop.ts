@@ -40,11 +40,16 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
         section: 'joining',
         kind: 'assembly',
         phase: 'open',
-        text: `Sew the belt loop to the outside of the back by its first and last row, centred, upper end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; going over each seam three times.`,
+        does: [
+          {
+            do: 'sew',
+            mm: 12 * piece.width.value,
+            says: `sew the belt loop to the outside of the back by its first and last row, centred, upper end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; going over each seam three times.`,
+          },
+        ],
         check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
         reaches: ['between the layers'],
         minutes: 8,
-        seam: { mm: 4 * piece.width.value, factor: 3 },
       },
     ],
     parts: {},

@@ -80,7 +80,7 @@ function place(context: FittingContext): Placed {
     figures: { asked: length, chains, length: made, buttonBelowFrontTop: below },
     place: `middle of the flap’s edge, ${halves(flap.stitches, across)}; button on the front, {mm:${formatNumber(below.value)}} below its top edge, at ${down} ${place}`,
     rows: inRow ? [{ piece: flap.piece, row: flap.row, instructions: loopRow(last, flap.stitches, chains.value) }] : [],
-    ...(flap.edge ? { loop: { piece: flap.piece, edge: flap.edge, chains: chains.value } } : {}),
+    ...(flap.edge ? { loop: { piece: flap.piece, edge: flap.edge, chains: chains.value, step: 'work-loop' } } : {}),
     steps: [
       ...(inRow ? [] : [joinedLoop(chains.value)]),
       {
@@ -97,7 +97,6 @@ function place(context: FittingContext): Placed {
         },
       },
     ],
-    yarnMm: inRow ? 0 : 3.5 * made.value + 300,
     parts: {
       flat: flatParts(context, below.value, made.value, diameter.value),
       folded: foldedParts(flap, below.value, made.value, diameter.value, context),
@@ -134,7 +133,17 @@ function joinedLoop(chains: number): WorkStep {
     section: 'closing',
     kind: 'closure',
     phase: 'mouth',
-    text: `Join the yarn with a {slip} at the middle of the flap’s edge, chain ${chains}, {slip} into the same place. Fasten off.`,
+    does: [
+      {
+        do: 'free',
+        id: 'button-loop',
+        lead: '',
+        from: 'with a {slip} at the middle of the flap’s edge',
+        courses: [[{ do: 'loop', chains, closes: 'same-stitch' }]],
+        times: 1,
+        tails: 0,
+      },
+    ],
     check: {
       look: 'Does the button go through, edge on, and hold?',
       repair: 'Take the loop back by a chain or add one.',

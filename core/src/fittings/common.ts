@@ -3,6 +3,7 @@ import { CHAIN, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
 import type { Built, Cloth, Course, Foundation, Piece, ShapeSchools } from '../shapes';
 import { rowPiece } from '../shapes/common/rowPiece';
+import type { Free } from '../piece';
 import type { Field } from '../units';
 
 type Mm = Figure<'mm'>;
@@ -69,6 +70,19 @@ export function chainsFor(length: Mm, wc: Mm): { chains: Figure<'chains'>; made:
   return {
     chains,
     made: derive('mm', 'chains × wc', { n: chosen(chains.value, 'chains', 'whole chains'), wc }, (v) => v.n * v.wc),
+  };
+}
+
+/** So many chains by themselves, with tails left at both ends; 0 to weave them in. */
+export function cord(id: string, lead: string, chains: number, tails: number): Free {
+  return {
+    do: 'free',
+    id,
+    lead,
+    from: '',
+    courses: [[{ do: 'chain', chains, spans: chains, as: 'chains' }]],
+    times: 1,
+    tails,
   };
 }
 

@@ -47,8 +47,11 @@ export interface Placed {
   place: string;
   /** Rows it changes: the new instructions, by piece and row. */
   rows: { piece: string; row: number; instructions: Instruction[]; ends?: number }[];
-  /** A loop of chains at the middle of an edge: in its last row, or in the last border that is worked on it. */
-  loop?: { piece: string; edge: RawEdge; chains: number };
+  /**
+   * A loop of chains at the middle of an edge, or at a corner: in its last row, or in the last border worked there, where
+   * the step is left out that joins it on by itself.
+   */
+  loop?: { piece: string; edge: RawEdge | 'corner'; chains: number; step: string };
   /** What to do in a row, beside working it. */
   notes?: { piece: string; row: number; text: string }[];
   /** Pieces made for it: pockets, loops, straps. */

@@ -1,10 +1,12 @@
+import { atLeast } from '../counts';
 import { chosen, derive, prior, type Advice, type Figure } from '../figure';
-import type { WorkedFabric } from '../fabric';
+import { work, type WorkedFabric } from '../fabric';
+import type { Work } from '../piece';
 import type { PocketWant } from '../things';
 import { formatLength, formatNumber, plural } from '../units';
 import type { Part } from '../shapes';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, refuse } from './common';
+import { frontOf, refuse, type Face } from './common';
 
 type Mm = Figure<'mm'>;
 
@@ -15,23 +17,16 @@ const STANDS_OUT = { share: 1 / 3, leastMm: 25 } as const;
 const EASE = 0.06;
 
 /**
- * The width of a channel between two flat layers: half the girth round tool and fabric each side, `π (a + t) / 2 × (1 +
- * ease)`, less the stretch the fit uses (law, handbook 6); for what is no round tool half its worked girth.
+ * The width of a channel between two flat layers: half the girth round its tool and fabric each side, `(g (1 + ease) + πt)
+ * / 2`, less the stretch the fit uses (law, handbook 6).
  */
-export function channelWidth(want: PocketWant, t: Mm, usedStretch: number): Mm {
+export function channelWidth({ girth: g }: PocketWant, t: Mm, usedStretch: number): Mm {
   const ease = prior(EASE, '1', 0, 'ease of a channel');
   const s = prior(usedStretch, '1', 0, 'stretch the fit uses');
-  if (want.tool)
-    return derive(
-      'mm',
-      'channel = π (a + t) / 2 × (1 + ease) / (1 + s)',
-      { a: derive('mm', 'a = g / π', { g: want.girth }, (v) => v.g / Math.PI), t, ease, s },
-      (v) => (((Math.PI * (v.a + v.t)) / 2) * (1 + v.ease)) / (1 + v.s),
-    );
   return derive(
     'mm',
-    'pocket = (g (1 + ease) + πt) / 2 / (1 + s)',
-    { g: want.girth, ease, t, s },
+    'channel = (g (1 + ease) + πt) / 2 / (1 + s)',
+    { g, ease, t, s },
     (v) => (v.g * (1 + v.ease) + Math.PI * v.t) / 2 / (1 + v.s),
   );
 }
@@ -47,33 +42,50 @@ export interface Channel {
 
 interface Divided {
   channels: Channel[];
-  /** Columns sewn through, between the channels. */
+  /** Where each line lies, as so many columns from the left: on one, or between two. */
   lines: number[];
   /** Columns over after every channel has what it needs; negative where there are too few. */
   over: number;
 }
 
+/** How lines between channels are made, and what one takes of the fabric's width, in stitches (prior, handbook 6). */
+const LINES = [
+  { id: 'sewn', name: 'sewn, between two columns', takes: 0.3 },
+  { id: 'crocheted', name: 'crocheted on, along a column', takes: 1 },
+] as const;
+
+type Line = (typeof LINES)[number];
+
+const lineOf = (id: unknown): Line => LINES.find((line) => line.id === id) ?? LINES[0];
+
 /**
- * Channels fitted in the order given and snapped to columns, one column for each stitched line; what is over goes where
- * the maker says: to the last channel, the first, or shared out (handbook 6).
+ * Channels fitted in the order given and snapped to columns. A crocheted line lies on a column of its own; a sewn one
+ * between two, and takes its part of both. What is over goes where the maker says: to the last channel, the first, or shared
+ * out (handbook 6).
  */
 export function divide(
   widths: readonly { name: string; mm: number }[],
   columns: number,
   w: number,
   over: string,
+  line: Line = LINES[1],
 ): Divided {
-  const needs = widths.map(({ mm }) => Math.max(1, Math.ceil(mm / w - 1e-9)));
-  const left = columns - needs.reduce((sum, need) => sum + need, 0) - (widths.length - 1);
+  const own = line.id === 'crocheted' ? 1 : 0;
+  const lost = (index: number) => (own ? 0 : (sidesOf(index, widths.length) * line.takes) / 2);
+  const needs = widths.map(({ mm }, index) => Math.max(1, Math.ceil(mm / w + lost(index) - 1e-9)));
+  const left = columns - needs.reduce((sum, need) => sum + need, 0) - own * (widths.length - 1);
   const given = needs.map((need, index) => need + shareOf(index, widths.length, Math.max(0, left), over));
   let at = 1;
   const channels = widths.map(({ name }, index) => {
-    const channel = { name, columns: given[index]!, mm: given[index]! * w, from: at };
-    at += given[index]! + 1;
+    const channel = { name, columns: given[index]!, mm: (given[index]! - lost(index)) * w, from: at };
+    at += given[index]! + own;
     return channel;
   });
   return { channels, lines: channels.slice(1).map(({ from }) => from - 1), over: left };
 }
+
+/** Lines a channel has beside it. */
+const sidesOf = (index: number, count: number) => (index > 0 ? 1 : 0) + (index < count - 1 ? 1 : 0);
 
 function shareOf(index: number, count: number, left: number, over: string): number {
   if (over === 'last') return index === count - 1 ? left : 0;
@@ -96,17 +108,20 @@ function usedStretch({ fit, fabric }: DemandContext): number {
   return fit.definition.useOfStretch * fabric.stitch.factors.stretchAcross * 0.5;
 }
 
-/** All channels and their lines side by side: what the face must be wide at the least (law, handbook 6). */
-export function faceForChannels(context: DemandContext): Mm {
+/** All channels and their lines side by side, in columns of the fabric: no fewer will do (law, handbook 6). */
+function columnsForChannels(context: DemandContext): Figure<'stitches'> {
   const { fabric } = context;
-  const w = fabric.stitchWidth;
-  const widths = wantsOf(context).map((want) => channelWidth(want, fabric.thickness, usedStretch(context)));
-  const columns = widths.reduce(
-    (sum, width) => sum + Math.max(1, Math.ceil(width.value / w.value - 1e-9)),
-    widths.length - 1,
-  );
-  const n = chosen(columns, 'stitches', `${plural(widths.length, 'channel')} in whole columns, a column for each line`);
-  return derive('mm', 'face = columns × w', { n, w }, (v) => v.n * v.w);
+  const widths = wantsOf(context).map((want) => ({
+    name: want.name,
+    mm: channelWidth(want, fabric.thickness, usedStretch(context)).value,
+  }));
+  const columns = -divide(widths, 0, fabric.stitchWidth.value, 'last', lineOf(context.options.line)).over;
+  return chosen(columns, 'stitches', `${plural(widths.length, 'channel')} in whole columns, with their lines`);
+}
+
+/** What the face must be wide for them at the least. */
+function faceOf(n: Figure<'stitches'>, { fabric }: DemandContext): Mm {
+  return derive('mm', 'face = columns × w', { n, w: fabric.stitchWidth }, (v) => v.n * v.w);
 }
 
 function place(context: FittingContext): Placed {
@@ -114,7 +129,8 @@ function place(context: FittingContext): Placed {
   const wants = wantsOf(context);
   const face = frontOf(built);
   const columns = face.stitches;
-  const w = face.width / columns;
+  const w = fabric.stitchWidth.value;
+  const line = lineOf(options.line);
   const widths = wants.map((want) => ({
     name: want.name,
     figure: channelWidth(want, fabric.thickness, usedStretch(context)),
@@ -124,10 +140,12 @@ function place(context: FittingContext): Placed {
     columns,
     w,
     String(options.over),
+    line,
   );
   if (over < -columns / 2) refuseCrowd(path, widths.length, columns, over);
   const depths = wants.map(({ height }) => depthFor(height));
   const deepest = Math.min(face.height, Math.max(...depths.map(({ value }) => value)));
+  const across = shallowWork(context, channels, face.height, Math.max(...depths.map(({ value }) => value)));
   const list = channels
     .map(
       ({ name, columns: count, mm }, index) =>
@@ -144,21 +162,20 @@ function place(context: FittingContext): Placed {
         section: 'joining',
         kind: 'assembly',
         phase: 'mouth',
-        text: `Sew the dividers from the bottom up through both layers, along ${plural(lines.length, 'column')}: stitch ${lines.join(', ')} of ${columns}, counted from the {side:left}. Backstitch the top of each twice.`,
+        does: [...lineWork(line, lines, columns, deepest, fabric), ...across],
         check: {
           look: 'Marked and measured first? Has every stitch caught both layers, and does each tool slide in?',
           repair: 'Take the line out and move it by a column.',
         },
         reaches: ['the mouth'],
         minutes: 5 * lines.length,
-        seam: { mm: lines.length * deepest, factor: 2 },
       },
     ],
-    parts: { folded: lineParts(lines, face, w, deepest), flat: [] },
-    advice: [...curl(over, w, columns, fabric), ...slim(wants, fabric, lines.length)],
-    areas: lines.map((line) => ({
+    parts: { folded: lineParts(line, lines, face, w, deepest), flat: [] },
+    advice: [...curl(over, w, columns, fabric), ...slim(wants, fabric, lines.length, context)],
+    areas: lines.map((at) => ({
       face: 'front' as const,
-      x: [(line - 1) * w, line * w] as const,
+      x: [(at - 1) * w, at * w] as const,
       y: [face.height - deepest, face.height] as const,
     })),
     notions: [{ name: 'stitch markers', count: lines.length }],
@@ -175,19 +192,69 @@ function depthFor(length: number): Mm {
   );
 }
 
-function lineParts(lines: readonly number[], face: ReturnType<typeof frontOf>, w: number, deep: number): Part[] {
-  return lines.map((line) => {
-    const x = face.x + (line - 0.5) * w;
+/** The lines as work: sewn between columns, or a row of slip stitches on the fabric along one. */
+function lineWork(line: Line, lines: readonly number[], columns: number, deep: number, fabric: WorkedFabric): Work[] {
+  if (line.id === 'sewn') {
+    const between = lines.map((at) => `${at} and ${at + 1}`).join(', between ');
+    return [
+      {
+        do: 'sew',
+        mm: 2 * lines.length * deep,
+        says: `backstitch ${plural(lines.length, 'line')} from the bottom up through both layers: between stitch ${between} of ${columns}, counted from the {side:left}. Go over the top of each twice.`,
+      },
+    ];
+  }
+  const rows = Math.max(1, Math.round(deep / fabric.rowHeight.value));
+  return lines.map((at, index) => ({
+    do: 'free',
+    id: `divider-${index + 1}`,
+    lead: `Line ${index + 1}, along stitch ${at} of ${columns} from the {side:left}, the yarn held behind both layers:`,
+    from: 'at the bottom',
+    courses: [[work('slip', rows, 'row')]],
+    times: 1,
+    tails: 0,
+  }));
+}
+
+/** A line sewn across a channel, so that it is less deep than the pocket. */
+function shallowWork(
+  { options, path }: FittingContext,
+  channels: readonly Channel[],
+  high: number,
+  deepest: number,
+): Work[] {
+  if (options.shallow === undefined) return [];
+  const index = Number(options.shallow) - 1;
+  const channel = channels[index];
+  if (!channel)
+    return refuse(
+      `${path}.shallow`,
+      `There is no channel ${index + 1}: there are ${channels.length}. Choose one from 1 to ${channels.length}.`,
+    );
+  const deep = Number(options.shallowMm);
+  const most = Math.min(high, deepest);
+  if (deep >= most)
+    return refuse(
+      `${path}.shallowMm`,
+      `${formatLength(deep)} is no shallower than the pocket (${formatLength(most)}). Make it less than ${formatLength(most)}.`,
+    );
+  return [
+    {
+      do: 'sew',
+      mm: 2 * channel.mm,
+      says: `backstitch across channel ${index + 1} (${channel.name}), {mm:${formatNumber(deep)}} below the front’s top edge, through both layers.`,
+    },
+  ];
+}
+
+function lineParts(line: Line, lines: readonly number[], face: Face, w: number, deep: number): Part[] {
+  // an edging lies outside the columns
+  const left = face.x + (face.width - face.stitches * w) / 2;
+  return lines.map((at) => {
+    const x = left + (line.id === 'crocheted' ? at - 0.5 : at) * w;
     const bottom = face.y + face.height;
-    return {
-      type: 'line',
-      kind: 'seam',
-      x1: x,
-      y1: bottom,
-      x2: x,
-      y2: bottom - deep,
-      label: `divider, stitch ${line}`,
-    };
+    const where = line.id === 'crocheted' ? `stitch ${at}` : `after stitch ${at}`;
+    return { type: 'line', kind: 'seam', x1: x, y1: bottom, x2: x, y2: bottom - deep, label: `divider, ${where}` };
   });
 }
 
@@ -210,16 +277,26 @@ function curl(over: number, w: number, columns: number, { stitch: { rows } }: Wo
 }
 
 /** Slim tips in narrow channels want a close fabric; said once by the fabric itself, here for the line's sake. */
-function slim(wants: readonly PocketWant[], fabric: WorkedFabric, lines: number): Advice[] {
+function slim(
+  wants: readonly PocketWant[],
+  fabric: WorkedFabric,
+  lines: number,
+  { path, options }: FittingContext,
+): Advice[] {
   const shortest = Math.min(...wants.map(({ height }) => height));
   const longest = Math.max(...wants.map(({ height }) => height));
-  if (lines === 0 || shortest > 0.6 * longest || fabric.stitch.gap > 0.5) return [];
+  if (lines === 0 || options.shallow !== undefined || shortest > 0.6 * longest || fabric.stitch.gap > 0.5) return [];
   return [
     {
       id: 'short-tool-sinks',
       severity: 'advice',
       text: `The shortest tool (${formatLength(shortest)}) sinks in a pocket made for the longest (${formatLength(longest)}).`,
-      repair: 'Sew across its channel below where it should stand, or give it the shallow end of the order.',
+      repair: 'Sew across its channel, so that it is only as deep as that tool wants.',
+      at: `${path}.shallow`,
+      change: {
+        [`${path}.shallow`]: wants.findIndex(({ height }) => height === shortest) + 1,
+        [`${path}.shallowMm`]: Math.round(depthFor(shortest).value),
+      },
     },
   ];
 }
@@ -250,7 +327,33 @@ export const dividers: FittingDefinition = {
       ],
       default: 'shared',
     },
+    { key: 'line', kind: 'choice', label: 'Lines between', options: LINES, default: 'sewn' },
+    {
+      key: 'shallow',
+      kind: 'number',
+      label: 'Channel to make shallower',
+      help: 'From the left, 1 is the first. Left empty: all as deep as the pocket.',
+      unit: '',
+      whole: true,
+      min: 1,
+      max: 24,
+      optional: true,
+    },
+    {
+      key: 'shallowMm',
+      kind: 'length',
+      label: 'That channel only so deep',
+      min: 10,
+      max: 400,
+      default: 60,
+    },
   ],
-  demands: (context) => ({ face: faceForChannels(context) }),
+  demands: (context) => {
+    const columns = columnsForChannels(context);
+    return {
+      face: faceOf(columns, context),
+      conditions: [atLeast(columns.value * (context.fabric.worked === 'rounds' ? 2 : 1))],
+    };
+  },
   place,
 };

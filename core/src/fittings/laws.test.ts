@@ -39,14 +39,15 @@ describe('dividers', () => {
     girth: mm(Math.PI * a),
     height: 140,
     depth: a,
+    wide: a,
     tip: 3,
     massG: 0,
     tool: true,
   });
 
   it('give a tool of 10 mm in fabric of 4 a channel of half the girth round both', () => {
-    // π (10 + 4) / 2 × 1.06
-    expect(channelWidth(tool(10), mm(4), 0).value).toBeCloseTo(23.31, 2);
+    // (10 π × 1.06 + 4 π) / 2
+    expect(channelWidth(tool(10), mm(4), 0).value).toBeCloseTo(22.93, 2);
   });
 
   it('fill the front to the column, a line between each, whatever is left over', () => {

@@ -37,7 +37,6 @@ function place({ built, thing }: FittingContext): Placed {
         },
         reaches: ['the mouth'],
         minutes: 35,
-        seam: { mm: girth.value, factor: 2 },
       },
     ],
     parts: {

@@ -22,7 +22,7 @@ function withLoop<P extends Placed>(
   const put = (steps: WorkStep[]) => steps.map((step) => replaced(step, last, withLoopOn(last, loop)));
   const bare = so.placed.map((one, place) =>
     // the loop is no more in the row, nor joined on by itself
-    place === index ? { ...one, rows: [], steps: one.steps.filter(({ id }) => id !== 'work-loop'), yarnMm: 0 } : one,
+    place === index ? { ...one, rows: [], steps: one.steps.filter(({ id }) => id !== loop.step) } : one,
   );
   return {
     built: at === 0 ? { ...so.built, assembly: put(so.built.assembly) } : so.built,
@@ -31,7 +31,7 @@ function withLoop<P extends Placed>(
 }
 
 const isOn = ({ spans: [span], corner }: Stretch, { piece, edge }: NonNullable<Placed['loop']>): boolean =>
-  !corner && span.piece === piece && span.edge.split('.').at(-1) === edge;
+  span.piece === piece && (edge === 'corner' ? corner === true : !corner && span.edge.split('.').at(-1) === edge);
 
 function bordersOn({ does = [] }: WorkStep, loop: NonNullable<Placed['loop']>): Border[] {
   return does.filter((work) => work.do === 'border').filter(({ path }) => path.some((stretch) => isOn(stretch, loop)));
@@ -42,10 +42,12 @@ const bordersOnAll = (steps: readonly WorkStep[], loop: NonNullable<Placed['loop
 
 /** With an odd count it leaves and comes back to the middle stitch, with an even one it spans the two middle ones. */
 function withLoopOn(border: Border, loop: NonNullable<Placed['loop']>): Border {
+  const first = border.path.findIndex((stretch) => isOn(stretch, loop));
   return {
     ...border,
-    path: border.path.map((stretch) => {
-      if (!isOn(stretch, loop)) return stretch;
+    path: border.path.map((stretch, index) => {
+      if (index !== first) return stretch;
+      if (stretch.corner) return { ...stretch, loop: { after: 0, chains: loop.chains, closes: 'same-stitch' } };
       const odd = stretch.stitches % 2 === 1;
       const after = odd ? (stretch.stitches + 1) / 2 : stretch.stitches / 2;
       return { ...stretch, loop: { after, chains: loop.chains, closes: odd ? 'same-stitch' : 'next-stitch' } };

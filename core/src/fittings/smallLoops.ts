@@ -1,9 +1,9 @@
-import { BASES } from '../fabric';
+import { work } from '../fabric';
 import { derive, type Figure } from '../figure';
 import type { Hazard } from '../things';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { chainsFor, chainYarn, frontOf, lengthOf } from './common';
+import { chainsFor, frontOf, lengthOf } from './common';
 
 interface LoopKind {
   id: string;
@@ -27,10 +27,13 @@ function placed(kind: LoopKind, { built, fabric, options }: FittingContext): Pla
   const asked = lengthOf(options.sizeMm, 'typed');
   const length = kind.length(asked);
   const { chains, made } = chainsFor(length, fabric.chain);
-  const [x, y] = [face.x + kind.at.x * face.width, face.y + kind.at.y * face.height];
+  const corner = options.at === 'corner';
+  const at = corner ? { x: 1, y: 0 } : kind.at;
+  const where = corner ? 'at the {side:right} upper corner' : kind.where;
+  const [x, y] = [face.x + at.x * face.width, face.y + at.y * face.height];
   return {
     figures: { length, chains },
-    place: `${kind.where}; ${plural(chains.value, 'chain')}, {mm:${formatNumber(made.value)}}`,
+    place: `${where}; ${plural(chains.value, 'chain')}, {mm:${formatNumber(made.value)}}`,
     rows: [],
     steps: [
       {
@@ -38,16 +41,32 @@ function placed(kind: LoopKind, { built, fabric, options }: FittingContext): Pla
         section: 'closing',
         kind: 'closure',
         phase: 'mouth',
-        text: `Join the yarn ${kind.where}, chain ${chains.value}, {slip} into the same place, turn, {single} in each chain, fasten off. ${kind.then}`.trim(),
+        does: [
+          {
+            do: 'free',
+            id: kind.id,
+            lead: '',
+            from: `with a {slip} ${where}`,
+            courses: [
+              [{ do: 'loop', chains: chains.value, closes: 'same-stitch' }],
+              [work('single', chains.value, 'chain')],
+            ],
+            times: 1,
+            tails: 0,
+          },
+        ],
+        ...(kind.then ? { text: kind.then } : {}),
         check: { look: 'Does it hold a good pull?', repair: 'Sew over the base of the loop three more times.' },
         minutes: 5,
       },
     ],
-    parts: { folded: [{ type: 'loop', x, y, reach: made.value / 2, towards: kind.at.y === 0 ? 'up' : 'right' }] },
+    ...(corner
+      ? { loop: { piece: built.pieces[0]!.id, edge: 'corner' as const, chains: chains.value, step: `work-${kind.id}` } }
+      : {}),
+    parts: { folded: [{ type: 'loop', x, y, reach: made.value / 2, towards: at.y === 0 ? 'up' : 'right' }] },
     advice: [],
     areas: [{ face: 'mouth', x: [x - face.x - 4, x - face.x + 4], y: [0, 5] }],
     ...(kind.notion ? { notions: [{ name: kind.notion, count: 1 }] } : {}),
-    yarnMm: chainYarn(made.value) + BASES.single.yarn * made.value + 300,
   };
 }
 
@@ -60,7 +79,19 @@ function loop(kind: LoopKind): FittingDefinition {
     asks: [],
     ...(kind.hazards ? { hazards: kind.hazards } : {}),
     figures: { length: 'Length', chains: 'Chains' },
-    options: [{ key: 'sizeMm', kind: 'length', label, min, max, default: usual }],
+    options: [
+      { key: 'sizeMm', kind: 'length', label, min, max, default: usual },
+      {
+        key: 'at',
+        kind: 'choice',
+        label: 'Where',
+        options: [
+          { id: 'usual', name: kind.where },
+          { id: 'corner', name: 'at a corner, chained on where a border passes it' },
+        ],
+        default: 'usual',
+      },
+    ],
     place: (context) => placed(kind, context),
   };
 }

@@ -12,6 +12,9 @@ const TWO_ABOVE_MM = 120;
 /** From the flap's edge up to the middle of the closure, beside its own half, mm (prior, ours). */
 const ABOVE_EDGE_MM = 4;
 
+/** From the flap's side to the rim of a closure in its corner, mm (prior, ours). */
+const IN_CORNER_MM = 5;
+
 interface Kind {
   id: 'snap' | 'magnet';
   name: string;
@@ -43,10 +46,15 @@ function placed(kind: Kind, { built, options, path }: FittingContext): Placed {
       `${path}.acrossMm`,
       `${withArticle(`${formatLength(across)} ${kind.id}`).replace(/^a/, 'A')} is more than a third of the front (${formatLength(face.width)}). Choose one of ${formatLength(face.width / 3)} or less.`,
     );
-  const count = face.width > TWO_ABOVE_MM ? 2 : 1;
-  const xs = count === 2 ? [face.width / 4, (3 * face.width) / 4] : [face.width / 2];
+  const corners = options.at === 'corners';
+  const count = corners || face.width > TWO_ABOVE_MM ? 2 : 1;
+  const inFrom = corners ? across / 2 + IN_CORNER_MM : face.width / 4;
+  const xs = count === 2 ? [inFrom, face.width - inFrom] : [face.width / 2];
   const y = flapDown(built) - across / 2 - ABOVE_EDGE_MM;
-  const where = count === 2 ? 'a quarter of the way in from each side' : 'at the middle';
+  const two = corners
+    ? `in both corners of the flap, {mm:${formatNumber(inFrom)}} in from each side`
+    : 'a quarter of the way in from each side';
+  const where = count === 2 ? two : 'at the middle';
   return {
     figures: { below },
     place: `${where}, {mm:${formatNumber(below.value)}} below the front’s top edge, under the flap`,
@@ -109,6 +117,16 @@ function closure(kind: Kind): FittingDefinition {
         min: kind.sizes.min,
         max: kind.sizes.max,
         default: kind.sizes.usual,
+      },
+      {
+        key: 'at',
+        kind: 'choice',
+        label: 'Where',
+        options: [
+          { id: 'inside', name: 'in the middle; two a quarter in where it is wide' },
+          { id: 'corners', name: 'two, in the flap’s corners' },
+        ],
+        default: 'inside',
       },
     ],
     place: (context) => placed(kind, context),

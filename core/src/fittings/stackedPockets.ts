@@ -43,14 +43,19 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
     section: 'joining',
     kind: 'assembly',
     phase: 'open',
-    text: `Sew the small pockets to the front, centred, from the lowest up: side, bottom and side through the front alone, the top open. Their upper edges lie ${tops.map((top) => `{mm:${formatNumber(top)}}`).join(', ')} below the front’s top edge.`,
+    does: [
+      {
+        do: 'sew',
+        mm: 3 * count * (2 * high + width.value),
+        says: `sew the small pockets to the front, centred, from the lowest up: side, bottom and side through the front alone, the top open. Their upper edges lie ${tops.map((top) => `{mm:${formatNumber(top)}}`).join(', ')} below the front’s top edge.`,
+      },
+    ],
     check: {
       look: 'Equal margins left and right, rows level with the front’s?',
       repair: 'Pin both upper corners before sewing.',
     },
     reaches: ['between the layers'],
     minutes: 10 * count,
-    seam: { mm: count * (2 * high + width.value), factor: 3 },
   };
   return {
     figures: { width, height: piece.height },

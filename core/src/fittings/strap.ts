@@ -1,6 +1,7 @@
-import { BASES, CHAIN, type WorkedFabric } from '../fabric';
+import { CHAIN, work, type Instruction } from '../fabric';
 import { chosen, derive, prior, type Advice, type Figure } from '../figure';
-import { formatLength, formatNumber, plural } from '../units';
+import { formatLength, formatNumber } from '../units';
+import type { Free } from '../piece';
 import type { Piece, WorkStep } from '../shapes';
 import {
   type DemandContext,
@@ -9,7 +10,7 @@ import {
   type Notion,
   type Placed,
 } from './definition';
-import { chainsFor, chainYarn, frontOf, growth, plainRows, refuse, smallPiece } from './common';
+import { chainsFor, cord, frontOf, growth, plainRows, refuse, smallPiece } from './common';
 
 type Mm = Figure<'mm'>;
 
@@ -37,8 +38,16 @@ const KINDS: readonly StrapKind[] = [
   { id: 'chain', name: 'a chain', columns: () => 1, stretch: CHAIN.stretch },
   { id: 'cord', name: 'a cord of two-loop stitches', columns: () => 2, stretch: 0.06 },
   { id: 'twisted', name: 'a twisted cord', columns: () => 3, stretch: 0.03 },
+  { id: 'cloth', name: 'sewn cloth', columns: () => 100, stretch: 0 },
   { id: 'bought', name: 'bought, on swivel hooks', columns: () => 100, stretch: 0 },
 ];
+
+/** Tails of what is made by itself, to sew it on with (prior, handbook 4.4). */
+const STRAP_TAIL_MM = 300;
+
+/** Kinds that bring tails to be sewn on with; yarn for the others, mm (prior, ours). */
+const TAILED: ReadonlySet<string> = new Set(['chain', 'chain-rows', 'cord']);
+const SEW_ON_MM = 600;
 
 const kindOf = (id: unknown): StrapKind => KINDS.find((kind) => kind.id === id)!;
 
@@ -78,7 +87,7 @@ function loadOf({ options, thing }: FittingContext): Figure<'g'> {
 }
 
 function place(context: FittingContext): Placed {
-  const { built, fabric, options, path, schools } = context;
+  const { built, options, path } = context;
   const loop = loopOf(context);
   const kind = kindOf(options.strap);
   const rows = Number(options.rows);
@@ -102,7 +111,7 @@ function place(context: FittingContext): Placed {
       `${path}.loopMm`,
       `A loop of ${formatLength(loop.value)} leaves no strap beyond the ${formatLength(face.width)} between its anchors. Make it ${formatLength(face.width + 3 * SEWN_MM)} or more.`,
     );
-  const made = strapMade(kind.id, length, fabric, rows, schools);
+  const made = strapMade(kind.id, length, context);
   const anchors = anchorWords(built);
   return {
     figures: { loop, load, length, growth: grows, ...made.figures },
@@ -123,13 +132,12 @@ function place(context: FittingContext): Placed {
         },
       ],
     },
-    advice: advise(length, grows.value, loadG, tested === undefined && kind.id !== 'bought', rows, kind),
+    advice: advise(length, grows.value, loadG, tested === undefined && kind.stretch > 0, rows, kind),
     areas: [
       { face: 'front', x: [0, 8], y: [0, SEWN_MM] },
       { face: 'front', x: [face.width - 8, face.width], y: [0, SEWN_MM] },
     ],
     notions: made.notions,
-    yarnMm: made.yarnMm,
   };
 }
 
@@ -138,29 +146,23 @@ interface Made {
   steps: WorkStep[];
   piece?: Piece;
   notions: Notion[];
-  yarnMm: number;
 }
 
-function strapMade(
-  kind: string,
-  length: Mm,
-  fabric: WorkedFabric,
-  rows: number,
-  schools: FittingContext['schools'],
-): Made {
-  const step = (text: string, minutes: number): WorkStep => ({
+function strapMade(kind: string, length: Mm, { fabric, schools, options }: FittingContext): Made {
+  const rows = Number(options.rows);
+  const step = (work: Pick<WorkStep, 'does' | 'text'>, minutes: number): WorkStep => ({
     id: 'make-strap',
     section: 'strap',
     kind: 'assembly',
     phase: 'mouth',
-    text,
+    ...work,
     check: {
       look: `Does it measure {mm:${formatNumber(length.value)}} before it is loaded?`,
       repair: 'Add or take back before you sew it on.',
     },
     minutes,
   });
-  const nothing = { figures: {}, notions: [], yarnMm: 0 };
+  const nothing = { figures: {}, notions: [] };
   if (kind === 'rows') {
     const plain = plainRows(fabric);
     const width = derive(
@@ -178,7 +180,7 @@ function strapMade(
   if (kind === 'bought')
     return {
       ...nothing,
-      steps: [step('Clip the strap’s swivel hooks into two rings sewn to the anchors.', 6)],
+      steps: [step({ text: 'Clip the strap’s swivel hooks into two rings sewn to the anchors.' }, 6)],
       notions: [
         { name: 'strap with swivel hooks', size: `${formatNumber(length.value)} mm`, count: 1 },
         { name: 'rings for the hooks', count: 2 },
@@ -189,27 +191,59 @@ function strapMade(
     return {
       ...nothing,
       figures: { cut },
-      yarnMm: 2 * cut.value,
       steps: [
         step(
-          `Cut two pairs of strands {mm:${formatNumber(cut.value)}} long, twist them hard, fold at the middle, let them wind round each other, knot both ends.`,
+          {
+            does: [
+              {
+                do: 'sew',
+                mm: 2 * cut.value,
+                says: `cut two pairs of strands {mm:${formatNumber(cut.value)}} long, twist them hard, fold at the middle, let them wind round each other, knot both ends.`,
+              },
+            ],
+          },
           12,
         ),
       ],
     };
   }
+  if (kind === 'cloth') return clothStrap(length, Number(options.clothMm), step);
   const { chains, made } = chainsFor(length, fabric.chain);
-  const cord = kind === 'cord';
-  const along = kind === 'chain-rows' ? ` Work ${plural(rows, 'row')} of {single} along it, one in each chain.` : '';
-  const text = cord
-    ? `Work a cord of two-loop stitches, about ${chains.value}, until it measures {mm:${formatNumber(length.value)}}.`
-    : `Chain ${chains.value}.${along} Fasten off.`;
+  return { ...nothing, figures: { chains, made }, steps: [step({ does: [corded(kind, chains.value, rows)] }, 4)] };
+}
+
+/** A cord or a chain by itself, with rows along it where it has any; its tails are what it is sewn on with. */
+function corded(kind: string, chains: number, rows: number): Free {
+  const plain = cord('strap', 'For the strap:', chains, STRAP_TAIL_MM);
+  if (kind === 'chain') return plain;
+  if (kind === 'cord') return { ...plain, courses: [[work('two-loop', chains, 'itself')]] };
+  const first: Instruction[] = [{ do: 'skip', times: 1, into: 'chain' }, work('single', chains - 1, 'chain')];
+  const row: Instruction[] = [{ do: 'turning-chain', chains: 1, counts: false }, work('single', chains - 1)];
+  return { ...plain, courses: [...plain.courses, first, ...Array.from({ length: rows - 1 }, () => row)] };
+}
+
+/** Cloth folded in four along its length and sewn down. */
+function clothStrap(
+  length: Mm,
+  wide: number,
+  step: (work: Pick<WorkStep, 'does' | 'text'>, minutes: number) => WorkStep,
+): Made {
+  const cut = derive('mm', 'cut wide = 4 × width', { width: chosen(wide, 'mm', 'typed') }, (v) => 4 * v.width);
+  const size = `${formatNumber(length.value)} × ${formatNumber(cut.value)} mm`;
   return {
-    ...nothing,
-    figures: { chains, made },
-    yarnMm:
-      chainYarn(made.value) * (cord ? 2 : 1) + (kind === 'chain-rows' ? BASES.single.yarn * rows * made.value : 0),
-    steps: [step(text, 4 + (chains.value * (1 + (kind === 'chain-rows' ? rows : 0))) / 30)],
+    figures: { cut },
+    steps: [
+      step(
+        {
+          text: `Cut a strip of cloth {mm:${formatNumber(length.value)}} × {mm:${formatNumber(cut.value)}}. Fold both long edges to the middle, fold it in half lengthwise and sew along the open edge.`,
+        },
+        25,
+      ),
+    ],
+    notions: [
+      { name: 'cloth for the strap', size, count: 1 },
+      { name: 'sewing thread', count: 1 },
+    ],
   };
 }
 
@@ -219,10 +253,15 @@ function sewOn(kind: string, anchors: string): WorkStep {
     section: 'strap',
     kind: 'closure',
     phase: 'mouth',
-    text:
+    does: [
       kind === 'bought'
-        ? `Sew a ring to each anchor, ${anchors}, going over each seam three times.`
-        : `Sew the strap on at ${anchors}, overlapping {mm:${SEWN_MM}}, going over each seam three times.`,
+        ? { do: 'sew', mm: SEW_ON_MM, says: `sew a ring to each anchor, ${anchors}, going over each seam three times.` }
+        : {
+            do: 'sew',
+            mm: TAILED.has(kind) ? 0 : SEW_ON_MM,
+            says: `sew the strap on ${TAILED.has(kind) ? 'with its tails ' : ''}at ${anchors}, overlapping {mm:${SEWN_MM}}, going over each seam three times.`,
+          },
+    ],
     check: {
       look: 'Is the strap not twisted, are the anchors exactly opposite? Hang the load on it for a minute and measure again.',
       repair:
@@ -285,6 +324,14 @@ export const strap: FittingDefinition = {
       optional: true,
     },
     { key: 'rows', kind: 'number', label: 'Stitches or rows wide', unit: '', whole: true, min: 1, max: 40, default: 6 },
+    {
+      key: 'clothMm',
+      kind: 'length',
+      label: 'Width of a sewn cloth strap',
+      min: 5,
+      max: 100,
+      default: 25,
+    },
     {
       key: 'loadG',
       kind: 'number',

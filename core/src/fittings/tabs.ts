@@ -58,14 +58,19 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
         section: 'closing',
         kind: 'closure',
         phase: 'mouth',
-        text: `Sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {mm:${button.value}} button just below each tab, through one layer only.`,
+        does: [
+          {
+            do: 'sew',
+            mm: 18 * piece.width.value,
+            says: `sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {mm:${button.value}} button just below each tab, through one layer only.`,
+          },
+        ],
         check: {
           look: 'Over the bar and buttoned, does it hang level?',
           repair: 'Set one button a row higher or lower.',
         },
         reaches: ['the mouth'],
         minutes: 16,
-        seam: { mm: 2 * piece.width.value * 3, factor: 3 },
       },
     ],
     parts: {

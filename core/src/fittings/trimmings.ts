@@ -29,6 +29,12 @@ const TASSEL_AT: Readonly<Record<string, { name: string; place: string; sew: str
     sew: 'to the bottom {side:right} corner',
     x: 1,
   },
+  side: {
+    name: 'a side edge',
+    place: 'on the {side:right} side edge, a row below the mouth',
+    sew: 'to the {side:right} side edge, a row below the mouth',
+    x: 1,
+  },
   flap: {
     name: 'middle of the flap’s edge',
     place: 'on the middle of the flap’s edge',
@@ -60,7 +66,13 @@ function placeTassel({ built, options, path }: FittingContext): Placed {
         section: 'finishing',
         kind: 'finish',
         phase: 'finish',
-        text: `Wrap the yarn ${wraps.value} times round a card {mm:${length.value}} high, tie it at the top, wind it below the head, cut the lower loops and trim. Sew it ${where.sew}.`,
+        does: [
+          {
+            do: 'sew',
+            mm: yarn.value,
+            says: `wrap ${wraps.value} times round a card {mm:${length.value}} high, tie it at the top, wind it below the head, cut the lower loops and trim. Sew it ${where.sew}.`,
+          },
+        ],
         minutes: 8,
       },
     ],
@@ -78,7 +90,6 @@ function placeTassel({ built, options, path }: FittingContext): Placed {
       ],
     },
     advice: [],
-    yarnMm: yarn.value,
   };
 }
 

@@ -11,24 +11,35 @@ export function zipFor(mouthMm: number): number | undefined {
   return ZIPS_MM.filter((length) => length <= mouthMm).at(-1);
 }
 
-function place({ built, path }: FittingContext): Placed {
+/** The shortest standard zip at least as long as the mouth; its surplus goes inside (handbook 6). */
+export function zipAbove(mouthMm: number): number | undefined {
+  return ZIPS_MM.find((length) => length >= mouthMm);
+}
+
+function place({ built, path, options }: FittingContext): Placed {
   const face = frontOf(built);
-  const length = zipFor(face.width);
+  const below = zipFor(face.width);
+  const length = options.size === 'above' ? (zipAbove(face.width) ?? below) : below;
   if (length === undefined)
     return refuse(
       `${path}.kind`,
       `The mouth is ${formatLength(face.width)} wide, and the shortest zip is ${formatLength(ZIPS_MM[0])}. Close it with a button or a drawstring.`,
     );
+  const over = Math.max(0, length - face.width);
+  const sewn = Math.min(length, face.width);
   const mouth = chosen(face.width, 'mm', 'the mouth, flat');
   const figure = derive(
     'mm',
-    'the nearest standard length below the mouth',
+    length > face.width ? 'the next standard length above the mouth' : 'the nearest standard length below the mouth',
     { mouth, standard: prior(length, 'mm', 0, 'as sold') },
     () => length,
   );
   return {
     figures: { zip: figure },
-    place: `along the mouth, {mm:${formatNumber((face.width - length) / 2)}} free at each end`,
+    place:
+      over > 0
+        ? `along the whole mouth, {mm:${formatNumber(over)}} of it pushed inside`
+        : `along the mouth, {mm:${formatNumber((face.width - length) / 2)}} free at each end`,
     rows: [],
     steps: [
       {
@@ -36,14 +47,19 @@ function place({ built, path }: FittingContext): Placed {
         section: 'closing',
         kind: 'closure',
         phase: 'mouth',
-        text: `Open the zip. Backstitch its tape to the inside of the mouth, a row below the edge, front first, then back; tuck both ends in.`,
+        does: [
+          {
+            do: 'sew',
+            mm: 4 * sewn,
+            says: `backstitch its tape to the inside of the mouth, a row below the edge, front first, then back, the zip open. ${over ? `Push the {mm:${formatNumber(over)}} that are over inside at the closed end and tack them down.` : 'Tuck both ends in.'}`,
+          },
+        ],
         check: {
           look: 'Does it run freely, no stitch caught in its teeth?',
           repair: 'Unpick the place and sew a little further from the teeth.',
         },
         reaches: ['the mouth'],
         minutes: 25,
-        seam: { mm: 2 * length, factor: 2 },
       },
     ],
     parts: {
@@ -51,9 +67,9 @@ function place({ built, path }: FittingContext): Placed {
         {
           type: 'line',
           kind: 'seam',
-          x1: face.x + (face.width - length) / 2,
+          x1: face.x + (face.width - sewn) / 2,
           y1: face.y + 4,
-          x2: face.x + (face.width + length) / 2,
+          x2: face.x + (face.width + sewn) / 2,
           y2: face.y + 4,
           label: 'zip',
         },
@@ -72,6 +88,17 @@ export const zip: FittingDefinition = {
   asks: ['straight-mouth'],
   because: 'A zip closes a straight mouth.',
   figures: { zip: 'Zip' },
-  options: [],
+  options: [
+    {
+      key: 'size',
+      kind: 'choice',
+      label: 'Standard length',
+      options: [
+        { id: 'below', name: 'the nearest below the mouth' },
+        { id: 'above', name: 'the next above, surplus inside' },
+      ],
+      default: 'below',
+    },
+  ],
   place,
 };

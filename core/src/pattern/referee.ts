@@ -20,7 +20,7 @@ export function placesOf(count: number, kind: 'stitch' | 'chain' | 'row-end' = '
 }
 
 /** What takes any number of stitches and uses up no place. */
-const UNBOUND: ReadonlySet<Place> = new Set(['ring', 'end', 'corner']);
+const UNBOUND: ReadonlySet<Place> = new Set(['ring', 'end', 'corner', 'itself']);
 
 class Fault extends Error {}
 

@@ -71,8 +71,8 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
     case 'skip':
       return `${term('skip', terms)} ${plural(one.times, place(one.into, 1), place(one.into, 2))}${one.counts ? ' (they count as a stitch)' : ''}`;
     case 'work':
-      return UNBOUND[one.into]
-        ? `${one.times} ${term(one.stitch, terms)} ${UNBOUND[one.into]}`
+      return UNBOUND[one.into] !== undefined
+        ? `${one.times} ${term(one.stitch, terms)} ${UNBOUND[one.into]}`.trim()
         : `${term(one.stitch, terms)} in ${each(one.times, one.into)}`;
     case 'along':
       return `${one.times} ${term(one.stitch, terms)}${one.stitch === 'slip' && one.times > 1 ? 'es' : ''} along ${plural(one.over, place(one.into, 1), place(one.into, 2))} (${rhythm(one.times, one.over).replace('skip', term('skip', terms))})`;
@@ -128,6 +128,7 @@ const UNBOUND: Partial<Record<Place, string>> = {
   ring: 'into the ring',
   end: 'round the end of the strip',
   corner: 'in the corner space you stand at',
+  itself: '',
 };
 
 function timesWord(times: number): string {
@@ -169,6 +170,8 @@ const PLACES: Readonly<Record<Place, readonly [one: string, many: string]>> = {
   end: ['end', 'ends'],
   corner: ['corner', 'corners'],
   'row-end': ['row end', 'row ends'],
+  row: ['row', 'rows'],
+  itself: ['stitch', 'stitches'],
 };
 
 function place(into: Place, count: number): string {

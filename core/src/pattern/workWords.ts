@@ -3,6 +3,7 @@ import {
   yarnToCut,
   type Border,
   type BorderPart,
+  type Free,
   type Hand,
   type Seam,
   type Walked,
@@ -11,7 +12,7 @@ import {
 import { plural } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
-import { wordInstruction } from './wording';
+import { wordInstruction, wordRow } from './wording';
 
 /**
  * Work in words: what is told is what was walked, the hook where it hangs before it.
@@ -28,6 +29,10 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
       return wordBorder(work, before, courses, schools);
     case 'seam':
       return wordSeam(work);
+    case 'free':
+      return wordFree(work, schools);
+    case 'sew':
+      return work.mm > 0 ? `With about {mm:${yarnToCut(work.mm)}} of yarn, ${work.says}` : capital(work.says);
     case 'fasten-off':
       return 'Fasten off.';
     default:
@@ -68,6 +73,13 @@ function cornerWords(one: BorderPart['instructions'][number], terms: Schools['te
   if (one.do !== 'group') return `${wordInstruction(one, terms)}, at the corner`;
   const [part] = one.parts;
   return part && 'stitch' in part ? `${part.count} ${term(part.stitch, terms)} in the corner` : '';
+}
+
+function wordFree({ lead, from, courses, times, tails }: Free, schools: Schools): string {
+  const rows = courses.map((course) => wordRow(course, schools)).join(' Turn. ');
+  const many = times > 1 ? ` Make ${times} of them.` : '';
+  const off = tails > 0 ? `Fasten off, leaving {mm:${tails}} at each end.` : 'Fasten off.';
+  return [lead, from && `Join the yarn ${from}.`, rows, off].filter(Boolean).join(' ') + many;
 }
 
 const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {

@@ -97,12 +97,18 @@ const stitchesOf = ({ corner, stitches }: Stretch, kind: BorderStitch) => (corne
 function along(stretch: Stretch, kind: BorderStitch, into: Edge['kind'], last: boolean): Instruction[] {
   const { stitch, corner } = KINDS[kind];
   const { stitches, loop } = stretch;
-  if (stretch.corner) return [corner === 1 ? work(stitch, 1, into) : inOne(stitch, corner, into)];
+  const free: Instruction[] = loop && last ? [{ do: 'loop', chains: loop.chains, closes: loop.closes }] : [];
+  if (stretch.corner) return [corner === 1 ? work(stitch, 1, into) : inOne(stitch, corner, into), ...free];
   if (stitches === 0) return [];
-  if (into === 'row-end') return [{ do: 'along', stitch, times: stitches, over: placesIn(stretch.spans[0]), into }];
-  if (!loop || !last) return [work(stitch, stitches, into)];
-  const { after, ...free } = loop;
-  return [work(stitch, after, into), { do: 'loop', ...free }, work(stitch, stitches - after, into)];
+  const places = placesIn(stretch.spans[0]);
+  const run = (times: number, over: number): Instruction =>
+    into === 'row-end' ? { do: 'along', stitch, times, over, into } : work(stitch, times, into);
+  if (free.length === 0) return [run(stitches, places)];
+  const { after } = loop!;
+  const before = Math.round((places * after) / stitches);
+  return [run(after, before), ...free, run(stitches - after, places - before)].filter(
+    (one) => !('times' in one) || one.times > 0,
+  );
 }
 
 /** Chain 3, single in the second stitch on; an odd one over is worked plain. */

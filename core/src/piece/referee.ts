@@ -1,7 +1,8 @@
+import type { Instruction } from '../fabric';
 import { backwards, pickedUp, placesIn, pointsOf, type Span } from './edge';
 import type { Piece } from './piece';
 import { nth, Walk } from './walk';
-import type { Border, Fold, Seam, Stretch, Work } from './work';
+import type { Border, Fold, Free, Seam, Stretch, Work } from './work';
 
 /** A step that cannot be done as it is told. */
 export interface WorkFault {
@@ -146,6 +147,17 @@ class Referee extends Walk {
     this.cover(spans);
   }
 
+  /** What is made by itself leaves no loop open, and each of its courses uses up what the one before made. */
+  protected override free({ id, courses, times }: Free): void {
+    if (this.hand.live) this.fault('free', `${id} is begun before the loop is fastened off`);
+    if (times < 1) this.fault('free', `${id} is made ${times} times`);
+    courses.slice(1).forEach((course, index) => {
+      const made = placesMade(courses[index]!);
+      const used = placesUsed(course);
+      if (made !== used) this.fault('free', `${id}: works into ${used} places where there are ${made}`);
+    });
+  }
+
   private cover(spans: readonly Span[]): void {
     this.covered.push(...spans);
     if (spans.length > 1) this.joined.push(...spans);
@@ -168,6 +180,19 @@ class Referee extends Walk {
   private liesOn(a: Span, b: Span): boolean {
     return this.folds.some(({ lays }) => lays.some(([p, q]) => maps(p, q, a, b) || maps(q, p, a, b)));
   }
+}
+
+/** Stitches and chains a course leaves to be worked into: its loop of chains too. */
+function placesMade(course: readonly Instruction[]): number {
+  return course.reduce((sum, one) => {
+    if (one.do === 'chain' || one.do === 'loop') return sum + one.chains;
+    return one.do === 'work' ? sum + one.times : sum;
+  }, 0);
+}
+
+/** Places a course takes up. */
+function placesUsed(course: readonly Instruction[]): number {
+  return course.reduce((sum, one) => (one.do === 'work' || one.do === 'skip' ? sum + one.times : sum), 0);
 }
 
 function overlaps(a: Span, b: Span): boolean {

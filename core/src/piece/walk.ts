@@ -1,7 +1,7 @@
 import { borderCourses, outerEdges, type BorderPart } from './border';
 import { edgesOf, type Edge, type Span } from './edge';
 import type { Piece } from './piece';
-import type { Border, Fold, Seam, Work } from './work';
+import type { Border, Fold, Free, Seam, Work } from './work';
 
 /** How the yarn hangs, and which side is seen. */
 export interface Hand {
@@ -48,7 +48,7 @@ export class Walk {
   }
 
   private step(work: Work): void {
-    const courses = work.do === 'border' ? borderCourses(work, (span) => this.edgeAt(span) ?? NO_EDGE) : [];
+    const courses = this.coursesOf(work);
     this.visit({ work, before: this.hand, courses });
     switch (work.do) {
       case 'make':
@@ -59,11 +59,21 @@ export class Walk {
         return this.border(work);
       case 'seam':
         return this.seam(work);
+      case 'free':
+        return this.free(work);
+      case 'sew':
+        return;
       case 'fold':
         return this.fold(work.fold);
       case 'fasten-off':
         return this.fastenOff();
     }
+  }
+
+  private coursesOf(work: Work): BorderPart[][] {
+    if (work.do === 'border') return borderCourses(work, (span) => this.edgeAt(span) ?? NO_EDGE);
+    if (work.do !== 'free') return [];
+    return work.courses.map((instructions) => [{ stretch: undefined, instructions: [...instructions] }]);
   }
 
   protected make(id: string): void {
@@ -81,6 +91,9 @@ export class Walk {
   }
 
   protected seam(_work: Seam): void {}
+
+  /** Begun and ended by itself. */
+  protected free(_free: Free): void {}
 
   protected fold(_fold: Fold): void {}
 

@@ -1,3 +1,4 @@
+import type { Instruction } from '../fabric';
 import { backwards, type Span } from './edge';
 
 /** Stitches a border or a crocheted join is worked in: a base stitch, or worked backwards, or loops of chains. */
@@ -44,6 +45,30 @@ export interface Seam {
   along: string;
 }
 
+/** Made by itself, or joined on at one place: a tie, a cord, a loop, a line worked on the fabric. */
+export interface Free {
+  do: 'free';
+  id: string;
+  /** What it is for, or along what it is worked, in words; nothing where that is plain. */
+  lead: string;
+  /** Where the yarn is joined, in words; nothing where it begins by itself. */
+  from: string;
+  courses: readonly (readonly Instruction[])[];
+  /** How many alike. */
+  times: number;
+  /** What hangs at both ends to sew or tie it on with, mm; nothing where it is woven in. */
+  tails: number;
+}
+
+/** Done with a needle or by hand with so much yarn: something sewn on, a line stitched, a tassel wound. */
+export interface Sewing {
+  do: 'sew';
+  /** What is done, in words that can follow “with so much yarn”. */
+  says: string;
+  /** Yarn it takes, mm; none where it is sewn with thread or with a tail that hangs there. */
+  mm: number;
+}
+
 /** Yarn to cut for a seam is told in whole 50 mm, rounded up (ours). */
 export const yarnToCut = (mm: number): number => 50 * Math.ceil(mm / 50);
 
@@ -67,6 +92,8 @@ export type Work =
   | { do: 'make'; piece: string }
   | Border
   | Seam
+  | Free
+  | Sewing
   | { do: 'fold'; fold: Fold }
   | { do: 'fasten-off' }
   /** A piece made once more, with all that was worked on it. */

@@ -254,11 +254,16 @@ function sewLoop(loop: Piece, back: Piece): WorkStep {
     section: 'joining',
     kind: 'assembly',
     phase: 'open',
-    text: `Centre the belt loop upright on the right side of the back: its last row {mm:${top}} below the row where the top fold starts, its first row below it. Sew on both ends, going over each seam three times.`,
+    does: [
+      {
+        do: 'sew',
+        mm: 18 * loop.width.value,
+        says: `sew on both ends of the belt loop, centred upright on the right side of the back, its last row {mm:${top}} below the row where the top fold starts; go over each seam three times.`,
+      },
+    ],
     check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
     reaches: ['the inside of the back'],
     minutes: 8,
-    seam: { mm: 2 * loop.width.value, factor: 9 },
   };
 }
 

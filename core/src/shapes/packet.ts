@@ -1,20 +1,34 @@
-import { multipleOf, nearestCounts } from '../counts';
-import { chosen, derive } from '../figure';
-import { formatNumber, plural, type Field } from '../units';
+import { chosen, derive, PlanProblem, type Figure } from '../figure';
+import { formatLength, formatNumber, plural, type Field } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { bandsDrawn, cutPouch, folds, panel, uprightFrom } from './common/draw';
-import { wantedRound } from './common/flat';
+import { edgingDepth, wantedRound } from './common/flat';
 import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
+import { edgedFirst } from './common/strip';
+import { edgingAround } from './common/stripWork';
 import { foldedPacket, packetFold, packetJoins, packetSeams } from './common/packetWork';
 import { alikeRows, besideFill, rowPiece, rowsLong } from './common/rowPiece';
 import { fabricRound, sized } from './common/sized';
 import { ONE_ROOM } from './common/takes';
 
+type Mm = Figure<'mm'>;
+
 const options: readonly Field[] = [
   joinField('Ends', 'How the two ends are closed.', 'whip'),
+  {
+    key: 'edging',
+    kind: 'number',
+    label: 'Edging all around',
+    help: 'Rounds of single worked on the rectangle before it is folded.',
+    unit: 'rounds',
+    whole: true,
+    min: 0,
+    max: 5,
+    default: 0,
+  },
   {
     key: 'overlapMm',
     kind: 'length',
@@ -36,6 +50,7 @@ function build(context: ShapeContext): Built {
   const join = joinOf(given.join);
   const take = chosen(join.take, 'stitches', join.name);
   const overlap = chosen(Number(given.overlapMm), 'mm', 'overlap');
+  const edging = edgingDepth(Number(given.edging), context);
   const h = fabric.rowHeight;
   const w = fabric.stitchWidth;
   const t = fabric.thickness;
@@ -43,7 +58,7 @@ function build(context: ShapeContext): Built {
     Math.max(v.C + v.overlap, 1),
   );
   const beside = besideFill(fabric);
-  const longOf = (rows: number) => beside.mm + (rows - beside.rows) * h.value;
+  const longOf = (rows: number) => beside.mm + (rows - beside.rows) * h.value + 2 * edging.value;
   const choice = countChoice(
     {
       id: 'length',
@@ -66,64 +81,91 @@ function build(context: ShapeContext): Built {
     { H: thing.height, cover: fit.coverEase, D: thing.depth, t, take, w },
     (v) => v.H + v.cover + v.D + (Math.PI * v.t) / 2 + 2 * v.take * v.w,
   );
-  const stitches = nearestCounts({
-    askedMm: across.value,
-    sizeOf: (n) => n * w.value,
-    conditions: [multipleOf(fabric.stitch.rows), ...(context.demands.conditions ?? [])],
-    hurts: 'small',
-    atLeast: 2,
-    path: 'fabric.stitch',
-  }).find(({ best }) => best)!.count;
-  const n = derive(
-    'stitches',
-    'n = width / w, the nearest that the stitch allows',
-    { width: across, w },
-    () => stitches,
+  const widthOf = (n: number) => n * w.value + 2 * edging.value;
+  const width = countChoice(
+    {
+      id: 'width',
+      name: 'Width',
+      noun: 'stitches',
+      asked: across,
+      sizeOf: widthOf,
+      insideOf: (n) => widthOf(n) - 2 * take.value * w.value - thing.depth.value - (Math.PI * t.value) / 2,
+      multiple: fabric.stitch.rows,
+      atLeast: edging.value > 0 ? 3 : 2,
+      stretch: 0,
+      against: thing.height.value,
+    },
+    context,
   );
-  const length = rowsLong('length', rows, fabric);
+  const n = countFigure(width, w, { asked: 'width', size: 'w', count: 'n' }, 'stitches', picks);
+  const bare = rowsLong('length', rows, fabric);
+  const length = edged(bare, edging);
+  refuseOverlap(overlap.value, length.value);
   const piece = rowPiece(
     {
       id: 'body',
       name: 'Rectangle',
       fabric,
       stitches: n,
-      lengths: [{ name: 'front', figure: length }],
+      lengths: [{ name: 'front', figure: bare }],
       edge: 'opening',
     },
     context,
   );
   const { pockets } = thing;
+  const more = edging.value > 0 ? ' + 2 edging' : '';
   const girth = sized(
-    `inside = rows × h − overlap${fabricRound(pockets)}`,
-    { rows: alikeRows(rows, fabric), h, overlap, t },
-    (v) => v.rows * v.h - v.overlap - pockets * Math.PI * v.t,
+    `inside = rows × h${more} − overlap${fabricRound(pockets)}`,
+    { rows: alikeRows(rows, fabric), h, edging, overlap, t },
+    (v) => v.rows * v.h + 2 * v.edging - v.overlap - pockets * Math.PI * v.t,
   );
   const depth = sized(
-    'inside = (n − 2 take) w − D − πt/2',
-    { n, take, w, D: thing.depth, t },
-    (v) => (v.n - 2 * v.take) * v.w - v.D - (Math.PI * v.t) / 2,
+    `inside = (n − 2 take) w${more} − D − πt/2`,
+    { n, take, w, edging, D: thing.depth, t },
+    (v) => (v.n - 2 * v.take) * v.w + 2 * v.edging - v.D - (Math.PI * v.t) / 2,
   );
   return {
     pieces: [piece],
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
-      width: piece.width,
+      width: edged(piece.width, edging),
       height: derive('mm', '(length − overlap) / 2', { length, overlap }, (v) => (v.length - v.overlap) / 2),
       thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure,
     },
-    choices: [choice],
+    choices: [choice, width],
     model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAlong },
     assembly: assembly(context, piece),
-    advice: pickAdvice(choice, { repeat: 1, edge: 0 }),
+    advice: [...pickAdvice(choice, { repeat: 1, edge: 0 }), ...pickAdvice(width, fabric.stitch.rows)],
     views: views(context, piece),
   };
+}
+
+/** Ends that overlap by more than a third of the whole would reach round the back (law). */
+function refuseOverlap(overlap: number, length: number): void {
+  const most = length / 3;
+  if (overlap <= most) return;
+  throw new PlanProblem([
+    {
+      path: 'shape.overlapMm',
+      message: `Edges that overlap by ${formatLength(overlap)} on a piece ${formatLength(length)} long would reach round its back. Make it ${formatLength(most)} or less.`,
+    },
+  ]);
+}
+
+/** A length with the edging at both its ends. */
+function edged(length: Mm, edging: Mm): Mm {
+  if (edging.value === 0) return length;
+  return derive('mm', 'length + 2 edging', { length, edging }, (v) => v.length + 2 * v.edging);
 }
 
 function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
   const join = joinOf(given.join);
   const crochet = crocheted(join);
   const overlap = Number(given.overlapMm);
-  const packet = foldedPacket(piece, overlap);
+  const edging = Number(given.edging);
+  const packet = foldedPacket(piece, overlap, edging);
+  const places = (count: number) =>
+    edging > 0 ? `${plural(count, 'stitch', 'stitches')} of its edging` : plural(count, 'row');
   const meet =
     overlap > 0 ? `overlap by {mm:${overlap}}` : overlap < 0 ? `leave {mm:${-overlap}} between them` : 'meet';
   const seams = crochet ? [] : packetSeams(packet, join.id === 'mattress' ? 'mattress' : 'whip', join.factor);
@@ -139,6 +181,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
     closes: ['the ends'],
   } as const;
   return [
+    ...(edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging))] : []),
     pieceEnd(piece),
     {
       id: 'fold',
@@ -146,7 +189,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
       kind: 'assembly',
       phase: 'joining',
       does: [{ do: 'fold', fold: packetFold(packet) }],
-      text: `Lay the rectangle wrong side up. Fold in ${plural(packet.first, 'row')} at its beginning and ${plural(packet.second, 'row')} at its end, so that their edges ${meet} in the middle.`,
+      text: `Lay the rectangle wrong side up. Fold in ${places(packet.first)} at its beginning and ${places(packet.second)} at its end, so that their edges ${meet} in the middle.`,
       check: { look: 'Does it go around the item like this?', repair: 'Fold with more or less overlap.' },
     },
     ...(crochet
@@ -161,7 +204,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
             id: 'join-ends',
             ...closed,
             does: seams,
-            text: `Close each end with about {mm:${yarn}} of yarn: ${join.name.replace(/ed$/, '')} the row ends of all layers together, from fold to fold.`,
+            text: `Close each end with about {mm:${yarn}} of yarn: ${join.name.replace(/ed$/, '')} ${edging > 0 ? 'the edge loops' : 'the row ends'} of all layers together, from fold to fold.`,
             minutes: 8,
           } satisfies WorkStep,
         ]),
@@ -202,7 +245,7 @@ function views({ thing, fabric, options: given }: ShapeContext, piece: Piece): V
       r: thing.corner,
     },
     { type: 'dimension', along: 'x', from: 0, to: long, mm: long, count: `${rows} rows`, choice: 'length' },
-    { type: 'dimension', along: 'y', from: 0, to: wide, mm: wide, count: `${stitches} stitches` },
+    uprightFrom(0, wide, { count: `${stitches} stitches`, choice: 'width' }),
   ];
   const high = (long - overlap) / 2;
   const folded: Part[] = [

@@ -55,6 +55,7 @@ function sides(thing: WorkedThing, behind: unknown): Shares {
       girth: thing.girth,
       height: thing.height.value,
       depth: thing.depth.value,
+      wide: thing.width.value,
       tip: thing.width.value,
       massG: thing.mass?.value ?? 0,
       tool: false,

@@ -74,7 +74,10 @@ export function tallyPieces(pieces: readonly Piece[]): BandTally[] {
 
 /** Stitches of every kind that borders and crocheted joins are made of, those of pieces made once more among them. */
 export function tallyWork(walked: Iterable<Walked>): StitchTally {
-  const tallies = Array.from(walked, ({ courses }) => courses.flat().map(({ instructions }) => tallyRow(instructions)));
+  const tallies = Array.from(walked, ({ work, courses }) => {
+    const once = courses.flat().map(({ instructions }) => tallyRow(instructions));
+    return work.do === 'free' ? Array.from({ length: work.times }, () => once).flat() : once;
+  });
   return addTallies(...tallies.flat());
 }
 
@@ -97,7 +100,10 @@ function yarnFactor(stitch: string, { stitch: pattern }: WorkedFabric): number {
 
 /** Yarn of what a step sews, mm. */
 function seamYarn({ seam, does = [] }: WorkStep): number {
-  const sewn = does.reduce((sum, work) => sum + (work.do === 'seam' ? work.mm * work.factor : 0), 0);
+  const sewn = does.reduce((sum, work) => {
+    if (work.do === 'seam') return sum + work.mm * work.factor;
+    return work.do === 'sew' ? sum + work.mm : sum;
+  }, 0);
   return sewn + (seam ? seam.mm * seam.factor : 0);
 }
 
@@ -127,7 +133,10 @@ export function yarnNeed(
   const weighed = weighedStitch(spec);
   const inStitches = tallies.reduce((sum, { tally, fabric }) => sum + yarnIn(tally, fabric, weighed), 0);
   const seams = steps.reduce((sum, step) => sum + seamYarn(step), 0);
-  const tails = pieces.reduce((sum, { times }) => sum + 2 * times * TAIL_MM, 0);
+  const free = steps.flatMap(({ does = [] }) => does.filter((work) => work.do === 'free'));
+  const tails =
+    pieces.reduce((sum, { times }) => sum + 2 * times * TAIL_MM, 0) +
+    free.reduce((sum, { times, tails: left }) => sum + 2 * times * (left || TAIL_MM), 0);
   const from = weighed === undefined ? 'every stitch at its factor of a stitch’s width' : 'your weighed swatch';
   const spread = weighed === undefined ? YARN_SPREAD : WEIGHED_SPREAD;
   const metres = derive(

@@ -1,4 +1,5 @@
-import { measured, type Figure } from '../figure';
+import { derive, measured, prior, type Figure } from '../figure';
+import type { NumberField } from '../units';
 
 /** How a measure was taken. Each way has its own standard uncertainty. */
 export type Method = 'calliper' | 'published' | 'ruler' | 'tape' | 'string' | 'eye';
@@ -51,6 +52,29 @@ export function figureOf(
 ): Figure<'mm'> {
   return measureFigure((holder[key] as Measure | undefined) ?? otherwise);
 }
+
+/**
+ * The depth of what gives way: squeezed by up to a share of it, covers take `D (1 − c)` (law, with c a prior; handbook 1).
+ * What keeps its shape has no share and all of its depth.
+ */
+export function depthOf(holder: Readonly<Record<string, unknown>>): Figure<'mm'> {
+  const depth = figureOf(holder, 'depth');
+  if (!holder.soft) return depth;
+  const c = prior(Number(holder.soft), '1', 0, 'gives way by');
+  return derive('mm', 'D (1 − c)', { D: depth, c }, (v) => v.D * (1 - v.c));
+}
+
+/** How far a thing gives way, for kinds whose depth can be squeezed. */
+export const SOFT: NumberField = {
+  key: 'soft',
+  kind: 'number',
+  label: 'Soft: can be squeezed by',
+  help: 'A share of its depth: 0.4 for tissues or a scarf. Leave it empty for what keeps its shape.',
+  unit: '',
+  min: 0,
+  max: 0.8,
+  optional: true,
+};
 
 /** The millimetres of a measure, or undefined where it is left out. */
 export function mmOf(holder: Readonly<Record<string, unknown>>, key: string): number | undefined {

@@ -21,6 +21,7 @@ function wantsOf(member: ThingSpec, worked: WorkedThing, definition: ThingDefini
       girth: worked.girth,
       height: worked.height.value,
       depth: worked.depth.value,
+      wide: worked.width.value,
       tip: worked.width.value,
       massG: Number(member.massG ?? worked.mass?.value ?? 0),
       tool: false,

@@ -2,7 +2,7 @@ import { derive } from '../figure';
 import { formatLength, LONGEST_MM, type LengthField } from '../units';
 import { sizesInWords, type ThingDefinition, type ThingSpec, type WorkedThing } from './definition';
 import { boxOutline } from './outline';
-import { figureOf, mmOf } from './measure';
+import { depthOf, figureOf, mmOf, SOFT } from './measure';
 
 const measures: readonly LengthField[] = [
   {
@@ -51,8 +51,11 @@ const measures: readonly LengthField[] = [
 function work(given: ThingSpec): WorkedThing {
   const width = figureOf(given, 'width');
   const height = figureOf(given, 'height');
-  const depth = figureOf(given, 'depth');
-  const radius = figureOf(given, 'edgeRadius');
+  const depth = depthOf(given);
+  const round = figureOf(given, 'edgeRadius');
+  // squeezed flatter than it is round, its edges are half circles
+  const radius =
+    round.value > depth.value / 2 ? derive('mm', 'r = D/2, squeezed', { D: depth }, (v) => v.D / 2) : round;
   const girth = derive(
     'mm',
     'g = 2(W + D) − (8 − 2π)r',
@@ -99,6 +102,7 @@ export const slab: ThingDefinition = {
   name: 'Flat and boxy',
   examples: 'phone, notebook, tissue packet, card, soap, remote control',
   measures,
+  numbers: [SOFT],
   profile: 'flat',
   start: {
     word: 'Pouch',

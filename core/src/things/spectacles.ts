@@ -1,7 +1,7 @@
 import { derive } from '../figure';
 import { LONGEST_MM, type LengthField } from '../units';
 import { sizesInWords, type ThingDefinition, type ThingSpec, type WorkedThing } from './definition';
-import { figureOf, measureFigure, type Measure } from './measure';
+import { depthOf, figureOf, measureFigure, SOFT, type Measure } from './measure';
 import { boxOutline } from './outline';
 
 const measures: readonly LengthField[] = [
@@ -56,7 +56,7 @@ export function superellipseGirth(W: number, D: number, p: number = EXPONENT): n
 function work(given: ThingSpec): WorkedThing {
   const width = figureOf(given, 'width');
   const height = figureOf(given, 'height');
-  const depth = figureOf(given, 'depth');
+  const depth = depthOf(given);
   const taped = given.girth as Measure | undefined;
   const girth = taped
     ? measureFigure({ by: 'tape', ...taped })
@@ -83,6 +83,7 @@ export const spectacles: ThingDefinition = {
   name: 'Glasses, folded',
   examples: 'reading glasses, sunglasses, a chart loupe',
   measures,
+  numbers: [SOFT],
   usually: { girth: 'tape' },
   profile: 'flat',
   start: {

@@ -1,4 +1,4 @@
-import { derive, measured, type PlanFault } from '../figure';
+import { derive, measured, type Figure, type PlanFault } from '../figure';
 import { formatLength } from '../units';
 import {
   tooMany,
@@ -13,15 +13,30 @@ import { besideOutline, boxOutline } from './outline';
 
 const entriesOf = (thing: ThingSpec): readonly ThingEntry[] => (thing.tools as readonly ThingEntry[] | undefined) ?? [];
 
+/** How thick a tool is: as its grip where that is round, as it was measured where it is flat. */
+function thicknessOf(entry: ThingEntry): Figure<'mm'> {
+  return figureOf(entry, entry.thickness === undefined ? 'grip' : 'thickness');
+}
+
 /** Each single tool, in the order given: one entry may stand for several alike. */
 export function toolsOf(thing: ThingSpec): PocketWant[] {
   return entriesOf(thing).flatMap((entry, index) => {
     const grip = figureOf(entry, 'grip');
+    const flat = entry.thickness !== undefined;
+    const depth = thicknessOf(entry);
     const want: PocketWant = {
       name: String(entry.name ?? `tool ${index + 1}`),
-      girth: derive('mm', 'g = πa', { a: grip }, (v) => Math.PI * v.a),
+      girth: !flat
+        ? derive('mm', 'g = πa', { a: grip }, (v) => Math.PI * v.a)
+        : derive(
+            'mm',
+            'g = 2(width + thickness)',
+            { width: grip, thickness: depth },
+            (v) => 2 * (v.width + v.thickness),
+          ),
       height: mmOf(entry, 'length')!,
-      depth: grip.value,
+      depth: depth.value,
+      wide: grip.value,
       tip: mmOf(entry, 'tip') ?? grip.value,
       massG: 0,
       tool: true,
@@ -32,7 +47,7 @@ export function toolsOf(thing: ThingSpec): PocketWant[] {
 
 /**
  * Tools side by side in one flat layer: as wide as their grips together, as deep as the thickest, and round that the
- * stadium `2(W + D) − (8 − 2π) D/2` (law, handbook 1).
+ * stadium `2(W + D) − (8 − 2π) D/2` (law, handbook 1); a flat grip lies flat.
  */
 function work(thing: ThingSpec): WorkedThing {
   const wants = toolsOf(thing);
@@ -44,7 +59,9 @@ function work(thing: ThingSpec): WorkedThing {
     sd,
     'the grips side by side',
   );
-  const thickest = grips.reduce((a, b) => (b.grip.value > a.grip.value ? b : a)).grip;
+  const thickest = entriesOf(thing)
+    .map(thicknessOf)
+    .reduce((a, b) => (b.value > a.value ? b : a));
   const longest = entriesOf(thing)
     .map((entry) => figureOf(entry, 'length'))
     .reduce((a, b) => (b.value > a.value ? b : a));
@@ -83,7 +100,17 @@ function check(thing: ThingSpec): PlanFault[] {
       },
     ];
   });
-  return [...wrong, ...tooMany(count, 'tools')];
+  const upright = entriesOf(thing).flatMap((entry, index) => {
+    const [thick, wide] = [mmOf(entry, 'thickness') ?? 0, mmOf(entry, 'grip')!];
+    if (thick <= wide) return [];
+    return [
+      {
+        path: `tools[${index}].thickness.mm`,
+        message: `${formatLength(thick)} thick is more than the ${formatLength(wide)} it is wide. Change the two over, or leave the thickness out where the grip is round.`,
+      },
+    ];
+  });
+  return [...wrong, ...upright, ...tooMany(count, 'tools')];
 }
 
 export const tools: ThingDefinition = {
@@ -98,7 +125,23 @@ export const tools: ThingDefinition = {
     help: 'Each gets a channel of its own. Tools that are alike can share an entry.',
     measures: [
       { key: 'length', kind: 'length', label: 'Length', min: 5, max: 1000 },
-      { key: 'grip', kind: 'length', label: 'Grip diameter', help: 'Where it is thickest.', min: 1, max: 200 },
+      {
+        key: 'grip',
+        kind: 'length',
+        label: 'Grip diameter',
+        help: 'Where it is thickest; of a flat grip its width.',
+        min: 1,
+        max: 200,
+      },
+      {
+        key: 'thickness',
+        kind: 'length',
+        label: 'Grip thickness, if flat',
+        help: 'Scissors, a ruler, a card. Leave it empty for round grips.',
+        min: 0.2,
+        max: 200,
+        optional: true,
+      },
       {
         key: 'tip',
         kind: 'length',
@@ -127,12 +170,13 @@ export const tools: ThingDefinition = {
     tape: {
       'tools.length': 'M70 8V94',
       'tools.grip': 'M38 66H62',
+      'tools.thickness': 'M43 74L57 70',
       'tools.tip': 'M40 16H60',
     },
   },
   check,
   work,
   outline: ({ wants }) =>
-    besideOutline(wants!.map(({ depth, height, tip }) => boxOutline(depth, height, Math.min(depth, tip) / 2))),
+    besideOutline(wants!.map(({ wide, height, tip }) => boxOutline(wide, height, Math.min(wide, tip) / 2))),
   inWords: ({ wants, height }, _thing, say) => `${wants!.length} tools to ${say.length(height.value)}`,
 };

@@ -1,7 +1,7 @@
 import { CROSS, OVAL, post, type ChartSymbol } from './symbols';
 
 /** The stitches everything is built of. The ids use the US names. */
-export type BaseId = 'slip' | 'single' | 'reverse' | 'half-double' | 'double' | 'treble';
+export type BaseId = 'slip' | 'single' | 'reverse' | 'two-loop' | 'half-double' | 'double' | 'treble';
 
 export interface BaseStitch {
   id: BaseId;
@@ -82,6 +82,24 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
     edgesOnly: true,
     // a cross over a line
     symbol: (x, y, w, h) => `${CROSS(x, y, w, h)}M${x - 0.4 * w} ${y + 0.5 * h}h${0.8 * w}`,
+  },
+  // a cord drawn through two loops: as a chain with twice its yarn
+  'two-loop': {
+    id: 'two-loop',
+    name: { US: 'cord stitches of two loops', UK: 'cord stitches of two loops' },
+    rowHeight: 0.5,
+    roundHeight: 0.5,
+    width: 1.08,
+    thickness: 1.6,
+    stretchAcross: 0.03,
+    stretchAlong: 0.06,
+    yarn: 7,
+    aMinute: 20,
+    chainsUp: 1,
+    skipped: { plain: 1, counting: 1 },
+    neverCounts: true,
+    edgesOnly: true,
+    symbol: OVAL,
   },
   'half-double': {
     id: 'half-double',

@@ -1,6 +1,6 @@
 import { work } from '../instruction';
 import { BASES, type BaseId } from './base';
-import { placeBelow, type Factors, type StitchDefinition, type StitchPattern } from './definition';
+import { placeBelow, type CourseContext, type Factors, type StitchDefinition, type StitchPattern } from './definition';
 import { foundationOf, plainRow } from './start';
 import type { ChartSymbol } from './symbols';
 
@@ -17,6 +17,8 @@ interface PlainWish {
   base: BaseId;
   /** The stitch id its rows are written in. */
   stitch?: string;
+  /** Whether it can be worked into a chain as well; else row 1 is of the base stitch. */
+  fromRow1?: boolean;
   factors?: Partial<Factors>;
   symbol?: ChartSymbol;
 }
@@ -28,9 +30,11 @@ export function plainPattern({
   summary,
   base,
   stitch = base,
+  fromRow1 = false,
   factors = {},
   symbol = BASES[base].symbol,
 }: PlainWish): StitchPattern {
+  const into = (below: CourseContext['below']) => (below === 'chain' && !fromRow1 ? base : stitch);
   return {
     id,
     name,
@@ -43,8 +47,8 @@ export function plainPattern({
     gap: 0,
     symbols: [[symbol]],
     foundation: (counts) => foundationOf(base, counts),
-    row: (context) => plainRow(context.below === 'chain' ? base : stitch, base, context),
-    round: ({ stitches, below }) => [work(below === 'chain' ? base : stitch, stitches, placeBelow(below))],
+    row: (context) => plainRow(into(context.below), base, context),
+    round: ({ stitches, below }) => [work(into(below), stitches, placeBelow(below))],
   };
 }
 

@@ -20,13 +20,15 @@ export interface ChoiceWish {
   asked: Figure<'mm'>;
   /** That size for a count, mm. */
   sizeOf: (count: number) => number;
-  /** The inside girth for a count, mm. */
+  /** The inside girth for a count, mm, or what else is held against the thing. */
   insideOf: (count: number) => number;
   multiple: Multiple;
   conditions?: readonly CountCondition[];
   atLeast: number;
   /** Stretch that lets the thing in, as a fraction. */
   stretch: number;
+  /** What the inside is held against, mm, where that is not the thing's girth. */
+  against?: number;
 }
 
 /**
@@ -55,7 +57,7 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
     if (!counts.some(({ count }) => count === option.count)) counts.push({ ...option, best: false });
   counts.sort((a, b) => a.count - b.count);
 
-  const girth = thing.girth.value;
+  const girth = wish.against ?? thing.girth.value;
   const options = counts.map((option): ChoiceOption => {
     const inside = wish.insideOf(option.count);
     return {

@@ -179,9 +179,9 @@ function sideBySideThings(
 ): ThingPart[] {
   const all = wants.reduce((sum, { girth }) => sum + girth.value, 0);
   let reached = 0;
-  return wants.map(({ girth, height, depth, tool }) => {
+  return wants.map(({ girth, height, wide, tool }) => {
     const share = (girth.value / all) * width;
-    const w = Math.min(share, tool ? depth : Math.max(depth, girth.value / 2 - depth));
+    const w = Math.min(share, wide);
     const x = left + reached + (share - w) / 2;
     reached += share;
     return { type: 'thing', x, y: bottom - height, w, h: height, r: Math.min(w, height) / (tool ? 2 : 10) };

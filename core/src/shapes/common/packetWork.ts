@@ -3,6 +3,7 @@ import {
   lengthOf,
   pickedUp,
   type Border,
+  type Edge,
   type BorderStitch,
   type Fold,
   type Seam,
@@ -11,34 +12,46 @@ import {
 } from '../../piece';
 import type { Piece } from '../definition';
 
-/** A rectangle folded to the middle from both ends, in whole rows: so many turned over at its beginning and at its end. */
+/** A rectangle folded to the middle from both ends: so many places of its long edges turned over at its beginning and at its end. */
 export interface FoldedPacket {
   piece: Piece;
+  /** Its edges: the rows' own, or what its edging gave it. */
+  edge: (side: Side) => Edge;
+  layer: string;
+  places: number;
   first: number;
   second: number;
 }
 
-/** The rows turned over at both ends, so that their edges overlap by so many mm, as near as whole rows come to it. */
-export function foldedPacket(piece: Piece, overlapMm: number): FoldedPacket {
-  const overlap = Math.round(overlapMm / piece.fabric.rowHeight.value);
-  const turned = Math.min(piece.rows - 2, Math.max(2, Math.floor((piece.rows + overlap) / 2)));
-  return { piece, first: Math.floor(turned / 2), second: turned - Math.floor(turned / 2) };
+/** The rows turned over at both ends, or the stitches of its edging, so that its edges overlap by so many mm as near as they come to it. */
+export function foldedPacket(piece: Piece, overlapMm: number, edging: number): FoldedPacket {
+  const raw = edgesOf(piece);
+  const w = piece.fabric.stitchWidth.value;
+  const whole = { piece: piece.id, edge: 'left', from: 1, to: piece.rows };
+  const edged: Edge = { kind: 'stitch', count: pickedUp(raw.left, whole, w) + 2 * edging, pitch: w };
+  const edge = (side: Side) => (edging > 0 ? edged : raw[side]);
+  const { count: places, pitch } = edge('left');
+  // an end turned over no further than the back reaches
+  const most = Math.max(2, Math.floor((2 * places) / 3));
+  const turned = Math.min(most, Math.max(2, Math.floor((places + Math.round(overlapMm / pitch)) / 2)));
+  const first = Math.floor(turned / 2);
+  return { piece, edge, layer: edging > 0 ? 'edging.' : '', places, first, second: turned - first };
 }
 
 type Side = 'left' | 'right';
 
-/** Where a row of the back has the first end before it, the second, both, or none. */
-function layersAt({ piece, first, second }: FoldedPacket, row: number): number[] {
-  const one = 2 * first + 1 - row;
-  const two = 2 * (piece.rows - second) + 1 - row;
-  return [...(one >= 1 ? [one] : []), ...(two <= piece.rows ? [two] : [])];
+/** Where a place of the back has the first end before it, the second, both, or none. */
+function layersAt({ places, first, second }: FoldedPacket, place: number): number[] {
+  const one = 2 * first + 1 - place;
+  const two = 2 * (places - second) + 1 - place;
+  return [...(one >= 1 ? [one] : []), ...(two <= places ? [two] : [])];
 }
 
 /** One closed end, from the first fold to the second, through as many layers as lie there. */
 function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
-  const { piece, first, second } = packet;
+  const { piece, layer, places, first, second } = packet;
   const runs: number[][] = [];
-  for (let row = first + 1; row <= piece.rows - second; row += 1) {
+  for (let row = first + 1; row <= places - second; row += 1) {
     const before = runs.at(-1);
     const alike =
       before &&
@@ -52,10 +65,10 @@ function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
     else runs.push([row]);
   }
   const w = piece.fabric.stitchWidth.value;
-  const edge = edgesOf(piece)[side];
+  const edge = packet.edge(side);
   return runs.map((rows): Stretch => {
     const [from, to] = [rows[0]!, rows.at(-1)!];
-    const at = (a: number, b: number): Span => ({ piece: piece.id, edge: side, from: a, to: b });
+    const at = (a: number, b: number): Span => ({ piece: piece.id, edge: layer + side, from: a, to: b });
     const [starts, ends] = [layersAt(packet, from), layersAt(packet, to)];
     const layers = starts.length + 1;
     return {
@@ -68,10 +81,9 @@ function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
 
 /** Both ends turned over, their row ends on those of the back. */
 export function packetFold(packet: FoldedPacket): Fold {
-  const { piece, first, second } = packet;
-  const { rows } = piece;
+  const { piece, layer, places: rows, first, second } = packet;
   const lays = (['left', 'right'] as const).flatMap((edge): (readonly [Span, Span])[] => {
-    const at = (from: number, to: number): Span => ({ piece: piece.id, edge, from, to });
+    const at = (from: number, to: number): Span => ({ piece: piece.id, edge: layer + edge, from, to });
     return [
       [at(first, 1), at(first + 1, 2 * first)],
       [at(rows - second + 1, rows), at(rows - second, rows - 2 * second + 1)],
@@ -98,8 +110,18 @@ export function packetSeams(packet: FoldedPacket, how: Seam['how'], factor: numb
   return (['left', 'right'] as const).flatMap((side) =>
     closedEnd(packet, side).flatMap(({ spans: [a, b, ...others] }): Seam[] => {
       if (!b) return [];
-      const mm = lengthOf(edgesOf(packet.piece)[side], a);
-      return [{ do: 'seam', how, spans: [a, b, ...others], factor, mm, through: 'the row ends', along: '' }];
+      const mm = lengthOf(packet.edge(side), a);
+      return [
+        {
+          do: 'seam',
+          how,
+          spans: [a, b, ...others],
+          factor,
+          mm,
+          through: packet.layer === '' ? 'the row ends' : 'the edge loops',
+          along: '',
+        },
+      ];
     }),
   );
 }
