@@ -55,18 +55,15 @@ const KINDS: readonly Kind[] = [
   },
 ];
 
-/** Shapes worked in rows that are joined in one pass have their rim bordered by it. */
-const BORDERED =
-  'Its sides are joined in one pass that borders the opening already. Join each side by itself, or remove the edging.';
-
 /** Around the mouth: on the shape's own way around it, or as many stitches as the mouth has (handbook 4.2, 4.4 and 6). */
 function place(context: FittingContext): Placed {
   const { built, fabric, options, path } = context;
   const kind = KINDS.find(({ id }) => id === options.edging)!;
   const rounds = Number(options.rounds);
   const face = frontOf(built);
-  if (built.rim === 'bordered') refuse(`${path}.kind`, BORDERED);
-  const border = built.rim && rimBorder(built.rim(), kind, rounds);
+  const { rim } = built;
+  if (typeof rim === 'string') refuse(`${path}.kind`, rim);
+  const border = typeof rim === 'function' ? rimBorder(rim(), kind, rounds) : undefined;
   const count = border ? borderCount(border) : mouthCount(built, kind, fabric);
   const n = chosen(count, 'stitches', 'around the mouth');
   const deep: Figure<'mm'> = derive(

@@ -70,6 +70,7 @@ function wordCourse(parts: readonly BorderPart[], first: boolean, { terms }: Sch
 }
 
 function cornerWords(one: BorderPart['instructions'][number], terms: Schools['terms']): string {
+  if (one.do === 'loop') return wordInstruction(one, terms);
   if (one.do !== 'group') return `${wordInstruction(one, terms)}, at the corner`;
   const [part] = one.parts;
   return part && 'stitch' in part ? `${part.count} ${term(part.stitch, terms)} in the corner` : '';

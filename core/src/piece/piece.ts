@@ -82,6 +82,8 @@ export interface Piece {
   bands?: readonly Band[];
   /** What it is worked in, where that is said of it alone. */
   colour?: string;
+  /** What the second of two is worked in, where not as the first. */
+  secondColour?: string;
   /** What to do on reaching the end of a row, by row. */
   notes: Record<number, string>;
 }

@@ -137,8 +137,8 @@ export interface Built {
   flap?: FlapPlace;
   mouth?: MouthPlace;
   assembly: WorkStep[];
-  /** The way around the opening of the finished piece, for what is worked on it. */
-  rim?: (() => readonly Stretch[]) | 'bordered';
+  /** The way around the opening of the finished piece, for what is worked on it; or why nothing more goes there. */
+  rim?: (() => readonly Stretch[]) | string;
   views: View[];
   advice: Advice[];
 }

@@ -1,17 +1,19 @@
 import { sectionWord } from './common/sectionWord';
 import { cumulativeRows } from '../counts';
-import { chosen, derive, type Figure } from '../figure';
+import { chosen, derive, PlanProblem, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
-import { formatNumber, plural } from '../units';
+import { edgesOf, pickedUp, type Border } from '../piece';
+import { formatNumber, plural, type FieldValues } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { acrossFrom, bandsDrawn, cutPouch, panel, roleOf, standing, uprightFrom } from './common/draw';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
-import { joinField, joinOf } from './common/joins';
+import { crocheted, joinField, joinOf } from './common/joins';
 import { alikeRows, besideFill, rowPiece, rowsLong } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 import {
+  edgedFirst,
   endName,
   flapPlace,
   flapReach,
@@ -71,7 +73,7 @@ function build(context: ShapeContext): Built {
     context,
     chosen(piece.stitches, 'stitches', 'stitches from end to end'),
     'w',
-    passDepth(context),
+    bordersAtEnd(context),
   );
   const flap = flapPlace(piece, reach, {
     row: piece.rows,
@@ -101,6 +103,23 @@ function build(context: ShapeContext): Built {
     advice: pickAdvice(choice, { repeat: 1, edge: 0 }),
     views: views(context, piece),
   };
+}
+
+/** What lies beyond the strip's far end: a pass around, or rows of its own (law, handbook 4.4). */
+function bordersAtEnd(context: ShapeContext): Mm {
+  const endRows = Number(context.options.endRows);
+  return endRows > 0 ? edgingDepth(endRows, context) : passDepth(context);
+}
+
+/** One border along the flap's end is enough. */
+function refusePass(options: FieldValues, endRows: number): void {
+  if (endRows === 0 || passOf(options) !== 'around' || !crocheted(joinOf(options.join))) return;
+  throw new PlanProblem([
+    {
+      path: 'shape.endRows',
+      message: `${plural(endRows, 'row')} along the flap’s end and a pass around it would border it twice. Make it 0 rows, or join each side by itself.`,
+    },
+  ]);
 }
 
 /** The strip with its sections in stitches; the last one carries what the stitch's multiple adds or takes. */
@@ -172,9 +191,39 @@ function frontDepth({ thing, fabric }: ShapeContext, front: Section): Sized {
   );
 }
 
+/** Rows along the far end already border it. */
+const ENDED = 'The flap’s end is bordered by rows of its own. Take those away, or remove the edging.';
+
+/** A border of singles along the ends of the rows at the strip's far end, down from its last row. */
+function endBorder(piece: Piece, courses: number): Border {
+  const edge = edgesOf(piece).left;
+  const span = { piece: piece.id, edge: 'left', from: piece.rows, to: 1 };
+  const stitches = pickedUp(edge, span, piece.fabric.stitchWidth.value);
+  return {
+    do: 'border',
+    id: 'ending',
+    stitch: 'single',
+    courses,
+    closed: false,
+    from: 'at the end of the last row, with the right side facing',
+    path: [{ spans: [span], stitches, name: endName(piece) }],
+  };
+}
+
+/** Those rows as a step: gone on from the last row where it ends there, else joined anew. */
+function ending(piece: Piece, courses: number): { first: WorkStep[]; last: WorkStep[] } {
+  if (courses === 0) return { first: [], last: [] };
+  const step: WorkStep = { ...edgedFirst(piece.id, endBorder(piece, courses)), id: 'end-rows' };
+  if (piece.rows % 2 === 1) return { first: [step], last: [] };
+  return { first: [], last: [{ ...step, does: [...step.does!, { do: 'fasten-off' }] }] };
+}
+
 function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
+  const endRows = Number(options.endRows);
+  refusePass(options, endRows);
+  const { first: ended, last: endedAnew } = ending(piece, endRows);
   const front = piece.sections[0]!;
-  const last = piece.sections
+  const ends = piece.sections
     .slice(0, -1)
     .map(({ name, to }) => `after stitch ${to} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`);
   // stitches are counted from where row 1 begins
@@ -193,15 +242,17 @@ function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembl
     section: 'joining',
     kind: 'assembly',
     phase: 'open',
-    text: `Place a stitch marker in the first and the last row ${last.join(', ')}.`,
-    notions: [{ name: 'stitch markers', count: 2 * last.length }],
+    text: `Place a stitch marker in the first and the last row ${ends.join(', ')}.`,
+    notions: [{ name: 'stitch markers', count: 2 * ends.length }],
   };
   return stripWork({
     strip,
     edging: 0,
     join: joinOf(options.join),
     pass: passOf(options),
-    first: [marks],
+    first: [...ended, marks],
+    last: endedAnew,
+    rim: endRows > 0 ? ENDED : undefined,
     look: 'ridges of both layers run straight up',
     by: 'stitch',
   });
@@ -312,7 +363,21 @@ export const stripAlong: ShapeDefinition = {
   why: 'Ribs run up and give most round the thing.',
   worked: 'rows',
   bands: true,
-  options: [joinField('Sides', 'How the two sides are closed.'), PASS],
+  options: [
+    joinField('Sides', 'How the two sides are closed.'),
+    PASS,
+    {
+      key: 'endRows',
+      kind: 'number',
+      label: 'Rows along the far end',
+      help: 'Single, worked into the ends of the rows: a firm edge for the flap, and for a loop.',
+      unit: 'rows',
+      whole: true,
+      min: 0,
+      max: 4,
+      default: 0,
+    },
+  ],
   takes: {
     flat: true,
     round: BOTTOM_IS_A_FOLD,

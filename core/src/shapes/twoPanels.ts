@@ -41,6 +41,14 @@ const options: readonly Field[] = [
   },
   joinField('Joined', 'How the three sides are closed, through both edgings.'),
   {
+    key: 'secondColour',
+    kind: 'text',
+    label: 'Second panel in another colour',
+    help: 'Its colour by name. Left empty: as the first.',
+    max: 60,
+    default: '',
+  },
+  {
     key: 'slitMm',
     kind: 'length',
     label: 'Slits at the top corners',
@@ -71,6 +79,7 @@ function build(context: ShapeContext): Built {
   const choice = faceChoice(wantedRound(context).face, faceOf, context);
   const n = countFigure(choice, w, { asked: 'F', size: 'w', count: 'n' }, 'stitches', picks);
   const front = wantedFront(context);
+  const second = secondColour(given);
   const piece = rowPiece(
     {
       id: 'body',
@@ -99,7 +108,7 @@ function build(context: ShapeContext): Built {
     (v) => v.rows * v.h + 2 * v.edging,
   );
   return {
-    pieces: [piece],
+    pieces: [second === undefined ? piece : { ...piece, secondColour: second }],
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width,
@@ -113,6 +122,15 @@ function build(context: ShapeContext): Built {
     views: views(context, piece, width.value, height.value),
   };
 }
+
+/** What the second panel is worked in, where not as the first. */
+const secondColour = ({ secondColour: colour }: FieldValues): string | undefined =>
+  typeof colour === 'string' && colour.trim() !== '' ? colour.trim() : undefined;
+
+const inColour = (given: FieldValues) => {
+  const colour = secondColour(given);
+  return colour ? `, in ${colour}` : '';
+};
 
 function assembly({ fabric, options: given }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
   const stitch = given.edgingOf === 'slip' ? 'slip' : 'single';
@@ -131,7 +149,7 @@ function assembly({ fabric, options: given }: ShapeContext, piece: Piece): Pick<
       phase: 'open',
       after: piece.id,
       does: [secondPanel(piece, edging)],
-      text: 'Make the second panel in the same way, with its edging, and fasten off.',
+      text: `Make the second panel in the same way${inColour(given)}, with its edging, and fasten off.`,
       check: {
         look: 'As many stitches along each edge of one panel as of the other?',
         repair: 'Pull the edging out to the corner before and spread the stitches again.',

@@ -24,8 +24,13 @@ export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: num
     piece.courses.forEach(({ instructions }, index) => {
       const name = colourOf(index + 1) ?? mainColour(spec);
       const count = piece.times * Object.values(tallyRow(instructions)).reduce((sum, one) => sum + one, 0);
-      add(stitches, name, count);
-      add(rows, name, piece.times);
+      const second = piece.secondColour ? 1 / piece.times : 0;
+      add(stitches, name, (1 - second) * count);
+      add(rows, name, (1 - second) * piece.times);
+      if (piece.secondColour) {
+        add(stitches, piece.secondColour, second * count);
+        add(rows, piece.secondColour, 1);
+      }
       all += count;
     });
   }
@@ -45,7 +50,7 @@ const mainColour = ({ colours, yarn }: FabricSpec): string =>
 /** The colour of every row of a piece, counted from 1: its band's or its own, else the plan's in turn; none where there is one yarn. */
 export function coloursOf(piece: Piece, spec: FabricSpec): (row: number) => string | undefined {
   const bands = bandsOf(piece);
-  if (!bands.some(({ colour }) => colour)) return (row) => rowColour(spec.colours, row);
+  if (!piece.secondColour && !bands.some(({ colour }) => colour)) return (row) => rowColour(spec.colours, row);
   return (row) => bands.find(({ from, to }) => row >= from && row <= to)?.colour ?? mainColour(spec);
 }
 

@@ -132,18 +132,35 @@ export function edgedFirst(piece: string, border: Border): WorkStep {
 interface StripWork extends StripJoin {
   /** What is done on the strip before it is fastened off. */
   first?: readonly WorkStep[];
+  /** What is worked on it from a new start, before it is folded. */
+  last?: readonly WorkStep[];
+  /** Why nothing more goes around its opening. */
+  rim?: string | undefined;
   /** How both layers lie when the fold is right, and by what to move it when it is not. */
   look: string;
   by: string;
 }
 
+/** What a pass around leaves for an edging. */
+const BORDERED =
+  'Its sides are joined in one pass that borders the opening already. Join each side by itself, or remove the edging.';
+
+const pieceEnds = (piece: Piece, last: readonly WorkStep[]): WorkStep[] => [pieceEnd(piece), ...last];
+
 /** All that is done with a strip once its rows are there, and the way round its opening then, where it is not bordered yet. */
-export function stripWork({ first = [], look, by, ...given }: StripWork): Pick<Built, 'assembly' | 'rim'> {
+export function stripWork({
+  first = [],
+  last = [],
+  rim,
+  look,
+  by,
+  ...given
+}: StripWork): Pick<Built, 'assembly' | 'rim'> {
   const { fold, joins } = joinedSides(given);
-  const bordered = given.pass === 'around' && crocheted(given.join);
+  const bordered = given.pass === 'around' && crocheted(given.join) ? BORDERED : undefined;
   return {
-    assembly: [...first, pieceEnd(given.strip.piece), foldStep(fold, look, by), ...joins],
-    rim: bordered ? 'bordered' : () => rimOf(given.strip, given.edging),
+    assembly: [...first, ...pieceEnds(given.strip.piece, last), foldStep(fold, look, by), ...joins],
+    rim: rim ?? bordered ?? (() => rimOf(given.strip, given.edging)),
   };
 }
 
