@@ -43,6 +43,8 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
         does: [
           {
             do: 'sew',
+            id: 'belt-loop',
+            what: piece.id,
             mm: 12 * piece.width.value,
             says: `sew the belt loop to the outside of the back by its first and last row, centred, upper end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; going over each seam three times.`,
           },

@@ -199,6 +199,7 @@ function lineWork(line: Line, lines: readonly number[], columns: number, deep: n
     return [
       {
         do: 'sew',
+        id: 'dividers',
         mm: 2 * lines.length * deep,
         says: `backstitch ${plural(lines.length, 'line')} from the bottom up through both layers: between stitch ${between} of ${columns}, counted from the {side:left}. Go over the top of each twice.`,
       },
@@ -241,6 +242,7 @@ function shallowWork(
   return [
     {
       do: 'sew',
+      id: 'shallow',
       mm: 2 * channel.mm,
       says: `backstitch across channel ${index + 1} (${channel.name}), {mm:${formatNumber(deep)}} below the front’s top edge, through both layers.`,
     },

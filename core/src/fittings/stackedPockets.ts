@@ -46,6 +46,8 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
     does: [
       {
         do: 'sew',
+        id: 'small-pockets',
+        what: piece.id,
         mm: 3 * count * (2 * high + width.value),
         says: `sew the small pockets to the front, centred, from the lowest up: side, bottom and side through the front alone, the top open. Their upper edges lie ${tops.map((top) => `{mm:${formatNumber(top)}}`).join(', ')} below the front’s top edge.`,
       },

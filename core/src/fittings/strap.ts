@@ -49,6 +49,9 @@ const STRAP_TAIL_MM = 300;
 const TAILED: ReadonlySet<string> = new Set(['chain', 'chain-rows', 'cord']);
 const SEW_ON_MM = 600;
 
+/** Kinds that are crocheted. */
+const MADE: ReadonlySet<string> = new Set([...TAILED, 'rows']);
+
 const kindOf = (id: unknown): StrapKind => KINDS.find((kind) => kind.id === id)!;
 
 /**
@@ -197,6 +200,7 @@ function strapMade(kind: string, length: Mm, { fabric, schools, options }: Fitti
             does: [
               {
                 do: 'sew',
+                id: 'twist',
                 mm: 2 * cut.value,
                 says: `cut two pairs of strands {mm:${formatNumber(cut.value)}} long, twist them hard, fold at the middle, let them wind round each other, knot both ends.`,
               },
@@ -255,9 +259,16 @@ function sewOn(kind: string, anchors: string): WorkStep {
     phase: 'mouth',
     does: [
       kind === 'bought'
-        ? { do: 'sew', mm: SEW_ON_MM, says: `sew a ring to each anchor, ${anchors}, going over each seam three times.` }
+        ? {
+            do: 'sew',
+            id: 'rings',
+            mm: SEW_ON_MM,
+            says: `sew a ring to each anchor, ${anchors}, going over each seam three times.`,
+          }
         : {
             do: 'sew',
+            id: 'strap-on',
+            ...(MADE.has(kind) ? { what: 'strap' } : {}),
             mm: TAILED.has(kind) ? 0 : SEW_ON_MM,
             says: `sew the strap on ${TAILED.has(kind) ? 'with its tails ' : ''}at ${anchors}, overlapping {mm:${SEWN_MM}}, going over each seam three times.`,
           },

@@ -61,6 +61,8 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
         does: [
           {
             do: 'sew',
+            id: 'tabs',
+            what: piece.id,
             mm: 18 * piece.width.value,
             says: `sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {mm:${button.value}} button just below each tab, through one layer only.`,
           },

@@ -55,6 +55,8 @@ function place({ built, fabric, thing, options }: FittingContext): Placed {
           cord('tie', 'For the tie:', chains.value, 0),
           {
             do: 'sew',
+            id: 'tie-on',
+            what: 'tie',
             says: `sew it by its middle ${where.sew}, {mm:${formatNumber(at)}} below the top.`,
             mm: SEWN_MM,
           },

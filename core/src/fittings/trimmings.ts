@@ -69,6 +69,7 @@ function placeTassel({ built, options, path }: FittingContext): Placed {
         does: [
           {
             do: 'sew',
+            id: 'tassel',
             mm: yarn.value,
             says: `wrap ${wraps.value} times round a card {mm:${length.value}} high, tie it at the top, wind it below the head, cut the lower loops and trim. Sew it ${where.sew}.`,
           },

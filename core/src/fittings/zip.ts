@@ -50,6 +50,7 @@ function place({ built, path, options }: FittingContext): Placed {
         does: [
           {
             do: 'sew',
+            id: 'zip',
             mm: 4 * sewn,
             says: `backstitch its tape to the inside of the mouth, a row below the edge, front first, then back, the zip open. ${over ? `Push the {mm:${formatNumber(over)}} that are over inside at the closed end and tack them down.` : 'Tuck both ends in.'}`,
           },

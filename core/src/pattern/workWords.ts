@@ -33,6 +33,8 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
       return wordFree(work, schools);
     case 'sew':
       return work.mm > 0 ? `With about {mm:${yarnToCut(work.mm)}} of yarn, ${work.says}` : capital(work.says);
+    case 'fold':
+      return work.fold.says ?? '';
     case 'fasten-off':
       return 'Fasten off.';
     default:

@@ -1,8 +1,8 @@
 import type { Instruction } from '../fabric';
-import { backwards, pickedUp, placesIn, pointsOf, type Span } from './edge';
+import { backwards, lengthOf, pickedUp, placesIn, pointsOf, type Edge, type Span } from './edge';
 import type { Piece } from './piece';
 import { nth, Walk } from './walk';
-import type { Border, Fold, Free, Seam, Stretch, Work } from './work';
+import type { Border, Fold, Free, Seam, Sewing, Stretch, Work } from './work';
 
 /** A step that cannot be done as it is told. */
 export interface WorkFault {
@@ -34,6 +34,9 @@ class Referee extends Walk {
   /** Those of them that were worked or sewn through several layers. */
   private readonly joined: Span[] = [];
   private readonly folds: Fold[] = [];
+  private readonly done = new Set<string>();
+  /** What nothing holds yet. */
+  private readonly loose = new Set<string>();
   /** Points that have come to lie on each other, by any name of theirs. */
   private readonly together = new Map<string, string>();
 
@@ -45,6 +48,8 @@ class Referee extends Walk {
     if (this.hand.live) this.fault('fasten-off', 'the last loop is left open');
     for (const lay of this.folds.flatMap(({ lays }) => lays))
       if (!this.joinedWhole(lay)) this.fault('fold', `${lay[0].piece}:${lay[0].edge} is not joined all along`);
+    for (const id of this.loose)
+      if (!this.joined.some(({ piece }) => piece === id)) this.fault('sew', `${id} is never sewn on`);
     for (const { id, times } of this.pieces.values())
       for (let one = 1; one <= times; one += 1)
         if (!this.made.has(nth(id, one))) this.fault('make', `${nth(id, one)} is never made`);
@@ -59,6 +64,8 @@ class Referee extends Walk {
     if (!piece) return this.fault('make', `there is no ${id}`);
     if (this.hand.live) this.fault('make', `${id} is begun before the loop is fastened off`);
     if (this.made.has(id)) this.fault('make', `${id} is made twice`);
+    // the first piece is what all others are joined to; of several alike one stands for all
+    if (this.made.size > 0 && this.pieceOf(id)!.id === id) this.loose.add(id);
     this.made.add(id);
     super.make(id);
     // the first row goes from right to left, and each turn sends the hook back
@@ -95,10 +102,24 @@ class Referee extends Walk {
       at = this.onward(work, stretch, at);
       this.cover(stretch.spans);
     }
+    work.path.forEach((stretch, index) => {
+      const next = work.path[index + 1] ?? (work.closed ? work.path[0] : undefined);
+      if (next) this.checkTurn(work, stretch, next);
+    });
     if (work.closed && !at.some((point) => starts.includes(point)))
       this.fault('border', `${work.id} does not come round to where it began`);
     super.border(work);
     this.at = work.closed ? starts[0] : at[0];
+  }
+
+  /** Where the way goes from one edge of a border to another, the corner between them is worked. */
+  private checkTurn({ id }: Border, { spans: [a] }: Stretch, { spans: [b], name }: Stretch): void {
+    if (a.piece !== b.piece) return;
+    const raw = ({ edge }: Span) => edge.slice(edge.lastIndexOf('.') + 1);
+    const corner = CORNERS.find((name) => name === `${raw(a)}-${raw(b)}` || name === `${raw(b)}-${raw(a)}`);
+    const layer = a.edge.slice(0, a.edge.lastIndexOf('.') + 1);
+    if (corner && this.edgeAt({ ...a, edge: layer + corner }))
+      this.fault('border', `${id} leaves out the corner before ${name}`);
   }
 
   /** The points a stretch leads to from where the hook is. */
@@ -127,7 +148,7 @@ class Referee extends Walk {
     if (!corner && stitches !== along)
       says(`${stitches} stitches along ${placesIn(a)} places, where ${along} lie flat`);
     for (const b of others) {
-      if (placesIn(a) !== placesIn(b)) says(`${placesIn(a)} places on one side and ${placesIn(b)} on the other`);
+      if (!this.asLong(a, b)) says(`${placesIn(a)} places on one side and ${placesIn(b)} on the other`);
       if (!spans.some((other) => this.liesOn(other, b))) says('the edges do not lie on each other');
     }
   }
@@ -139,7 +160,7 @@ class Referee extends Walk {
       if (this.covered.some((other) => overlaps(other, span))) this.fault('seam', `${span.edge} is covered already`);
     }
     for (const other of others) {
-      if (placesIn(first) !== placesIn(other))
+      if (!this.asLong(first, other))
         this.fault('seam', `${placesIn(first)} places on one side, ${placesIn(other)} on the other`);
       if (!spans.some((one) => this.liesOn(one, other) || this.liesOn(backwards(one), backwards(other))))
         this.fault('seam', 'the edges do not lie on each other');
@@ -148,7 +169,9 @@ class Referee extends Walk {
   }
 
   /** What is made by itself leaves no loop open, and each of its courses uses up what the one before made. */
-  protected override free({ id, courses, times }: Free): void {
+  protected override free({ id, courses, times, from }: Free): void {
+    this.once('free', id);
+    if (from === '') this.loose.add(id);
     if (this.hand.live) this.fault('free', `${id} is begun before the loop is fastened off`);
     if (times < 1) this.fault('free', `${id} is made ${times} times`);
     courses.slice(1).forEach((course, index) => {
@@ -156,6 +179,19 @@ class Referee extends Walk {
       const used = placesUsed(course);
       if (made !== used) this.fault('free', `${id}: works into ${used} places where there are ${made}`);
     });
+  }
+
+  /** What is sewn on must be there; what only sews is done once. */
+  protected override sew({ id, what }: Sewing): void {
+    this.once('sew', id);
+    if (what === undefined) return;
+    if (!this.made.has(what) && !this.done.has(`free ${what}`)) this.fault('sew', `there is no ${what} to sew on`);
+    this.loose.delete(what);
+  }
+
+  private once(work: 'free' | 'sew', id: string): void {
+    if (this.done.has(`${work} ${id}`)) this.fault(work, `${id} is done twice`);
+    this.done.add(`${work} ${id}`);
   }
 
   private cover(spans: readonly Span[]): void {
@@ -174,6 +210,17 @@ class Referee extends Walk {
   private pointsIn(span: Span): readonly [string, string] {
     const [first, last] = pointsOf(span, (edge) => this.edgeAt({ ...span, edge })?.count ?? 0);
     return [this.together.get(first) ?? first, this.together.get(last) ?? last];
+  }
+
+  /** Whether two spans have as many places, or are as long to within what their multiples give where their stitches are unlike. */
+  private asLong(a: Span, b: Span): boolean {
+    if (placesIn(a) === placesIn(b)) return true;
+    const [one, other] = [this.edgeAt(a), this.edgeAt(b)];
+    const [p, q] = [this.pieceOf(a.piece), this.pieceOf(b.piece)];
+    if (!one || !other || !p || !q || p.fabric.stitch.id === q.fabric.stitch.id) return false;
+    // a stitch's multiple may put its count half a repeat off
+    const off = ({ pitch }: Edge, { fabric }: Piece) => pitch * (1 + fabric.stitch.rows.repeat / 2);
+    return Math.abs(lengthOf(one, a) - lengthOf(other, b)) <= Math.max(off(one, p), off(other, q));
   }
 
   /** Whether one span lies on another, place on place, by a fold that has been made. */
@@ -195,6 +242,8 @@ function placesUsed(course: readonly Instruction[]): number {
   return course.reduce((sum, one) => (one.do === 'work' || one.do === 'skip' ? sum + one.times : sum), 0);
 }
 
+const CORNERS = ['foundation-left', 'foundation-right', 'last-left', 'last-right'] as const;
+
 function overlaps(a: Span, b: Span): boolean {
   if (a.piece !== b.piece || a.edge !== b.edge) return false;
   const from = Math.max(Math.min(a.from, a.to), Math.min(b.from, b.to));
@@ -203,8 +252,13 @@ function overlaps(a: Span, b: Span): boolean {
 
 function maps(on: Span, under: Span, a: Span, b: Span): boolean {
   if (a.piece !== on.piece || a.edge !== on.edge || b.piece !== under.piece || b.edge !== under.edge) return false;
+  const [many, others] = [placesIn(on), placesIn(under)];
+  // places unlike each other meet to within one of them
+  const off = many === others ? 0 : 1 + others / many;
   return [[a.from, b.from] as const, [a.to, b.to] as const].every(([at, to]) => {
     const step = (at - on.from) * Math.sign(on.to - on.from || 1);
-    return step >= 0 && step < placesIn(on) && under.from + step * Math.sign(under.to - under.from || 1) === to;
+    const meets = many === others ? step : (step * others) / many;
+    const there = under.from + meets * Math.sign(under.to - under.from || 1);
+    return step >= 0 && step < many && Math.abs(there - to) <= off + 1e-9;
   });
 }

@@ -1,7 +1,7 @@
 import { borderCourses, outerEdges, type BorderPart } from './border';
 import { edgesOf, type Edge, type Span } from './edge';
 import type { Piece } from './piece';
-import type { Border, Fold, Free, Seam, Work } from './work';
+import type { Border, Fold, Free, Seam, Sewing, Work } from './work';
 
 /** How the yarn hangs, and which side is seen. */
 export interface Hand {
@@ -62,7 +62,7 @@ export class Walk {
       case 'free':
         return this.free(work);
       case 'sew':
-        return;
+        return this.sew(work);
       case 'fold':
         return this.fold(work.fold);
       case 'fasten-off':
@@ -94,6 +94,8 @@ export class Walk {
 
   /** Begun and ended by itself. */
   protected free(_free: Free): void {}
+
+  protected sew(_sewing: Sewing): void {}
 
   protected fold(_fold: Fold): void {}
 

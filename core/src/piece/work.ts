@@ -63,6 +63,9 @@ export interface Free {
 /** Done with a needle or by hand with so much yarn: something sewn on, a line stitched, a tassel wound. */
 export interface Sewing {
   do: 'sew';
+  id: string;
+  /** The piece, or what was made by itself, that is held by it; nothing where it only sews, or is no crochet. */
+  what?: string;
   /** What is done, in words that can follow “with so much yarn”. */
   says: string;
   /** Yarn it takes, mm; none where it is sewn with thread or with a tail that hangs there. */
@@ -84,6 +87,8 @@ export const reversed = (path: readonly Stretch[]): Stretch[] =>
 /** What the shape knows and nobody else: which edges come to lie on each other, and are joined. */
 export interface Fold {
   id: string;
+  /** How the layers are laid on each other, in words; nothing where the step says it. */
+  says?: string;
   lays: readonly (readonly [Span, Span])[];
 }
 

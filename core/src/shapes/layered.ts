@@ -1,5 +1,7 @@
 import { markBothEnds } from './common/markers';
-import { chosen, derive, type Advice, type Figure } from '../figure';
+import { multipleOf, nearestCounts } from '../counts';
+import { STITCHES, type WorkedFabric } from '../fabric';
+import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
 import { formatLength, formatNumber, plural, type Field } from '../units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
@@ -9,7 +11,7 @@ import { acrossFrom, folds, panel, sideBySide, stripParts, uprightFrom } from '.
 import { flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
 import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
-import { stackFold, stackJoin, stackSeams, type Stack } from './common/layersWork';
+import { canBeStacked, stackFold, stackJoin, stackSeams, type Stack } from './common/layersWork';
 import { closedViews } from './common/panelViews';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
@@ -25,6 +27,17 @@ const LOOP = { share: 0.4, leastMm: 20, easeMm: 12 } as const;
 const options: readonly Field[] = [
   joinField('Sewn round', 'Through all layers at once.'),
   { key: 'inner', kind: 'number', label: 'Pocket pieces', unit: '', whole: true, min: 1, max: 4, default: 1 },
+  {
+    key: 'pocketStitch',
+    kind: 'choice',
+    label: 'Inner pocket in',
+    help: 'The pocket next to the back.',
+    options: [
+      { id: 'same', name: 'the same stitch' },
+      ...STITCHES.filter(({ wantsSwatch }) => !wantsSwatch).map(({ id, name }) => ({ id, name: name.US })),
+    ],
+    default: 'same',
+  },
   {
     key: 'beltMm',
     kind: 'length',
@@ -71,6 +84,7 @@ function build(context: ShapeContext): Built {
     context,
   );
   const pockets = Array.from({ length: inner }, (_, index) => pocketPiece(context, n, front, index));
+  refuseCoarse({ back, pockets });
   const loop = loopPiece(context, n.value);
   const face = sized('F = (n − 2 take) w', { n, take, w }, (v) => (v.n - 2 * v.take) * v.w);
   const girth = insideFaces(face, t, thing.pockets);
@@ -132,17 +146,50 @@ function pocketPiece(context: ShapeContext, n: Figure<'stitches'>, front: Mm, in
   const share = chosen(0.75 ** index, '1', 'of the first one’s height');
   const figure =
     index === 0 ? front : derive('mm', 'lower by a quarter each', { front, share }, (v) => v.front * v.share);
+  const fabric = pocketFabric(context, index);
+  const stitches = fabric === context.fabric ? n : asWide(n, context.fabric, fabric);
   return rowPiece(
     {
       id: `pocket-${index + 1}`,
       name: index === 0 ? 'Pocket' : `Pocket ${index + 1}`,
-      fabric: context.fabric,
-      stitches: n,
+      fabric,
+      stitches,
       lengths: [{ name: 'front', figure }],
       edge: 'seam',
     },
     context,
   );
+}
+
+/** Layers are joined level by level, for which a coarse pocket may have too few rows. */
+function refuseCoarse(stack: Stack): void {
+  if (canBeStacked(stack)) return;
+  const [{ fabric, rows }] = stack.pockets as [Piece];
+  throw new PlanProblem([
+    {
+      path: 'shape.pocketStitch',
+      message: `${plural(rows, 'row')} of “${fabric.stitch.name.US}” are too few to be joined level with ${plural(stack.pockets.length, 'pocket')}. Take the same stitch, or fewer pocket pieces.`,
+    },
+  ]);
+}
+
+/** The pocket next to the back may be in a stitch of its own. */
+function pocketFabric({ fabric, options: { pocketStitch } }: ShapeContext, index: number): WorkedFabric {
+  const own = index === 0 && pocketStitch !== 'same' && pocketStitch !== fabric.stitch.id;
+  return own ? fabric.also(String(pocketStitch), fabric.worked) : fabric;
+}
+
+/** The count of another stitch that comes nearest to a width (law, handbook 4). */
+function asWide(n: Figure<'stitches'>, { stitchWidth: w }: WorkedFabric, other: WorkedFabric): Figure<'stitches'> {
+  const count = nearestCounts({
+    askedMm: n.value * w.value,
+    sizeOf: (stitches) => stitches * other.stitchWidth.value,
+    conditions: [multipleOf(other.stitch.rows)],
+    hurts: 'small',
+    atLeast: 3,
+    path: 'shape.pocketStitch',
+  }).find(({ best }) => best)!.count;
+  return derive('stitches', 'as many as come nearest to n × w', { n, w, own: other.stitchWidth }, () => count);
 }
 
 /** The loop behind: as wide as two fifths of the pouch, as long as the belt is wide with room and its thickness. */
@@ -257,6 +304,8 @@ function sewLoop(loop: Piece, back: Piece): WorkStep {
     does: [
       {
         do: 'sew',
+        id: 'belt-loop',
+        what: loop.id,
         mm: 18 * loop.width.value,
         says: `sew on both ends of the belt loop, centred upright on the right side of the back, its last row {mm:${top}} below the row where the top fold starts; go over each seam three times.`,
       },

@@ -1,5 +1,7 @@
+import { cumulativeRows } from '../../counts';
 import {
   edgesOf,
+  lengthOf,
   OPPOSITE,
   pickedUp,
   placesIn,
@@ -7,6 +9,7 @@ import {
   type Border,
   type BorderStitch,
   type Fold,
+  type RawEdge,
   type Seam,
   type Span,
   type Stretch,
@@ -23,56 +26,96 @@ export interface Stack {
 
 const span = ({ id }: Piece, edge: string, from: number, to: number): Span => ({ piece: id, edge, from, to });
 
+/** Heights at which pockets end, from the bottom up, mm; alike ones once. */
+function levelsOf({ pockets }: Stack): number[] {
+  const tops = pockets.map(({ rows, reach }) => reach(rows));
+  return [...new Set(tops)].sort((a, b) => a - b);
+}
+
+/**
+ * The row each level comes to on a piece: of unlike fabrics the rows beside each other differ, and every part has one at
+ * least (law, handbook 4).
+ */
+function rowsAt(levels: readonly number[], piece: Piece): number[] {
+  const top = piece.reach(piece.rows);
+  const below = levels.filter((mm) => mm <= top + 1e-9);
+  const parts = below.map((mm, index) => ({ name: '', mm: mm - (below[index - 1] ?? 0) }));
+  return cumulativeRows(parts, piece.reach).map(({ to }) => to);
+}
+
+/** Whether every layer has rows enough to be joined level by level. */
+export function canBeStacked(stack: Stack): boolean {
+  const levels = levelsOf(stack);
+  const own = ({ rows, reach }: Piece) => levels.indexOf(reach(rows)) + 1;
+  const { pockets } = stack;
+  const ordered = pockets.slice(1).every((pocket, index) => own(pocket) <= own(pockets[index]!));
+  return ordered && pockets.every((pocket) => rowsAt(levels, pocket).at(-1) === pocket.rows);
+}
+
 /** The back lies right side down under its pockets: their left edge lies on its right one. */
-export function stackFold({ back, pockets }: Stack, corners: boolean): Fold {
-  const n = back.stitches;
+export function stackFold(stack: Stack, corners: boolean): Fold {
+  const { back, pockets } = stack;
+  const levels = levelsOf(stack);
+  const behind = rowsAt(levels, back);
   const inset = corners ? 0 : 1;
   const lays = pockets.flatMap((pocket): (readonly [Span, Span])[] => [
     ...(['left', 'right'] as const).map(
-      (side) => [span(pocket, side, 1, pocket.rows), span(back, OPPOSITE[side], 1, pocket.rows)] as const,
+      (side) =>
+        [
+          span(pocket, side, 1, pocket.rows),
+          span(back, OPPOSITE[side], 1, behind[levels.indexOf(pocket.reach(pocket.rows))]!),
+        ] as const,
     ),
-    [span(pocket, 'foundation', 1 + inset, n - inset), span(back, 'foundation', n - inset, 1 + inset)],
+    [
+      span(pocket, 'foundation', 1 + inset, pocket.stitches - inset),
+      span(back, 'foundation', back.stitches - inset, 1 + inset),
+    ],
   ]);
   return { id: 'stack', lays };
 }
 
 /** A side from the top down, each stretch through as many layers as lie there. */
-function downSide({ back, pockets }: Stack, side: Side): Stretch[] {
-  const heights = pockets.map(({ rows }) => rows);
-  const w = back.fabric.stitchWidth.value;
-  return heights.flatMap((top, index): Stretch[] => {
-    const to = (heights[index + 1] ?? 0) + 1;
-    if (to > top) return [];
-    const there = pockets.slice(0, index + 1);
-    const first = span(there[0]!, side, top, to);
-    const layers = there.length + 1;
-    return [
-      {
-        spans: [
-          first,
-          span(back, OPPOSITE[side], top, to),
-          ...there.slice(1).map((pocket) => span(pocket, side, top, to)),
-        ],
-        stitches: pickedUp(edgesOf(back)[side], first, w),
+function downSide(stack: Stack, side: Side): Stretch[] {
+  const { back, pockets } = stack;
+  const levels = levelsOf(stack);
+  const rows = new Map([back, ...pockets].map((piece) => [piece, rowsAt(levels, piece)]));
+  return levels
+    .map((level, index): Stretch => {
+      const part = (piece: Piece, edge: Side) => {
+        const at = rows.get(piece)!;
+        return span(piece, edge, at[index]!, (at[index - 1] ?? 0) + 1);
+      };
+      const [inner, ...others] = pockets.filter((pocket) => pocket.reach(pocket.rows) >= level);
+      const first = part(inner!, side);
+      const layers = others.length + 2;
+      return {
+        spans: [first, part(back, OPPOSITE[side]), ...others.map((other) => part(other, side))],
+        stitches: pickedUp(edgesOf(inner!)[side], first, inner!.fabric.stitchWidth.value),
         name: `through ${layers === 2 ? 'both' : `all ${layers}`} layers, down the {side:${side}} side`,
-      },
-    ];
-  });
+      };
+    })
+    .reverse();
 }
 
 function bottom({ back, pockets }: Stack): Stretch[] {
-  const n = back.stitches;
-  const all = (from: number, to: number, name: string): Stretch => ({
-    spans: [
-      span(pockets[0]!, 'foundation', from, to),
-      span(back, 'foundation', n + 1 - from, n + 1 - to),
-      ...pockets.slice(1).map((pocket) => span(pocket, 'foundation', from, to)),
-    ],
-    stitches: Math.abs(to - from) + 1,
-    name,
-  });
-  const corner = (place: number): Stretch => ({ ...all(place, place, 'corner'), corner: true });
-  return [corner(1), ...(n > 2 ? [all(2, n - 1, 'along the bottom')] : []), corner(n)];
+  const [inner] = pockets;
+  const all = (from: (n: number) => number, to: (n: number) => number, name: string): Stretch => {
+    const along = (piece: Piece) => span(piece, 'foundation', from(piece.stitches), to(piece.stitches));
+    const on = along(back);
+    const under = { ...on, from: back.stitches + 1 - on.from, to: back.stitches + 1 - on.to };
+    const first = along(inner!);
+    return { spans: [first, under, ...pockets.slice(1).map(along)], stitches: placesIn(first), name };
+  };
+  const corner = (at: (n: number) => number): Stretch => ({ ...all(at, at, 'corner'), corner: true });
+  const first = () => 1;
+  const last = (n: number) => n;
+  const unlike = pockets.some(({ stitches }) => stitches !== back.stitches);
+  const middle = all(
+    () => 2,
+    (n) => n - 1,
+    `along the bottom${unlike ? ', the layers held level' : ''}`,
+  );
+  return [corner(first), ...(inner!.stitches > 2 ? [middle] : []), corner(last)];
 }
 
 /** Side, bottom and side through all layers, with the pockets towards the maker. */
@@ -99,7 +142,6 @@ export function stackJoin(stack: Stack, stitch: BorderStitch): Border {
 
 /** The same sewn: every stretch but the corners. */
 export function stackSeams(stack: Stack, how: Seam['how'], factor: number): Seam[] {
-  const { back } = stack;
   return around(stack)
     .filter(({ corner }) => !corner)
     .map(({ spans: [a, b, ...others] }) => ({
@@ -107,7 +149,7 @@ export function stackSeams(stack: Stack, how: Seam['how'], factor: number): Seam
       how,
       spans: [a, b!, ...others],
       factor,
-      mm: placesIn(a) * (a.edge === 'foundation' ? back.fabric.stitchWidth.value : back.fabric.rowHeight.value),
+      mm: lengthOf(edgesOf(stack.pockets[0]!)[a.edge as RawEdge], a),
       through: 'the edge loops',
       along: '',
     }));

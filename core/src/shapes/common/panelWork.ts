@@ -12,6 +12,7 @@ import {
   type Stretch,
   type Work,
 } from '../../piece';
+import { plural } from '../../units';
 import type { Piece } from '../definition';
 
 /** Two panels alike, edged all round: how many stitches their edging has along each edge, between its corners. */
@@ -60,7 +61,8 @@ export function panelsFold({ piece, side, end }: EdgedPanels, open: number, corn
       ? [[at(1, `foundation-${edge}`, 1, 1), at(2, `foundation-${OPPOSITE[edge]}`, 1, 1)] as [Span, Span]]
       : []),
   ]);
-  return { id: 'panels', lays: [...sides, [at(1, 'foundation', 1, end), at(2, 'foundation', end, 1)]] };
+  const says = 'Lay one panel on the other, wrong sides together, top edges level.';
+  return { id: 'panels', says, lays: [...sides, [at(1, 'foundation', 1, end), at(2, 'foundation', end, 1)]] };
 }
 
 /** Down one side, along the bottom, up the other, with so many stitches of each side left open below the mouth. */
@@ -109,7 +111,7 @@ export function panelsSeams(panels: EdgedPanels, how: Seam['how'], factor: numbe
       factor,
       mm: placesIn(a) * w,
       through: 'the outer edge loops',
-      along: name.replace(/^.*, /, '').replace(/^(down|up|along) /, ''),
+      along: `${name.replace(/^.*, /, '').replace(/^(down|up|along) /, '')}${open > 0 && name.includes('side') ? `, leaving the upper ${plural(open, 'stitch', 'stitches')} open` : ''}`,
     }));
 }
 
