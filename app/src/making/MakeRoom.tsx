@@ -148,6 +148,10 @@ export function MakeRoom({ id, held }: Props) {
 const FLAT_BELOW = 520;
 
 /** What half a second's look must tell: which row, how many, what to do. */
+/** A count is read from across the room; one in words takes a line or two. */
+const NUMBER = { wide: { fontSize: 128, lineHeight: 132 }, narrow: { fontSize: 104, lineHeight: 108 } };
+const COUNTED = { wide: { fontSize: 64, lineHeight: 70 }, narrow: { fontSize: 40, lineHeight: 46 } };
+
 function Glance({ progress, title }: { progress: Progress; title: string }) {
   const { next, piece, rowsDone } = progress;
   const wide = useWide();
@@ -169,8 +173,8 @@ function Glance({ progress, title }: { progress: Progress; title: string }) {
         )}
       </View>
       {next?.ends ? (
-        <Words style={{ fontFamily: FAMILY.heading, fontSize: wide ? 128 : 104, lineHeight: wide ? 132 : 108 }}>
-          {next.ends}
+        <Words style={{ fontFamily: FAMILY.heading, ...(next.counted ? COUNTED : NUMBER)[wide ? 'wide' : 'narrow'] }}>
+          {next.counted ?? next.ends}
         </Words>
       ) : null}
       <Words as="heading" style={{ fontSize: wide ? 30 : 22, lineHeight: wide ? 38 : 29, maxWidth: 900 }}>

@@ -7,7 +7,7 @@ export interface SheetLine {
   /** `Row 1, right side`, `Rows 2 to 34`; nothing for steps that are no rows. */
   label: string;
   text: string;
-  ends: number | null;
+  ends: number | string | null;
   note: string | null;
   check: Step['check'];
 }
@@ -31,7 +31,7 @@ export function linesOf(steps: readonly Step[]): SheetLine[] {
         ? `${courseWord(step)} ${step.row}${step.kind === 'row' ? `, ${step.side} side facing` : ''}`
         : '',
       text: step.text,
-      ends: step.ends,
+      ends: step.counted ?? step.ends,
       note: step.note,
       check: step.check,
     });

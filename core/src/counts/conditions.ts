@@ -14,7 +14,8 @@ export function multipleOf({ repeat, edge }: Multiple, whose = 'the stitch'): Co
   return {
     id: 'multiple',
     text: repeat === 1 && edge === 0 ? `any number, for ${whose}` : `a multiple of ${repeat}${plus}, for ${whose}`,
-    allows: (count) => count >= edge && (count - edge) % repeat === 0,
+    // one repeat at least: edges alone are not the stitch
+    allows: (count) => count >= edge + repeat && (count - edge) % repeat === 0,
   };
 }
 

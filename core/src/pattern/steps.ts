@@ -4,8 +4,9 @@ import { bandsOf, borderCount, type Walked, type Work } from '../piece';
 import { formatNumber, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
+import { countedWords } from './counted';
 import { wordRow } from './wording';
-import { wordWork } from './workWords';
+import { borderCounted, wordWork } from './workWords';
 
 /** One thing to do. Rows and rounds say what they end on; other steps have no count. */
 export interface Step {
@@ -20,6 +21,8 @@ export interface Step {
   note: string | null;
   /** Stitches the step ends on. */
   ends: number | null;
+  /** The same as people count it, where it is not stitches alone: “9 Vs and 2 stitches”. */
+  counted: string | null;
   side: 'right' | 'wrong' | null;
   /** Height of the piece when the step is done. */
   heightMm: number | null;
@@ -64,6 +67,7 @@ function stepOf(given: Pick<Step, Named> & Partial<Omit<Step, Named>>): Step {
     text: given.text,
     note: given.note ?? null,
     ends: given.ends ?? null,
+    counted: given.counted ?? null,
     side: given.side ?? null,
     heightMm: given.heightMm ?? null,
     row: given.row ?? null,
@@ -117,11 +121,12 @@ export function pieceSteps(
         text: `${withWhat(piece, row, colourOf)}${wordsOf(work)}${next?.kind === 'row' && next.turned ? ' Turn.' : ''}`,
         note: noteOf(piece, course, row, colourOf),
         ends: course.ends,
+        counted: countsOf(piece, row, work),
         side,
         heightMm: piece.reach(row),
         row,
         of: piece.rows,
-        check: rowCheck(piece, course, row, schools),
+        check: rowCheck(piece, course, row, countsOf(piece, row, work), schools),
         work,
         turned: course.turned,
       }),
@@ -240,6 +245,10 @@ function beforeStep(piece: string, pieceName: string, course: Course, schools: S
   });
 }
 
+/** What people count of a row; a level row upon spaces is stitches alone. */
+const countsOf = (piece: Piece, row: number, work: readonly Instruction[]) =>
+  countedWords(work, fabricOf(piece, row).stitch);
+
 /** What a row is worked in. */
 function fabricOf(piece: Piece, row: number): WorkedFabric {
   return bandsOf(piece).find(({ from, to }) => row >= from && row <= to)?.fabric ?? piece.fabric;
@@ -249,26 +258,33 @@ function fabricOf(piece: Piece, row: number): WorkedFabric {
 const LONG_ROW = 1.5;
 
 /** Checks at the risky moments of a piece (handbook 8). */
-function rowCheck(piece: Piece, { kind, section, ends }: Course, row: number, schools: Schools): Check | null {
+function rowCheck(
+  piece: Piece,
+  { kind, section, ends }: Course,
+  row: number,
+  counted: string | null,
+  schools: Schools,
+): Check | null {
+  const count = counted ?? plural(ends, 'stitch', 'stitches');
   if (row === 1 && piece.worked === 'rows')
     return {
-      look: `${plural(ends, 'stitch', 'stitches')}. Laid flat, the row is about ${wordText(`{mm:${Math.round(piece.width.value)}}`, schools)} ${piece.width.value > LONG_ROW * piece.height.value ? 'long' : 'wide'}.`,
+      look: `${count}. Laid flat, the row is about ${wordText(`{mm:${Math.round(piece.width.value)}}`, schools)} ${piece.width.value > LONG_ROW * piece.height.value ? 'long' : 'wide'}.`,
       repair: `If it is more than a stitch off, stop here: measure your ${term('gauge', schools.terms)} on this row, enter it in the plan and start again with the new count.`,
     };
   const isLast = piece.courses[row]?.section !== section;
   if (!isLast) return null;
   if (section === 'base')
     return {
-      look: `${plural(ends, 'stitch', 'stitches')}. The base lies flat and is about ${wordText(`{mm:${Math.round(2 * piece.reach(row))}}`, schools)} wide.`,
+      look: `${count}. The base lies flat and is about ${wordText(`{mm:${Math.round(2 * piece.reach(row))}}`, schools)} wide.`,
       repair: 'If it cups, use a larger hook. If it ruffles, use a smaller hook. Then start the base again.',
     };
   if (kind === 'round')
     return {
-      look: `${plural(ends, 'stitch', 'stitches')} (do not count a joining slip stitch). The item goes in.`,
+      look: `${count} (do not count a joining slip stitch). The item goes in.`,
       repair: `If the count is off, pull out to the round with the mistake. If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
     };
   return {
-    look: `${plural(ends, 'stitch', 'stitches')}, ${plural(row, 'row')} from the chain${fabricOf(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
+    look: `${count}, ${plural(row, 'row')} from the chain${fabricOf(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
     repair:
       'If a stitch is missing, look at the ends of the rows first: the last stitch is easily overlooked. Pull out the rows down to the mistake and work them again.',
   };
@@ -292,9 +308,16 @@ export function workSteps(
         .filter(Boolean)
         .join(' '),
       ends: endsOf(does),
+      counted: loopsOf(does),
       check: check && { look: wordText(check.look, schools), repair: wordText(check.repair, schools) },
     }),
   );
+}
+
+/** Of an edging of loops, its loops. */
+function loopsOf(does: readonly Work[]): string | null {
+  const last = does.filter((work) => work.do === 'border').at(-1);
+  return last?.stitch === 'loops' ? borderCounted(last) : null;
 }
 
 /** Stitches that the last border of a step ends on. */

@@ -58,7 +58,15 @@ function wordBorder(
     const backwards = border.stitch === 'reverse' && index === courses.length - 1 ? BACKWARDS : '';
     return `${many}${wordCourse(parts, index === 0, schools)}${backwards}`;
   });
-  return [start, ...told, `(${plural(borderCount(border), 'stitch', 'stitches')})`].filter(Boolean).join(' ');
+  return [start, ...told, `(${borderCounted(border)})`].filter(Boolean).join(' ');
+}
+
+/** What people count of a border's last round: its stitches, or its loops. */
+export function borderCounted(border: Border): string {
+  const count = borderCount(border);
+  if (border.stitch !== 'loops') return plural(count, 'stitch', 'stitches');
+  const loops = plural(Math.floor(count / 2), 'loop');
+  return count % 2 === 0 ? loops : `${loops} and 1 stitch`;
 }
 
 /** Part by part, each with what it lies along; from the second course on the parts are one way. */

@@ -24,6 +24,7 @@ export const cluster = fixed({
   rowsInRepeat: 1,
   factors: { ...factorsOf('double'), stretchAcross: 0.2, stretchAlong: 0.15 },
   gap: 0.5,
+  counted: { one: 'group of 3', many: 'groups of 3' },
   symbols: [Array<ChartSymbol>(3).fill(BASES.double.symbol)],
   foundation: () => ({ skipped: 3, counts: false }),
   row: (context) => {

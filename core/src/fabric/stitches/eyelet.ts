@@ -49,6 +49,7 @@ function make({ between: b, hole: a }: FieldValues): StitchPattern {
       yarn: (between * BASES.single.yarn + hole * CHAIN_AND_SINGLE) / span,
     },
     gap: hole,
+    counted: { one: 'hole', many: 'holes' },
     symbols: [
       [...Array.from({ length: between }, () => CROSS), ...Array.from({ length: hole }, () => OVAL)],
       Array.from({ length: span }, () => CROSS),

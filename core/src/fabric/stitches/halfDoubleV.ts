@@ -31,6 +31,7 @@ export const halfDoubleV = fixed({
     stretchAlong: 0.12,
   },
   gap: 0.2,
+  counted: { one: 'V', many: 'Vs' },
   symbols: [[post(0, -0.22), post(0, 0.22)]],
   foundation: () => ({ skipped: 1, counts: false }),
   row: (context) => {

@@ -62,6 +62,7 @@ function make({ chains: c, skips: s }: FieldValues): StitchPattern {
       yarn: (chains * CHAIN.yarn * CHAIN.width + BASES.single.yarn) / span,
     },
     gap: skips,
+    counted: { one: `loop of ${chains} chains`, many: `loops of ${chains} chains` },
     symbols: [[CROSS, ...Array.from({ length: skips }, () => BOW)]],
     foundation: (counts) => foundationOf('single', counts),
     row,

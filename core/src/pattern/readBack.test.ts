@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import type { Instruction } from '../fabric';
+import { PlanProblem } from '../figure';
+import type { Plan } from '../plan';
+import { reckon } from '../reckon';
+import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
+import { readRow, split } from './fixtures/readBack';
+import { placesOf, refereeRow, type WorkedPlace } from './referee';
+import type { Step } from './steps';
+
+const ROWS = ['strip-across', 'strip-along', 'two-panels', 'layered', 'packet'] as const;
+
+const anyInRows: fc.Arbitrary<Plan> = fc
+  .constantFrom(...ROWS)
+  .chain(anyPlanOf)
+  .map((plan) => ({ ...plan, schools: { ...plan.schools, terms: 'US' } }));
+
+/** What words leave open is told by what is below and by the next row: how far a loop of chains spans, how it is met. */
+function resolved(list: readonly Instruction[], below: readonly WorkedPlace[], next: string): Instruction[] {
+  const as = /next (\d+ )?chains?/.test(next) ? 'chains' : 'space';
+  const wide = below.find(({ kind }) => kind === 'space')?.columns ?? 1;
+  return list.map((one, index): Instruction => {
+    if (one.do === 'repeat') return { ...one, of: resolved(one.of, below, next) };
+    const skip = list[index + 1];
+    if (one.do !== 'chain' || skip?.do !== 'skip') return one;
+    return { ...one, as, spans: skip.into === 'space' ? skip.times * wide : skip.times };
+  });
+}
+
+/** Works the written rows of one piece from its chain. */
+function workWords(steps: readonly Step[]): void {
+  let there: WorkedPlace[] = [];
+  steps.forEach((step, index) => {
+    if (step.makes) there = placesOf(step.makes.count, step.makes.kind);
+    if (step.makes || !step.row || !step.work) return;
+    const below = step.turned ? [...there].reverse() : there;
+    const read = resolved(readRow(step.text), below, steps[index + 1]?.text ?? '');
+    const [worked, meant] = [refereeRow(read, below), refereeRow(step.work, below)];
+    if (!worked.ok || !meant.ok) throw new Error(`${step.text}: ${JSON.stringify([worked, meant])}`);
+    expect(worked.made).toBe(step.ends);
+    // whether the last chains are one space or so many places nobody asks any more
+    if (steps[index + 1]?.work) expect(worked.places).toEqual(meant.places);
+    there = meant.places;
+  });
+}
+
+it('rows as they are read are the rows that were refereed', () => {
+  fc.assert(
+    fc.property(anyInRows, (plan) => {
+      const worked = reckonOrRefuse(plan);
+      fc.pre(!(worked instanceof PlanProblem));
+      if (worked instanceof PlanProblem) return;
+      for (const { id } of worked.pieces)
+        workWords(worked.steps.filter(({ piece, row, makes }) => piece === id && (row ?? makes)));
+    }),
+    { numRuns: 120 },
+  );
+});
+
+/** Stitches the words of a course come to. */
+function stitchesIn(list: readonly Instruction[]): number {
+  return list.reduce((sum, one) => {
+    switch (one.do) {
+      case 'work':
+      case 'along':
+        return sum + one.times;
+      case 'group':
+        return sum + one.times * one.parts.reduce((all, part) => all + ('stitch' in part ? part.count : 0), 0);
+      case 'repeat':
+        return sum + one.times * stitchesIn(one.of);
+      default:
+        return sum;
+    }
+  }, 0);
+}
+
+/** The last course of a border as it is written, its parts without what they lie along. */
+function lastCourse(text: string): Instruction[] {
+  const [, told] = /^(.*) \(\d+ stitch(?:es)?\)/.exec(text)!;
+  const course = told!.split(/Round \d+: |Turn\. |Join the yarn [^.]+\. /).at(-1)!;
+  const parts = split(course.replace(/\.( Work it from .*)?$/, ''), ';');
+  return parts.flatMap((part) => readRow(part.replace(/^[^(]*?: /, '')));
+}
+
+it('borders as they are read come to as many stitches as they say', () => {
+  let read = 0;
+  fc.assert(
+    fc.property(
+      anyInRows,
+      fc.constantFrom('single', 'slip', 'reverse'),
+      fc.constantFrom('sides', 'around'),
+      fc.nat(3),
+      (plan, join, pass, edging) => {
+        const { kind } = plan.shape;
+        const edged =
+          kind === 'two-panels'
+            ? { edging: edging + 1 }
+            : kind === 'layered' || kind === 'strip-along'
+              ? {}
+              : { edging };
+        const worked = reckonOrRefuse({
+          ...plan,
+          shape: { ...plan.shape, join, ...edged, ...(kind.startsWith('strip') ? { pass } : {}) },
+        });
+        fc.pre(!(worked instanceof PlanProblem));
+        if (worked instanceof PlanProblem) return;
+        for (const { text, ends, row } of worked.steps) {
+          if (ends === null || row || !/\(\d+ stitch/.test(text)) continue;
+          expect(stitchesIn(lastCourse(text))).toBe(ends);
+          read += 1;
+        }
+      },
+    ),
+    { numRuns: 120 },
+  );
+  expect(read).toBeGreaterThan(50);
+});
+
+it('a row told one stitch short is found short', () => {
+  const { steps } = reckon({
+    format: 'keep-snug.plan/1',
+    title: 'phone',
+    thing: { kind: 'slab', width: { mm: 78 }, height: { mm: 164 }, depth: { mm: 14 } },
+    fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 }, gauge: {} },
+    shape: { kind: 'strip-across' },
+    fit: { name: 'snug' },
+  });
+  const wrong = steps.map((step) =>
+    step.row === 5
+      ? { ...step, text: step.text.replace(/next (\d+)/, (_, count) => `next ${Number(count) - 1}`) }
+      : step,
+  );
+  expect(() => workWords(wrong)).toThrow(/left unworked/);
+});
