@@ -8,6 +8,7 @@ import { useBox } from '@/parts/useBox';
 import { useSettings } from '@/state/settings';
 import type { Colours } from '@/theme/colours';
 import { useColours } from '@/theme/useTheme';
+import { borderInk, borderStitches } from './border';
 import { clothInk, labelInk } from './cloth';
 import { dimensionInk } from './dimensions';
 import { Handles } from './Handles';
@@ -158,7 +159,10 @@ interface PieceProps {
 
 function Piece({ view, at, width, height, symbols, colours, units, leftHand }: PieceProps) {
   const cloths = view.parts.filter((part) => part.type === 'cloth');
-  const marks = view.parts.filter((part) => part.type !== 'cloth' && part.type !== 'dimension');
+  const borders = view.parts.filter((part) => part.type === 'border');
+  const marks = view.parts.filter(
+    (part) => part.type !== 'cloth' && part.type !== 'dimension' && part.type !== 'border',
+  );
   const isUnder = (type: string) => type === 'cut' || type === 'fold' || type === 'thing';
   const under = marks.filter(({ type }) => isUnder(type));
   const over = marks.filter(({ type }) => !isUnder(type));
@@ -166,8 +170,10 @@ function Piece({ view, at, width, height, symbols, colours, units, leftHand }: P
   const ink = { scale: at.scale, colours, mirrored: leftHand };
   return (
     <G transform={`translate(${px(at.x)} ${px(at.y)})`}>
+      {borders.map((part, index) => borderInk(part, ink, `border ${index}`))}
       {cloths.flatMap((part, index) => clothInk(part, ink, `cloth ${index}`))}
       {symbols ? cloths.flatMap((part, index) => stitchInk(part, ink, symbols, seen, `stitches ${index}`)) : null}
+      {symbols ? borders.map((part, index) => borderStitches(part, ink, `border stitches ${index}`)) : null}
       {under.map((part, index) => markInk(part, ink, `under ${index}`))}
       {units ? cloths.flatMap((part, index) => labelInk(part, ink, `label ${index}`)) : null}
       {over.map((part, index) => markInk(part, ink, `over ${index}`))}

@@ -1,4 +1,4 @@
-import type { ClothRole, Dimension, Part, View } from '@keep-snug/core';
+import type { BorderPart, ClothRole, Dimension, Part, View } from '@keep-snug/core';
 
 export interface Layout {
   /** Px per mm. */
@@ -51,6 +51,8 @@ export function mirrored(view: View): View {
       case 'cloth':
       case 'thing':
         return { ...part, x: flip(part.x + part.w) };
+      case 'border':
+        return { ...part, x: flip(part.x + part.w), rounds: part.rounds.map(turnedOver) };
       case 'line':
       case 'fold':
         return { ...part, x1: flip(part.x1), x2: flip(part.x2) };
@@ -68,6 +70,11 @@ export function mirrored(view: View): View {
     }
   });
   return { ...view, parts };
+}
+
+/** A round of a border seen from its other side: right and left change places. */
+function turnedOver<R extends BorderPart['rounds'][number]>({ sides: [top, right, bottom, left], ...round }: R) {
+  return { ...round, sides: [top, left, bottom, right] as const };
 }
 
 /** How far the piece goes on to the right of the line up its side: mirrored, the line stands there, at its left again. */

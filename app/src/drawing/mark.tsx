@@ -4,7 +4,7 @@ import type { Colours } from '@/theme/colours';
 import { Circle, G, Line, Path, Polygon, Polyline, Rect, Text } from '@/parts/ink';
 import { lettering, type Ink } from './lettering';
 
-type MarkPart = Exclude<Part, { type: 'cloth' | 'dimension' }>;
+type MarkPart = Exclude<Part, { type: 'cloth' | 'dimension' | 'border' }>;
 
 type MarkInks = {
   [Type in MarkPart['type']]: (part: Extract<MarkPart, { type: Type }>, ink: Ink, key: string) => ReactElement;

@@ -161,8 +161,10 @@ function flatParts({ built }: FittingContext, below: number, loop: number, diame
   const y = flap.y + flap.h / 2;
   const front = cloths.find(({ role }) => role === 'front');
   return [
-    { type: 'loop', x: flap.x + flap.w, y, reach: loop / 2, towards: 'right' },
-    ...(front ? [{ type: 'button', x: front.x + below, y: front.y + front.h / 2, diameter } as const] : []),
+    { type: 'loop', x: flat.width, y, reach: loop / 2, towards: 'right' },
+    ...(front
+      ? [{ type: 'button', x: front.x - built.flap!.borderMm + below, y: front.y + front.h / 2, diameter } as const]
+      : []),
   ];
 }
 

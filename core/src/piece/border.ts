@@ -68,6 +68,22 @@ export function borderCount(border: Border): number {
     .reduce((sum, stretch) => sum + stitchesOf(stretch, border.stitch), 0);
 }
 
+/** A round of a border as it is drawn: of what, and how many along each edge and in each corner. */
+export interface BorderRound {
+  stitch: string;
+  corner: number;
+  along: Readonly<Record<string, number>>;
+}
+
+/** Every round of a border that runs all round a piece. */
+export function borderRounds(border: Border): BorderRound[] {
+  return pathsOf(border).map((path, index) => {
+    const { stitch, corner } = KINDS[kindOf(border, index + 1)];
+    const along = path.flatMap(({ spans: [{ edge }], stitches, corner: turns }) => (turns ? [] : [[edge, stitches]]));
+    return { stitch, corner, along: Object.fromEntries(along) as Record<string, number> };
+  });
+}
+
 /** The way as each course meets it: of a corner the middle stitch is the next one's corner, the others lie along. */
 function pathsOf(border: Border): Stretch[][] {
   const before = known.get(border);

@@ -14,7 +14,21 @@ export type Part =
   | { type: 'dots'; points: readonly (readonly [number, number])[]; diameter: number; label: string }
   /** Fabric cut through: its middle line, drawn as thick as it is. */
   | { type: 'cut'; role: ClothRole; points: readonly (readonly [number, number])[]; thickness: number }
+  | BorderPart
   | { type: 'words'; x: number; y: number; text: string };
+
+/** Rounds worked all along a box, outwards from it; `x`, `y`, `w`, `h` are what they are worked on. */
+export interface BorderPart {
+  type: 'border';
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+  /** How deep each round is. */
+  depth: number;
+  /** Stitches of each round along its four sides, clockwise from the top, and into each corner. */
+  rounds: readonly { stitch: string; sides: readonly [number, number, number, number]; corner: number }[];
+}
 
 /** A thing as it lies or stands in the piece; `outline` runs round it within its box where it is no rounded box. */
 export interface ThingPart {

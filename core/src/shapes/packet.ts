@@ -3,7 +3,7 @@ import { formatLength, formatNumber, plural, type Field } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { bandsDrawn, cutPouch, folds, panel, uprightFrom } from './common/draw';
+import { bandsDrawn, borderPart, cutPouch, folds, moved, panel, uprightFrom } from './common/draw';
 import { edgingDepth, wantedRound } from './common/flat';
 import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
@@ -211,7 +211,10 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
   ];
 }
 
-function views({ thing, fabric, options: given }: ShapeContext, piece: Piece): View[] {
+function views(context: ShapeContext, piece: Piece): View[] {
+  const { thing, fabric, options: given } = context;
+  const edging = Number(given.edging);
+  const deep = edgingDepth(edging, context).value;
   const long = piece.height.value;
   const wide = piece.width.value;
   const overlap = Number(given.overlapMm);
@@ -246,6 +249,16 @@ function views({ thing, fabric, options: given }: ShapeContext, piece: Piece): V
     },
     { type: 'dimension', along: 'x', from: 0, to: long, mm: long, count: `${rows} rows`, choice: 'length' },
     uprightFrom(0, wide, { count: `${stitches} stitches`, choice: 'width' }),
+    ...(edging > 0
+      ? [
+          borderPart(edgingAround(piece, edging), { x: 0, y: 0, w: long, h: wide }, deep, [
+            'left',
+            'last',
+            'right',
+            'foundation',
+          ]),
+        ]
+      : []),
   ];
   const high = (long - overlap) / 2;
   const folded: Part[] = [
@@ -282,9 +295,9 @@ function views({ thing, fabric, options: given }: ShapeContext, piece: Piece): V
     {
       id: 'flat',
       name: 'Flat',
-      width: long,
-      height: wide,
-      parts: flat,
+      width: long + 2 * deep,
+      height: wide + 2 * deep,
+      parts: moved(flat, deep, deep),
       text: `The rectangle: ${rows} rows, {mm:${formatNumber(long)}} long; ${stitches} stitches, {mm:${formatNumber(wide)}} wide.`,
     },
     {

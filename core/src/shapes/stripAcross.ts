@@ -7,7 +7,7 @@ import { formatNumber, LONGEST_MM, type Field } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition } from './definition';
 import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { cutPouch, panel, standing, stripParts, uprightFrom } from './common/draw';
+import { borderPart, cutPouch, moved, panel, standing, stripParts, uprightFrom } from './common/draw';
 import { coverDrive, flapDrive } from './common/drive';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
 import { joinField, joinOf } from './common/joins';
@@ -191,33 +191,37 @@ function views(context: ShapeContext, piece: Piece): View[] {
 
 function flatView(context: ShapeContext, piece: Piece): View {
   const { sections, stitches } = piece;
-  const width = piece.height.value;
-  const height = piece.width.value;
+  const long = piece.height.value;
+  const wide = piece.width.value;
+  const edging = Number(context.options.edging);
+  const deep = edgingDepth(edging, context).value;
   const ends = sections.map((_, index) => sections.slice(0, index + 1).reduce((sum, { mm }) => sum + mm, 0));
   const parts: Part[] = [
     ...stripParts(piece, {
       ...flapDrive(context),
       ...(context.options.pocketMm === undefined ? { front: coverDrive(context) } : {}),
     }),
-    ...onTheStrip(context, sections, ends, height),
-    {
-      type: 'dimension',
-      along: 'y',
-      from: 0,
-      to: height,
-      mm: height,
-      count: `${stitches} stitches`,
-      choice: 'width',
-    },
+    ...onTheStrip(context, sections, ends, wide),
+    uprightFrom(0, wide, { count: `${stitches} stitches`, choice: 'width' }),
+    ...(edging > 0
+      ? [
+          borderPart(edgingAround(piece, edging), { x: 0, y: 0, w: long, h: wide }, deep, [
+            'left',
+            'last',
+            'right',
+            'foundation',
+          ]),
+        ]
+      : []),
   ];
   const list = sections.map((s) => `${sectionWord(s.name)} ${s.rows} rows, {mm:${formatNumber(s.mm)}}`).join('; ');
   return {
     id: 'flat',
     name: 'Flat',
-    width,
-    height,
-    parts,
-    text: `The strip laid flat: ${stitches} stitches, {mm:${formatNumber(height)}} wide; ${piece.rows} rows, {mm:${formatNumber(width)}} long. From the chain: ${list}.`,
+    width: long + 2 * deep,
+    height: wide + 2 * deep,
+    parts: moved(parts, deep, deep),
+    text: `The strip laid flat: ${stitches} stitches, {mm:${formatNumber(wide)}} wide; ${piece.rows} rows, {mm:${formatNumber(long)}} long${edging > 0 ? `, with {mm:${formatNumber(deep)}} of edging all round` : ''}. From the chain: ${list}.`,
   };
 }
 

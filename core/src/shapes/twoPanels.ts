@@ -5,7 +5,7 @@ import { formatNumber, type Field, type FieldValues } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import type { Part, View } from './drawing';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
-import { bandsDrawn, panel, sideBySide } from './common/draw';
+import { bandsDrawn, borderPart, panel, sideBySide } from './common/draw';
 import { coverDrive } from './common/drive';
 import { edgingDepth, lessEdging, wantedFront, wantedRound } from './common/flat';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
@@ -132,9 +132,14 @@ const inColour = (given: FieldValues) => {
   return colour ? `, in ${colour}` : '';
 };
 
-function assembly({ fabric, options: given }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
-  const stitch = given.edgingOf === 'slip' ? 'slip' : 'single';
-  const edging: Border = { ...edgingAround(piece, Number(given.edging)), stitch };
+/** The edging of a panel, its last round in the stitch that is chosen for it. */
+function edgingOf({ options: { edging, edgingOf: last } }: ShapeContext, piece: Piece): Border {
+  return { ...edgingAround(piece, Number(edging)), stitch: last === 'slip' ? 'slip' : 'single' };
+}
+
+function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
+  const { fabric, options: given } = context;
+  const edging = edgingOf(context, piece);
   const panels = edgedPanels(piece, edging);
   const open = Math.min(panels.side - 1, Math.round(Number(given.slitMm) / fabric.stitchWidth.value));
   const join = joinOf(given.join);
@@ -199,8 +204,11 @@ function inThirds({ folds }: FieldValues, { width }: Piece): WorkStep[] {
 function views(context: ShapeContext, piece: Piece, width: number, height: number): View[] {
   const { thing, fabric } = context;
   const { stitches, rows } = piece;
+  const deep = (width - piece.width.value) / 2;
+  const box = { x: deep, y: deep, w: piece.width.value, h: piece.height.value };
   const sheet = (label: string, role: 'front' | 'back'): Part[] => [
-    panel({ role, label, sub: `${rows} rows`, w: width, h: height, rows, stitches, ...bandsDrawn(piece) }),
+    panel({ role, label, sub: `${rows} rows`, ...box, rows, stitches, ...bandsDrawn(piece) }),
+    borderPart(edgingOf(context, piece), box, deep, ['last', 'right', 'foundation', 'left']),
     { type: 'dimension', along: 'x', from: 0, to: width, mm: width, count: `${stitches} stitches`, choice: 'width' },
   ];
   const flat = sideBySide([

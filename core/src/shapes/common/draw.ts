@@ -1,4 +1,5 @@
 import { sectionWord } from './sectionWord';
+import { borderRounds, type Border, type RawEdge } from '../../piece';
 import { plural } from '../../units';
 import type { Piece } from '../definition';
 import type { WorkedThing } from '../../things';
@@ -22,6 +23,20 @@ export function bandsDrawn(piece: Piece, from = 1, to = piece.rows): Pick<RowLin
     return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm }];
   });
   return { bands };
+}
+
+/** A border all round a piece that is drawn as this box; its edges clockwise from the top. */
+export function borderPart(
+  border: Border,
+  box: { x: number; y: number; w: number; h: number },
+  depth: number,
+  edges: readonly [RawEdge, RawEdge, RawEdge, RawEdge],
+): Part {
+  const rounds = borderRounds(border).map(({ stitch, corner, along }) => {
+    const [top, right, bottom, left] = edges.map((edge) => along[edge] ?? 0);
+    return { stitch, corner, sides: [top!, right!, bottom!, left!] as const };
+  });
+  return { type: 'border', ...box, depth: depth / rounds.length, rounds };
 }
 
 /** Sections stacked along x as rows, each with its dimension above: a strip as it lies. */
