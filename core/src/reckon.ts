@@ -201,7 +201,7 @@ const WEAVE_IN: WorkStep = {
   section: 'finishing',
   kind: 'finish',
   phase: 'finish',
-  text: 'Weave in all ends: run each along a row and back, then trim.',
+  text: 'Weave in all ends that are left: run each along a row and back, then trim.',
 };
 
 const PHASES: readonly Phase[] = ['open', 'joining', 'mouth', 'filled', 'finish'];

@@ -1,5 +1,5 @@
 import { doubtGauge, fitness, swatchAdvice, withBands, workFabric, type Duty, type WorkedFabric } from './fabric';
-import { derive, PlanProblem, type Advice, type PlanFault } from './figure';
+import { chosen, derive, PlanProblem, type Advice, type PlanFault } from './figure';
 import { workFit, type WorkedFit } from './fit';
 import {
   belongsOn,
@@ -72,15 +72,16 @@ export function prepare(plan: Plan): Prepared {
     return { definition, context: { path: `fittings[${index}]`, options, closesFlap, thing, fabric, fit, ...carrier } };
   });
   const demands = demandsOf(asked.map(({ definition, context }) => definition.demands?.(context) ?? {}));
+  const options = withDefaults(shape.options, plan.shape);
   return {
     plan,
     shape,
     schools,
     context: {
-      thing: besideEachOther(thing, fit, fabric, demands.face),
+      thing: besideEachOther(thing, fit, fabric, demands.face, shape.besideColumns?.({ fabric, options }) ?? 0),
       fabric,
       fit,
-      options: withDefaults(shape.options, plan.shape),
+      options,
       demands,
       schools,
       ...carrier,
@@ -143,15 +144,28 @@ function demandsOf(all: readonly Demands[]): Demands {
  * Things in channels beside each other are as far round as their channels make them: the face they need, less what the
  * fit and the fabric add to it (law, handbook 6). A face that is wide enough as it is changes nothing.
  */
-function besideEachOther(thing: WorkedThing, fit: WorkedFit, fabric: WorkedFabric, face: Demands['face']): WorkedThing {
+function besideEachOther(
+  thing: WorkedThing,
+  fit: WorkedFit,
+  fabric: WorkedFabric,
+  face: Demands['face'],
+  beside: number,
+): WorkedThing {
   if (!face) return thing;
   const girth = derive(
     'mm',
-    'g = 2F − ease − πt, the channels side by side',
-    { F: face, ease: fit.girthEase, t: fabric.thickness },
-    (v) => 2 * v.F - v.ease - Math.PI * v.t,
+    'g = 2 (F + beside) − ease − πt, the channels side by side',
+    {
+      F: face,
+      beside: chosen(beside, 'mm', 'edgings beside the columns, less what a join takes'),
+      ease: fit.girthEase,
+      t: fabric.thickness,
+    },
+    (v) => 2 * (v.F + v.beside) - v.ease - Math.PI * v.t,
   );
-  return girth.value > thing.girth.value ? { ...thing, girth } : thing;
+  // how wide the fabric comes out is not the things' own doubt
+  const { sd = 0 } = thing.girth;
+  return girth.value > thing.girth.value ? { ...thing, girth: { ...girth, sd } } : thing;
 }
 
 /** Foundation chains that are worked with a hook of their own say so. */

@@ -33,7 +33,7 @@ test('words, unit, hand and light are this device’s own, and stay', async ({ p
 
 test('the sheet goes to paper whole, without what is pressed', async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN.replace('plan', 'sheet'));
-  await expect(page.getByText(/Weave in all ends/)).toBeVisible();
+  await expect(page.getByText(/Weave in all ends that are left/)).toBeVisible();
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   const { height, last } = await page.evaluate(() => {
@@ -59,7 +59,7 @@ const PAPERS = { A4: ((210 - 28) / 25.4) * 96, Letter: (8.5 - 28 / 25.4) * 96 };
 test('the sheet fits its paper: nothing is cut off at its side', async ({ page, server }) => {
   await page.emulateMedia({ media: 'print' });
   await page.goto(server.url + PHONE_PLAN.replace('plan', 'sheet'));
-  await page.getByText(/Weave in all ends/).waitFor();
+  await page.getByText(/Weave in all ends that are left/).waitFor();
   for (const [format, width] of Object.entries(PAPERS)) {
     await page.setViewportSize({ width: Math.floor(width), height: 1000 });
     const beyond = () =>

@@ -1,4 +1,4 @@
-import type { Instruction, WorkedFabric } from '../fabric';
+import { baseStitch, type Instruction, type WorkedFabric } from '../fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
 import { bandsOf, borderCount, type Walked, type Work } from '../piece';
 import { formatNumber, plural, withArticle } from '../units';
@@ -227,7 +227,8 @@ function foundationStitch({ courses, stitches, worked }: Piece): string | undefi
   const made = works.reduce((sum, one) => sum + (one.do === 'work' ? one.times : 0), 0);
   const others = first.instructions.some((one) => one.do !== 'work' && one.do !== 'skip');
   const [only] = works;
-  return !others && works.length === 1 && made >= stitches - 1 && only?.do === 'work' ? only.stitch : undefined;
+  const plain = only?.do === 'work' && baseStitch(only.stitch) ? only.stitch : undefined;
+  return !others && works.length === 1 && made >= stitches - 1 ? plain : undefined;
 }
 
 function beforeStep(piece: string, pieceName: string, course: Course, schools: Schools): Step {

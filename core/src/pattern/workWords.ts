@@ -33,6 +33,8 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
       return wordFree(work, schools);
     case 'sew':
       return work.mm > 0 ? `With about {mm:${yarnToCut(work.mm)}} of yarn, ${work.says}` : capital(work.says);
+    case 'weave-in':
+      return `Weave in the ends of ${inWords(work.pieces.map(({ name }) => name.toLowerCase()))} now: the next layer closes over them.`;
     case 'fold':
       return work.fold.says ?? '';
     case 'fasten-off':
@@ -41,6 +43,10 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
       return '';
   }
 }
+
+/** “a, b and c” */
+const inWords = (names: readonly string[]) =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
 
 const BACKWARDS = ' Work it from {side:left} to {side:right}, without turning.';
 

@@ -35,6 +35,8 @@ class Referee extends Walk {
   private readonly joined: Span[] = [];
   private readonly folds: Fold[] = [];
   private readonly done = new Set<string>();
+  /** Pieces whose ends are woven in. */
+  private readonly woven = new Set<string>();
   /** What nothing holds yet. */
   private readonly loose = new Set<string>();
   /** Points that have come to lie on each other, by any name of theirs. */
@@ -100,6 +102,7 @@ class Referee extends Walk {
     for (const stretch of work.path) {
       this.checkStretch(work, stretch);
       at = this.onward(work, stretch, at);
+      this.checkEnds('border', stretch.spans);
       this.cover(stretch.spans);
     }
     work.path.forEach((stretch, index) => {
@@ -165,6 +168,7 @@ class Referee extends Walk {
       if (!spans.some((one) => this.liesOn(one, other) || this.liesOn(backwards(one), backwards(other))))
         this.fault('seam', 'the edges do not lie on each other');
     }
+    this.checkEnds('seam', spans);
     this.cover(spans);
   }
 
@@ -187,6 +191,20 @@ class Referee extends Walk {
     if (what === undefined) return;
     if (!this.made.has(what) && !this.done.has(`free ${what}`)) this.fault('sew', `there is no ${what} to sew on`);
     this.loose.delete(what);
+  }
+
+  protected override weaveIn(pieces: readonly string[]): void {
+    for (const id of pieces) {
+      if (!this.made.has(id)) this.fault('weave-in', `there is no ${id} yet`);
+      this.woven.add(id);
+    }
+  }
+
+  /** Between the outermost layers no end is reached any more. */
+  private checkEnds(work: 'border' | 'seam', spans: readonly Span[]): void {
+    const inner = spans.length > 2 ? [spans[0]!, ...spans.slice(2, -1)] : [];
+    const open = inner.find(({ piece }) => piece !== spans.at(-1)!.piece && !this.woven.has(piece));
+    if (open) this.fault(work, `the ends of ${open.piece} are closed over`);
   }
 
   private once(work: 'free' | 'sew', id: string): void {

@@ -63,6 +63,8 @@ export class Walk {
         return this.free(work);
       case 'sew':
         return this.sew(work);
+      case 'weave-in':
+        return this.weaveIn(work.pieces.map(({ id }) => id));
       case 'fold':
         return this.fold(work.fold);
       case 'fasten-off':
@@ -96,6 +98,8 @@ export class Walk {
   protected free(_free: Free): void {}
 
   protected sew(_sewing: Sewing): void {}
+
+  protected weaveIn(_pieces: readonly string[]): void {}
 
   protected fold(_fold: Fold): void {}
 

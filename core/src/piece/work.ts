@@ -101,5 +101,7 @@ export type Work =
   | Sewing
   | { do: 'fold'; fold: Fold }
   | { do: 'fasten-off' }
+  /** Ends of pieces woven in, before a layer closes over them. */
+  | { do: 'weave-in'; pieces: readonly { id: string; name: string }[] }
   /** A piece made once more, with all that was worked on it. */
   | { do: 'again'; piece: string; as: string; works: readonly Work[] };

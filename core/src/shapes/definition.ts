@@ -174,6 +174,8 @@ export interface ShapeDefinition {
   why: string;
   worked: 'rows' | 'rounds';
   options: readonly Field[];
+  /** What a face is wider or narrower than its columns, mm: edgings beside them, less what a join takes. */
+  besideColumns?: (context: Pick<ShapeContext, 'fabric' | 'options'>) => number;
   /** Whether its first piece can be of several bands, each in its own stitch. */
   bands?: boolean;
   /** Of every profile, whether it takes such things, or why not and what to do instead. */

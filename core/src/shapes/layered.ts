@@ -8,7 +8,7 @@ import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep }
 import type { ClothRole, Part, View } from './drawing';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { acrossFrom, folds, panel, sideBySide, stripParts, uprightFrom } from './common/draw';
-import { flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
+import { besideColumns, flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
 import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { canBeStacked, stackFold, stackJoin, stackSeams, type Stack } from './common/layersWork';
@@ -261,6 +261,7 @@ function assembly(
   return [
     ...[back, ...pockets, ...(loop ? [loop] : [])].map(pieceEnd),
     ...(loop ? [sewLoop(loop, back)] : []),
+    ...(pockets.length > 1 ? [wovenIn(pockets.slice(0, -1))] : []),
     {
       id: 'stack',
       section: 'joining',
@@ -289,6 +290,18 @@ function assembly(
       minutes: crochet ? 3 : 14,
     },
   ];
+}
+
+/** Ends between the layers, which nothing reaches once they are joined. */
+function wovenIn(inner: readonly Piece[]): WorkStep {
+  return {
+    id: 'weave-in-inner',
+    section: 'joining',
+    kind: 'assembly',
+    phase: 'joining',
+    does: [{ do: 'weave-in', pieces: inner.map(({ id, name }) => ({ id, name: `the ${name.toLowerCase()}` })) }],
+    minutes: 3 * inner.length,
+  };
 }
 
 /** From the back's top edge down to the loop's upper end, as a share of the back (prior, ours). */
@@ -388,6 +401,7 @@ export const layered: ShapeDefinition = {
   summary: 'A back with its flap, pocket pieces before it, a belt loop behind, sewn round through all layers.',
   why: 'Rides on a belt; several pockets in one.',
   worked: 'rows',
+  besideColumns,
   options,
   takes: {
     flat: true,

@@ -9,7 +9,7 @@ import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { borderPart, cutPouch, moved, panel, standing, stripParts, uprightFrom } from './common/draw';
 import { coverDrive, flapDrive } from './common/drive';
-import { edgingDepth, leastReach, wantedRound } from './common/flat';
+import { besideColumns, edgingDepth, leastReach, wantedRound } from './common/flat';
 import { joinField, joinOf } from './common/joins';
 import { outerWidth, rowPiece, sectionLong } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
@@ -318,6 +318,7 @@ export const stripAcross: ShapeDefinition = {
   summary: 'One strip, folded at the bottom, sides joined, the end turned over as a flap.',
   why: 'One piece, no shaping; flap and dividers come easily.',
   worked: 'rows',
+  besideColumns,
   bands: true,
   options,
   takes: {

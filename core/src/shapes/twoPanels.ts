@@ -7,7 +7,7 @@ import type { Part, View } from './drawing';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { bandsDrawn, borderPart, panel, sideBySide } from './common/draw';
 import { coverDrive } from './common/drive';
-import { edgingDepth, lessEdging, wantedFront, wantedRound } from './common/flat';
+import { besideColumns, edgingDepth, lessEdging, wantedFront, wantedRound } from './common/flat';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { edgedPanels, panelsFold, panelsJoin, panelsRim, panelsSeams, secondPanel } from './common/panelWork';
 import { closedViews } from './common/panelViews';
@@ -269,6 +269,7 @@ export const twoPanels: ShapeDefinition = {
   summary: 'Two rectangles, edged alike, joined on three sides; slits and folds as wanted.',
   why: 'Flat pieces to work; best for dividers and wraps.',
   worked: 'rows',
+  besideColumns,
   bands: true,
   options,
   takes: {

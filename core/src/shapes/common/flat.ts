@@ -2,6 +2,7 @@ import { chosen, derive, prior, PlanProblem, type Figure } from '../../figure';
 import { bottomGive, tubeGirth } from '../../fit';
 import { formatLength } from '../../units';
 import type { Demands, ShapeContext } from '../definition';
+import { joinOf } from './joins';
 
 type Mm = Figure<'mm'>;
 
@@ -32,11 +33,20 @@ export function wantedBack({ thing, fabric }: ShapeContext): Mm {
 }
 
 /** What an edging of so many single rounds adds to an edge, mm (law, handbook 3). */
-export function edgingDepth(rounds: number, { fabric }: ShapeContext): Mm {
+export function edgingDepth(rounds: number, { fabric }: Pick<ShapeContext, 'fabric'>): Mm {
   if (rounds === 0) return chosen(0, 'mm', 'no edging');
   const k = chosen(rounds, '1', 'rounds of edging');
   const h = fabric.also('single', 'rounds').rowHeight;
   return derive('mm', 'edging = k × h of single', { k, h }, (v) => v.k * v.h);
+}
+
+/** What edgings add to a face beside its columns, and what a join takes of it, mm (law, handbook 3 and 4.4). */
+export function besideColumns(context: Pick<ShapeContext, 'fabric' | 'options'>): number {
+  const { options, fabric } = context;
+  const edging = edgingDepth(Number(options.edging ?? 0), context).value;
+  // a join through an edging takes nothing of the columns
+  const take = edging > 0 && options.edgingOf !== undefined ? 0 : joinOf(options.join).take;
+  return 2 * edging - 2 * take * fabric.stitchWidth.value;
 }
 
 /** A length less an edging on so many of its ends. */
