@@ -13,6 +13,7 @@ const ORDER = [
   'fit',
   'counts',
   'piece',
+  'drawing',
   'shapes',
   'fittings',
   'supplies',

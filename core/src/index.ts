@@ -150,7 +150,7 @@ export { FIRST_FABRIC, planFor } from './newPlan';
 export { proposalsFor, shapeTaking, type Proposal } from './proposals';
 export { thingInChains, type ThingForm } from './things';
 export { withFitting } from './withFitting';
-export { sectionWord } from './shapes/common/sectionWord';
+export { sectionWord } from './drawing';
 export { withShape } from './withShape';
 export { applyChange } from './change';
 export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';

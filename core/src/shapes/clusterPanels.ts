@@ -4,13 +4,11 @@ import { chosen, derive, type Figure } from '../figure';
 import { bottomGive, flapTurn } from '../fit';
 import { formatNumber, plural } from '../units';
 import type { Built, Course, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
-import type { Part, View } from './drawing';
+import { closedViews, panel, sideBySide, uprightFrom, type Part, type View } from '../drawing';
 import { countChoice, chosenCount, pickAdvice } from './common/choice';
 import { roundOf } from './common/courses';
-import { panel, sideBySide, uprightFrom } from './common/draw';
 import { flapOverlap, leastReach, wantedBack, wantedFront, wantedRound } from './common/flat';
 import { fastenOff } from './common/joins';
-import { closedViews } from './common/panelViews';
 import { roundPiece } from './common/roundPiece';
 import { insideFaces, sized } from './common/sized';
 

@@ -5,7 +5,7 @@ import type { Advice, Figure } from '../figure';
 import type { FitModel, Verdict, WorkedFit } from '../fit';
 import type { CarrierSpec, Hazard, Profile, WorkedThing } from '../things';
 import type { Field, FieldValues } from '../units';
-import type { View } from './drawing';
+import type { View } from '../drawing';
 
 export type { Course, Foundation, Piece, Section } from '../piece';
 

@@ -11,7 +11,7 @@ import { stripAlong } from './stripAlong';
 import { twoPanels } from './twoPanels';
 
 export * from './definition';
-export * from './drawing';
+export * from '../drawing';
 
 /** Every shape. A new one is a file of its own and a line here. */
 export const SHAPES: readonly ShapeDefinition[] = [

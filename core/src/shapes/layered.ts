@@ -1,18 +1,16 @@
 import { markBothEnds } from './common/markers';
 import { multipleOf, nearestCounts } from '../counts';
 import { STITCHES, type WorkedFabric } from '../fabric';
+import { layeredViews } from '../drawing';
 import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
-import { bottomGive, flapTurn } from '../fit';
-import { formatLength, formatNumber, plural, type Field } from '../units';
+import { flapTurn } from '../fit';
+import { formatLength, plural, type Field } from '../units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
-import type { ClothRole, Part, View } from './drawing';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
-import { acrossFrom, folds, panel, sideBySide, stripParts, uprightFrom } from './common/draw';
 import { besideColumns, flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
 import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { canBeStacked, stackFold, stackJoin, stackSeams, type Stack } from './common/layersWork';
-import { closedViews } from './common/panelViews';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 
@@ -127,7 +125,7 @@ function build(context: ShapeContext): Built {
     flap,
     assembly: assembly(context, back, pockets, loop),
     advice: [...pickAdvice(choice, fabric.stitch.rows), ...stackAdvice(context, inner)],
-    views: views(context, back, pockets, loop),
+    views: layeredViews({ back, pockets, loop, thing, fabric }),
   };
 }
 
@@ -327,72 +325,6 @@ function sewLoop(loop: Piece, back: Piece): WorkStep {
     reaches: ['the inside of the back'],
     minutes: 8,
   };
-}
-
-/** A piece lying on its side, as long as it is high. */
-function lying(role: ClothRole, label: string, piece: Piece): Part {
-  const { height, width, rows, stitches } = piece;
-  return panel({
-    role,
-    label,
-    sub: `${rows} rows`,
-    w: height.value,
-    h: width.value,
-    rows,
-    stitches,
-    stacked: 'x',
-  });
-}
-
-function sheets(back: Piece, pockets: readonly Piece[], loop: Piece | undefined) {
-  const wide = back.width.value;
-  const ofPiece = ({ height, width }: Piece, parts: Part[]) => ({ parts, width: height.value, height: width.value });
-  return [
-    ofPiece(back, [
-      ...stripParts(back),
-      ...folds([{ mm: back.sections[0]!.mm, label: 'top fold' }], wide),
-      uprightFrom(0, wide, { count: `${back.stitches} stitches`, choice: 'width' }),
-    ]),
-    ...pockets.map((pocket) =>
-      ofPiece(pocket, [
-        lying('pocket', pocket.name.toLowerCase(), pocket),
-        acrossFrom(0, pocket.height.value, { count: `${pocket.rows} rows` }),
-      ]),
-    ),
-    ...(loop ? [ofPiece(loop, [lying('span', 'loop', loop)])] : []),
-  ];
-}
-
-function views(context: ShapeContext, back: Piece, pockets: readonly Piece[], loop: Piece | undefined): View[] {
-  const { thing, fabric } = context;
-  const width = back.width.value;
-  const stitches = back.stitches;
-  const pocket = pockets[0]!;
-  const [, turn, flap] = back.sections;
-  const up = pocket.height.value - bottomGive(thing.depth, fabric.thickness).value;
-  const down = Math.min(up, Math.max(1, turn!.mm + flap!.mm - flapTurn(thing.depth, fabric.thickness).value));
-  const front = (role: ClothRole, rows: number, h: number) =>
-    panel({ role, label: role, sub: `${rows} rows`, w: width, h, rows, stitches });
-  const list = [back, ...pockets, ...(loop ? [loop] : [])].map(({ name, summary }) => `${name}: ${summary}`).join('. ');
-  return [
-    {
-      id: 'flat',
-      name: 'Flat',
-      ...sideBySide(sheets(back, pockets, loop)),
-      text: `${list}. {mm:${formatNumber(width)}} wide.`,
-    },
-    ...closedViews({
-      context,
-      width,
-      height: up,
-      front: [front('pocket', pocket.rows, up), front('flap', flap!.rows, down)],
-      frontUp: up,
-      backUp: up,
-      flap: down,
-      count: `${stitches} stitches`,
-      choice: 'width',
-    }),
-  ];
 }
 
 export const layered: ShapeDefinition = {

@@ -1,9 +1,8 @@
+import { packetViews } from '../drawing';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
-import { formatLength, formatNumber, plural, type Field } from '../units';
+import { formatLength, plural, type Field } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
-import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { bandsDrawn, borderPart, cutPouch, folds, moved, panel, uprightFrom } from './common/draw';
 import { edgingDepth, wantedRound } from './common/flat';
 import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
@@ -136,7 +135,15 @@ function build(context: ShapeContext): Built {
     model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAlong },
     assembly: assembly(context, piece),
     advice: [...pickAdvice(choice, { repeat: 1, edge: 0 }), ...pickAdvice(width, fabric.stitch.rows)],
-    views: views(context, piece),
+    views: packetViews({
+      piece,
+      thing,
+      fabric,
+      overlap: overlap.value,
+      ...(edging.value > 0
+        ? { edging: { border: edgingAround(piece, Number(given.edging)), deep: edging.value } }
+        : {}),
+    }),
   };
 }
 
@@ -208,112 +215,6 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
             minutes: 8,
           } satisfies WorkStep,
         ]),
-  ];
-}
-
-function views(context: ShapeContext, piece: Piece): View[] {
-  const { thing, fabric, options: given } = context;
-  const edging = Number(given.edging);
-  const deep = edgingDepth(edging, context).value;
-  const long = piece.height.value;
-  const wide = piece.width.value;
-  const overlap = Number(given.overlapMm);
-  const quarter = (long - overlap) / 4;
-  const { rows, stitches } = piece;
-  const flat: Part[] = [
-    panel({
-      role: 'front',
-      label: 'rectangle',
-      sub: `${rows} rows`,
-      w: long,
-      h: wide,
-      rows,
-      stitches,
-      stacked: 'x',
-      ...bandsDrawn(piece),
-    }),
-    ...folds(
-      [
-        { mm: quarter + overlap / 2, label: 'fold' },
-        { mm: long - quarter - overlap / 2, label: 'fold' },
-      ],
-      wide,
-    ),
-    {
-      type: 'thing',
-      x: (long - thing.width.value) / 2,
-      y: (wide - thing.height.value) / 2,
-      w: thing.width.value,
-      h: thing.height.value,
-      r: thing.corner,
-    },
-    { type: 'dimension', along: 'x', from: 0, to: long, mm: long, count: `${rows} rows`, choice: 'length' },
-    uprightFrom(0, wide, { count: `${stitches} stitches`, choice: 'width' }),
-    ...(edging > 0
-      ? [
-          borderPart(edgingAround(piece, edging), { x: 0, y: 0, w: long, h: wide }, deep, [
-            'left',
-            'last',
-            'right',
-            'foundation',
-          ]),
-        ]
-      : []),
-  ];
-  const high = (long - overlap) / 2;
-  const folded: Part[] = [
-    panel({
-      role: 'front',
-      label: 'front',
-      sub: `${rows} rows`,
-      w: wide,
-      h: high,
-      rows: Math.round(rows / 2),
-      stitches,
-    }),
-    { type: 'line', kind: 'slot', x1: 0, y1: high / 2, x2: wide, y2: high / 2, label: 'opening' },
-    { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide, count: `${stitches} stitches` },
-    uprightFrom(0, high),
-    {
-      type: 'thing',
-      x: (wide - thing.height.value) / 2,
-      y: (high - thing.width.value) / 2,
-      w: thing.height.value,
-      h: thing.width.value,
-      r: thing.corner,
-    },
-  ];
-  const t = fabric.thickness.value;
-  const cut = cutPouch({
-    D: thing.depth.value,
-    H: thing.width.value,
-    t,
-    front: thing.width.value + t,
-    back: thing.width.value + t,
-  });
-  return [
-    {
-      id: 'flat',
-      name: 'Flat',
-      width: long + 2 * deep,
-      height: wide + 2 * deep,
-      parts: moved(flat, deep, deep),
-      text: `The rectangle: ${rows} rows, {mm:${formatNumber(long)}} long; ${stitches} stitches, {mm:${formatNumber(wide)}} wide.`,
-    },
-    {
-      id: 'folded',
-      name: 'Folded',
-      width: wide,
-      height: high,
-      parts: folded,
-      text: `Folded: {mm:${formatNumber(wide)}} by {mm:${formatNumber(high)}}, open along the middle.`,
-    },
-    {
-      id: 'cut',
-      name: 'Cut through',
-      ...cut,
-      text: `Cut through: {mm:${formatNumber(thing.depth.value)}} of the thing between two layers of {mm:${formatNumber(t)}}.`,
-    },
   ];
 }
 

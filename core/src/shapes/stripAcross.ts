@@ -1,13 +1,10 @@
-import { sectionWord } from './common/sectionWord';
 import { markBothEnds } from './common/markers';
 import type { RowSpan } from '../counts';
+import { stripViews, type View } from '../drawing';
 import { chosen, derive, type Figure } from '../figure';
-import { bottomGive, flapTurn } from '../fit';
-import { formatNumber, LONGEST_MM, type Field } from '../units';
+import { LONGEST_MM, type Field } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition } from './definition';
-import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { borderPart, cutPouch, moved, panel, standing, stripParts, uprightFrom } from './common/draw';
 import { coverDrive, flapDrive } from './common/drive';
 import { besideColumns, edgingDepth, leastReach, wantedRound } from './common/flat';
 import { joinField, joinOf } from './common/joins';
@@ -19,8 +16,6 @@ import {
   endName,
   flapPlace,
   flapReach,
-  foldedText,
-  onTheStrip,
   PASS,
   passDepth,
   passOf,
@@ -186,130 +181,19 @@ function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, '
 }
 
 function views(context: ShapeContext, piece: Piece): View[] {
-  return [flatView(context, piece), foldedView(context, piece), cutView(context, piece)];
-}
-
-function flatView(context: ShapeContext, piece: Piece): View {
-  const { sections, stitches } = piece;
-  const long = piece.height.value;
-  const wide = piece.width.value;
-  const edging = Number(context.options.edging);
-  const deep = edgingDepth(edging, context).value;
-  const ends = sections.map((_, index) => sections.slice(0, index + 1).reduce((sum, { mm }) => sum + mm, 0));
-  const parts: Part[] = [
-    ...stripParts(piece, {
-      ...flapDrive(context),
-      ...(context.options.pocketMm === undefined ? { front: coverDrive(context) } : {}),
-    }),
-    ...onTheStrip(context, sections, ends, wide),
-    uprightFrom(0, wide, { count: `${stitches} stitches`, choice: 'width' }),
+  const { thing, fabric, options: given } = context;
+  const edging = Number(given.edging);
+  return stripViews({
+    piece,
+    thing,
+    fabric,
+    counts: 'rows',
+    shallow: given.pocketMm !== undefined,
     ...(edging > 0
-      ? [
-          borderPart(edgingAround(piece, edging), { x: 0, y: 0, w: long, h: wide }, deep, [
-            'left',
-            'last',
-            'right',
-            'foundation',
-          ]),
-        ]
-      : []),
-  ];
-  const list = sections.map((s) => `${sectionWord(s.name)} ${s.rows} rows, {mm:${formatNumber(s.mm)}}`).join('; ');
-  return {
-    id: 'flat',
-    name: 'Flat',
-    width: long + 2 * deep,
-    height: wide + 2 * deep,
-    parts: moved(parts, deep, deep),
-    text: `The strip laid flat: ${stitches} stitches, {mm:${formatNumber(wide)}} wide; ${piece.rows} rows, {mm:${formatNumber(long)}} long${edging > 0 ? `, with {mm:${formatNumber(deep)}} of edging all round` : ''}. From the chain: ${list}.`,
-  };
-}
-
-/** Heights of the folded pouch: its top, the front's top edge below it, and how far down the flap comes. */
-function foldedHeights({ thing, fabric }: ShapeContext, piece: Piece): { top: number; front: number; flap?: number } {
-  const give = bottomGive(thing.depth, fabric.thickness).value;
-  const [front, back, turn, flap] = piece.sections;
-  const up = back!.mm - give;
-  const frontUp = front!.mm - give;
-  if (!turn || !flap) return { top: Math.max(up, frontUp), front: frontUp };
-  const down = turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value;
-  return { top: up, front: frontUp, flap: Math.min(up, Math.max(1, down)) };
-}
-
-function foldedView(context: ShapeContext, piece: Piece): View {
-  const { thing, fabric } = context;
-  const [front, back, , flap] = piece.sections;
-  const width = piece.width.value;
-  const { top, front: frontUp, flap: down } = foldedHeights(context, piece);
-  const { stitches } = piece;
-  const rowsIn = (mm: number) => Math.round(mm / fabric.rowHeight.value);
-  const shallow = context.options.pocketMm !== undefined && frontUp < top - 2;
-  const parts: Part[] = [
-    ...(shallow
-      ? [
-          panel({
-            role: 'back',
-            label: 'back',
-            sub: `${back!.rows} rows`,
-            w: width,
-            h: top - frontUp,
-            rows: rowsIn(top - frontUp),
-            stitches,
-          }),
-        ]
-      : []),
-    panel({
-      role: 'front',
-      label: 'front',
-      sub: `${front!.rows} rows`,
-      y: shallow ? top - frontUp : 0,
-      w: width,
-      h: shallow ? frontUp : top,
-      rows: rowsIn(shallow ? frontUp : top),
-      stitches,
-    }),
-  ];
-  if (flap && down !== undefined)
-    parts.push(
-      panel({ role: 'flap', label: 'flap', sub: `${flap.rows} rows`, w: width, h: down, rows: flap.rows, stitches }),
-    );
-  parts.push(uprightFrom(0, down ?? top), ...standing(thing, 0, width, top), {
-    type: 'dimension',
-    along: 'x',
-    from: 0,
-    to: width,
-    mm: width,
-    count: `${stitches} stitches`,
-    choice: 'width',
+      ? { edging: { border: edgingAround(piece, edging), deep: edgingDepth(edging, context).value } }
+      : {}),
+    drives: { ...flapDrive(context), ...(given.pocketMm === undefined ? { front: coverDrive(context) } : {}) },
   });
-  return {
-    id: 'folded',
-    name: 'Folded',
-    width,
-    height: top,
-    parts,
-    text: foldedText(width, top, flap !== undefined),
-  };
-}
-
-function cutView(context: ShapeContext, piece: Piece): View {
-  const { thing, fabric } = context;
-  const { top, front, flap } = foldedHeights(context, piece);
-  const D = thing.depth.value;
-  const cut = cutPouch({
-    D,
-    H: thing.height.value,
-    t: fabric.thickness.value,
-    front,
-    back: top,
-    ...(flap === undefined ? {} : { flap }),
-  });
-  return {
-    id: 'cut',
-    name: 'Cut through',
-    ...cut,
-    text: `Cut through from front to back: {mm:${formatNumber(D)}} of the thing between two layers of {mm:${formatNumber(fabric.thickness.value)}}, {mm:${formatNumber(front)}} deep in front${flap === undefined ? '' : ', the flap over it'}.`,
-  };
 }
 
 export const stripAcross: ShapeDefinition = {

@@ -1,13 +1,10 @@
-import { sectionWord } from './common/sectionWord';
 import { cumulativeRows } from '../counts';
+import { stripViews } from '../drawing';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
-import { bottomGive, flapTurn } from '../fit';
 import { edgesOf, pickedUp, type Border } from '../piece';
-import { formatNumber, plural, type FieldValues } from '../units';
+import { plural, type FieldValues } from '../units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
-import type { Part, View } from './drawing';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
-import { acrossFrom, bandsDrawn, cutPouch, panel, roleOf, standing, uprightFrom } from './common/draw';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
 import { crocheted, joinField, joinOf } from './common/joins';
 import { alikeRows, besideFill, rowPiece, rowsLong } from './common/rowPiece';
@@ -20,8 +17,6 @@ import {
   PASS,
   passDepth,
   passOf,
-  foldedText,
-  onTheStrip,
   stripLengths,
   stripWork,
   type StripLength,
@@ -101,7 +96,7 @@ function build(context: ShapeContext): Built {
     ...(flap ? { flap } : {}),
     ...assembly(context, piece),
     advice: pickAdvice(choice, { repeat: 1, edge: 0 }),
-    views: views(context, piece),
+    views: stripViews({ piece, thing, fabric, counts: 'stitches' }),
   };
 }
 
@@ -256,104 +251,6 @@ function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembl
     look: 'ridges of both layers run straight up',
     by: 'stitch',
   });
-}
-
-function views(context: ShapeContext, piece: Piece): View[] {
-  const { thing, fabric } = context;
-  const { sections, stitches, rows } = piece;
-  const width = piece.width.value;
-  const height = piece.height.value;
-  const give = bottomGive(thing.depth, fabric.thickness).value;
-  const ends = sections.map((section) => section.to * fabric.stitchWidth.value);
-  const flat: Part[] = [
-    ...sections.flatMap((section, index): Part[] => {
-      const x = index === 0 ? 0 : ends[index - 1]!;
-      const sub = plural(section.stitches, 'stitch', 'stitches');
-      return [
-        panel({
-          role: roleOf(section.name),
-          label: sectionWord(section.name),
-          sub,
-          x,
-          w: section.mm,
-          h: height,
-          rows,
-          stitches: section.stitches,
-          ...bandsDrawn(piece),
-        }),
-        { type: 'dimension', along: 'x', from: x, to: ends[index]!, mm: section.mm, count: sub },
-      ];
-    }),
-    ...onTheStrip(context, sections, ends, height),
-    uprightFrom(0, height, { count: plural(rows, 'row'), choice: 'width' }),
-  ];
-  const [front, back, turn, flap] = sections;
-  const top = (flap ? back! : front!).mm - give;
-  const down =
-    flap && turn
-      ? Math.min(top, Math.max(1, turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value))
-      : undefined;
-  const upright = { w: height, rows, stacked: 'x' as const, ...bandsDrawn(piece) };
-  const folded: Part[] = [
-    panel({
-      role: 'front',
-      label: 'front',
-      sub: plural(front!.stitches, 'stitch', 'stitches'),
-      ...upright,
-      h: top,
-      stitches: front!.stitches,
-    }),
-    ...(down === undefined
-      ? []
-      : [
-          panel({
-            role: 'flap',
-            label: 'flap',
-            sub: plural(flap!.stitches, 'stitch', 'stitches'),
-            ...upright,
-            h: down,
-            stitches: flap!.stitches,
-          }),
-        ]),
-    uprightFrom(0, down ?? top),
-    ...standing(thing, 0, height, top),
-    acrossFrom(0, height, { count: plural(rows, 'row'), choice: 'width' }),
-  ];
-  const cut = cutPouch({
-    D: thing.depth.value,
-    H: thing.height.value,
-    t: fabric.thickness.value,
-    front: front!.mm - give,
-    back: top,
-    ...(down === undefined ? {} : { flap: down }),
-  });
-  const list = sections
-    .map((s) => `${sectionWord(s.name)} ${s.stitches} stitches, {mm:${formatNumber(s.mm)}}`)
-    .join('; ');
-  return [
-    {
-      id: 'flat',
-      name: 'Flat',
-      width,
-      height,
-      parts: flat,
-      text: `The strip laid flat, worked sideways: ${rows} rows, {mm:${formatNumber(height)}} wide; ${stitches} stitches, {mm:${formatNumber(width)}} long. From the chain’s end: ${list}.`,
-    },
-    {
-      id: 'folded',
-      name: 'Folded',
-      width: height,
-      height: top,
-      parts: folded,
-      text: foldedText(height, top, flap !== undefined),
-    },
-    {
-      id: 'cut',
-      name: 'Cut through',
-      ...cut,
-      text: `Cut through from front to back: {mm:${formatNumber(thing.depth.value)}} of the thing between two layers of {mm:${formatNumber(fabric.thickness.value)}}.`,
-    },
-  ];
 }
 
 export const stripAlong: ShapeDefinition = {

@@ -1,16 +1,13 @@
+import { panelsViews } from '../drawing';
 import { chosen, derive } from '../figure';
-import { bottomGive } from '../fit';
 import type { Border } from '../piece';
 import { formatNumber, type Field, type FieldValues } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
-import type { Part, View } from './drawing';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
-import { bandsDrawn, borderPart, panel, sideBySide } from './common/draw';
 import { coverDrive } from './common/drive';
 import { besideColumns, edgingDepth, lessEdging, wantedFront, wantedRound } from './common/flat';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { edgedPanels, panelsFold, panelsJoin, panelsRim, panelsSeams, secondPanel } from './common/panelWork';
-import { closedViews } from './common/panelViews';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized } from './common/sized';
 import { edgedFirst } from './common/strip';
@@ -119,7 +116,15 @@ function build(context: ShapeContext): Built {
     model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
     ...assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
-    views: views(context, piece, width.value, height.value),
+    views: panelsViews({
+      piece,
+      thing,
+      fabric,
+      edging: edgingOf(context, piece),
+      width: width.value,
+      height: height.value,
+      drive: coverDrive(context),
+    }),
   };
 }
 
@@ -198,68 +203,6 @@ function inThirds({ folds }: FieldValues, { width }: Piece): WorkStep[] {
         repair: 'Fold a little outside the thirds, or take something out.',
       },
     },
-  ];
-}
-
-function views(context: ShapeContext, piece: Piece, width: number, height: number): View[] {
-  const { thing, fabric } = context;
-  const { stitches, rows } = piece;
-  const deep = (width - piece.width.value) / 2;
-  const box = { x: deep, y: deep, w: piece.width.value, h: piece.height.value };
-  const sheet = (label: string, role: 'front' | 'back'): Part[] => [
-    panel({ role, label, sub: `${rows} rows`, ...box, rows, stitches, ...bandsDrawn(piece) }),
-    borderPart(edgingOf(context, piece), box, deep, ['last', 'right', 'foundation', 'left']),
-    { type: 'dimension', along: 'x', from: 0, to: width, mm: width, count: `${stitches} stitches`, choice: 'width' },
-  ];
-  const flat = sideBySide([
-    {
-      parts: [
-        ...sheet('front', 'front'),
-        {
-          type: 'dimension',
-          along: 'y',
-          from: 0,
-          to: height,
-          mm: height,
-          count: `${rows} rows`,
-          drives: coverDrive(context),
-        },
-      ],
-      width,
-      height,
-    },
-    { parts: sheet('back', 'back'), width, height },
-  ]);
-  const give = bottomGive(thing.depth, fabric.thickness).value;
-  const up = height - give;
-  return [
-    {
-      id: 'flat',
-      name: 'Flat',
-      ...flat,
-      text: `Two panels alike: ${stitches} stitches, ${rows} rows, {mm:${formatNumber(width)}} by {mm:${formatNumber(height)}} with their edging.`,
-    },
-    ...closedViews({
-      context,
-      width,
-      height: up,
-      front: [
-        panel({
-          role: 'front',
-          label: 'front',
-          sub: `${rows} rows`,
-          w: width,
-          h: up,
-          rows,
-          stitches,
-          ...bandsDrawn(piece),
-        }),
-      ],
-      frontUp: up,
-      backUp: up,
-      count: `${stitches} stitches`,
-      choice: 'width',
-    }),
   ];
 }
 

@@ -1,5 +1,5 @@
 import type { ShapeContext } from '../definition';
-import type { Drive } from '../drawing';
+import type { Drive } from '../../drawing';
 import { flapOverlap } from './flat';
 
 /** How far a cover may be drawn past its thing, mm: what the plan's form takes. */

@@ -2,10 +2,8 @@ import { BASES } from '../../fabric';
 import { chosen, derive, type Figure } from '../../figure';
 import { bottomGive, flapTurn } from '../../fit';
 import type { Border, Fold } from '../../piece';
-import { formatNumber, type ChoiceField, type FieldValues } from '../../units';
-import type { Built, FlapPlace, Piece, Section, ShapeContext, WorkStep } from '../definition';
-import type { Part } from '../drawing';
-import { folds } from './draw';
+import { type ChoiceField, type FieldValues } from '../../units';
+import type { Built, FlapPlace, Piece, ShapeContext, WorkStep } from '../definition';
 import { crocheted, joinOf, pieceEnd } from './joins';
 import { joinedSides, rimOf, type StripJoin } from './stripWork';
 import { flapOverlap, lessEdging, wantedBack, wantedFront } from './flat';
@@ -177,39 +175,4 @@ function foldStep(fold: Fold, look: string, by: string): WorkStep {
       repair: `Move the fold by a ${by}.`,
     },
   };
-}
-
-/**
- * What lies on the strip laid flat: its folds, and the thing on the back.
- * @param ends of its sections from the chain or the chain's end, mm
- * @param height of the drawing, mm
- */
-export function onTheStrip(
-  { thing, fabric }: ShapeContext,
-  sections: readonly Section[],
-  ends: readonly number[],
-  height: number,
-): Part[] {
-  const give = bottomGive(thing.depth, fabric.thickness).value;
-  const labels = sections.slice(0, -1).map(({ name }, index) => ({
-    mm: ends[index]!,
-    label: name === 'front' ? 'bottom fold' : 'top fold',
-  }));
-  return [
-    ...folds(labels, height),
-    {
-      type: 'thing',
-      x: ends[0]! + give,
-      y: (height - thing.width.value) / 2,
-      w: thing.height.value,
-      h: thing.width.value,
-      r: thing.corner,
-    },
-  ];
-}
-
-/** The folded strip in words. */
-export function foldedText(width: number, top: number, flap: boolean): string {
-  const mouth = flap ? ', the flap over the front' : ', open at the top';
-  return `Folded and joined: {mm:${formatNumber(width)}} wide and {mm:${formatNumber(top)}} high${mouth}.`;
 }

@@ -3,10 +3,9 @@ import type { WorkedFabric } from '../../fabric';
 import type { Figure } from '../../figure';
 import { formatNumber } from '../../units';
 import type { Choice, ShapeContext } from '../definition';
-import type { Part, View } from '../drawing';
+import { cutPouch, panel, standing, uprightFrom, type Part, type View } from '../../drawing';
 import { countChoice, countFigure } from './choice';
 import { coverDrive } from './drive';
-import { cutPouch, panel, standing, uprightFrom } from './draw';
 import { wantedRound } from './flat';
 import { fabricRound, sized, type Sized } from './sized';
 

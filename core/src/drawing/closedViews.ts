@@ -1,10 +1,11 @@
-import { formatNumber } from '../../units';
-import type { ShapeContext } from '../definition';
-import type { Part, View } from '../drawing';
+import { formatNumber } from '../units';
+import type { WorkedFabric } from '../fabric';
+import type { WorkedThing } from '../things';
+import type { Part, View } from './parts';
 import { cutPouch, standing, uprightFrom } from './draw';
 
 interface ClosedWish {
-  context: ShapeContext;
+  context: { thing: WorkedThing; fabric: WorkedFabric };
   /** The closed piece's face. */
   width: number;
   height: number;

@@ -1,9 +1,8 @@
 import { sectionWord } from './sectionWord';
-import { borderRounds, type Border, type RawEdge } from '../../piece';
-import { plural } from '../../units';
-import type { Piece } from '../definition';
-import type { WorkedThing } from '../../things';
-import type { Cloth, ClothRole, Dimension, Drive, Part, RowBand, RowLines, ThingPart } from '../drawing';
+import { borderRounds, type Border, type Piece, type RawEdge } from '../piece';
+import { plural } from '../units';
+import type { WorkedThing } from '../things';
+import type { Cloth, ClothRole, Dimension, Drive, Part, RowBand, RowLines, ThingPart } from './parts';
 
 const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
 

@@ -1,0 +1,83 @@
+import type { WorkedFabric } from '../fabric';
+import { bottomGive, flapTurn } from '../fit';
+import type { Piece } from '../piece';
+import type { WorkedThing } from '../things';
+import { formatNumber } from '../units';
+import { closedViews } from './closedViews';
+import { acrossFrom, folds, panel, sideBySide, stripParts, uprightFrom } from './draw';
+import type { ClothRole, Part, View } from './parts';
+
+/** A back with its flap, pocket pieces before it, a loop behind, as they are drawn. */
+export interface DrawnLayers {
+  back: Piece;
+  pockets: readonly Piece[];
+  loop: Piece | undefined;
+  thing: WorkedThing;
+  fabric: WorkedFabric;
+}
+
+/** A piece lying on its side, as long as it is high. */
+function lying(role: ClothRole, label: string, piece: Piece): Part {
+  const { height, width, rows, stitches } = piece;
+  return panel({
+    role,
+    label,
+    sub: `${rows} rows`,
+    w: height.value,
+    h: width.value,
+    rows,
+    stitches,
+    stacked: 'x',
+  });
+}
+
+function sheets(back: Piece, pockets: readonly Piece[], loop: Piece | undefined) {
+  const wide = back.width.value;
+  const ofPiece = ({ height, width }: Piece, parts: Part[]) => ({ parts, width: height.value, height: width.value });
+  return [
+    ofPiece(back, [
+      ...stripParts(back),
+      ...folds([{ mm: back.sections[0]!.mm, label: 'top fold' }], wide),
+      uprightFrom(0, wide, { count: `${back.stitches} stitches`, choice: 'width' }),
+    ]),
+    ...pockets.map((pocket) =>
+      ofPiece(pocket, [
+        lying('pocket', pocket.name.toLowerCase(), pocket),
+        acrossFrom(0, pocket.height.value, { count: `${pocket.rows} rows` }),
+      ]),
+    ),
+    ...(loop ? [ofPiece(loop, [lying('span', 'loop', loop)])] : []),
+  ];
+}
+
+/** All pieces laid beside each other, and the closed pouch. */
+export function layeredViews({ back, pockets, loop, thing, fabric }: DrawnLayers): View[] {
+  const width = back.width.value;
+  const stitches = back.stitches;
+  const pocket = pockets[0]!;
+  const [, turn, flap] = back.sections;
+  const up = pocket.height.value - bottomGive(thing.depth, fabric.thickness).value;
+  const down = Math.min(up, Math.max(1, turn!.mm + flap!.mm - flapTurn(thing.depth, fabric.thickness).value));
+  const front = (role: ClothRole, rows: number, h: number) =>
+    panel({ role, label: role, sub: `${rows} rows`, w: width, h, rows, stitches });
+  const list = [back, ...pockets, ...(loop ? [loop] : [])].map(({ name, summary }) => `${name}: ${summary}`).join('. ');
+  return [
+    {
+      id: 'flat',
+      name: 'Flat',
+      ...sideBySide(sheets(back, pockets, loop)),
+      text: `${list}. {mm:${formatNumber(width)}} wide.`,
+    },
+    ...closedViews({
+      context: { thing, fabric },
+      width,
+      height: up,
+      front: [front('pocket', pocket.rows, up), front('flap', flap!.rows, down)],
+      frontUp: up,
+      backUp: up,
+      flap: down,
+      count: `${stitches} stitches`,
+      choice: 'width',
+    }),
+  ];
+}
