@@ -133,6 +133,9 @@ export {
 export { type Schools, type Step, term } from './pattern';
 export {
   foldMake,
+  madeUncounted,
+  stepsToMake,
+  type MakingStep,
   type Happening,
   isFinished,
   type KeptEvent,

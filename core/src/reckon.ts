@@ -228,7 +228,7 @@ export function allPieces({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>
 /** All that is done beside the rows, in an order that leaves nothing sewn shut. */
 export function stepsAfter({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): WorkStep[] {
   const small = placed.flatMap(({ pieces = [] }) => pieces).filter(({ foundation }) => foundation.kind === 'chain');
-  return inOrder([...built.assembly, ...small.map(pieceEnd), ...placed.flatMap(({ steps }) => steps), WEAVE_IN]);
+  return inOrder([...built.assembly, ...small.flatMap(pieceEnd), ...placed.flatMap(({ steps }) => steps), WEAVE_IN]);
 }
 
 /** What belongs to a piece and is done before the next is begun. */

@@ -1,13 +1,24 @@
-import { foldMake, tapeOf, type Make, type MakeState, type Step, type WorkedPiece, type Worked } from '@keep-snug/core';
+import {
+  foldMake,
+  madeUncounted,
+  stepsToMake,
+  tapeOf,
+  type MakingStep,
+  type Make,
+  type MakeState,
+  type Step,
+  type WorkedPiece,
+  type Worked,
+} from '@keep-snug/core';
 import { useMemo } from 'react';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { useMakeEvents } from '@/state/events';
 
 export interface Progress {
-  worked: Worked;
+  worked: Omit<Worked, 'steps'> & { steps: readonly MakingStep[] };
   state: MakeState;
   /** The step that is next; none when all are done. */
-  next: Step | undefined;
+  next: MakingStep | undefined;
   /** The piece that is on the hook: that of the next step, or the last one. */
   piece: WorkedPiece;
   /** Height reached and height in all, mm: all pieces one after the other. */
@@ -28,13 +39,16 @@ export function courseWord({ kind }: Pick<Step, 'kind'>): 'Row' | 'Round' {
 export function useProgress(id: string, make: Make): Progress | null {
   const reader = useReader();
   const events = useMakeEvents(id);
-  const { worked } = reckonFor(make.plan, reader);
-  const state = useMemo(() => foldMake(events, worked?.steps ?? []), [events, worked]);
-  if (!worked) return null;
-  const isDone = new Set(state.done);
-  const next = worked.steps.find((step) => !isDone.has(step.id));
-  const tape = tapeOf(worked);
-  const done = worked.steps.filter((step) => isDone.has(step.id));
+  const { worked: told } = reckonFor(make.plan, reader);
+  const steps = useMemo(() => stepsToMake(told?.steps ?? []), [told]);
+  const state = useMemo(() => foldMake(events, steps), [events, steps]);
+  if (!told) return null;
+  const worked = { ...told, steps };
+  const ticked = new Set(state.done);
+  const isDone = new Set([...ticked, ...madeUncounted(steps, ticked)]);
+  const next = steps.find((step) => !isDone.has(step.id));
+  const tape = tapeOf(told);
+  const done = steps.filter((step) => isDone.has(step.id));
   const piece = worked.pieces.find((one) => one.id === (next ?? worked.steps.at(-1))?.piece) ?? worked.pieces[0]!;
   return {
     worked,
@@ -47,6 +61,6 @@ export function useProgress(id: string, make: Make): Progress | null {
     ),
     lengthMm: tape.length,
     marksMm: tape.marks,
-    rowsDone: done.filter((step) => step.row !== null && step.piece === piece.id).length,
+    rowsDone: done.filter((step) => step.row !== null && step.piece === piece.id && step.copy === next?.copy).length,
   };
 }

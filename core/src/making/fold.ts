@@ -5,7 +5,10 @@ import { inOrder, isFinished } from './order';
 import { stepsTicked, type Tick } from './ticks';
 
 /** What the fold has to know of a step. */
-export type StepPlace = Pick<Step, 'id' | 'piece' | 'kind' | 'row'>;
+export type StepPlace = Pick<Step, 'id' | 'piece' | 'kind' | 'row'> & {
+  /** Which of several alike it belongs to, from the second on. */
+  copy?: number;
+};
 
 export interface MakeState {
   /** Ids of the steps that are done, in the order of the plan. */

@@ -1,3 +1,4 @@
+export * from './copies';
 export * from './events';
 export * from './fold';
 export * from './order';

@@ -46,7 +46,8 @@ export function stepsTicked(ordered: readonly KeptEvent[], steps: readonly StepP
 
 function placedSteps(event: Of<'placed'>, steps: readonly StepPlace[]): Tick[] {
   const until = steps.filter(
-    ({ piece, kind, row }) => piece === event.piece && (row === null ? kind === 'foundation' : row <= event.course),
+    ({ piece, kind, row, copy }) =>
+      copy === undefined && piece === event.piece && (row === null ? kind === 'foundation' : row <= event.course),
   );
   return until.map(({ id }, index) => ({ step: id, by: event, implied: index < until.length - 1 }));
 }
@@ -68,7 +69,8 @@ function beyond({ piece, course }: Place, from: Place | null): boolean {
  */
 function unnamedOrder(steps: readonly StepPlace[]): string[] {
   const isCourse = ({ kind, row }: StepPlace) => kind === 'foundation' || row !== null;
-  const byPiece = groupBy(steps.filter(isCourse), ({ piece }) => piece);
+  const once = steps.filter(({ copy }) => copy === undefined);
+  const byPiece = groupBy(once.filter(isCourse), ({ piece }) => piece);
   const courses = [...byPiece.values()].flat();
-  return [...courses, ...steps.filter((step) => !isCourse(step))].map(({ id }) => id);
+  return [...courses, ...once.filter((step) => !isCourse(step))].map(({ id }) => id);
 }

@@ -38,6 +38,8 @@ export interface Step {
   makes: { count: number; kind: 'stitch' | 'chain' } | null;
   /** Whether those join what is already there. */
   onto: boolean;
+  /** The piece that is made so many times in all, where the step asks for the others. */
+  again: { piece: string; copies: number } | null;
 }
 
 const EDGE_WORDS: Readonly<Record<Foundation['edge'], string>> = {
@@ -77,6 +79,7 @@ function stepOf(given: Pick<Step, Named> & Partial<Omit<Step, Named>>): Step {
     turned: given.turned ?? false,
     makes: given.makes ?? null,
     onto: given.onto ?? false,
+    again: given.again ?? null,
   };
 }
 
@@ -310,9 +313,15 @@ export function workSteps(
         .join(' '),
       ends: endsOf(does),
       counted: loopsOf(does),
+      again: againOf(does),
       check: check && { look: wordText(check.look, schools), repair: wordText(check.repair, schools) },
     }),
   );
+}
+
+function againOf(does: readonly Work[]): Step['again'] {
+  const others = does.filter((work) => work.do === 'again');
+  return others[0] ? { piece: others[0].piece, copies: others.length + 1 } : null;
 }
 
 /** Of an edging of loops, its loops. */

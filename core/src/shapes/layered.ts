@@ -257,7 +257,7 @@ function assembly(
   const seams = crochet ? [] : stackSeams(stack, join.id === 'mattress' ? 'mattress' : 'whip', join.factor);
   const yarn = yarnToCut(seams.reduce((sum, { mm }) => sum + mm * join.factor, 0));
   return [
-    ...[back, ...pockets, ...(loop ? [loop] : [])].map(pieceEnd),
+    ...[back, ...pockets, ...(loop ? [loop] : [])].flatMap(pieceEnd),
     ...(loop ? [sewLoop(loop, back)] : []),
     ...(pockets.length > 1 ? [wovenIn(pockets.slice(0, -1))] : []),
     {

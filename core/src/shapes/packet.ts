@@ -189,7 +189,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
   } as const;
   return [
     ...(edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging))] : []),
-    pieceEnd(piece),
+    ...pieceEnd(piece),
     {
       id: 'fold',
       section: 'joining',

@@ -151,7 +151,7 @@ function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' |
   const crochet = crocheted(join);
   const assembly: WorkStep[] = [
     edgedFirst(piece.id, edging),
-    pieceEnd({ id: piece.id, times: 1 }),
+    ...pieceEnd({ id: piece.id, times: 1 }),
     {
       id: 'second-panel',
       section: 'joining',

@@ -57,18 +57,13 @@ function othersAlike(id: string, times: number): Work[] {
   });
 }
 
-/** The end of a piece: nothing is begun while its loop is open. */
-export function pieceEnd({ id, times }: Pick<Piece, 'id' | 'times'>): WorkStep {
-  return {
-    id: `fasten-off-${id}`,
-    section: 'joining',
-    kind: 'assembly',
-    phase: 'open',
-    after: id,
-    does: [{ do: 'fasten-off' }, ...othersAlike(id, times)],
-    ...(times > 1 ? { text: `Make ${plural(times, 'of it', 'of them')} in all, each alike.` } : {}),
-    minutes: times,
-  };
+/** The end of a piece: nothing is begun while its loop is open. Then the others alike. */
+export function pieceEnd({ id, times }: Pick<Piece, 'id' | 'times'>): WorkStep[] {
+  const step = { section: 'joining', kind: 'assembly', phase: 'open', after: id } as const;
+  const off: WorkStep = { ...step, id: `fasten-off-${id}`, does: [{ do: 'fasten-off' }], minutes: times };
+  if (times === 1) return [off];
+  const text = `Make ${plural(times, 'of it', 'of them')} in all, each alike.`;
+  return [off, { ...step, id: `more-${id}`, does: othersAlike(id, times), text, minutes: 0 }];
 }
 
 /** Fasten off with enough tail to close a seam of so many mm. */

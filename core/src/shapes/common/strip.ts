@@ -143,7 +143,7 @@ interface StripWork extends StripJoin {
 const BORDERED =
   'Its sides are joined in one pass that borders the opening already. Join each side by itself, or remove the edging.';
 
-const pieceEnds = (piece: Piece, last: readonly WorkStep[]): WorkStep[] => [pieceEnd(piece), ...last];
+const pieceEnds = (piece: Piece, last: readonly WorkStep[]): WorkStep[] => [...pieceEnd(piece), ...last];
 
 /** All that is done with a strip once its rows are there, and the way round its opening then, where it is not bordered yet. */
 export function stripWork({
