@@ -93,7 +93,7 @@ export function packetViews({ piece, thing, fabric, overlap, edging }: DrawnPack
       name: 'Flat',
       width: long + 2 * deep,
       height: wide + 2 * deep,
-      parts: moved(flat, deep, deep),
+      parts: deep > 0 ? moved(flat, deep, deep) : flat,
       text: `The rectangle: ${rows} rows, {mm:${formatNumber(long)}} long; ${stitches} stitches, {mm:${formatNumber(wide)}} wide.`,
     },
     {

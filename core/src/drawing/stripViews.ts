@@ -121,7 +121,7 @@ function flatView(strip: DrawnStrip): View {
     name: 'Flat',
     width: long + 2 * deep,
     height: wide + 2 * deep,
-    parts: moved(parts, deep, deep),
+    parts: deep > 0 ? moved(parts, deep, deep) : parts,
     text: `The strip laid flat${worked}: ${across}, {mm:${formatNumber(wide)}} wide; ${along}, {mm:${formatNumber(long)}} long${bordered}. From the chain${counts === 'rows' ? '' : '’s end'}: ${list}.`,
   };
 }

@@ -1,6 +1,6 @@
 import { baseStitch, type Instruction, type WorkedFabric } from '../fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
-import { bandsOf, borderCount, type Walked, type Work } from '../piece';
+import { borderCount, type Walked, type Work } from '../piece';
 import { formatNumber, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
@@ -114,6 +114,7 @@ export function pieceSteps(
     if (course.before) steps.push(beforeStep(piece.id, pieceName, course, schools));
     const work = replaced.get(row) ?? course.instructions;
     const next = piece.courses[row];
+    const counted = countedWords(work, fabricOf(piece, row).stitch);
     steps.push(
       stepOf({
         piece: piece.id,
@@ -124,12 +125,12 @@ export function pieceSteps(
         text: `${withWhat(piece, row, colourOf)}${wordsOf(work)}${next?.kind === 'row' && next.turned ? ' Turn.' : ''}`,
         note: noteOf(piece, course, row, colourOf),
         ends: course.ends,
-        counted: countsOf(piece, row, work),
+        counted,
         side,
         heightMm: piece.reach(row),
         row,
         of: piece.rows,
-        check: rowCheck(piece, course, row, countsOf(piece, row, work), schools),
+        check: rowCheck(piece, course, row, counted, schools),
         work,
         turned: course.turned,
       }),
@@ -141,12 +142,13 @@ export function pieceSteps(
 /** The yarn and the hook a row is worked with, where they are others than in the row before. */
 function withWhat(piece: Piece, row: number, colourOf: (row: number) => string | undefined): string {
   if (row === 1) return '';
-  const [before, now] = [fabricOf(piece, row - 1).hookMm, fabricOf(piece, row).hookMm];
-  const what = [
-    ...(colourOf(row) === colourOf(row - 1) ? [] : [colourOf(row)]),
-    ...(before === now ? [] : [`the ${formatNumber(now, 2)} mm hook`]),
-  ];
-  return what.length > 0 ? `With ${what.join(' and ')}: ` : '';
+  const colour = colourOf(row);
+  const recoloured = colour !== undefined && colour !== colourOf(row - 1);
+  const hook = fabricOf(piece, row).hookMm;
+  const rehooked = hook !== fabricOf(piece, row - 1).hookMm;
+  if (!recoloured && !rehooked) return '';
+  const what = [...(recoloured ? [colour] : []), ...(rehooked ? [`the ${formatNumber(hook, 2)} mm hook`] : [])];
+  return `With ${what.join(' and ')}: `;
 }
 
 /** What to do in a row besides: what the piece says of it, and the change to the next row's colour (handbook 4.4). */
@@ -249,13 +251,9 @@ function beforeStep(piece: string, pieceName: string, course: Course, schools: S
   });
 }
 
-/** What people count of a row; a level row upon spaces is stitches alone. */
-const countsOf = (piece: Piece, row: number, work: readonly Instruction[]) =>
-  countedWords(work, fabricOf(piece, row).stitch);
-
 /** What a row is worked in. */
-function fabricOf(piece: Piece, row: number): WorkedFabric {
-  return bandsOf(piece).find(({ from, to }) => row >= from && row <= to)?.fabric ?? piece.fabric;
+function fabricOf({ bands, fabric }: Piece, row: number): WorkedFabric {
+  return bands?.find(({ from, to }) => row >= from && row <= to)?.fabric ?? fabric;
 }
 
 /** A row so much longer than the piece is high is called long, not wide (ours). */

@@ -15,6 +15,7 @@ export interface ColourNeed {
  */
 export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: number, grams: number): ColourNeed[] {
   const { colours } = spec;
+  if (!colours?.length && !pieces.some(isColoured)) return [];
   const stitches = new Map<string, number>();
   const rows = new Map<string, number>();
   const add = (to: Map<string, number>, name: string, count: number) => to.set(name, (to.get(name) ?? 0) + count);
@@ -34,7 +35,6 @@ export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: num
       all += count;
     });
   }
-  if (stitches.size < 2 && !colours?.length) return [];
   return [...stitches].map(([name, count]) => ({
     name,
     metres: all > 0 ? (metres * count) / all : 0,
@@ -47,10 +47,14 @@ export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: num
 const mainColour = ({ colours, yarn }: FabricSpec): string =>
   colours?.[0]?.name ?? yarn.colour ?? yarn.name ?? 'the main colour';
 
+/** Whether a piece says a colour of its own. */
+const isColoured = ({ bands, colour, secondColour }: Piece): boolean =>
+  colour !== undefined || secondColour !== undefined || (bands?.some((band) => band.colour) ?? false);
+
 /** The colour of every row of a piece, counted from 1: its band's or its own, else the plan's in turn; none where there is one yarn. */
 export function coloursOf(piece: Piece, spec: FabricSpec): (row: number) => string | undefined {
   const bands = bandsOf(piece);
-  if (!piece.secondColour && !bands.some(({ colour }) => colour)) return (row) => rowColour(spec.colours, row);
+  if (!isColoured(piece)) return (row) => rowColour(spec.colours, row);
   return (row) => bands.find(({ from, to }) => row >= from && row <= to)?.colour ?? mainColour(spec);
 }
 

@@ -12,6 +12,8 @@ export function bandCourses(
   schools: ShapeSchools,
   sectionAt: (row: number) => string,
 ): Course[] {
+  const [only] = bands;
+  if (only && bands.length === 1) return rowCourses(only, stitches, schools, sectionAt, 'chain', 0);
   let levelled = 0;
   return bands.flatMap((band, index) => {
     const before = bands[index - 1];
