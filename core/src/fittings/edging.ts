@@ -2,7 +2,7 @@ import { pickUp } from '../counts';
 import { BASES, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { borderCount, reversed, type Border, type BorderStitch, type Stretch } from '../piece';
-import type { Built } from '../shapes';
+import type { Built, WorkStep } from '../shapes';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, refuse } from './common';
@@ -63,8 +63,10 @@ function place(context: FittingContext): Placed {
   const face = frontOf(built);
   const { rim } = built;
   if (typeof rim === 'string') refuse(`${path}.kind`, rim);
-  const border = typeof rim === 'function' ? rimBorder(rim(), kind, rounds) : undefined;
-  const count = border ? borderCount(border) : mouthCount(built, kind, fabric);
+  const borders = bordersOf(built, kind, rounds);
+  const count = borders
+    ? borders.reduce((sum, border) => sum + borderCount(border), 0)
+    : mouthCount(built, kind, fabric);
   const n = chosen(count, 'stitches', 'around the mouth');
   const deep: Figure<'mm'> = derive(
     'mm',
@@ -80,21 +82,14 @@ function place(context: FittingContext): Placed {
     figures: { stitches: n, depth: deep },
     place: `around the mouth, ${plural(count, 'stitch', 'stitches')}, {mm:${formatNumber(deep.value)}} deep`,
     rows: [],
-    steps: [
-      {
-        id: 'work-edging',
-        section: 'closing',
-        kind: 'assembly',
-        phase: 'mouth',
-        ...(border ? { does: [border, { do: 'fasten-off' }] } : { text: inWords(kind, count, rounds) }),
-        check: {
-          look: 'Does the edge lie flat?',
-          repair: 'If it waves, leave a stitch out now and then; if it draws in, work looser.',
-        },
-        reaches: ['the mouth'],
-        minutes: border ? 3 : 3 + (count * rounds) / 18,
-      },
-    ],
+    steps: borders
+      ? borders.map((border, index) => ({
+          id: index === 0 ? 'work-edging' : `work-edging-${index + 1}`,
+          ...STEP,
+          does: [border, { do: 'fasten-off' }],
+          minutes: 3,
+        }))
+      : [{ id: 'work-edging', ...STEP, text: inWords(kind, count, rounds), minutes: 3 + (count * rounds) / 18 }],
     parts: {
       folded: [
         {
@@ -110,21 +105,35 @@ function place(context: FittingContext): Placed {
     },
     advice: [],
     areas: [{ face: 'mouth', x: [0, face.width], y: [0, 4] }],
-    yarnMm: border ? 0 : kind.yarn * 2 * face.width * rounds,
+    yarnMm: borders ? 0 : kind.yarn * 2 * face.width * rounds,
   };
 }
 
-/** The edging as work: reverse single goes the other way around. */
-function rimBorder(rim: readonly Stretch[], { id }: Kind, rounds: number): Border {
-  return {
-    do: 'border',
-    id: 'rim',
-    stitch: id,
-    courses: rounds,
-    path: id === 'reverse' && rounds === 1 ? reversed(rim) : rim,
-    closed: true,
-    from: 'at a side of the opening',
-  };
+/** What every step of it has. */
+const STEP = {
+  section: 'closing',
+  kind: 'assembly',
+  phase: 'mouth',
+  check: {
+    look: 'Does the edge lie flat?',
+    repair: 'If it waves, leave a stitch out now and then; if it draws in, work looser.',
+  },
+  reaches: ['the mouth'],
+} as const satisfies Partial<WorkStep>;
+
+/** The edging as work, where the shape knows its way; reverse single goes the other way around. */
+function bordersOf({ rim, lips }: Built, { id }: Kind, rounds: number): Border[] | undefined {
+  const way = (path: readonly Stretch[]) => (id === 'reverse' && rounds === 1 ? reversed(path) : path);
+  const border = { do: 'border', stitch: id, courses: rounds } as const;
+  if (typeof rim === 'function')
+    return [{ ...border, id: 'rim', path: way(rim()), closed: true, from: 'at a side of the opening' }];
+  return lips?.().map(({ from, path }, index) => ({
+    ...border,
+    id: `lip-${index + 1}`,
+    path: way(path),
+    closed: false,
+    from,
+  }));
 }
 
 function mouthCount(built: Built, { repeat }: Kind, fabric: WorkedFabric): number {

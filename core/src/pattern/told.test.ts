@@ -89,3 +89,21 @@ it('a button on a strip worked sideways is placed by stitches down and rows acro
   const [, stitch] = /about stitch (\d+), (?:on row|between rows) /.exec(text)!.map(Number);
   expect(stitch).toBeLessThan(pieces[0]!.sections[0]!.stitches);
 });
+
+describe('rows along an edge', () => {
+  const ended = (endRows: number) =>
+    reckon({
+      format: 'keep-snug.plan/1',
+      title: 'phone',
+      thing: { kind: 'slab', width: { mm: 75 }, height: { mm: 150 }, depth: { mm: 9 } },
+      fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 }, gauge: {} },
+      shape: { kind: 'strip-along', endRows },
+      fit: { name: 'snug' },
+      fittings: [{ kind: 'flap' }],
+    }).steps.find(({ id }) => id === 'end-rows')!;
+
+  it('are rows, gone back along, and not rounds', () => {
+    expect(ended(1).text).not.toMatch(/Row 1|Round/);
+    expect(ended(3).text).toMatch(/Row 1: .*Turn\. Row 2: .*Turn\. Row 3: /);
+  });
+});

@@ -60,9 +60,11 @@ function wordBorder(
 ): string {
   const start = live ? (facing === 'wrong' ? 'Turn.' : '') : `Join the yarn ${border.from}.`;
   const told = courses.map((parts, index) => {
-    const many = courses.length > 1 ? `Round ${index + 1}: ` : '';
-    const backwards = border.stitch === 'reverse' && index === courses.length - 1 ? BACKWARDS : '';
-    return `${many}${wordCourse(parts, index === 0, schools)}${backwards}`;
+    const many = courses.length > 1 ? `${border.closed ? 'Round' : 'Row'} ${index + 1}: ` : '';
+    const backwards = border.stitch === 'reverse' && index === courses.length - 1;
+    // what does not come round is gone back along, but for stitches that are worked backwards themselves
+    const turn = !border.closed && index > 0 && !backwards ? 'Turn. ' : '';
+    return `${turn}${many}${wordCourse(parts, index === 0, schools)}${backwards ? BACKWARDS : ''}`;
   });
   return [start, ...told, `(${borderCounted(border)})`].filter(Boolean).join(' ');
 }

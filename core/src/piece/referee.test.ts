@@ -40,7 +40,7 @@ const anyWork = fc
       },
       fittings: [
         ...(plan.fittings ?? []),
-        ...(rim && shape !== 'packet' ? [{ kind: 'edging', edging: rim.edging, rounds: rim.rounds + 1 }] : []),
+        ...(rim ? [{ kind: 'edging', edging: rim.edging, rounds: rim.rounds + 1 }] : []),
         ...(loop && plan.fittings?.length ? [{ kind: 'button-loop', buttonMm: 12 }] : []),
         ...(corner
           ? [
@@ -126,7 +126,11 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
     return spliced(works, at, 0, works[at]!);
   },
   'a start moved': (works, pick) =>
-    onBorder(works, pick, ({ path, ...border }) => path.length > 1 && { ...border, path: path.slice(1) }),
+    onBorder(works, pick, ({ path, ...border }) => {
+      // what is worked anew along one layer, there and not around, may begin anywhere on it
+      const free = !border.closed && path.every(({ spans }) => spans.length === 1);
+      return path.length > 1 && !free && { ...border, path: path.slice(1) };
+    }),
   'a count one off': (works, pick) =>
     onStretch(works, pick, (stretch) => !stretch.corner && { ...stretch, stitches: stretch.stitches + 1 }),
   'a place too many': (works, pick) =>

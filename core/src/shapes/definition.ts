@@ -139,6 +139,8 @@ export interface Built {
   assembly: WorkStep[];
   /** The way around the opening of the finished piece, for what is worked on it; or why nothing more goes there. */
   rim?: (() => readonly Stretch[]) | string;
+  /** Where its opening is two edges that lie beside each other: each by itself, and where it begins. */
+  lips?: () => readonly { from: string; path: readonly Stretch[] }[];
   views: View[];
   advice: Advice[];
 }

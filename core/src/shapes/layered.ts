@@ -10,7 +10,7 @@ import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { besideColumns, flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
 import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
-import { canBeStacked, stackFold, stackJoin, stackSeams, type Stack } from './common/layersWork';
+import { canBeStacked, stackFold, stackJoin, stackLips, stackSeams, type Stack } from './common/layersWork';
 import { rowPiece } from './common/rowPiece';
 import { insideFaces, sized, type Sized } from './common/sized';
 
@@ -124,6 +124,7 @@ function build(context: ShapeContext): Built {
     },
     flap,
     assembly: assembly(context, back, pockets, loop),
+    lips: () => stackLips({ back, pockets }),
     advice: [...pickAdvice(choice, fabric.stitch.rows), ...stackAdvice(context, inner)],
     views: layeredViews({ back, pockets, loop, thing, fabric }),
   };

@@ -8,7 +8,7 @@ import { yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { edgedFirst } from './common/strip';
 import { edgingAround } from './common/stripWork';
-import { foldedPacket, packetFold, packetJoins, packetSeams } from './common/packetWork';
+import { foldedPacket, packetFold, packetJoins, packetLips, packetSeams } from './common/packetWork';
 import { alikeRows, besideFill, rowPiece, rowsLong } from './common/rowPiece';
 import { fabricRound, sized } from './common/sized';
 import { ONE_ROOM } from './common/takes';
@@ -133,7 +133,7 @@ function build(context: ShapeContext): Built {
     },
     choices: [choice, width],
     model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAlong },
-    assembly: assembly(context, piece),
+    ...assembly(context, piece),
     advice: [...pickAdvice(choice, { repeat: 1, edge: 0 }), ...pickAdvice(width, fabric.stitch.rows)],
     views: packetViews({
       piece,
@@ -165,11 +165,12 @@ function edged(length: Mm, edging: Mm): Mm {
   return derive('mm', 'length + 2 edging', { length, edging }, (v) => v.length + 2 * v.edging);
 }
 
-function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
+function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'lips'> {
   const join = joinOf(given.join);
   const crochet = crocheted(join);
   const overlap = Number(given.overlapMm);
   const edging = Number(given.edging);
+  const border = edging > 0 ? edgingAround(piece, edging) : undefined;
   const packet = foldedPacket(piece, overlap, edging);
   const places = (count: number) =>
     edging > 0 ? `${plural(count, 'stitch', 'stitches')} of its edging` : plural(count, 'row');
@@ -187,8 +188,8 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
     },
     closes: ['the ends'],
   } as const;
-  return [
-    ...(edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging))] : []),
+  const steps: WorkStep[] = [
+    ...(border ? [edgedFirst(piece.id, border)] : []),
     ...pieceEnd(piece),
     {
       id: 'fold',
@@ -216,6 +217,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): WorkStep[] {
           } satisfies WorkStep,
         ]),
   ];
+  return { assembly: steps, lips: () => packetLips(packet, border) };
 }
 
 export const packet: ShapeDefinition = {

@@ -140,6 +140,41 @@ export function stackJoin(stack: Stack, stitch: BorderStitch): Border {
   };
 }
 
+/** Where its opening is edged: the inner pocket's top edge, and what of the back goes on above it, around the flap. */
+export function stackLips(stack: Stack): { from: string; path: Stretch[] }[] {
+  const { back, pockets } = stack;
+  const inner = pockets[0]!;
+  const { stitches: n, rows } = back;
+  const above = rowsAt(levelsOf(stack), back).at(-1)! + 1;
+  const edges = edgesOf(back);
+  const along = (edge: RawEdge, from: number, to: number, name: string): Stretch => {
+    const on = span(back, edge, from, to);
+    return { spans: [on], stitches: pickedUp(edges[edge], on, back.fabric.stitchWidth.value), name };
+  };
+  const corner = (at: number): Stretch => ({
+    spans: [span(back, 'last', at, at)],
+    stitches: 1,
+    corner: true,
+    name: 'corner',
+  });
+  const top: Stretch = {
+    spans: [span(inner, 'last', inner.stitches, 1)],
+    stitches: inner.stitches,
+    name: 'along the pocket’s top edge',
+  };
+  const around = [
+    along('right', above, rows, 'on along the {side:right} edge'),
+    corner(n),
+    ...(n > 2 ? [along('last', n - 1, 2, 'across the flap’s edge')] : []),
+    corner(1),
+    along('left', rows, above, 'back along the {side:left} edge'),
+  ];
+  return [
+    { from: 'at the {side:right} end of the pocket’s top edge', path: [top] },
+    { from: 'at the {side:right} edge of the back, level with the pocket’s top edge', path: around },
+  ];
+}
+
 /** The same sewn: every stretch but the corners. */
 export function stackSeams(stack: Stack, how: Seam['how'], factor: number): Seam[] {
   return around(stack)

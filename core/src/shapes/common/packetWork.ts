@@ -1,7 +1,9 @@
 import {
   edgesOf,
   lengthOf,
+  outerEdges,
   pickedUp,
+  placesIn,
   type Border,
   type Edge,
   type BorderStitch,
@@ -75,6 +77,26 @@ function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
       spans: [at(from, to), ...starts.map((start, index) => at(start, ends[index]!))],
       stitches: pickedUp(edge, at(from, to), w),
       name: layers === 1 ? 'along the gap' : `through ${layers === 2 ? 'both' : `all ${layers}`} layers`,
+    };
+  });
+}
+
+/** The two edges that meet along the opening, each from its right to its left as its right side is seen. */
+export function packetLips({ piece, layer }: FoldedPacket, edging: Border | undefined) {
+  const w = piece.fabric.stitchWidth.value;
+  const edges = edging ? outerEdges(edging, w) : new Map(Object.entries(edgesOf(piece)));
+  return (['foundation', 'last'] as const).map((end) => {
+    const name = `along the edge of the ${end === 'foundation' ? 'first' : 'second'} end`;
+    const { count } = edges.get(layer + end)!;
+    const at = (edge: string, from: number, to: number): Stretch => {
+      const span: Span = { piece: piece.id, edge: layer + edge, from, to };
+      return { spans: [span], stitches: placesIn(span), name };
+    };
+    const middle = count > 0 ? [at(end, count, 1)] : [];
+    const path = edging ? [at(`${end}-right`, 1, 1), ...middle, at(`${end}-left`, 1, 1)] : middle;
+    return {
+      from: `at one side of the opening, on the edge of the ${end === 'foundation' ? 'first' : 'second'} end`,
+      path,
     };
   });
 }
