@@ -187,8 +187,18 @@ function refuseUnsuited(shape: ShapeDefinition, thing: WorkedThing): void {
   if (why) refuse([{ path: 'shape.kind', message: why }]);
 }
 
-/** Bands on a shape that is of one stitch throughout. */
-function bandFaults({ fabric: { bands = [] } }: Plan, { name, bands: takes }: ShapeDefinition): PlanFault[] {
+/** Bands on a shape that is of one stitch throughout, or in colours that the stripes say otherwise. */
+function bandFaults(
+  { fabric: { bands = [], colours = [] } }: Plan,
+  { name, bands: takes }: ShapeDefinition,
+): PlanFault[] {
+  if (colours.length > 0 && bands.some(({ colour }) => colour))
+    return [
+      {
+        path: 'fabric.colours',
+        message: 'Stripes and bands both say what colour a row has. Remove the stripes, or the colours of the bands.',
+      },
+    ];
   if (bands.length === 0 || takes) return [];
   return [
     {

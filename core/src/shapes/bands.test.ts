@@ -113,6 +113,12 @@ describe('a strip of several stitches', () => {
     expect(() => reckon(strip({ bands }))).toThrow(message);
   });
 
+  it('is not striped as well', () => {
+    const bands = [{ stitch: 'single', fill: true, colour: 'kelp' }];
+    const colours = [{ name: 'sand', rows: 2 }];
+    expect(() => reckon(strip({ bands, colours }))).toThrow(/both say what colour/);
+  });
+
   it('is refused by a shape of one stitch throughout, with what would do', () => {
     const bands = [{ stitch: 'single', fill: true }];
     expect(() => reckon(strip({ bands }, { shape: { kind: 'ring-tube' } }))).toThrow(/worked in one stitch/);

@@ -11,11 +11,12 @@ type Colours = NonNullable<FabricSpec['colours']>;
 
 interface Props {
   colours: Colours;
+  fault: string | undefined;
   onChange: (colours: Colours) => void;
 }
 
 /** Stripes of colour: each for so many rows, over and over. None is one colour throughout. */
-export function ColourFields({ colours, onChange }: Props) {
+export function ColourFields({ colours, fault, onChange }: Props) {
   const put = (index: number, next: Colours[number]) => onChange(colours.map((old, at) => (at === index ? next : old)));
   return (
     <View role="group" aria-label="Stripes of colour" style={{ gap: 4 }}>
@@ -43,6 +44,11 @@ export function ColourFields({ colours, onChange }: Props) {
           </Action>
         </FieldRow>
       ))}
+      {fault ? (
+        <Words as="small" tone="rowan">
+          {fault}
+        </Words>
+      ) : null}
       {colours.length < 12 ? (
         <View style={{ flexDirection: 'row' }}>
           <Action onPress={() => onChange([...colours, { name: `colour ${colours.length + 1}`, rows: 4 }])}>

@@ -12,7 +12,7 @@ import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { FigureLine } from '@/parts/FigureLine';
 import { NumberField } from '@/parts/NumberField';
-import { OptionFields } from '@/parts/OptionFields';
+import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
 import { useReader } from '../useWorked';
 import { BandFields } from './BandFields';
@@ -51,7 +51,11 @@ function Body({ plan, worked, faults, edit }: StageProps) {
         />
       ) : null}
       <SwatchPart fabric={fabric} onChange={put} />
-      <ColourFields colours={fabric.colours ?? []} onChange={(colours) => set({ colours })} />
+      <ColourFields
+        colours={fabric.colours ?? []}
+        fault={faultAt(faults, 'fabric.colours')}
+        onChange={(colours) => set({ colours })}
+      />
       {worked ? (
         <View>
           <FigureLine name="Stitch width" figure={worked.fabric.stitchWidth} />
@@ -105,7 +109,8 @@ export const fabricStage: Stage = {
     const size = worked
       ? `; ${kind} ${say.number(worked.fabric.stitchWidth.value)} × ${say.length(worked.fabric.rowHeight.value)} a stitch`
       : '';
-    return `${fabric.yarn.name ?? 'yarn'}, ${say.term(fabric.stitch)}, hook ${fabric.hookMm} mm${size}`;
+    const bands = fabric.bands?.length ? ` and more in ${fabric.bands.length} bands` : '';
+    return `${fabric.yarn.name ?? 'yarn'}, ${say.term(fabric.stitch)}${bands}, hook ${fabric.hookMm} mm${size}`;
   },
   Body,
 };
