@@ -171,8 +171,11 @@ function Piece({ view, at, width, height, symbols, colours, units, leftHand }: P
   return (
     <G transform={`translate(${px(at.x)} ${px(at.y)})`}>
       {borders.map((part, index) => borderInk(part, ink, `border ${index}`))}
-      {cloths.flatMap((part, index) => clothInk(part, ink, `cloth ${index}`))}
-      {symbols ? cloths.flatMap((part, index) => stitchInk(part, ink, symbols, seen, `stitches ${index}`)) : null}
+      {cloths.flatMap((part, index) => [
+        // what lies over another part hides its stitches as well
+        ...clothInk(part, ink, `cloth ${index}`),
+        ...(symbols ? stitchInk(part, ink, symbols, seen, `stitches ${index}`) : []),
+      ])}
       {symbols ? borders.map((part, index) => borderStitches(part, ink, `border stitches ${index}`)) : null}
       {under.map((part, index) => markInk(part, ink, `under ${index}`))}
       {units ? cloths.flatMap((part, index) => labelInk(part, ink, `label ${index}`)) : null}

@@ -21,22 +21,23 @@ export function layOut(view: View, width: number, height: number, bare = false):
   const roomX = width - margin.left - margin.right;
   const roomY = height - margin.top - margin.bottom;
   const across = view.width + reach.left + reach.right;
-  const scale = Math.max(0.001, Math.min(roomX / across, roomY / (view.height + reach.down)));
+  const scale = Math.max(0.001, Math.min(roomX / across, roomY / (view.height + reach.up + reach.down)));
   return {
     scale,
     x: margin.left + (roomX - across * scale) / 2 + reach.left * scale,
-    y: margin.top + (roomY - (view.height + reach.down) * scale) / 2,
+    y: margin.top + (roomY - (view.height + reach.up + reach.down) * scale) / 2 + reach.up * scale,
   };
 }
 
 /** How far loops and flaps hang over the piece, mm. */
-function overhang(view: View): { left: number; right: number; down: number } {
-  const reach = { left: 0, right: 0, down: 0 };
+function overhang(view: View): { left: number; right: number; up: number; down: number } {
+  const reach = { left: 0, right: 0, up: 0, down: 0 };
   for (const part of view.parts) {
     if (part.type !== 'loop') continue;
     if (part.towards === 'right') reach.right = Math.max(reach.right, part.x + part.reach - view.width);
     else if (part.towards === 'left') reach.left = Math.max(reach.left, part.reach - part.x);
     else if (part.towards === 'down') reach.down = Math.max(reach.down, part.y + part.reach - view.height);
+    else reach.up = Math.max(reach.up, part.reach - part.y);
   }
   return reach;
 }

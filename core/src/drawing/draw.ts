@@ -1,4 +1,5 @@
 import { sectionWord } from './sectionWord';
+import type { WorkedFabric } from '../fabric';
 import { borderRounds, type Border, type Piece, type RawEdge } from '../piece';
 import { plural } from '../units';
 import type { WorkedThing } from '../things';
@@ -22,6 +23,13 @@ export function bandsDrawn(piece: Piece, from = 1, to = piece.rows): Pick<RowLin
     return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm }];
   });
   return { bands };
+}
+
+/** A piece beside another that is in the plan's own stitch: its rows, where they are of another one. */
+export function unlikeDrawn(piece: Piece, own: WorkedFabric): Pick<RowLines, 'bands'> {
+  const { stitch } = piece.fabric;
+  if (piece.bands || stitch === own.stitch) return bandsDrawn(piece);
+  return { bands: [{ stitch: stitch.id, rows: piece.rows, mm: piece.reach(piece.rows) }] };
 }
 
 /** A border all round a piece that is drawn as this box; its edges clockwise from the top. */

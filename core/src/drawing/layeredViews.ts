@@ -4,7 +4,7 @@ import type { Piece } from '../piece';
 import type { WorkedThing } from '../things';
 import { formatNumber } from '../units';
 import { closedViews } from './closedViews';
-import { acrossFrom, folds, panel, sideBySide, stripParts, uprightFrom } from './draw';
+import { acrossFrom, folds, panel, sideBySide, stripParts, unlikeDrawn, uprightFrom } from './draw';
 import type { ClothRole, Part, View } from './parts';
 
 /** A back with its flap, pocket pieces before it, a loop behind, as they are drawn. */
@@ -17,7 +17,7 @@ export interface DrawnLayers {
 }
 
 /** A piece lying on its side, as long as it is high. */
-function lying(role: ClothRole, label: string, piece: Piece): Part {
+function lying(role: ClothRole, label: string, piece: Piece, own: WorkedFabric): Part {
   const { height, width, rows, stitches } = piece;
   return panel({
     role,
@@ -28,6 +28,7 @@ function lying(role: ClothRole, label: string, piece: Piece): Part {
     rows,
     stitches,
     stacked: 'x',
+    ...unlikeDrawn(piece, own),
   });
 }
 
@@ -42,11 +43,11 @@ function sheets(back: Piece, pockets: readonly Piece[], loop: Piece | undefined)
     ]),
     ...pockets.map((pocket) =>
       ofPiece(pocket, [
-        lying('pocket', pocket.name.toLowerCase(), pocket),
+        lying('pocket', pocket.name.toLowerCase(), pocket, back.fabric),
         acrossFrom(0, pocket.height.value, { count: `${pocket.rows} rows` }),
       ]),
     ),
-    ...(loop ? [ofPiece(loop, [lying('span', 'loop', loop)])] : []),
+    ...(loop ? [ofPiece(loop, [lying('span', 'loop', loop, back.fabric)])] : []),
   ];
 }
 
@@ -58,8 +59,9 @@ export function layeredViews({ back, pockets, loop, thing, fabric }: DrawnLayers
   const [, turn, flap] = back.sections;
   const up = pocket.height.value - bottomGive(thing.depth, fabric.thickness).value;
   const down = Math.min(up, Math.max(1, turn!.mm + flap!.mm - flapTurn(thing.depth, fabric.thickness).value));
-  const front = (role: ClothRole, rows: number, h: number) =>
-    panel({ role, label: role, sub: `${rows} rows`, w: width, h, rows, stitches });
+  const front = (role: ClothRole, rows: number, h: number, more: object = {}) =>
+    panel({ role, label: role, sub: `${rows} rows`, w: width, h, rows, stitches, ...more });
+  const inner = { stitches: pocket.stitches, ...unlikeDrawn(pocket, fabric) };
   const list = [back, ...pockets, ...(loop ? [loop] : [])].map(({ name, summary }) => `${name}: ${summary}`).join('. ');
   return [
     {
@@ -72,7 +74,7 @@ export function layeredViews({ back, pockets, loop, thing, fabric }: DrawnLayers
       context: { thing, fabric },
       width,
       height: up,
-      front: [front('pocket', pocket.rows, up), front('flap', flap!.rows, down)],
+      front: [front('pocket', pocket.rows, up, inner), front('flap', flap!.rows, down)],
       frontUp: up,
       backUp: up,
       flap: down,
