@@ -1,9 +1,7 @@
-import { sectionWord } from './sectionWord';
 import type { WorkedFabric } from '../fabric';
 import { borderRounds, type Border, type Piece, type RawEdge } from '../piece';
-import { plural } from '../units';
 import type { WorkedThing } from '../things';
-import type { Cloth, ClothRole, Dimension, Drive, Part, RowBand, RowLines, ThingPart } from './parts';
+import type { Cloth, ClothRole, Dimension, Part, RowBand, RowLines, ThingPart } from './parts';
 
 const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
 
@@ -44,39 +42,6 @@ export function borderPart(
     return { stitch, corner, sides: [top!, right!, bottom!, left!] as const };
   });
   return { type: 'border', ...box, depth: depth / rounds.length, rounds };
-}
-
-/** Sections stacked along x as rows, each with its dimension above: a strip as it lies. */
-export function stripParts(piece: Piece, drives: Readonly<Record<string, Drive>> = {}): Part[] {
-  const { sections, stitches, width } = piece;
-  let x = 0;
-  return sections.flatMap((section): Part[] => {
-    const rows = plural(section.rows, 'row');
-    const from = x;
-    x += section.mm;
-    return [
-      {
-        type: 'cloth',
-        role: roleOf(section.name),
-        x: from,
-        y: 0,
-        w: section.mm,
-        h: width.value,
-        rows: { count: section.rows, stacked: 'x', stitches, ...bandsDrawn(piece, section.from, section.to) },
-        label: sectionWord(section.name),
-        sub: rows,
-      },
-      {
-        type: 'dimension',
-        along: 'x',
-        from,
-        to: x,
-        mm: section.mm,
-        count: rows,
-        ...(drives[section.name] ? { drives: drives[section.name] } : {}),
-      },
-    ];
-  });
 }
 
 interface PanelWish {

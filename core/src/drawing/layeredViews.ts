@@ -4,8 +4,9 @@ import type { Piece } from '../piece';
 import type { WorkedThing } from '../things';
 import { formatNumber } from '../units';
 import { closedViews } from './closedViews';
-import { acrossFrom, folds, panel, sideBySide, stripParts, unlikeDrawn, uprightFrom } from './draw';
+import { acrossFrom, folds, panel, sideBySide, unlikeDrawn, uprightFrom } from './draw';
 import type { ClothRole, Part, View } from './parts';
+import { sectionParts } from './stripViews';
 
 /** A back with its flap, pocket pieces before it, a loop behind, as they are drawn. */
 export interface DrawnLayers {
@@ -37,7 +38,7 @@ function sheets(back: Piece, pockets: readonly Piece[], loop: Piece | undefined)
   const ofPiece = ({ height, width }: Piece, parts: Part[]) => ({ parts, width: height.value, height: width.value });
   return [
     ofPiece(back, [
-      ...stripParts(back),
+      ...sectionParts({ piece: back, counts: 'rows' }, wide),
       ...folds([{ mm: back.sections[0]!.mm, label: 'top fold' }], wide),
       uprightFrom(0, wide, { count: `${back.stitches} stitches`, choice: 'width' }),
     ]),

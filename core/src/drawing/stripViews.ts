@@ -36,11 +36,13 @@ function sizesOf({ piece, counts }: DrawnStrip): { long: number; wide: number; a
     : { long: width.value, wide: height.value, across: inRows, along: inStitches };
 }
 
-const countOf = ({ counts }: DrawnStrip, section: Section): string =>
+type Sections = Pick<DrawnStrip, 'piece' | 'counts' | 'drives'>;
+
+const countOf = ({ counts }: Sections, section: Section): string =>
   counts === 'rows' ? plural(section.rows, 'row') : plural(section.stitches, 'stitch', 'stitches');
 
 /** Rows of a part of it as they lie: beside each other along the strip, or each as long as it is. */
-function linesOf({ piece, counts }: DrawnStrip, section: Section, upright: boolean): RowLines {
+function linesOf({ piece, counts }: Sections, section: Section, upright: boolean): RowLines {
   const { rows, stitches } = piece;
   if (counts === 'rows')
     return {
@@ -53,7 +55,7 @@ function linesOf({ piece, counts }: DrawnStrip, section: Section, upright: boole
 }
 
 /** One after the other as it lies, each with its dimension above. */
-function sectionParts(strip: DrawnStrip, wide: number): Part[] {
+export function sectionParts(strip: Sections, wide: number): Part[] {
   let x = 0;
   return strip.piece.sections.flatMap((section): Part[] => {
     const [from, count] = [x, countOf(strip, section)];

@@ -208,7 +208,14 @@ function endBorder(piece: Piece, courses: number): Border {
 /** Those rows as a step: gone on from the last row where it ends there, else joined anew. */
 function ending(piece: Piece, courses: number): { first: WorkStep[]; last: WorkStep[] } {
   if (courses === 0) return { first: [], last: [] };
-  const step: WorkStep = { ...edgedFirst(piece.id, endBorder(piece, courses)), id: 'end-rows' };
+  const step: WorkStep = {
+    ...edgedFirst(piece.id, endBorder(piece, courses)),
+    id: 'end-rows',
+    check: {
+      look: 'Does the edge lie flat?',
+      repair: 'If it waves, leave a stitch out now and then; if it draws in, work looser.',
+    },
+  };
   if (piece.rows % 2 === 1) return { first: [step], last: [] };
   return { first: [], last: [{ ...step, does: [...step.does!, { do: 'fasten-off' }] }] };
 }

@@ -143,8 +143,6 @@ interface StripWork extends StripJoin {
 const BORDERED =
   'Its sides are joined in one pass that borders the opening already. Join each side by itself, or remove the edging.';
 
-const pieceEnds = (piece: Piece, last: readonly WorkStep[]): WorkStep[] => [...pieceEnd(piece), ...last];
-
 /** All that is done with a strip once its rows are there, and the way round its opening then, where it is not bordered yet. */
 export function stripWork({
   first = [],
@@ -157,7 +155,7 @@ export function stripWork({
   const { fold, joins } = joinedSides(given);
   const bordered = given.pass === 'around' && crocheted(given.join) ? BORDERED : undefined;
   return {
-    assembly: [...first, ...pieceEnds(given.strip.piece, last), foldStep(fold, look, by), ...joins],
+    assembly: [...first, ...pieceEnd(given.strip.piece), ...last, foldStep(fold, look, by), ...joins],
     rim: rim ?? bordered ?? (() => rimOf(given.strip, given.edging)),
   };
 }
