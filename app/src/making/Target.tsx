@@ -92,7 +92,7 @@ export function Target({ progress, beside, onTick, onUndo }: Props) {
 function doneWords({ next, state }: Progress): string {
   if (!next) return state.finished ? 'Back to the ledger' : 'Mark as finished';
   if (next.row) return `${courseWord(next)} ${next.row} done`;
-  return next.kind === 'foundation' && next.text.startsWith('Chain') ? 'Chain done' : 'Done';
+  return next.kind === 'foundation' && next.makes?.kind === 'chain' ? 'Chain done' : 'Done';
 }
 
 const SHOWN_ROWS = 3;
