@@ -76,6 +76,7 @@ export {
   type ChartSymbol,
   countMeasures,
   CROSS,
+  OVAL,
   estimateSizes,
   fabricFromSwatch,
   fabricIfMeasured,
@@ -101,6 +102,7 @@ export {
   workFabric,
   CATEGORIES,
   yarnDiameter,
+  yarnOf,
   type YarnSpec,
 } from './fabric';
 export { fitDefinition, type FitName, FITS, type FitSpec, type Help } from './fit';
@@ -112,6 +114,7 @@ export {
   type Dimension,
   type Drive,
   type BorderPart,
+  type DrawnRound,
   type Part,
   type Section,
   shapeDefinition,

@@ -8,18 +8,21 @@ import {
   tallyWork,
   workingTime,
   yarnNeed,
+  yarnShares,
   type ColourNeed,
   type YarnNeed,
+  type YarnShare,
 } from './supplies';
-import type { Instruction, WorkedFabric } from './fabric';
+import type { WorkedFabric } from './fabric';
+import { smallPieces } from './drawing';
 import { derive, type Advice, type Figure } from './figure';
-import type { Notion, Placed } from './fittings';
+import { RIM, type Notion } from './fittings';
 import { pieceEnd } from './shapes/common/joins';
 import { markersIn } from './shapes/common/markers';
-import { pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
-import { bandsOf, walk, type Walked, type Work } from './piece';
+import { inOrder, pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
+import { bandsOf, tailOf, tailsAsked, walk, withTails, type Band, type Walked, type Work } from './piece';
 import type { Plan } from './plan';
-import type { Choice, Phase, Piece, View, WorkStep } from './shapes';
+import type { Choice, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
 import { formatNumber } from './units';
 import { adviceOf, prepare, workOut, workWith, type WorkedOut } from './workOut';
@@ -29,7 +32,10 @@ export const WORKED_FORMAT = 'keep-snug.worked/1';
 type Mm = Figure<'mm'>;
 
 /** A piece as it is told: without what only the reckoning needs of it. */
-export type WorkedPiece = Omit<Piece, 'courses' | 'reach' | 'fabric' | 'notes'>;
+export type WorkedPiece = Omit<Piece, 'courses' | 'reach' | 'fabric' | 'notes' | 'bands'> & {
+  /** Where it is of several stitches: which, from which course to which. */
+  bands?: (Omit<Band, 'fabric'> & { stitch: string })[];
+};
 
 /** What a plan comes to: sizes, counts, positions, steps and drawings, all reckoned and nothing stored. */
 export interface Worked {
@@ -49,6 +55,8 @@ export interface Worked {
   supplies: {
     yarn: YarnNeed;
     byColour: ColourNeed[];
+    /** Of each yarn, where several are held together. */
+    byYarn: YarnShare[];
     time: Figure<'min'>;
     stitches: number;
     notions: Notion[];
@@ -71,17 +79,14 @@ export function reckon(plan: Plan): Worked {
   const { thing, fabric, fit, schools, built, placed } = out;
   const after = stepsAfter(out);
   const pieces = allPieces(out);
-  const told = walkedWork(pieces, after);
-  const supplies = suppliesOf(plan, out, after, told);
+  const walked = walkedWork(pieces, after);
+  const supplies = suppliesOf(plan, out, after, walked);
   return {
     format: WORKED_FORMAT,
     title: plan.title,
     thing: pickThing(thing),
     fabric: pickFabric(fabric),
-    pieces: pieces.map(({ courses: _c, reach: _r, fabric: _f, notes: _n, ...piece }) => ({
-      ...piece,
-      summary: wordText(piece.summary, schools),
-    })),
+    pieces: pieces.map((piece) => pieceTold(piece, schools)),
     inside: built.inside,
     outside: built.outside,
     ease: {
@@ -107,8 +112,20 @@ export function reckon(plan: Plan): Worked {
       repair: wordText(one.repair, schools),
     })),
     cautions: cautionsOf(hazardsOf(plan, out, supplies.time.value), plan.setAside),
-    steps: allSteps(pieces, placed, after, schools, told, plan.fabric),
+    steps: allSteps(pieces, after, schools, walked, plan.fabric),
     views: viewsOf(out),
+  };
+}
+
+/** A piece as plain data. */
+function pieceTold(
+  { courses: _c, reach: _r, fabric: _f, notes: _n, bands, ...piece }: Piece,
+  schools: Schools,
+): WorkedPiece {
+  return {
+    ...piece,
+    summary: wordText(piece.summary, schools),
+    ...(bands ? { bands: bands.map(({ fabric, ...band }) => ({ ...band, stitch: fabric.stitch.id })) } : {}),
   };
 }
 
@@ -118,7 +135,7 @@ function hazardsOf({ carrier }: Plan, { thing, shape, placed }: WorkedOut, minut
     ...thing.hazards,
     ...(carrier ? carrierDefinition(carrier.kind).hazards(carrier) : []),
     ...(shape.hazards ?? []),
-    ...placed.flatMap(({ definition }) => definition.hazards ?? []),
+    ...placed.flatMap(({ definition, hazards = [] }) => [...(definition.hazards ?? []), ...hazards]),
     ...(minutes > ONE_SITTING_MINUTES ? (['long-work'] as const) : []),
   ]);
 }
@@ -142,8 +159,12 @@ export function reckonPicks(plan: Plan): (picks: Plan['picks']) => PickedPlan {
 }
 
 /** The shape's views with its fittings laid on. */
-function viewsOf({ built, placed, schools }: WorkedOut): View[] {
-  return built.views.map((view) => ({
+function viewsOf({ built, placed, schools, fabric }: WorkedOut): View[] {
+  const made = smallPieces(
+    placed.flatMap(({ pieces }) => pieces ?? []),
+    fabric,
+  );
+  return [...built.views, ...(made ? [made] : [])].map((view) => ({
     ...view,
     parts: [...view.parts, ...placed.flatMap((p) => p.parts[view.id] ?? [])],
     text: wordText(view.text, schools),
@@ -161,10 +182,10 @@ export function suppliesOf(
   const { placed, fabric } = out;
   const borders = { fabric: fabric.also('single', fabric.worked), colour: undefined, tally: tallyWork(told.values()) };
   const tallies = [...tallyPieces(pieces), borders];
-  const cords = placed.reduce((sum, { yarnMm }) => sum + (yarnMm ?? 0), 0);
-  const yarn = yarnNeed(plan.fabric, tallies, pieces, after, cords);
+  const yarn = yarnNeed(plan.fabric, tallies, pieces, after);
   return {
     yarn,
+    byYarn: yarnShares(plan.fabric, yarn.metres.value),
     byColour: byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value),
     time: workingTime(tallies, after),
     notions: notionsOf(plan.fabric, fabric, [
@@ -200,25 +221,8 @@ const WEAVE_IN: WorkStep = {
   id: 'weave-in',
   section: 'finishing',
   kind: 'finish',
-  phase: 'finish',
-  text: 'Weave in all ends that are left: run each along a row and back, then trim.',
+  does: [{ do: 'weave-in', pieces: 'all' }],
 };
-
-const PHASES: readonly Phase[] = ['open', 'joining', 'mouth', 'filled', 'finish'];
-
-/** Steps by their phase, so that nothing is sewn shut that must still be reached; within a phase as they came. */
-function inOrder(steps: readonly WorkStep[]): WorkStep[] {
-  return PHASES.flatMap((phase) => steps.filter((step) => step.phase === phase));
-}
-
-/** A piece with what its fittings have to say of its rows. */
-function noted(piece: Piece, placed: readonly Placed[]): Piece {
-  const more = placed.flatMap(({ notes }) => notes ?? []).filter((note) => note.piece === piece.id);
-  if (more.length === 0) return piece;
-  const notes = { ...piece.notes };
-  for (const { row, text } of more) notes[row] = notes[row] ? `${notes[row]} ${text}` : text;
-  return { ...piece, notes };
-}
 
 /** The shape's own pieces and those made for its fittings. */
 export function allPieces({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): Piece[] {
@@ -228,21 +232,59 @@ export function allPieces({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>
 /** All that is done beside the rows, in an order that leaves nothing sewn shut. */
 export function stepsAfter({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): WorkStep[] {
   const small = placed.flatMap(({ pieces = [] }) => pieces).filter(({ foundation }) => foundation.kind === 'chain');
-  return inOrder([...built.assembly, ...small.flatMap(pieceEnd), ...placed.flatMap(({ steps }) => steps), WEAVE_IN]);
+  const fitted = placed.flatMap(({ steps }) => steps);
+  const onward = [0, 1, 2].flatMap((turn) => fitted.filter((step) => step.goesOn && turnOf(step) === turn));
+  const assembly = built.assembly.flatMap((step) => (cuts(step) ? [...onward, step] : [step]));
+  const steps = [...assembly, ...small.flatMap(pieceEnd), ...fitted.filter(({ goesOn }) => !goesOn), WEAVE_IN];
+  return inOrder(tailsLeft(steps));
 }
 
+/** What goes on from a last round: an edging first, then loops upon it, then a tie from there. */
+function turnOf({ does = [] }: WorkStep): number {
+  const [first] = does;
+  if (first?.do !== 'border') return 2;
+  return first.id === RIM ? 0 : 1;
+}
+
+/** Whether a step cuts the yarn of a piece. */
+const cuts = ({ after, does = [] }: WorkStep): boolean => after !== undefined && does[0]?.do === 'fasten-off';
+
+/** Where something is sewn with the tail of a piece, that tail is left long enough. */
+function tailsLeft(steps: readonly WorkStep[]): readonly WorkStep[] {
+  const asked = tailsAsked(worksIn(steps));
+  if (asked.size === 0) return steps;
+  return steps.map((step) => {
+    const { does, after } = step;
+    if (!does || after === undefined) return step;
+    const cut = asked.get(tailOf(after, 'end'));
+    const check = cut === undefined ? undefined : { check: tailCheck(cut) };
+    return { ...step, does: withTails(does, asked, after), ...check };
+  });
+}
+
+/** Before yarn is cut (handbook 8). */
+const tailCheck = (mm: number) => ({
+  look: `Before you cut: is the tail at least {mm:${mm}} long?`,
+  repair: 'Pull more yarn from the ball. What is cut too short is sewn with yarn of its own.',
+});
+
+const worksIn = (steps: readonly WorkStep[]): Work[] => steps.flatMap(({ does }) => does ?? []);
+
 /** What belongs to a piece and is done before the next is begun. */
-const afterPiece = (after: readonly WorkStep[], { id }: Piece) => after.filter((step) => step.after === id);
+const afterPiece = (after: readonly WorkStep[], id: string) => after.filter((step) => step.after === id);
 
 /** What is done when all pieces are there. */
 const afterAll = (after: readonly WorkStep[]) => after.filter((step) => step.after === undefined);
 
 /** All that the hands do, in the order they do it: each piece with what is worked on it, then what joins them. */
 export function workOf(pieces: readonly Piece[], after: readonly WorkStep[]): Work[] {
-  const does = (steps: readonly WorkStep[]) => steps.flatMap((step) => step.does ?? []);
+  const asked = tailsAsked(worksIn(after));
   return [
-    ...pieces.flatMap((piece): Work[] => [{ do: 'make', piece: piece.id }, ...does(afterPiece(after, piece))]),
-    ...does(afterAll(after)),
+    ...pieces.flatMap(({ id }): Work[] => [
+      ...withTails([{ do: 'make', piece: id }], asked, id),
+      ...worksIn(afterPiece(after, id)),
+    ]),
+    ...worksIn(afterAll(after)),
   ];
 }
 
@@ -255,19 +297,18 @@ function walkedWork(pieces: readonly Piece[], after: readonly WorkStep[]): Map<W
 
 function allSteps(
   pieces: readonly Piece[],
-  placed: readonly Placed[],
   after: readonly WorkStep[],
   schools: Schools,
   told: ReadonlyMap<Work, Walked>,
   spec: Plan['fabric'],
 ): Step[] {
   const steps: Step[] = [];
+  const asked = tailsAsked(worksIn(after));
   for (const piece of pieces) {
     const colourOf = coloursOf(piece, spec);
-    const replaced = replacedIn(piece, placed);
-    for (const step of pieceSteps(noted(piece, placed), schools, replaced, pieces.length > 1, colourOf))
-      steps.push(step);
-    for (const step of workSteps(afterPiece(after, piece), piece.id, schools, told)) {
+    const tail = asked.get(tailOf(piece.id, 'start'));
+    for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail)) steps.push(step);
+    for (const step of workSteps(afterPiece(after, piece.id), piece.id, schools, told)) {
       // what ends a piece is told where its rows end, not among what joins it
       const { pieceName, section } = steps.at(-1)!;
       steps.push({ ...step, pieceName, section: step.section === 'joining' ? section : step.section });
@@ -275,12 +316,4 @@ function allSteps(
   }
   for (const step of workSteps(afterAll(after), pieces[0]!.id, schools, told)) steps.push(step);
   return steps;
-}
-
-/** The rows of a piece that its fittings have worked otherwise. */
-function replacedIn({ id }: Piece, placed: readonly Placed[]): Map<number, Instruction[]> {
-  const replaced = new Map<number, Instruction[]>();
-  for (const { rows } of placed)
-    for (const { piece, row, instructions } of rows) if (piece === id) replaced.set(row, instructions);
-  return replaced;
 }

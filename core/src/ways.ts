@@ -1,5 +1,5 @@
 import { chanceInputs, seedOf } from './chance';
-import type { FabricSpec } from './fabric';
+import { yarnOf, type FabricSpec } from './fabric';
 import { PlanProblem } from './figure';
 import { chanceOfFit, FITS, type FitName } from './fit';
 import type { Plan } from './plan';
@@ -89,7 +89,7 @@ function way(plan: Plan): Way {
     fit: plan.fit.name,
     hookMm: plan.fabric.hookMm,
     stitch: plan.fabric.stitch,
-    yarn: plan.fabric.yarn.name ?? '',
+    yarn: yarnOf(plan.fabric).name ?? '',
   };
   try {
     const out = workOut(plan);

@@ -7,6 +7,8 @@ import {
   fittingDefinition,
   giverOf,
   loopsOnBorders,
+  onRows,
+  onEdging,
   whyNotOn,
   type DemandContext,
   type FittingDefinition,
@@ -61,15 +63,21 @@ export function prepare(plan: Plan): Prepared {
   const thing = workThing(plan.thing);
   refuseUnsuited(shape, thing);
   refuse(bandFaults(plan, shape));
-  const fabric = withBands(plan.fabric, workFabric(plan.fabric, shape.worked, thing.girth));
+  const { colours } = plan.fabric;
+  const swatched = withBands(plan.fabric, workFabric(plan.fabric, shape.worked, thing.girth));
+  const fabric = colours?.length ? { ...swatched, stripes: colours } : swatched;
   const fit = workFit(plan.fit, thing, fabric);
   const specs = plan.fittings ?? [];
   const closesFlap = specs.some(({ kind }) => fittingDefinition(kind)!.closesFlap);
+  const beside = specs.map(({ kind }) => kind);
   const carrier = plan.carrier ? { carrier: plan.carrier } : {};
   const asked = specs.map((spec, index) => {
     const definition = fittingDefinition(spec.kind)!;
     const options = withDefaults(definition.options, spec);
-    return { definition, context: { path: `fittings[${index}]`, options, closesFlap, thing, fabric, fit, ...carrier } };
+    return {
+      definition,
+      context: { path: `fittings[${index}]`, options, beside, closesFlap, thing, fabric, fit, ...carrier },
+    };
   });
   const demands = demandsOf(asked.map(({ definition, context }) => definition.demands?.(context) ?? {}));
   const options = withDefaults(shape.options, plan.shape);
@@ -101,7 +109,7 @@ export function workWith({ plan, shape, schools, context, asked }: Prepared, pic
     definition,
     ...definition.place({ ...ask, shape: shape.id, built, schools }),
   }));
-  return { shape, thing, fabric, fit, schools, ...loopsOnBorders(built, placed) };
+  return { shape, thing, fabric, fit, schools, ...onRows(loopsOnBorders(built, onEdging(placed))) };
 }
 
 /** All that there is to say of a plan worked out, the thing first, the fittings last. */
@@ -203,7 +211,7 @@ function bandFaults(
   return [
     {
       path: 'fabric.bands',
-      message: `“${name}” is worked in one stitch. Remove the bands, or choose a strip, panels or a packet.`,
+      message: `“${name}” is worked in one stitch. Remove the bands, or choose a strip, panels, a packet, a tube or a saddle.`,
     },
   ];
 }

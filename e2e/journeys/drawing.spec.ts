@@ -102,6 +102,6 @@ test('habits of the hand are set once, and every pattern follows them', async ({
   await page.getByRole('radio', { name: 'joined with a slip stitch', exact: true }).click();
   await page.getByRole('radio', { name: 'chain 2', exact: true }).click();
   await page.goto(`${server.url}/sheet/b0000000-0000-4000-8000-000000000009`);
-  await expect(page.getByText(/Chain 2, work the first round into the second chain/)).toBeVisible();
+  await expect(page.getByText(/Chain 2: the first round goes into the first of them/)).toBeVisible();
   await expect(page.getByText(/join with a slip stitch to the first stitch/).first()).toBeVisible();
 });

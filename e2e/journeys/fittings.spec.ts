@@ -14,7 +14,7 @@ test('handles on a tote: in the round’s count, in the pattern, refused too lon
   await expect(page.getByText(/chain 1\d, skip 1\d stitches/).first()).toBeVisible();
   await page.goto(server.url + TOTE);
   await openStage(page, 'Fit');
-  await page.getByRole('radio', { name: /^76 stitches/ }).click();
+  await page.getByRole('radio', { name: /^78 stitches/ }).click();
   await openStage(page, 'Fittings');
   await handles.getByRole('textbox', { name: 'Opening width' }).fill('38 cm');
   await expect(handles.getByText(/longer than half the round.*allows/)).toBeVisible();
@@ -82,7 +82,7 @@ test('what does not belong on a shape says where it would', async ({ page, serve
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fittings');
   await page.getByRole('button', { name: 'Not available for this shape' }).click();
-  await expect(page.getByText(/^Drawstring: It runs through an eyelet round.*“Ring tube”/)).toBeVisible();
+  await expect(page.getByText(/^Drawstring: It runs through rounds near a mouth.*“Ring tube”/)).toBeVisible();
   await choose(page, 'Add a fitting', 'Belt loop');
   await expect(
     page.getByRole('group', { name: 'Belt loop', exact: true }).getByText(/on the back, centred/i),

@@ -1,37 +1,7 @@
-import type { Page } from '@playwright/test';
+import { bands, fitted, measured, sheet } from '../planned';
 import { choose, expect, field, openStage, test } from '../testServer';
 
 /** Pieces of several stitches, borders and joins, each from the measured thing to the written pattern. */
-
-async function measured(page: Page, url: string, kind: string, name: string): Promise<void> {
-  await page.goto(url);
-  await page.getByRole('button', { name: 'New plan' }).click();
-  await page.getByRole('radio', { name: kind, exact: true }).click();
-  await field(page, 'Name').fill(name);
-}
-
-/** Bands one after the other, each in its stitch, for so many rows or for what is left. */
-async function bands(page: Page, list: readonly (readonly [stitch: string, rows: number | 'fill'])[]): Promise<void> {
-  await openStage(page, 'Fabric');
-  await page.getByRole('button', { name: 'Several stitches' }).click();
-  for (const _more of list.slice(2)) await page.getByRole('button', { name: 'Add a band' }).click();
-  for (const [index, [stitch, rows]] of list.entries()) {
-    const band = `band ${index + 1}`;
-    await choose(page, `Stitch of ${band}`, stitch);
-    await choose(page, `Length of ${band}`, rows === 'fill' ? 'what is left' : 'so many rows');
-    if (rows !== 'fill') await field(page, `Rows of ${band}`).fill(String(rows));
-  }
-}
-
-async function fitted(page: Page, name: string): Promise<void> {
-  await openStage(page, 'Fittings');
-  await choose(page, 'Add a fitting', name);
-}
-
-const sheet = async (page: Page) => {
-  await page.getByRole('button', { name: 'Pattern', exact: true }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-};
 
 test('a hook case in staggered spikes, joined in one pass with its flap, snaps in its corners', async ({
   page,

@@ -87,7 +87,8 @@ function planEntries(plans: readonly [string, LocalDocument<Plan>][], all: Makes
   return plans.map(([id, held]) => {
     const { title, thing, fabric, shape } = held.body;
     const state = onHook.has(id) ? 'on the hook' : begun.has(id) ? 'made' : 'waiting';
-    const words = [thing.name, fabric.yarn?.name, fabric.stitch, shape.kind].filter(Boolean).join(' ');
+    const yarns = (fabric.yarns ?? [fabric.yarn]).map((yarn) => yarn?.name);
+    const words = [thing.name, ...yarns, fabric.stitch, shape.kind].filter(Boolean).join(' ');
     return { id, name: title, words, usedAt: begun.get(id) ?? '', held, state };
   });
 }

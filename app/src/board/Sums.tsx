@@ -42,10 +42,10 @@ export function Sums({ worked }: { worked: Worked }) {
           {piece.sections.length > 1
             ? piece.sections.map((section) => (
                 <FigureLine
-                  key={section.name}
-                  name={`${wordOf(section.count.unit, piece.worked)} of the ${sectionWord(section.name)}`}
+                  key={section.from}
+                  name={`${wordOf(section.count.unit, section.worked ?? piece.worked)} of the ${sectionWord(section.name)}`}
                   figure={section.count}
-                  text={counted(section, piece.worked)}
+                  text={counted(section, section.worked ?? piece.worked)}
                 />
               ))
             : null}

@@ -6,7 +6,7 @@ import { duration } from './duration';
 
 /** Yarn in all and by colour, whether it lasts, time, and what to have at hand. */
 export function Supplies({ worked: { supplies } }: { worked: Worked }) {
-  const { yarn, byColour, time, notions } = supplies;
+  const { yarn, byColour, byYarn, time, notions } = supplies;
   return (
     <View role="group" aria-label="Supplies">
       <FigureLine name="Yarn" figure={yarn.metres} text={yarnText(supplies)} />
@@ -20,6 +20,9 @@ export function Supplies({ worked: { supplies } }: { worked: Worked }) {
           key={name}
           as="small"
         >{`${name}: ${formatNumber(metres, 0)} m, ${formatNumber(grams, 0)} g, ${plural(rows, 'row')}`}</Words>
+      ))}
+      {byYarn.map(({ name, metres, grams }) => (
+        <Words key={name} as="small">{`${name}: ${formatNumber(metres, 0)} m, ${formatNumber(grams, 0)} g`}</Words>
       ))}
       <FigureLine name="Time" figure={time} text={duration(time.value)} />
       <Words as="small" tone="faint">{`Materials: ${notionsText(notions)}.`}</Words>

@@ -23,7 +23,7 @@ export function MiniPiece({ sections, rowsDone, width, height }: Props) {
     <Svg width={width} height={height} aria-hidden>
       {sections.map(({ name, rows: count }, index) => (
         <Rect
-          key={name}
+          key={starts[index]}
           x={place(starts[index]!, count)}
           y={0}
           width={count * px}

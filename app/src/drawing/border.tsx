@@ -3,8 +3,7 @@ import type { ReactElement } from 'react';
 import { G, Path, Rect } from '@/parts/ink';
 import type { Ink } from './lettering';
 import { px } from './layout';
-import { STITCH_PX } from './stitches';
-import { gridPath } from './symbols';
+import { gridPath, STITCH_PX } from './symbols';
 
 /** Rounds along a piece: their ground and the lines between them. */
 export function borderInk(part: BorderPart, { scale, colours }: Ink, key: string): ReactElement {

@@ -27,15 +27,60 @@ export function clothInk(part: ClothPart, ink: Ink, key: string): ReactElement[]
       opacity={HATCH_SHOWS}
     />
   );
-  return lines === '' ? [outline(part, ink, key)] : [outline(part, ink, key), hatch];
+  const coloured = tints(part, ink, key);
+  return [
+    outline(part, ink, key),
+    ...coloured,
+    // the bands' tints lie over the inner half of its line
+    ...(coloured.length > 0 ? [outline(part, ink, `${key} again`, 'none')] : []),
+    ...(lines === '' ? [] : [hatch]),
+  ];
+}
+
+/** Whether it is of several colours, so that none of them is the ground of what is written on it. */
+const isTinted = ({ rows: { bands = [], rounds = [] } }: ClothPart): boolean =>
+  [...bands, ...rounds].some(({ tint }) => tint);
+
+/** Bands that are not in the piece's first colour. */
+function tints(part: ClothPart, { scale, colours }: Ink, key: string): ReactElement[] {
+  if (part.rows.stacked === 'out') return tintedRounds(part, { scale, colours }, key);
+  if (part.form === 'taper') return [];
+  return clothBands(part).flatMap(({ cloth: { x, y, w, h }, tint = 0 }, index) => {
+    if (tint === 0) return [];
+    const fill = colours.yarns[(tint - 1) % colours.yarns.length]!;
+    const box = { x: x * scale, y: y * scale, width: w * scale, height: h * scale };
+    return [<Rect key={`${key} tint ${index}`} data-part="tint" {...box} fill={fill} />];
+  });
+}
+
+/** Rounds around a strip that are not in the piece's first colour: each a box from which the next further in is cut out. */
+function tintedRounds({ x, y, w, h, rows }: ClothPart, { scale, colours }: Ink, key: string): ReactElement[] {
+  const { rounds = [], high = 0 } = rows;
+  return rounds.flatMap(({ tint = 0, sides }, index) => {
+    if (tint === 0 || !sides) return [];
+    const box = (inset: number) =>
+      `M${px((x + inset) * scale)} ${px((y + inset) * scale)}h${px((w - 2 * inset) * scale)}v${px((h - 2 * inset) * scale)}h${px(-(w - 2 * inset) * scale)}Z`;
+    const out = (rounds.length - 1 - index) * high;
+    const fill = colours.yarns[(tint - 1) % colours.yarns.length]!;
+    return [
+      <Path
+        key={`${key} tint ${index}`}
+        data-part="tint"
+        d={box(out) + box(out + high)}
+        fillRule="evenodd"
+        fill={fill}
+      />,
+    ];
+  });
 }
 
 function outline(
   { role, form = 'rect', top, x, y, w, h }: ClothPart,
   { scale, colours }: Ink,
   key: string,
+  fill = colours.cloth[role],
 ): ReactElement {
-  const paint = { fill: colours.cloth[role], stroke: colours.ink, strokeWidth: 1.5 };
+  const paint = { fill, stroke: colours.ink, strokeWidth: 1.5 };
   const box = { x: x * scale, y: y * scale, width: w * scale, height: h * scale };
   if (form === 'disc')
     return <Circle key={key} cx={box.x + box.width / 2} cy={box.y + box.height / 2} r={box.width / 2} {...paint} />;
@@ -85,7 +130,7 @@ function firstLine({ x, y, w, h, rows }: ClothPart, scale: number): string {
 
 /** Rounds from the middle outwards, as one path: upright ends joined by half circles where a round is round. */
 function ringLines({ x, y, w, h, form, rows }: ClothPart, scale: number): string {
-  const rowPx = (Math.min(w, h) / 2 / rows.count) * scale;
+  const rowPx = (rows.high ?? Math.min(w, h) / 2 / rows.count) * scale;
   return shownRows(rows.count, rowPx)
     .map((row) => {
       const inset = (rows.count - row) * rowPx;
@@ -125,7 +170,7 @@ export function labelInk(part: ClothPart, { scale, colours }: Ink, key: string):
       y={bottom - block + 2}
       width={width + 4}
       height={block + 1}
-      fill={colours.cloth[part.role]}
+      fill={isTinted(part) ? colours.surface : colours.cloth[part.role]}
       opacity={0.92}
       {...turned}
     />

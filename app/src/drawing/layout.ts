@@ -60,6 +60,8 @@ export function mirrored(view: View): View {
       case 'dimension':
         if (part.along === 'x') return { ...part, from: flip(part.to), to: flip(part.from) };
         return atLeft(part, flip(reach(part, view)));
+      case 'tail':
+        return { ...part, x: flip(part.x), towards: part.towards === 'left' ? 'right' : 'left' };
       case 'loop':
         return { ...part, x: flip(part.x), towards: ACROSS[part.towards] ?? part.towards };
       case 'button':

@@ -98,6 +98,17 @@ const MARKS: MarkInks = {
       ))}
     </G>
   ),
+  tail: (part, { scale, colours }, key) => (
+    <Path
+      key={key}
+      data-part="tail"
+      d={tailPath(part, scale)}
+      fill="none"
+      stroke={colours.thread}
+      strokeWidth={1.5}
+      strokeLinecap="round"
+    />
+  ),
   words: (part, { scale, colours }, key) => (
     <Text key={key} x={part.x * scale} y={part.y * scale} {...lettering(colours)} fontSize={13}>
       {part.text}
@@ -119,6 +130,15 @@ function Button({ x, y, radius, colours }: { x: number; y: number; radius: numbe
       <Circle cx={x + radius * 0.3} cy={y} r={hole} fill={colours.thread} />
     </G>
   );
+}
+
+/** Px of a tail that is seen. */
+const TAIL = 12;
+
+/** An end of yarn that hangs in a wave, as long on every scale. */
+function tailPath({ x, y, towards }: Extract<Part, { type: 'tail' }>, scale: number): string {
+  const on = towards === 'left' ? -TAIL / 4 : TAIL / 4;
+  return `M${(x * scale).toFixed(1)} ${(y * scale).toFixed(1)}q${on} ${-TAIL / 3} ${2 * on} 0t${2 * on} 0`;
 }
 
 /** A drop of chain hanging from the flap's edge. */

@@ -2,20 +2,10 @@ import { stitchPattern, type ChartSymbol, type Cloth } from '@keep-snug/core';
 import type { ReactElement } from 'react';
 import { G, Path } from '@/parts/ink';
 import type { Ink } from './lettering';
-import { gridPath, windowOf } from './symbols';
+import { roundInk } from './rounds';
+import { gridPath, STITCH_PX, windowOf, type Seen } from './symbols';
 
-/** What is on screen, in the drawing's own px. */
-interface Seen {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-}
-
-/** Smaller than this, single stitches cannot be told apart and rows stand for them, px. */
-export const STITCH_PX = 9;
-
-/** Single stitches of a section, band by band where it is of several. */
+/** Single stitches of a section, band by band where it is of several, round by round where they differ. */
 export function stitchInk(
   part: Cloth,
   ink: Ink,
@@ -23,18 +13,26 @@ export function stitchInk(
   seen: Seen,
   key: string,
 ): (ReactElement | null)[] {
+  if (part.rows.rounds) return [roundInk(part, ink, seen, key)];
   return clothBands(part).map(({ cloth, symbols: own }, index) =>
     bandInk(cloth, ink, own ?? symbols, seen, `${key} ${index}`),
   );
 }
 
+interface ClothBand {
+  cloth: Cloth;
+  symbols?: readonly (readonly ChartSymbol[])[];
+  /** Which of the piece's colours it has, from 0. */
+  tint?: number;
+}
+
 /** A section's bands as sections of their own; of one stitch it is itself. Rows stacked upwards begin at its bottom. */
-export function clothBands(part: Cloth): { cloth: Cloth; symbols?: readonly (readonly ChartSymbol[])[] }[] {
+export function clothBands(part: Cloth): ClothBand[] {
   const { bands, ...rows } = part.rows;
   if (!bands) return [{ cloth: part }];
   const whole = bands.reduce((sum, { mm }) => sum + mm, 0);
   let done = 0;
-  return bands.map(({ stitch, pattern, rows: count, mm }) => {
+  return bands.map(({ stitch, pattern, rows: count, mm, tint = 0 }) => {
     const share = mm / whole;
     const from = done;
     done += share;
@@ -42,7 +40,8 @@ export function clothBands(part: Cloth): { cloth: Cloth; symbols?: readonly (rea
       rows.stacked === 'x'
         ? { x: part.x + from * part.w, w: share * part.w }
         : { y: part.y + (1 - done) * part.h, h: share * part.h };
-    return { cloth: { ...part, ...place, rows: { ...rows, count } }, symbols: stitchPattern(stitch, pattern).symbols };
+    const { symbols } = stitchPattern(stitch, pattern);
+    return { cloth: { ...part, ...place, rows: { ...rows, count } }, symbols, tint };
   });
 }
 

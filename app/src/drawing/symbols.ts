@@ -1,6 +1,17 @@
 import type { ChartSymbol } from '@keep-snug/core';
 import { px } from './layout';
 
+/** What is on screen, in the drawing's own px. */
+export interface Seen {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** Smaller than this, single stitches cannot be told apart and rows stand for them, px. */
+export const STITCH_PX = 9;
+
 /** What of a grid of stitches is in view: first and last column and row, counted from 0. */
 export interface Window {
   fromColumn: number;
@@ -43,6 +54,34 @@ function relative(path: string): string {
     return `${letter!.toLowerCase()}${told.join(' ')}`;
   });
   return strokes.join('');
+}
+
+/** A sign about its own middle, turned by so much clockwise, radians. */
+function turned(path: string, angle: number): string {
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+  const point = ([x, y]: number[]) => [x! * cos - y! * sin, x! * sin + y! * cos];
+  return [...path.matchAll(/([MLAQ])([^MLAQ]*)/g)]
+    .map(([, letter, numbers]) => {
+      const values = numbers!.split(' ').map(Number);
+      // an arc has its radii, its own turn and two flags before the point it ends at
+      const before =
+        letter === 'A'
+          ? [values[0]!, values[1]!, values[2]! + (angle * 180) / Math.PI, values[3]!, values[4]!]
+          : values.slice(0, -2).length > 0
+            ? point(values.slice(0, 2))
+            : [];
+      return `${letter!}${[...before, ...point(values.slice(-2))].join(' ')}`;
+    })
+    .join('');
+}
+
+/** One sign set down at its place, turned as it stands there. */
+export function signAt(
+  symbol: ChartSymbol,
+  { w, h }: { w: number; h: number },
+  { x, y, turn }: { x: number; y: number; turn: number },
+): string {
+  return `M${px(x)} ${px(y)}${relative(turned(symbol(0, 0, w, h), turn))}`;
 }
 
 /**

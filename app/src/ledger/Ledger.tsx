@@ -43,7 +43,8 @@ export function Ledger() {
         .filter(([id]) => isFinished(byMake[id] ?? []))
         .map(([id, held]) => {
           const { title, plan } = held.body;
-          const words = [plan.thing.name, plan.fabric.yarn?.name].filter(Boolean).join(' ');
+          const { yarn, yarns = [yarn] } = plan.fabric;
+          const words = [plan.thing.name, ...yarns.map((one) => one?.name)].filter(Boolean).join(' ');
           return { id, name: title, words, usedAt: latest(byMake[id]!), held };
         }),
     [shelf, byMake],

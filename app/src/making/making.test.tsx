@@ -138,6 +138,20 @@ describe('the counter room', () => {
 });
 
 describe('the target', () => {
+  it('asks for the chain first, told with its tail and its colour', () => {
+    const { planId, plan } = TERN_POINT.makes[phoneId]!;
+    const colours = [
+      { name: 'sand', rows: 3 },
+      { name: 'kelp', rows: 3 },
+    ];
+    const sewn = { ...plan, shape: { ...plan.shape, join: 'whip' }, fabric: { ...plan.fabric, colours } };
+    const id = startMake(planId, sewn);
+    show(<MakeRoom id={id} held={makeOf(id)} />);
+    expect(screen.getByText(/^Leave a tail of \d+ mm to sew with\. With sand: Chain \d+\./)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Chain done'));
+    expect(screen.getByText(/^Row 1 of /)).toBeTruthy();
+  });
+
   it('takes a second tap at once for a trembling hand, not for a second row', () => {
     const now = jest.spyOn(performance, 'now').mockReturnValue(10_000);
     show(<MakeRoom id={phoneId} held={makeOf(phoneId)} />);

@@ -22,7 +22,7 @@ export function SaveReminder() {
       repair="Save everything as a file and keep it on another device."
     >
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-        <Action onPress={() => void saveEverything(reached === true && waiting === 0)}>Save everything</Action>
+        <Action onPress={() => void saveEverything({ reached, waiting })}>Save everything</Action>
         <Action onPress={saved.later}>In a week</Action>
       </View>
     </Notice>

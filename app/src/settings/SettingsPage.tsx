@@ -127,7 +127,7 @@ function Data() {
       <Words tone="faint">{whereItIs(waiting, aside)}</Words>
       <RefusedEvents />
       <View style={{ flexDirection: 'row', marginLeft: -4 }}>
-        <Action onPress={() => void saveEverything(reached === true && waiting === 0).then(setSaved)}>
+        <Action onPress={() => void saveEverything({ reached, waiting }).then(setSaved)}>
           Save everything as a file
         </Action>
       </View>

@@ -8,7 +8,7 @@ import { useLibrary } from '@/state/library';
 import { LETTERS, useSettings } from '@/state/settings';
 import { Words } from '@/parts/Words';
 import { larger, TYPE } from '@/theme/type';
-import { everything } from './everything';
+import { everything, saveEverything } from './everything';
 import { SettingsPage } from './SettingsPage';
 
 beforeEach(() => {
@@ -20,6 +20,28 @@ beforeEach(() => {
 });
 
 describe('everything as a file', () => {
+  it('is the server’s copy as soon as it answers, and this device’s where it does not', async () => {
+    const clicked: string[] = [];
+    const link = { click: () => clicked.push((link as unknown as { href: string }).href) };
+    const world = { document: { createElement: () => link }, fetch: jest.fn() };
+    const before = {
+      document: globalThis.document,
+      fetch: globalThis.fetch,
+      create: URL.createObjectURL,
+      revoke: URL.revokeObjectURL,
+    };
+    Object.assign(globalThis, world);
+    Object.assign(URL, { createObjectURL: () => 'blob:here', revokeObjectURL: jest.fn() });
+    world.fetch.mockResolvedValueOnce(new Response('{}', { headers: { 'Keep-Snug-Store': 'house' } }));
+    await saveEverything({ reached: null, waiting: 0 });
+    world.fetch.mockRejectedValueOnce(new Error('away'));
+    await saveEverything({ reached: null, waiting: 0 });
+    await saveEverything({ reached: true, waiting: 2 });
+    Object.assign(globalThis, { document: before.document, fetch: before.fetch });
+    Object.assign(URL, { createObjectURL: before.create, revokeObjectURL: before.revoke });
+    expect(clicked).toEqual(['/api/everything', 'blob:here', 'blob:here']);
+  });
+
   it('holds each document as it is, by its id, and reads back as what it was', async () => {
     const file = JSON.parse(await everything());
     expect(file.format).toBe('keep-snug.everything/1');

@@ -2,6 +2,7 @@ import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
 import type { KeptEvent, MakeEvent } from '@keep-snug/core';
 import { deviceNow } from '@/state/device';
 import { useEvents } from '@/state/events';
+import { answers } from '@/state/api';
 import { useLibrary, type LocalDocument, type Shelf } from '@/state/library';
 import { useSaved } from '@/state/saved';
 
@@ -51,9 +52,16 @@ export async function everything(): Promise<string> {
  * Hands everything to the browser as a file, and tells its name. The server's copy is the fuller one, where it has all
  * that is here: of makes finished on another device this one has only the end.
  */
-export async function saveEverything(serverHasAll: boolean): Promise<string> {
+export async function saveEverything({
+  reached,
+  waiting,
+}: {
+  reached: boolean | null;
+  waiting: number;
+}): Promise<string> {
   const name = `keep-snug-${new Date().toISOString().slice(0, 10)}.json`;
-  if (serverHasAll) download('/api/everything', name);
+  // before the first answer nobody knows whether it is there: this device may have read a part only
+  if (waiting === 0 && (reached ?? (await answers()))) download('/api/everything', name);
   else {
     const address = URL.createObjectURL(new Blob([await everything()], { type: 'application/json' }));
     download(address, name);

@@ -83,7 +83,7 @@ export function Sheet({ plan, back }: Props) {
           <AdviceList advice={worked.advice} />
           <Cautions cautions={worked.cautions} />
           {groupsOf(worked).map(({ name, steps }) => (
-            <View key={name} style={{ gap: 6 }}>
+            <View key={steps[0]!.id} style={{ gap: 6 }}>
               <Words as="heading" level={2}>
                 {name}
               </Words>

@@ -8,6 +8,7 @@ import {
   type Plan,
   type Schools,
   type Worked,
+  yarnOf,
 } from '@keep-snug/core';
 import { duration } from '@/board/duration';
 import { notionsText, yarnText } from '@/board/Supplies';
@@ -30,12 +31,14 @@ const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperC
 
 /** What stands at the head of a pattern: what it fits, its size, what it takes, its gauge; each with its name. */
 export function factsOf(plan: Plan, worked: Worked, { terms, units }: Reading): [name: string, text: string][] {
-  const { yarn, hookMm, stitch } = plan.fabric;
+  const { hookMm, stitch } = plan.fabric;
+  const yarn = yarnOf(plan.fabric);
   const { stitchWidth, rowHeight } = worked.fabric;
   const over = GAUGE_OVER[units];
   const per = (mm: number) => formatNumber(over.mm / mm, 1);
   const { width, height } = worked.outside;
   const colours = worked.supplies.byColour.map(({ name, grams }) => `${name} ${formatNumber(grams, 0)} g`);
+  const together = worked.supplies.byYarn.map(({ name, grams }) => `${name} ${formatNumber(grams, 0)} g`);
   const estimated = stitchWidth.kind === 'prior' ? ', estimated: work a swatch first' : '';
   return [
     [
@@ -46,7 +49,8 @@ export function factsOf(plan: Plan, worked: Worked, { terms, units }: Reading): 
       'Size',
       `${formatLengthNumber(width.value, units)} × ${formatLength(height.value, units)}; inside ${formatLength(worked.inside.girth.value, units)} around`,
     ],
-    ['Yarn', `${yarn?.name ?? 'yarn'}: ${yarnText(worked.supplies)}`],
+    ['Yarn', `${yarn.name ?? 'yarn'}: ${yarnText(worked.supplies)}`],
+    ...(together.length > 0 ? [['Held together', together.join(', ')] as [string, string]] : []),
     ...(colours.length > 0 ? [['By colour', colours.join(', ')] as [string, string]] : []),
     [
       capital(term('gauge', terms)),

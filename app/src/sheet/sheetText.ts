@@ -45,16 +45,16 @@ function alike(a: Step, b: Step): boolean {
 
 const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase());
 
-/** Steps under the heading of their section, in working order. */
-export function groupsOf(worked: Worked): { name: string; steps: Step[] }[] {
-  const keyOf = ({ pieceName, section }: Step) => `${pieceName} ${section}`;
-  const keys = [...new Set(worked.steps.map(keyOf))];
-  return keys.map((key) => {
-    const steps = worked.steps.filter((step) => keyOf(step) === key);
-    const { pieceName, section } = steps[0]!;
-    const name = capital(sectionWord(section));
-    return { name: pieceName ? `${pieceName}: ${name.toLowerCase()}` : name, steps };
+/** Steps in working order, those that follow each other in one section under its heading. */
+export function groupsOf({ steps }: Pick<Worked, 'steps'>): { name: string; steps: Step[] }[] {
+  const groups: { name: string; steps: Step[] }[] = [];
+  steps.forEach((step, index) => {
+    const before = steps[index - 1];
+    if (before?.section === step.section && before.pieceName === step.pieceName) return groups.at(-1)!.steps.push(step);
+    const name = capital(sectionWord(step.section));
+    return groups.push({ name: step.pieceName ? `${step.pieceName}: ${name.toLowerCase()}` : name, steps: [step] });
   });
+  return groups;
 }
 
 /** The whole pattern as plain text, with everything the sheet has: terms, materials, headings, checks, safety. */

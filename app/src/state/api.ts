@@ -70,6 +70,15 @@ async function read<T>(answer: Response): Promise<T> {
   }
 }
 
+/** Whether the server is there. */
+export async function answers(): Promise<boolean> {
+  try {
+    return (await ask('/health')).ok;
+  } catch {
+    return false;
+  }
+}
+
 /** Sends a document as it is held: a new one, a change on its revision, or that it was deleted. */
 export async function sendDocument(
   store: string,

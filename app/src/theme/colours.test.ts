@@ -28,6 +28,7 @@ const words = (c: Colours): [what: string, ink: string, ground: string][] => [
   ['words on sea', c.onSea, c.sea],
   ['words on the slab', c.onSlab, c.slab],
   ['faint words on the slab', c.onSlabFaint, c.slab],
+  ...c.yarns.map((ground, index): [string, string, string] => [`ink on tint ${index + 2}`, c.ink, ground]),
   ...Object.entries(c.cloth).map(([role, ground]): [string, string, string] => [`ink on ${role}`, c.ink, ground]),
 ];
 

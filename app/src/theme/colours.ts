@@ -21,6 +21,8 @@ export interface Colours {
   onSlab: string;
   onSlabFaint: string;
   cloth: Readonly<Record<ClothRole, string>>;
+  /** Tints of the second colour of a piece, its third, and so on; the first has its section's own. */
+  yarns: readonly string[];
   hatch: string;
 }
 
@@ -52,6 +54,7 @@ export const COLOURS: Readonly<Record<ThemeName, Colours>> = {
       pocket: '#D9E6CF',
       span: '#EBE4CF',
     },
+    yarns: ['#B9D3E4', '#F0D5A0', '#E6BFCB', '#C3D3A0'],
     hatch: '#17262E',
   },
   dark: {
@@ -81,6 +84,7 @@ export const COLOURS: Readonly<Record<ThemeName, Colours>> = {
       pocket: '#31462A',
       span: '#454028',
     },
+    yarns: ['#2B4D66', '#5C4B20', '#5E3044', '#42551F'],
     hatch: '#E9EEEA',
   },
   lamp: {
@@ -110,6 +114,7 @@ export const COLOURS: Readonly<Record<ThemeName, Colours>> = {
       pocket: '#3D4024',
       span: '#47371F',
     },
+    yarns: ['#5C4526', '#54302B', '#4B4C22', '#44344A'],
     hatch: '#F1DFC8',
   },
 };

@@ -1,4 +1,4 @@
-import { formatLength, isBlank, thingInChains, upTo, workFabric, type ThingForm } from '@keep-snug/core';
+import { formatLength, isBlank, thingInChains, upTo, workFabric, yarnOf, type ThingForm } from '@keep-snug/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { planInChains, usualFabric } from '@/board/newPlan';
@@ -112,7 +112,7 @@ export function NoTape({ onPlan }: { onPlan: (plan: string) => void }) {
         </View>
       ) : null}
       <Words as="small" tone="faint">
-        {`With ${fabric.yarn.name ?? 'your yarn'} on a hook of ${fabric.hookMm} mm a chain is about ${formatLength(chain, units)}. You can change yarn and hook in the plan.`}
+        {`With ${yarnOf(fabric).name ?? 'your yarn'} on a hook of ${fabric.hookMm} mm a chain is about ${formatLength(chain, units)}. You can change yarn and hook in the plan.`}
       </Words>
       <View style={{ alignItems: 'flex-start', paddingBottom: 24 }}>
         <Action main onPress={plan}>

@@ -19,6 +19,16 @@ export function flatness(increase: number, h: number, w: number): Flatness {
   return off < 0 ? 'cups' : 'ruffles';
 }
 
+/** What would lie flat: the nearest whole number, or where that is taken already another hook. */
+function flatter(each: number, h: number, w: number): Pick<Advice, 'repair' | 'change'> {
+  const nearest = Math.round(flatIncrease(h, w));
+  if (nearest !== each) return { repair: `Take ${nearest} more each round.`, change: { 'shape.each': nearest } };
+  const hook = flatness(each, h, w) === 'cups' ? 'larger' : 'smaller';
+  return {
+    repair: `No whole number lies nearer. Take a hook a size ${hook} for the base, or stretch it flat when it is wet.`,
+  };
+}
+
 export interface Growth {
   /** Stitches in the first round. */
   start: number;
@@ -65,9 +75,8 @@ export function discToWall(
       id: `base-${lies}`,
       severity: 'advice',
       text: `${growth.each} more each round will ${lies === 'cups' ? 'cup' : 'ruffle'}: lying flat takes ${formatNumber(flatIncrease(h, w))} in your gauge.`,
-      repair: `Take ${Math.round(flatIncrease(h, w))} more each round.`,
+      ...flatter(growth.each, h, w),
       at: 'shape.each',
-      change: { 'shape.each': Math.round(flatIncrease(h, w)) },
     });
   if (Math.abs(own / wall - 1) > WALL_WITHIN)
     advice.push({
@@ -77,9 +86,9 @@ export function discToWall(
       repair:
         lies === 'flat'
           ? 'Measure the base when it is done; add or leave out a round.'
-          : `Take ${Math.round(flatIncrease(h, w))} more each round.`,
+          : flatter(growth.each, h, w).repair,
       at: 'shape.each',
     });
-  counts[counts.length - 1] = wall;
-  return { counts, advice };
+  // no round has more than the wall: the last one would shrink again
+  return { counts: [...counts.slice(0, -1).map((count) => Math.min(count, wall)), wall], advice };
 }

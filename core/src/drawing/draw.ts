@@ -1,5 +1,5 @@
 import type { WorkedFabric } from '../fabric';
-import { borderRounds, type Border, type Piece, type RawEdge } from '../piece';
+import { bandsOf, borderRounds, type Band, type Border, type Piece, type RawEdge } from '../piece';
 import type { WorkedThing } from '../things';
 import type { Cloth, ClothRole, Dimension, Part, RowBand, RowLines, ThingPart } from './parts';
 
@@ -10,18 +10,60 @@ export function roleOf(name: string): ClothRole {
   return ROLES.includes(name) ? (name as ClothRole) : 'front';
 }
 
-/** The fabrics of a piece's rows as they are drawn; nothing where it is of one. */
+/** Rows of one stitch and one colour. */
+interface Run {
+  band: Band;
+  from: number;
+  to: number;
+  colour: string | undefined;
+}
+
+/** The fabrics and colours of a piece's rows as they are drawn; nothing where it is of one. */
 export function bandsDrawn(piece: Piece, from = 1, to = piece.rows): Pick<RowLines, 'bands'> {
-  if (!piece.bands) return {};
-  const bands = piece.bands.flatMap((band): RowBand[] => {
-    const [first, last] = [Math.max(from, band.from), Math.min(to, band.to)];
+  const runs = runsOf(piece);
+  if (runs.length === 1 && !piece.bands) return {};
+  const names = [...new Set(runs.map(({ colour }) => colour))];
+  const bands = runs.flatMap(({ band: { fabric, pattern }, colour, ...run }): RowBand[] => {
+    const [first, last] = [Math.max(from, run.from), Math.min(to, run.to)];
     if (first > last) return [];
-    const { fabric, pattern } = band;
     const mm = piece.reach(last) - piece.reach(first - 1);
-    return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm }];
+    const tint = names.length > 1 ? { tint: names.indexOf(colour) } : {};
+    return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm, ...tint }];
   });
   return { bands };
 }
+
+/** Its bands, each divided where the colour changes: stripes run on over them from the first row. */
+function runsOf(piece: Piece): Run[] {
+  const { stripes = [] } = piece.fabric;
+  const cycle = stripes.reduce((sum, { rows }) => sum + rows, 0);
+  return bandsOf(piece).flatMap((band): Run[] => {
+    if (cycle === 0) return [{ band, from: band.from, to: band.to, colour: band.colour }];
+    const runs: Run[] = [];
+    for (let row = band.from; row <= band.to;) {
+      const { name, left } = stripeAt(stripes, (row - 1) % cycle);
+      const to = Math.min(band.to, row + left - 1);
+      runs.push({ band, from: row, to, colour: name });
+      row = to + 1;
+    }
+    return runs;
+  });
+}
+
+/** The stripe a row within the cycle belongs to, counted from 0, and how many of its rows are left with it. */
+function stripeAt(stripes: NonNullable<WorkedFabric['stripes']>, row: number): { name: string; left: number } {
+  let before = 0;
+  for (const { name, rows } of stripes) {
+    if (row < before + rows) return { name, left: before + rows - row };
+    before += rows;
+  }
+  return { name: stripes[0]!.name, left: 1 };
+}
+
+/** Rounds of unlike counts in one stitch, from the first to the last. */
+export const roundsDrawn = (counts: readonly number[], stitch: string): Required<Pick<RowLines, 'rounds'>> => ({
+  rounds: counts.map((count) => ({ stitch, count })),
+});
 
 /** A piece beside another that is in the plan's own stitch: its rows, where they are of another one. */
 export function unlikeDrawn(piece: Piece, own: WorkedFabric): Pick<RowLines, 'bands'> {
@@ -58,11 +100,20 @@ interface PanelWish {
   top?: number;
   stacked?: 'x' | 'y' | 'out';
   bands?: RowLines['bands'];
+  rounds?: RowLines['rounds'];
+  high?: number;
 }
 
 /** A rectangle of fabric with its rows upwards, unless it is said otherwise. */
-export function panel({ x = 0, y = 0, rows, stitches, stacked = 'y', bands, ...rest }: PanelWish): Cloth {
-  const lines = { count: Math.max(1, rows), stacked, stitches, ...(bands ? { bands } : {}) };
+export function panel({ x = 0, y = 0, rows, stitches, stacked = 'y', bands, rounds, high, ...rest }: PanelWish): Cloth {
+  const lines = {
+    count: Math.max(1, rows),
+    stacked,
+    stitches,
+    ...(bands ? { bands } : {}),
+    ...(rounds ? { rounds } : {}),
+    ...(high === undefined ? {} : { high }),
+  };
   return { type: 'cloth', x, y, ...rest, rows: lines };
 }
 

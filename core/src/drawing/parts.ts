@@ -15,6 +15,8 @@ export type Part =
   /** Fabric cut through: its middle line, drawn as thick as it is. */
   | { type: 'cut'; role: ClothRole; points: readonly (readonly [number, number])[]; thickness: number }
   | BorderPart
+  /** An end of yarn where it hangs. */
+  | { type: 'tail'; x: number; y: number; towards: 'left' | 'right' }
   | { type: 'words'; x: number; y: number; text: string };
 
 /** Rounds worked all along a box, outwards from it; `x`, `y`, `w`, `h` are what they are worked on. */
@@ -67,6 +69,20 @@ export interface RowLines {
   stitches: number;
   /** Where they are of several stitches, one after the other as they are stacked: a stitch, its rows, their mm together. */
   bands?: readonly RowBand[];
+  /** Where they differ in count: each from the middle outwards, or from the bottom up, with as many stitches as are seen of it. */
+  rounds?: readonly DrawnRound[];
+  /** How high one of them is, mm, where they lie around something in the middle. */
+  high?: number;
+}
+
+/** One round as it is drawn. */
+export interface DrawnRound {
+  stitch: string;
+  count: number;
+  /** Round a rectangle: how many of them lie along each side, clockwise from the top; a chain is at each corner besides. */
+  sides?: readonly [number, number, number, number];
+  /** Which of the piece's colours it has, counted from 0; left out where there is one. */
+  tint?: number;
 }
 
 export interface RowBand {
@@ -74,6 +90,8 @@ export interface RowBand {
   pattern?: FieldValues;
   rows: number;
   mm: number;
+  /** Which of the piece's colours it has, counted from 0 in the order they are first worked; left out where there is one. */
+  tint?: number;
 }
 
 export interface Dimension {
@@ -101,7 +119,7 @@ export interface Drive {
 }
 
 export interface View {
-  id: 'flat' | 'folded' | 'cut';
+  id: 'flat' | 'folded' | 'cut' | 'parts';
   name: string;
   width: number;
   height: number;

@@ -1,4 +1,5 @@
 import type { WorkedFabric } from '../fabric';
+import { tailsOf } from './tails';
 import { bottomGive, flapTurn } from '../fit';
 import type { Border, Piece, Section } from '../piece';
 import type { WorkedThing } from '../things';
@@ -79,6 +80,12 @@ export function sectionParts(strip: Sections, wide: number): Part[] {
   });
 }
 
+/** Its tails as they hang; what borders it goes on with the last one. */
+function tailsSeen({ piece, edging, counts }: DrawnStrip, long: number, wide: number): Part[] {
+  const { start, end } = tailsOf(piece, counts === 'rows' ? 'x' : 'y', { x: 0, y: 0, w: long, h: wide });
+  return edging ? [] : [start, end];
+}
+
 /** What lies on it: its folds, and the thing on the back. */
 function onTheStrip({ piece, thing, fabric }: DrawnStrip, wide: number): Part[] {
   const ends = piece.sections.map((_, index) =>
@@ -108,6 +115,7 @@ function flatView(strip: DrawnStrip): View {
   const parts: Part[] = [
     ...sectionParts(strip, wide),
     ...onTheStrip(strip, wide),
+    ...tailsSeen(strip, long, wide),
     uprightFrom(0, wide, { count: across, choice: 'width' }),
     ...(edging
       ? [borderPart(edging.border, { x: 0, y: 0, w: long, h: wide }, deep, ['left', 'last', 'right', 'foundation'])]

@@ -51,7 +51,7 @@ export function withBands(spec: FabricSpec, swatch: WorkedFabric): WorkedFabric 
   const factors = { ...fill.stitch.factors, stretchAcross: tight.stitch.factors.stretchAcross };
   return {
     ...fill,
-    stitch: { ...fill.stitch, factors, rows: commonMultiple(bands) },
+    stitch: { ...fill.stitch, factors, [swatch.worked]: commonMultiple(bands, swatch.worked) },
     stitchWidth: tight.stitchWidth,
     thickness: thickest!.fabric.thickness,
     bands,
@@ -100,17 +100,17 @@ function onHook(fabric: WorkedFabric, hookMm: number): WorkedFabric {
 }
 
 /** Counts that suit every band are again of the form `repeat × k + edge` (law). */
-function commonMultiple(bands: readonly WorkedBand[]): Multiple {
+function commonMultiple(bands: readonly WorkedBand[], worked: WorkedFabric['worked']): Multiple {
   return bands.reduce<Multiple>(
     (all, { fabric }, index) => {
-      const { rows } = fabric.stitch;
-      const both = bothMultiples(all, rows);
+      const own = fabric.stitch[worked];
+      const both = bothMultiples(all, own);
       if (both) return both;
       const name = fabric.stitch.name.US;
       throw new PlanProblem([
         {
           path: `fabric.bands[${index}].stitch`,
-          message: `No count suits “${name}” and the bands before it: it needs a multiple of ${rows.repeat}${rows.edge > 0 ? ` plus ${rows.edge}` : ''}, and they ${all.repeat}${all.edge > 0 ? ` plus ${all.edge}` : ''}. Take another stitch here.`,
+          message: `No count suits “${name}” and the bands before it: it needs a multiple of ${own.repeat}${own.edge > 0 ? ` plus ${own.edge}` : ''}, and they ${all.repeat}${all.edge > 0 ? ` plus ${all.edge}` : ''}. Take another stitch here.`,
         },
       ]);
     },
@@ -127,3 +127,9 @@ function bothMultiples(a: Multiple, b: Multiple): Multiple | undefined {
 }
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+
+/** What the first of several bands is worked in; of one stitch, that. */
+export const firstFabric = (fabric: WorkedFabric): WorkedFabric => fabric.bands?.[0]?.fabric ?? fabric;
+
+/** What the last of several bands is worked in; of one stitch, that. */
+export const lastFabric = (fabric: WorkedFabric): WorkedFabric => fabric.bands?.at(-1)?.fabric ?? fabric;

@@ -14,7 +14,7 @@ import {
 } from './gauge';
 import { CHAIN, stitchDefinition, stitchPattern, type StitchPattern } from './stitches';
 import { isOfAnotherStitch } from './swatch';
-import { yarnDiameter, type YarnSpec } from './yarn';
+import { yarnDiameter, yarnOf, type YarnSpec } from './yarn';
 
 /** Stitch pattern, yarn, hook, and what was measured of them. */
 export interface FabricSpec {
@@ -25,6 +25,8 @@ export interface FabricSpec {
   /** Another hook for foundation chains only. */
   chainHookMm?: number;
   yarn: YarnSpec;
+  /** Different yarns held together, in its place. */
+  yarns?: readonly YarnSpec[];
   /** A weighed swatch: its grams over its stitches give the yarn of a stitch. */
   weighed?: { grams: number; stitches: number };
   /** Colours in the order they are worked, each for so many rows, over and over. */
@@ -54,6 +56,8 @@ export interface WorkedFabric {
   estimate: { stitchWidth: Figure<'mm'>; rowHeight: Figure<'mm'> };
   /** Of a piece of several stitches, each with its own sizes; the sizes above then are those that count. */
   bands?: readonly WorkedBand[];
+  /** Colours of its rows in turn, where it is striped. */
+  stripes?: FabricSpec['colours'];
   /** The same yarn, hook and hand in another stitch, or worked the other way: always derived from the swatched fabric. */
   also: (stitch: string, worked: WorkedIn, options?: FieldValues) => WorkedFabric;
 }
@@ -111,7 +115,7 @@ function swatched(
   also: WorkedFabric['also'],
 ): WorkedFabric {
   const stitch = stitchPattern(spec.stitch, spec.pattern);
-  const yarn = yarnDiameter(spec.yarn);
+  const yarn = yarnDiameter(yarnOf(spec));
   const hook = chosen(spec.hookMm, 'mm', 'hook');
   const estimate = estimateSizes(hook, yarn, stitch, worked, spec.hand);
   const { stitchWidth, rowHeight, chains } = evidenceOf(spec, stitch, worked, girth);

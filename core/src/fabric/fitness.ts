@@ -2,6 +2,7 @@ import type { Advice } from '../figure';
 import { formatNumber } from '../units';
 import type { FabricSpec, WorkedFabric } from './fabric';
 import { workFabric } from './fabric';
+import { yarnOf } from './yarn';
 
 /** What is asked of the fabric besides its size. */
 export interface Duty {
@@ -73,8 +74,9 @@ function pokes(fabric: WorkedFabric, { tipMm }: Duty): Advice[] {
 /** Category 3 and up, by its metres; thinner yarn wants to be firm (prior, handbook 2.3). */
 const THIN_METRES = 275;
 
-function load({ yarn }: FabricSpec, { cover: c }: WorkedFabric, { loadG }: Duty): Advice[] {
+function load(spec: FabricSpec, { cover: c }: WorkedFabric, { loadG }: Duty): Advice[] {
   if (loadG === undefined || loadG < HEAVY_G) return [];
+  const yarn = yarnOf(spec);
   const strands = yarn.strands ?? 1;
   const thin = yarn.metresPer100g !== undefined ? yarn.metresPer100g / strands > THIN_METRES : (yarn.category ?? 4) < 3;
   if (!thin && c.value >= LEAST_COVER) return [];
@@ -85,13 +87,14 @@ function load({ yarn }: FabricSpec, { cover: c }: WorkedFabric, { loadG }: Duty)
       text: `It is to carry ${formatNumber(loadG, 0)} g, and this fabric is ${thin ? 'thin' : 'loose'}: it will sag.`,
       repair: thin ? `Hold ${strands + 1} strands together, or take a thicker yarn.` : 'Take a smaller hook.',
       at: 'fabric.yarn',
-      ...(thin ? { change: { 'fabric.yarn.strands': strands + 1, 'fabric.gauge': {} } } : {}),
+      ...(thin && !spec.yarns ? { change: { 'fabric.yarn.strands': strands + 1, 'fabric.gauge': {} } } : {}),
     },
   ];
 }
 
-function wet({ yarn: { fibre } }: FabricSpec, { wet: isWet }: Duty): Advice[] {
-  if (!isWet || !fibre || PLANT.test(fibre)) return [];
+function wet({ yarn, yarns = [yarn] }: FabricSpec, { wet: isWet }: Duty): Advice[] {
+  const fibre = yarns.map((one) => one.fibre).find((one) => one && !PLANT.test(one));
+  if (!isWet || !fibre) return [];
   return [
     {
       id: 'wet-fibre',

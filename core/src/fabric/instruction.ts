@@ -35,8 +35,22 @@ export type Instruction =
   | { do: 'loop'; chains: number; closes: 'same-stitch' | 'next-stitch' }
   /** Round the end of the chain and along its other side. */
   | { do: 'other-side'; chains: number }
+  /** Around a strip, down the ends of its rows and up those of its other side; then comes its last row. */
+  | { do: 'along-sides'; rows: number }
   /** Slip stitch into the first stitch of the round; no stitch of its own. */
   | { do: 'join' }
+  /** Begin in the loop of chains the hook stands in the middle of. */
+  | { do: 'mid-loop' }
+  /** The round's last loop: half its chain and a stitch tall enough for the rest into its first stitch, so that the hook stands in its middle. */
+  | { do: 'close-loop'; chains: number; stitch: string; spans: number }
+  /** Chains across to the other end of the row, joined there: what is made goes on round both. */
+  | { do: 'chain-across'; chains: number }
+  /** With a tube laid flat, one stitch through each pair of stitches of both its layers: it is closed. */
+  | { do: 'both-layers'; stitch: string; times: number }
+  /** Slip stitches back along what juts out, to where the row begins: no stitches of their own. */
+  | { do: 'slip-along'; times: number }
+  /** A slip stitch into a named place elsewhere, where a chain is held. */
+  | { do: 'anchor'; place: string }
   /** Leave the rest for later. */
   | { do: 'leave'; times: number }
   /** A row of the maker's own pattern. */

@@ -13,9 +13,14 @@ export function tallyRow(instructions: readonly Instruction[]): StitchTally {
   const before = known.get(instructions);
   if (before) return before;
   const tally: StitchTally = {};
-  for (const one of instructions) addTo(tally, one, 1);
+  addRow(tally, instructions, 1);
   known.set(instructions, tally);
   return tally;
+}
+
+/** Adds a row, so many times, to what is counted already. */
+export function addRow(tally: StitchTally, instructions: readonly Instruction[], times: number): void {
+  for (const one of instructions) addTo(tally, one, times);
 }
 
 function addTo(tally: StitchTally, one: Instruction, factor: number): void {
@@ -26,6 +31,7 @@ function addTo(tally: StitchTally, one: Instruction, factor: number): void {
     case 'work':
     case 'together':
     case 'wrapped':
+    case 'both-layers':
     case 'along':
       return add(one.stitch, one.times);
     case 'crossed':
@@ -39,7 +45,16 @@ function addTo(tally: StitchTally, one: Instruction, factor: number): void {
     case 'loop':
       return add('chain', one.chains);
     case 'join':
+    case 'anchor':
       return add('slip', 1);
+    case 'chain-across':
+      add('chain', one.chains);
+      return add('slip', 1);
+    case 'slip-along':
+      return add('slip', one.times);
+    case 'close-loop':
+      add('chain', one.chains);
+      return add(one.stitch, 1);
     case 'own-row':
       return add('own', one.stitches);
     case 'repeat':

@@ -53,6 +53,26 @@ export const CATEGORIES: readonly {
   { id: 7, name: { US: 'jumbo', UK: 'jumbo' }, metresPer100g: 30, band: { stitches: [1, 6], hooksMm: [15, 25] } },
 ];
 
+/**
+ * Several yarns held together as one: a metre of it weighs what a metre of each strand weighs (law).
+ *
+ * @param yarns each with what it can be sized by
+ */
+export function heldTogether(yarns: readonly YarnSpec[]): YarnSpec {
+  const perMetre = yarns.reduce((sum, yarn) => sum + (yarn.strands ?? 1) / metresPer100g(yarn), 0);
+  return { name: yarnNames(yarns), metresPer100g: 1 / perMetre };
+}
+
+/** The names of several yarns, as said: “kelp and sand”. */
+export function yarnNames(yarns: readonly YarnSpec[]): string {
+  const names = yarns.map(({ name, colour }, index) => name ?? colour ?? `yarn ${index + 1}`);
+  return `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}
+
+/** What a fabric is worked in: its yarn, or all that are held together. */
+export const yarnOf = ({ yarn, yarns }: { yarn: YarnSpec; yarns?: readonly YarnSpec[] }): YarnSpec =>
+  yarns?.length ? heldTogether(yarns) : yarn;
+
 /** Standard uncertainty of an estimated yarn diameter, as a fraction (prior, ours). */
 const DIAMETER_SPREAD = 0.1;
 

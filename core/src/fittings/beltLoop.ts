@@ -1,4 +1,5 @@
 import { chosen, derive, prior } from '../figure';
+import { tailOf } from '../piece';
 import { formatLength, formatNumber, withArticle } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, plainRows, refuse, smallPiece } from './common';
@@ -39,18 +40,18 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
         id: 'sew-belt-loop',
         section: 'joining',
         kind: 'assembly',
-        phase: 'open',
         does: [
           {
             do: 'sew',
             id: 'belt-loop',
             what: piece.id,
+            open: true,
             mm: 12 * piece.width.value,
+            tails: [tailOf(piece.id, 'start'), tailOf(piece.id, 'end')],
             says: `sew the belt loop to the outside of the back by its first and last row, centred, upper end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; going over each seam three times.`,
           },
         ],
         check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
-        reaches: ['between the layers'],
         minutes: 8,
       },
     ],

@@ -1,8 +1,9 @@
 import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '../figure';
 import type { Instruction } from '../fabric';
-import type { Cloth, FlapPlace, Part, WorkStep } from '../shapes';
+import type { Cloth, FlapPlace, Part, Piece, WorkStep } from '../shapes';
 import { formatLength, formatNumber, plural, withArticle } from '../units';
-import { BUTTON_FIELDS } from './common';
+import { BUTTON_FIELDS, IN_FROM, refuseBeside, sewnWhere } from './common';
+import { loopAfter } from './loops';
 import { type Area, type FittingContext, type FittingDefinition, type Placed } from './definition';
 
 type Mm = Figure<'mm'>;
@@ -30,19 +31,15 @@ export function loopLength(diameter: Mm, thickness: Mm): Mm {
   );
 }
 
-/**
- * The flap's last row with the loop at its middle. With an odd count the loop leaves and returns to the middle stitch;
- * with an even one it spans the two middle stitches. Either way as many stitches lie left of its middle as right.
- */
-export function loopRow(row: readonly Instruction[], stitches: number, chains: number): Instruction[] {
-  const odd = stitches % 2 === 1;
-  const before = odd ? (stitches + 1) / 2 : stitches / 2;
+/** The flap's last row with the loop at its place: as many stitches lie left of its middle as right where that is the middle. */
+export function loopRow(row: readonly Instruction[], stitches: number, chains: number, share?: number): Instruction[] {
+  const { after, closes } = loopAfter(stitches, share);
   return row.flatMap((instruction): Instruction[] => {
     if (instruction.do !== 'work' || instruction.times !== stitches) return [instruction];
     return [
-      { ...instruction, times: before },
-      { do: 'loop', chains, closes: odd ? 'same-stitch' : 'next-stitch' },
-      { ...instruction, times: stitches - before },
+      { ...instruction, times: after },
+      { do: 'loop', chains, closes },
+      { ...instruction, times: stitches - after },
     ];
   });
 }
@@ -53,6 +50,7 @@ function place(context: FittingContext): Placed {
   const diameter = chosen(Number(context.options.buttonMm), 'mm', 'button');
   const thickness = chosen(Number(context.options.buttonThicknessMm), 'mm', 'button');
   refuseWide(diameter.value, flap, path);
+  const across = acrossFlap(context, diameter.value);
   const length = loopLength(diameter, thickness);
   const needed = Math.ceil(length.value / fabric.chain.value - 1e-9);
   const typed = context.options.chains;
@@ -70,7 +68,7 @@ function place(context: FittingContext): Placed {
   );
   refuseLow(below.value + diameter.value / 2, flap, path);
   // on a strip worked sideways stitches count down the front, and rows across it
-  const [down, across] = flap.edge === 'left' ? (['stitch', 'row'] as const) : (['row', 'stitch'] as const);
+  const [down, by] = flap.edge === 'left' ? (['stitch', 'row'] as const) : (['row', 'stitch'] as const);
   const pitch = down === 'row' ? fabric.rowHeight : fabric.stitchWidth;
   const place = Math.max(1, Math.round((below.value - flap.borderMm) / pitch.value));
   const piece = built.pieces.find((p) => p.id === flap.piece)!;
@@ -78,19 +76,25 @@ function place(context: FittingContext): Placed {
   const inRow = down === 'row' && takesLoop(last, flap.stitches);
   return {
     figures: { asked: length, chains, length: made, buttonBelowFrontTop: below },
-    place: `middle of the flap’s edge, ${halves(flap.stitches, across)}; button on the front, {mm:${formatNumber(below.value)}} below its top edge, at ${down} ${place}`,
-    rows: inRow ? [{ piece: flap.piece, row: flap.row, instructions: loopRow(last, flap.stitches, chains.value) }] : [],
-    ...(flap.edge ? { loop: { piece: flap.piece, edge: flap.edge, chains: chains.value, step: 'work-loop' } } : {}),
+    place: `${across.moved ?? 'middle'} of the flap’s edge${across.moved ? '' : `, ${halves(flap.stitches, by)}`}; button on the front, {mm:${formatNumber(below.value)}} below its top edge${counted('at', piece, down, place)}`,
+    rows: inRow
+      ? [{ piece: flap.piece, row: flap.row, instructions: loopRow(last, flap.stitches, chains.value, across.share) }]
+      : [],
+    ...(flap.edge
+      ? { loop: { piece: flap.piece, edge: flap.edge, chains: chains.value, step: 'work-loop', share: across.share } }
+      : {}),
     steps: [
-      ...(inRow ? [] : [joinedLoop(chains.value)]),
+      ...(inRow ? [] : [joinedLoop(chains.value, across.moved ?? 'at the middle')]),
       {
         id: 'sew-button',
         section: 'closing',
         kind: 'closure',
-        phase: 'filled',
         minutes: 8,
-        reaches: ['the front, through one layer'],
-        text: `Put the thing in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge, about ${down} ${place}, ${middle(flap.stitches, across)}. Sew it on there, through the front layer only.`,
+        does: sewnWhere(
+          'button',
+          `Put the thing in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge${counted('about', piece, down, place)}, ${across.moved ?? middle(flap.stitches, by)}. Mark the place.`,
+          'sew the button on there, through the front layer only.',
+        ),
         check: {
           look: 'Does the needle come out inside the pouch, and not through the back? Does the loop pass over the button and hold?',
           repair: 'Unpick the button and sew it on again with a card slipped inside.',
@@ -98,14 +102,38 @@ function place(context: FittingContext): Placed {
       },
     ],
     parts: {
-      flat: flatParts(context, below.value, made.value, diameter.value),
-      folded: foldedParts(flap, below.value, made.value, diameter.value, context),
+      flat: flatParts(context, below.value, made.value, diameter.value, across.share),
+      folded: foldedParts(flap, below.value, made.value, diameter.value, context, across.share),
     },
     advice: tooSmall(chains.value, needed, path),
-    areas: [buttonArea(flap.width.value / 2, below.value, diameter.value)],
+    areas: [buttonArea(across.share * flap.width.value, below.value, diameter.value)],
     notions: [{ name: 'button', size: `${formatNumber(diameter.value)} mm`, count: 1 }],
   };
 }
+
+interface AcrossFlap {
+  /** Of the flap's width, from its left. */
+  share: number;
+  /** Where that is, in words, where it is not the middle. */
+  moved?: string;
+}
+
+/**
+ * Where button and loop sit across the flap.
+ * @throws PlanProblem where the button would reach beyond it
+ */
+export function acrossFlap({ built, options, path }: FittingContext, diameter: number): AcrossFlap {
+  if (options.inFromMm === undefined) return { share: 0.5 };
+  const inFrom = Number(options.inFromMm);
+  const width = built.flap!.width.value;
+  const place = { mm: inFrom, least: diameter / 2, most: width - diameter / 2 };
+  refuseBeside(place, `${path}.inFromMm`, 'from the side', 'the flap');
+  return { share: inFrom / width, moved: `{mm:${formatNumber(inFrom)}} in from the {side:left} side` };
+}
+
+/** The same in rows or stitches; in a rectangle worked outwards none of them runs across. */
+const counted = (how: 'at' | 'about', { rectangle }: Piece, down: Across, place: number): string =>
+  rectangle ? '' : `, ${how} ${down} ${place}`;
 
 /** Whether the row is plain stitches all along, so that the loop can sit in it; else it is joined on afterwards. */
 function takesLoop(row: readonly Instruction[], stitches: number): boolean {
@@ -127,18 +155,17 @@ function tooSmall(chains: number, needed: number, path: string): Advice[] {
   ];
 }
 
-function joinedLoop(chains: number): WorkStep {
+function joinedLoop(chains: number, where: string): WorkStep {
   return {
     id: 'work-loop',
     section: 'closing',
     kind: 'closure',
-    phase: 'mouth',
     does: [
       {
         do: 'free',
         id: 'button-loop',
         lead: '',
-        from: 'with a {slip} at the middle of the flap’s edge',
+        from: `with a {slip} ${where} of the flap’s edge`,
         courses: [[{ do: 'loop', chains, closes: 'same-stitch' }]],
         times: 1,
         tails: 0,
@@ -153,17 +180,17 @@ function joinedLoop(chains: number): WorkStep {
 }
 
 /** Loop and button on the strip as it lies: its flap ends at the right, its front at the left. */
-function flatParts({ built }: FittingContext, below: number, loop: number, diameter: number): Part[] {
+function flatParts({ built }: FittingContext, below: number, loop: number, diameter: number, share: number): Part[] {
   const flat = built.views.find(({ id }) => id === 'flat')!;
   const cloths = flat.parts.filter((part): part is Cloth => part.type === 'cloth');
   const flap = cloths.find(({ role }) => role === 'flap');
   if (!flap) return [];
-  const y = flap.y + flap.h / 2;
+  const y = flap.y + share * flap.h;
   const front = cloths.find(({ role }) => role === 'front');
   return [
     { type: 'loop', x: flat.width, y, reach: loop / 2, towards: 'right' },
     ...(front
-      ? [{ type: 'button', x: front.x - built.flap!.borderMm + below, y: front.y + front.h / 2, diameter } as const]
+      ? [{ type: 'button', x: front.x - built.flap!.borderMm + below, y: front.y + share * front.h, diameter } as const]
       : []),
   ];
 }
@@ -174,11 +201,12 @@ function foldedParts(
   loop: number,
   diameter: number,
   { built }: FittingContext,
+  share: number,
 ): Placed['parts']['folded'] {
   const view = built.views.find((v) => v.id === 'folded')!;
   const cloth = view.parts.find((part) => part.type === 'cloth' && part.role === 'flap');
   const edge = cloth?.type === 'cloth' ? cloth.h : 0;
-  const x = flap.width.value / 2;
+  const x = share * flap.width.value;
   return [
     { type: 'button', x, y: edge + (below - flap.edgeBelowFrontTop.value), diameter },
     { type: 'loop', x, y: edge, reach: loop / 2, towards: 'down' },
@@ -257,6 +285,7 @@ export const buttonLoop: FittingDefinition = {
       max: 80,
       optional: true,
     },
+    { ...IN_FROM, help: 'To its middle. Left empty: in the middle.' },
   ],
   place,
 };

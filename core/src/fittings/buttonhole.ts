@@ -2,9 +2,20 @@ import { parityOf, slotChains } from '../counts';
 import { work, type Instruction } from '../fabric';
 import { derive, type Figure } from '../figure';
 import { formatLength, formatNumber, plural, withArticle } from '../units';
-import { buttonArea } from './buttonLoop';
+import { acrossFlap, buttonArea } from './buttonLoop';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { BUTTON_FIELDS, centredOn, flapDown, frontOf, lengthOf, withStitches, refuse, refuseOpen } from './common';
+import {
+  BUTTON_FIELDS,
+  IN_FROM,
+  centredOn,
+  flapDown,
+  frontOf,
+  lengthOf,
+  withStitches,
+  refuse,
+  refuseOpen,
+  sewnWhere,
+} from './common';
 
 function chainsOf({ fabric, options }: DemandContext): Figure<'chains'> {
   return slotChains(
@@ -38,7 +49,8 @@ function place(context: FittingContext): Placed {
       `A flap of ${plural(section.rows, 'row')} is too short for a buttonhole. It needs ${ROWS_BELOW + 2} or more: make the flap longer.`,
     );
   const row = section.to - ROWS_BELOW;
-  const { before, after } = centredOn(n, a);
+  const { share, moved } = acrossFlap(context, Number(options.buttonMm));
+  const { before, after } = moved ? placedAt(share, n, a) : centredOn(n, a);
   const stitch = fabric.stitch.base;
   const open: Instruction[] = [
     work(stitch, before),
@@ -69,13 +81,15 @@ function place(context: FittingContext): Placed {
         id: 'sew-button',
         section: 'closing',
         kind: 'closure',
-        phase: 'filled',
-        text: `Put the thing in, close the flap and mark through the hole: about {mm:${formatNumber(below)}} below the front’s top edge, at its middle. Sew the button on there, through the front layer only.`,
+        does: sewnWhere(
+          'button',
+          `Put the thing in, close the flap and mark through the hole: about {mm:${formatNumber(below)}} below the front’s top edge, ${moved ?? 'at its middle'}.`,
+          'sew the button on there, through the front layer only.',
+        ),
         check: {
           look: 'Does the needle come out inside the pouch, and not through the back?',
           repair: 'Unpick the button and sew it on again with a card slipped inside.',
         },
-        reaches: ['the front, through one layer'],
         minutes: 8,
       },
     ],
@@ -84,9 +98,9 @@ function place(context: FittingContext): Placed {
         {
           type: 'line',
           kind: 'slot',
-          x1: face.x + face.width / 2 - (a * fabric.chain.value) / 2,
+          x1: face.x + share * face.width - (a * fabric.chain.value) / 2,
           y1: seen,
-          x2: face.x + face.width / 2 + (a * fabric.chain.value) / 2,
+          x2: face.x + share * face.width + (a * fabric.chain.value) / 2,
           y2: seen,
           label: 'buttonhole',
         },
@@ -94,15 +108,21 @@ function place(context: FittingContext): Placed {
     },
     advice: [],
     areas: [
-      buttonArea(face.width / 2, below, diameter),
+      buttonArea(share * face.width, below, diameter),
       {
         face: 'flap',
-        x: [face.width / 2 - (a * fabric.chain.value) / 2, face.width / 2 + (a * fabric.chain.value) / 2],
+        x: [share * face.width - (a * fabric.chain.value) / 2, share * face.width + (a * fabric.chain.value) / 2],
         y: [seen - 3, seen + 3],
       },
     ],
     notions: [{ name: 'button', size: `${formatNumber(diameter)} mm`, count: 1 }],
   };
+}
+
+/** Stitches before and after a hole whose middle lies at a share of the row; two at least at either end. */
+function placedAt(share: number, stitches: number, hole: number): { before: number; after: number } {
+  const before = Math.max(2, Math.min(stitches - hole - 2, Math.round(share * stitches - hole / 2)));
+  return { before, after: stitches - hole - before };
 }
 
 export const buttonhole: FittingDefinition = {
@@ -115,14 +135,18 @@ export const buttonhole: FittingDefinition = {
   closesFlap: true,
   hazards: ['small-part'],
   figures: { chains: 'Chains', hole: 'Hole' },
-  options: [...BUTTON_FIELDS],
+  options: [...BUTTON_FIELDS, IN_FROM, { ...IN_FROM, help: 'To its middle. Left empty: in the middle.' }],
   demands: (context) => ({
-    conditions: [
-      {
-        ...parityOf(chainsOf(context).value),
-        text: `${chainsOf(context).value % 2 === 1 ? 'odd' : 'even'}, so that the hole of ${chainsOf(context).value} lies in the middle`,
-      },
-    ],
+    // only what lies in the middle asks as many stitches on one side as on the other
+    conditions:
+      context.options.inFromMm !== undefined
+        ? []
+        : [
+            {
+              ...parityOf(chainsOf(context).value),
+              text: `${chainsOf(context).value % 2 === 1 ? 'odd' : 'even'}, so that the hole of ${chainsOf(context).value} lies in the middle`,
+            },
+          ],
   }),
   place,
 };

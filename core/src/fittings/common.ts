@@ -1,10 +1,10 @@
 import { BUTTON_THICKNESS_MM } from '../counts';
 import { CHAIN, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
-import type { Built, Cloth, Course, Foundation, Piece, ShapeSchools } from '../shapes';
+import type { Built, Cloth, Course, MouthPlace, Foundation, Piece, ShapeSchools } from '../shapes';
 import { rowPiece } from '../shapes/common/rowPiece';
-import type { Free } from '../piece';
-import type { Field } from '../units';
+import type { Free, Work } from '../piece';
+import { formatLength, type Field } from '../units';
 
 type Mm = Figure<'mm'>;
 
@@ -57,6 +57,24 @@ export function refuse(path: string, message: string): never {
   throw new PlanProblem([{ path, message }]);
 }
 
+/**
+ * Refuses a place that would leave something beyond what it sits on.
+ * @param place its middle from an edge, the nearest and the farthest it may be, mm
+ * @throws PlanProblem naming both
+ */
+export function refuseBeside(
+  { mm, least, most }: { mm: number; least: number; most: number },
+  path: string,
+  from = 'from the side',
+  on = 'the front',
+): void {
+  if (mm >= least && mm <= most) return;
+  refuse(
+    path,
+    `${formatLength(mm)} ${from} does not leave it on ${on}. Make it ${formatLength(least)} to ${formatLength(most)}.`,
+  );
+}
+
 /** How much a chain or wall grows under a load (prior, ours; a hang test replaces it; handbook 6). */
 export function growth(stretch: number, loadG: number, columns: number): number {
   return stretch * (1 - Math.exp(-loadG / (40 * Math.max(1, columns))));
@@ -86,6 +104,11 @@ export function cord(id: string, lead: string, chains: number, tails: number): F
   };
 }
 
+/** Marked with the thing inside, and sewn on with thread when it is out again (handbook 6). */
+export function sewnWhere(id: string, marked: string, says: string): Work[] {
+  return [{ do: 'fill', says: marked }, { do: 'empty' }, { do: 'sew', id, says, mm: 0 }];
+}
+
 /** Yarn of so many mm of chain (prior, handbook 2.2). */
 export function chainYarn(mm: number): number {
   return CHAIN.yarn * mm;
@@ -101,6 +124,27 @@ export function withStitches(course: Course, segments: readonly Instruction[]): 
   const joined = course.instructions.some((one) => one.do === 'join') ? [{ do: 'join' } as const] : [];
   const skipped = first?.do === 'skip' && first.into === 'chain' ? [first] : [];
   return [...chained, ...skipped, ...segments, ...joined];
+}
+
+/** The stitch a course is plainly made of; where it is of several, the base of its fabric. */
+export function ownStitch({ instructions }: Course, { stitch }: WorkedFabric): string {
+  const works = instructions.filter((one) => one.do === 'work');
+  const plain = instructions.every((one) => one.do === 'work' || one.do === 'turning-chain' || one.do === 'join');
+  return plain && works.length === 1 && works[0]!.into === 'stitch' ? works[0]!.stitch : stitch.base;
+}
+
+/**
+ * The mouth of a tube.
+ * @throws PlanProblem where that is the chain it begins on
+ */
+export function mouthAt({ mouth }: Built, path: string): MouthPlace {
+  return (
+    mouth ??
+    refuse(
+      `${path}.kind`,
+      'Its opening is the chain it begins on, and nothing is worked there any more. Let the chain become the bottom, or leave this off.',
+    )
+  );
 }
 
 /** An open wall has spaces where a fitting wants stitches. */
@@ -145,6 +189,17 @@ export function centredOn(total: number, taken: number): { before: number; after
   const before = Math.floor((total - taken) / 2);
   return { before, after: total - taken - before };
 }
+
+/** Where a closure sits across the front. */
+export const IN_FROM: Field = {
+  key: 'inFromMm',
+  kind: 'length',
+  label: 'In from the side',
+  help: 'To its middle. Left empty: in the middle, or two a quarter in.',
+  min: 0,
+  max: 2000,
+  optional: true,
+};
 
 /** A button as it is measured. */
 export const BUTTON_FIELDS: readonly Field[] = [

@@ -16,6 +16,8 @@ export interface DemandContext {
   /** The plan's entry, as `fittings[1]`, for faults. */
   path: string;
   options: FieldValues;
+  /** All fittings of the plan, by their kinds. */
+  beside: readonly string[];
   /** Whether a fitting of the plan closes a flap. */
   closesFlap: boolean;
   thing: WorkedThing;
@@ -48,10 +50,10 @@ export interface Placed {
   /** Rows it changes: the new instructions, by piece and row. */
   rows: { piece: string; row: number; instructions: Instruction[]; ends?: number }[];
   /**
-   * A loop of chains at the middle of an edge, or at a corner: in its last row, or in the last border worked there, where
+   * A loop of chains at the middle of an edge, at another share of it, or at a corner: in its last row, or in the last border worked there, where
    * the step is left out that joins it on by itself.
    */
-  loop?: { piece: string; edge: RawEdge | 'corner'; chains: number; step: string };
+  loop?: { piece: string; edge: RawEdge | 'corner'; chains: number; step: string; share?: number };
   /** What to do in a row, beside working it. */
   notes?: { piece: string; row: number; text: string }[];
   /** Pieces made for it: pockets, loops, straps. */
@@ -63,8 +65,8 @@ export interface Placed {
   advice: Advice[];
   areas?: Area[];
   notions?: Notion[];
-  /** Yarn for cords, loops and tassels, mm. */
-  yarnMm?: number;
+  /** What it brings with it as it is chosen. */
+  hazards?: readonly Hazard[];
 }
 
 /** What one fitting gives that another cannot be without. */

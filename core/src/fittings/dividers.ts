@@ -161,13 +161,11 @@ function place(context: FittingContext): Placed {
         id: 'sew-dividers',
         section: 'joining',
         kind: 'assembly',
-        phase: 'mouth',
         does: [...lineWork(line, lines, columns, deepest, fabric), ...across],
         check: {
           look: 'Marked and measured first? Has every stitch caught both layers, and does each tool slide in?',
           repair: 'Take the line out and move it by a column.',
         },
-        reaches: ['the mouth'],
         minutes: 5 * lines.length,
       },
     ],

@@ -1,61 +1,30 @@
-import { pickUp } from '../counts';
-import { BASES, type WorkedFabric } from '../fabric';
+import { BASES } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { borderCount, reversed, type Border, type BorderStitch, type Stretch } from '../piece';
 import type { Built, WorkStep } from '../shapes';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, refuse } from './common';
+import { RIM } from './onEdging';
 
 interface Kind {
   id: BorderStitch;
   name: string;
-  /** Stitches of an edge for each repeat, and how the text words one. */
+  /** Stitches of an edge for each repeat. */
   repeat: number;
-  text: string;
   /** Height of a round against one of single. */
   height: number;
-  /** Yarn against the edge's length (prior; handbook 2.2, reverse and loops ours). */
-  yarn: number;
 }
 
 /** Edgings by what they are worked of (handbook 6). */
 const KINDS: readonly Kind[] = [
-  {
-    id: 'slip',
-    name: 'slip stitch',
-    repeat: 1,
-    text: '{slip} in each',
-    height: BASES.slip.roundHeight / BASES.single.roundHeight,
-    yarn: BASES.slip.yarn,
-  },
-  {
-    id: 'single',
-    name: 'single',
-    repeat: 1,
-    text: '{single} in each',
-    height: 1,
-    yarn: BASES.single.yarn,
-  },
-  {
-    id: 'reverse',
-    name: 'reverse single',
-    repeat: 1,
-    text: '{single} in each, worked backwards from {side:left} to {side:right}',
-    height: 1,
-    yarn: 7.5,
-  },
-  {
-    id: 'loops',
-    name: 'loops',
-    repeat: 2,
-    text: '(chain 3, {single} in the second stitch from there) round',
-    height: 1,
-    yarn: 9,
-  },
+  { id: 'slip', name: 'slip stitch', repeat: 1, height: BASES.slip.roundHeight / BASES.single.roundHeight },
+  { id: 'single', name: 'single', repeat: 1, height: 1 },
+  { id: 'reverse', name: 'reverse single', repeat: 1, height: 1 },
+  { id: 'loops', name: 'loops', repeat: 2, height: 1 },
 ];
 
-/** Around the mouth: on the shape's own way around it, or as many stitches as the mouth has (handbook 4.2, 4.4 and 6). */
+/** Around the mouth: on the shape’s own way around it, or along each of its edges (handbook 4.2, 4.4 and 6). */
 function place(context: FittingContext): Placed {
   const { built, fabric, options, path } = context;
   const kind = KINDS.find(({ id }) => id === options.edging)!;
@@ -64,9 +33,7 @@ function place(context: FittingContext): Placed {
   const { rim } = built;
   if (typeof rim === 'string') refuse(`${path}.kind`, rim);
   const borders = bordersOf(built, kind, rounds);
-  const count = borders
-    ? borders.reduce((sum, border) => sum + borderCount(border), 0)
-    : mouthCount(built, kind, fabric);
+  const count = borders.reduce((sum, border) => sum + borderCount(border), 0);
   const n = chosen(count, 'stitches', 'around the mouth');
   const deep: Figure<'mm'> = derive(
     'mm',
@@ -80,16 +47,16 @@ function place(context: FittingContext): Placed {
   );
   return {
     figures: { stitches: n, depth: deep },
-    place: `around the mouth, ${plural(count, 'stitch', 'stitches')}, {mm:${formatNumber(deep.value)}} deep`,
+    place: `around the mouth, ${counted(kind, count)}, {mm:${formatNumber(deep.value)}} deep`,
     rows: [],
-    steps: borders
-      ? borders.map((border, index) => ({
-          id: index === 0 ? 'work-edging' : `work-edging-${index + 1}`,
-          ...STEP,
-          does: [border, { do: 'fasten-off' }],
-          minutes: 3,
-        }))
-      : [{ id: 'work-edging', ...STEP, text: inWords(kind, count, rounds), minutes: 3 + (count * rounds) / 18 }],
+    steps: borders.map((border, index) => ({
+      id: index === 0 ? 'work-edging' : `work-edging-${index + 1}`,
+      ...STEP,
+      ...(built.rimGoesOn
+        ? ({ after: built.pieces[0]!.id, goesOn: true, does: [border] } as const)
+        : { does: [border, { do: 'fasten-off' } as const] }),
+      minutes: 3,
+    })),
     parts: {
       folded: [
         {
@@ -105,51 +72,41 @@ function place(context: FittingContext): Placed {
     },
     advice: [],
     areas: [{ face: 'mouth', x: [0, face.width], y: [0, 4] }],
-    yarnMm: borders ? 0 : kind.yarn * 2 * face.width * rounds,
   };
 }
+
+/** What people count of it: loops, where it is of loops. */
+const counted = ({ id, repeat }: Kind, count: number): string =>
+  id === 'loops' ? plural(Math.floor(count / repeat), 'loop') : plural(count, 'stitch', 'stitches');
 
 /** What every step of it has. */
 const STEP = {
   section: 'closing',
   kind: 'assembly',
-  phase: 'mouth',
   check: {
     look: 'Does the edge lie flat?',
     repair: 'If it waves, leave a stitch out now and then; if it draws in, work looser.',
   },
-  reaches: ['the mouth'],
 } as const satisfies Partial<WorkStep>;
 
-/** The edging as work, where the shape knows its way; reverse single goes the other way around. */
-function bordersOf({ rim, lips }: Built, { id }: Kind, rounds: number): Border[] | undefined {
+/** The edging as work, on the way the shape knows; reverse single goes the other way around. */
+function bordersOf({ rim, lips }: Built, { id }: Kind, rounds: number): Border[] {
   const way = (path: readonly Stretch[]) => (id === 'reverse' && rounds === 1 ? reversed(path) : path);
   const border = { do: 'border', stitch: id, courses: rounds } as const;
-  if (typeof rim === 'function')
-    return [{ ...border, id: 'rim', path: way(rim()), closed: true, from: 'at a side of the opening' }];
-  return lips?.().map(({ from, path }, index) => ({
+  if (typeof rim === 'function') {
+    const path = way(rim());
+    // spaces are filled with plain stitches first
+    const fills = id !== 'single' && path.some(({ upon }) => upon) ? 1 : 0;
+    return [{ ...border, courses: rounds + fills, id: RIM, path, closed: true, from: 'at a side of the opening' }];
+  }
+  const edges = lips?.() ?? [];
+  return edges.map(({ from, path }, index) => ({
     ...border,
     id: `lip-${index + 1}`,
     path: way(path),
     closed: false,
     from,
   }));
-}
-
-function mouthCount(built: Built, { repeat }: Kind, fabric: WorkedFabric): number {
-  const face = frontOf(built);
-  const w = fabric.stitchWidth.value;
-  const along = built.mouth ? built.mouth.stitches : edgeStitches(2 * face.stitches, 2 * face.width, w);
-  return repeat * Math.max(1, Math.round(along / repeat));
-}
-
-function inWords(kind: Kind, count: number, rounds: number): string {
-  const plain = rounds > 1 ? `${plural(rounds - 1, 'plain round')} of {single}, then ` : '';
-  return `Join the yarn at a side and work around the mouth, ${plural(count, 'stitch', 'stitches')}: ${plain}${kind.text}. Fasten off.`;
-}
-
-function edgeStitches(own: number, girth: number, w: number): number {
-  return Math.abs(own * w - girth) < w ? own : pickUp(1, girth, w).stitches;
 }
 
 export const edging: FittingDefinition = {

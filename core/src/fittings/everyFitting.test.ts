@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { PlanProblem } from '../figure';
-import { orderFaults, refereePiece } from '../pattern';
+import { refereePiece } from '../pattern';
+import { workFaults } from '../piece';
 import type { Plan } from '../plan';
-import { reckon, stepsAfter } from '../reckon';
+import { allPieces, reckon, stepsAfter, workOf } from '../reckon';
 import { anyFabric, anyThing } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
 import { workOut } from '../workOut';
@@ -42,7 +43,8 @@ function anyPlanWith(kind: string): fc.Arbitrary<Plan> {
       title: 'any',
       thing,
       carrier: kind === 'strap' ? body : bar,
-      fabric,
+      // a second layer hangs on loops that only one stitch leaves free
+      fabric: kind === 'second-layer' ? { ...fabric, stitch: 'single-back-loop', pattern: {} } : fabric,
       shape: { kind: shape },
       fit: { name: fit },
       fittings: [...(needed ? [{ kind: needed.id }] : []), { kind, ...Object.fromEntries(chosen) }],
@@ -70,7 +72,15 @@ describe.each(FITTINGS.map(({ id }) => [id]))('%s, on any shape it can belong to
           expect(told.place.length).toBeGreaterThan(5);
           for (const key of Object.keys(told.figures))
             expect([key, figureName(fittingDefinition(kind)!, key)]).toEqual([key, expect.stringMatching(/^[A-Z]/)]);
-          expect(orderFaults(stepsAfter(workOut(plan)))).toEqual([]);
+          const out = workOut(plan);
+          const pieces = allPieces(out);
+          // what makes stitches is work, and never words alone
+          for (const { does, text = '' } of stepsAfter(out))
+            if (!does)
+              expect(text).not.toMatch(
+                /\{(single|slip|double|half-double|reverse)\}|chain \d|join the yarn|fasten off/i,
+              );
+          expect(workFaults(workOf(pieces, stepsAfter(out)), pieces)).toEqual([]);
           expect(new Set(worked.steps.map(({ id }) => id)).size).toBe(worked.steps.length);
         } catch (error) {
           if (!(error instanceof PlanProblem)) throw error;

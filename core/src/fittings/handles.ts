@@ -3,7 +3,7 @@ import { work, type Instruction } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { withStitches, refuse, refuseOpen } from './common';
+import { frontOf, mouthAt, ownStitch, refuse, refuseOpen, withStitches } from './common';
 
 /** Room for a hand, and for a finger, mm (prior, handbook 6). */
 const ROOM = { hand: 90, finger: 70 } as const;
@@ -23,37 +23,46 @@ function chainsOf({ fabric, options }: DemandContext): Figure<'chains'> {
 /** Stitches that must be left between handles. */
 const LEAST_BETWEEN = 2;
 
-/** `N = a + b + a + b`: both handles alike, centred over the flat halves (law, handbook 6). */
+/** `N = a + b + a + b`: both handles alike, each in its half (law, handbook 6). */
 function fits(chains: number): CountCondition {
   return {
     id: 'handles',
-    text: `halves of at least ${chains + LEAST_BETWEEN}, of the parity of the handle’s ${chains}`,
-    allows: (count) => count % 2 === 0 && count / 2 >= chains + LEAST_BETWEEN && (count / 2 - chains) % 2 === 0,
+    text: `halves of at least ${chains + LEAST_BETWEEN}, for a handle of ${chains}`,
+    allows: (count) => count % 2 === 0 && count / 2 >= chains + LEAST_BETWEEN,
   };
 }
 
+/** Rounds above the openings where nothing is said (handbook 6). */
+const ABOVE = 4;
+
 function place(context: FittingContext): Placed {
-  const { built, fabric, path } = context;
+  const { built, options, path } = context;
+  const wall = built.upright ?? mouthAt(built, path);
+  const { fabric, stitches: n, to: top } = wall;
   refuseOpen(fabric, 'A handle', path);
-  const { mouth } = built;
-  const n = mouth!.stitches;
   const chains = chainsOf(context);
   const a = chains.value;
-  const half = n / 2;
+  const half = Math.floor(n / 2);
   if (a + LEAST_BETWEEN > half)
     refuse(
       `${path}.openMm`,
       `A handle of ${plural(a, 'chain')} (${formatLength(a * fabric.chain.value)}) is longer than half the round (${plural(half, 'stitch', 'stitches')}) allows. Make it ${formatLength(Math.max(10, (half - LEAST_BETWEEN) * fabric.chain.value))} or less, or the bag wider.`,
     );
-  const top = mouth!.to;
-  if (top - mouth!.from < 3)
+  const above = Number(options.above);
+  const rounds = top - wall.from + 1;
+  if (rounds < above + 2)
     refuse(
-      `${path}.kind`,
-      `A wall of ${plural(top - mouth!.from + 1, 'round')} is too low for handles. They need 4 or more: make it higher.`,
+      rounds < 4 ? `${path}.kind` : `${path}.above`,
+      rounds < 4
+        ? `A wall of ${plural(rounds, 'round')} is too low for handles. They need 4 or more: make it higher.`
+        : `A wall of ${plural(rounds, 'round')} has no room for ${plural(above, 'round')} above its handles. Take ${rounds - 2} or fewer.`,
     );
-  const before = Math.floor((half - a) / 2);
+  const before = splitBefore(context, Math.floor((half - a) / 2), half - a);
   const after = half - a - before;
-  const stitch = fabric.stitch.base;
+  const piece = built.pieces.find(({ id }) => id === wall.piece)!;
+  const opens = top - above;
+  const [open, filled] = [piece.courses[opens - 1]!, piece.courses[opens]!];
+  const stitch = ownStitch(filled, fabric);
   const hole = (length: number): Instruction[] => [
     { do: 'chain', chains: length, spans: length, as: 'chains' },
     { do: 'skip', times: length, into: 'stitch' },
@@ -63,20 +72,22 @@ function place(context: FittingContext): Placed {
     ...middle,
     ...(after > 0 ? [work(stitch, after)] : []),
   ];
-  const piece = built.pieces.find(({ id }) => id === mouth!.piece)!;
-  const open = withStitches(piece.courses[top - 3]!, [...side(hole(a)), ...side(hole(a))]);
-  const filled = withStitches(piece.courses[top - 2]!, [
-    ...side([work(stitch, a, 'chain')]),
-    ...side([work(stitch, a, 'chain')]),
-  ]);
+  // of an odd round the second half has a stitch more
+  const rest = n - 2 * half;
+  const both = (middle: Instruction[]) => [...side(middle), ...side(middle), ...(rest > 0 ? [work(stitch, rest)] : [])];
   const h = fabric.rowHeight.value;
-  const w = fabric.stitchWidth.value;
+  const w = frontOf(built).width / half;
   return {
     figures: { chains, opening: derive('mm', 'a × wc', { a: chains, wc: fabric.chain }, (v) => v.a * v.wc) },
-    place: `round ${top - 2}: ${before}, handle of ${a}, ${after}, and the same again; ${plural(n, 'stitch', 'stitches')} in all`,
+    place: `round ${opens}: ${before}, handle of ${a}, ${after}, and the same again; ${plural(n, 'stitch', 'stitches')} in all, ${plural(above, 'round')} above it`,
     rows: [
-      { piece: piece.id, row: top - 2, instructions: open },
-      { piece: piece.id, row: top - 1, instructions: filled },
+      { piece: piece.id, row: opens, instructions: withStitches(open, both(hole(a))) },
+      // the chains are worked into like stitches, in the base stitch where the wall takes up one loop only
+      {
+        piece: piece.id,
+        row: opens + 1,
+        instructions: withStitches(filled, both([work(fabric.stitch.base, a, 'chain')])),
+      },
     ],
     steps: [],
     parts: {
@@ -85,16 +96,64 @@ function place(context: FittingContext): Placed {
           type: 'line',
           kind: 'slot',
           x1: before * w,
-          y1: 2 * h,
+          y1: above * h,
           x2: (before + a) * w,
-          y2: 2 * h,
+          y2: above * h,
           label: `handle, ${a} chains`,
         },
       ],
     },
-    advice: roomAdvice(a * fabric.chain.value, String(context.options.size)),
-    areas: [{ face: 'front', x: [before * w, (before + a) * w], y: [h, 3 * h] }],
+    advice: [
+      ...roomAdvice(a * fabric.chain.value, String(options.size)),
+      ...askew(before, after, a),
+      ...atNeck(context, above * h),
+    ],
+    areas: [{ face: 'front', x: [before * w, (before + a) * w], y: [(above - 1) * h, (above + 1) * h] }],
   };
+}
+
+/** Stitches of a half before its handle: the middle, or as chosen. */
+function splitBefore({ options, path }: FittingContext, middle: number, most: number): number {
+  if (options.before === undefined) return middle;
+  const before = Number(options.before);
+  if (before > most)
+    refuse(
+      `${path}.before`,
+      `${plural(before, 'stitch', 'stitches')} before the handle leave none after it: half the round has ${most} beside it. Take ${most} or fewer.`,
+    );
+  return before;
+}
+
+/** Handles above a thing's shoulder lie at its neck, where it tips out of the hand (ours). */
+function atNeck({ built, thing }: FittingContext, below: number): Placed['advice'] {
+  const shoulder = thing.stations?.find(({ name }) => name === 'shoulder');
+  const narrows = thing.stations?.some(({ name }) => name === 'neck');
+  const height = built.inside.depth.value - below;
+  if (!shoulder || !narrows || built.upright || height <= shoulder.height) return [];
+  return [
+    {
+      id: 'handles-at-neck',
+      severity: 'advice',
+      text: `The handles lie ${formatLength(height - shoulder.height)} above the shoulder, beside the neck: nothing fills the bag there.`,
+      repair: 'Take more rounds above them, or a top handle.',
+      at: 'fittings',
+    },
+  ];
+}
+
+/** What handles off the middle cost (handbook 6). */
+function askew(before: number, after: number, chains: number): Placed['advice'] {
+  const off = Math.abs(before - after) / 2;
+  if (off < 1) return [];
+  return [
+    {
+      id: 'handles-askew',
+      severity: 'advice',
+      text: `Each handle lies ${formatNumber(off)} stitches beside the middle of its half: ${before} before it and ${after} after. The bag hangs askew by as much.`,
+      repair: `Take ${Math.floor((before + after) / 2)} before it, or a handle of ${chains} chains and the fold shifted.`,
+      at: 'fittings',
+    },
+  ];
 }
 
 function roomAdvice(mm: number, size: string) {
@@ -136,6 +195,28 @@ export const handles: FittingDefinition = {
       help: 'Left empty: as usual for a hand or a finger.',
       min: 20,
       max: 400,
+      optional: true,
+    },
+    {
+      key: 'above',
+      kind: 'number',
+      label: 'Rounds above it',
+      help: 'They carry the load: more where it is heavy.',
+      unit: 'rounds',
+      whole: true,
+      min: 1,
+      max: 20,
+      default: ABOVE,
+    },
+    {
+      key: 'before',
+      kind: 'number',
+      label: 'Stitches of each half before it',
+      help: 'Left empty: in the middle.',
+      unit: 'stitches',
+      whole: true,
+      min: 0,
+      max: 500,
       optional: true,
     },
   ],

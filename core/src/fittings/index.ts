@@ -6,12 +6,17 @@ import type { FittingDefinition, FittingSpec } from './definition';
 import { dividers } from './dividers';
 import { drawstring } from './drawstring';
 import { edging } from './edging';
+import { elasticLoop } from './elasticLoop';
 import { flap } from './flap';
 import { handles } from './handles';
 import { lining } from './lining';
-import { clipLoop, hangingLoop } from './smallLoops';
-import { magnet, snap } from './snapOrMagnet';
+import { clipLoop, hangingLoop, wristLoop } from './smallLoops';
+import { hookAndEye, hookAndLoop, magnet, snap } from './snapOrMagnet';
 import { stackedPockets } from './stackedPockets';
+import { mouthLoop } from './mouthLoop';
+import { ornament } from './ornament';
+import { secondLayer } from './secondLayer';
+import { shankButton } from './shankButton';
 import { strap } from './strap';
 import { tabs } from './tabs';
 import { ties } from './ties';
@@ -22,20 +27,28 @@ import { zip } from './zip';
 export * from './collisions';
 export * from './definition';
 export * from './loops';
+export * from './onRows';
+export * from './onEdging';
 
 /** Every fitting. A new one is a file of its own and a line here. */
 export const FITTINGS: readonly FittingDefinition[] = [
   flap,
   buttonLoop,
+  elasticLoop,
+  shankButton,
+  mouthLoop,
   buttonhole,
   snap,
   magnet,
+  hookAndLoop,
+  hookAndEye,
   zip,
   dividers,
   stackedPockets,
   strap,
   handles,
   tongueHandle,
+  secondLayer,
   drawstring,
   bobble,
   ties,
@@ -43,10 +56,12 @@ export const FITTINGS: readonly FittingDefinition[] = [
   beltLoop,
   hangingLoop,
   clipLoop,
+  wristLoop,
   lining,
   edging,
   tassel,
   tag,
+  ornament,
 ];
 
 /** The fitting of an id; undefined where there is none. */

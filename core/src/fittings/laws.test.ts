@@ -110,6 +110,8 @@ describe('straps', () => {
   it('give up the span between anchors and what they grow, and gain two overlaps', () => {
     // (1100 − 100) / 1.05 + 50
     expect(strapLength(mm(1100), mm(100), chosen(0.05, '1', 'test')).value).toBeCloseTo(1002.38, 2);
+    // measured from edge to edge nothing is taken off
+    expect(strapLength(mm(1000), undefined, chosen(0.05, '1', 'test')).value).toBeCloseTo(1002.38, 2);
   });
 
   it('grow with the load, less the wider they are, and never past their stretch', () => {

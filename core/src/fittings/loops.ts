@@ -40,6 +40,17 @@ function bordersOn({ does = [] }: WorkStep, loop: NonNullable<Placed['loop']>): 
 const bordersOnAll = (steps: readonly WorkStep[], loop: NonNullable<Placed['loop']>) =>
   steps.flatMap((step) => bordersOn(step, loop));
 
+/**
+ * After how many stitches a loop leaves, and whether it comes back to the same one: at the middle of an odd count it does, of an
+ * even one it spans the two middle stitches; elsewhere it comes back.
+ */
+export function loopAfter(stitches: number, share = 0.5): { after: number; closes: 'same-stitch' | 'next-stitch' } {
+  if (share !== 0.5)
+    return { after: Math.max(1, Math.min(stitches - 1, Math.round(stitches * share))), closes: 'same-stitch' };
+  const odd = stitches % 2 === 1;
+  return { after: odd ? (stitches + 1) / 2 : stitches / 2, closes: odd ? 'same-stitch' : 'next-stitch' };
+}
+
 /** With an odd count it leaves and comes back to the middle stitch, with an even one it spans the two middle ones. */
 function withLoopOn(border: Border, loop: NonNullable<Placed['loop']>): Border {
   const first = border.path.findIndex((stretch) => isOn(stretch, loop));
@@ -48,9 +59,7 @@ function withLoopOn(border: Border, loop: NonNullable<Placed['loop']>): Border {
     path: border.path.map((stretch, index) => {
       if (index !== first) return stretch;
       if (stretch.corner) return { ...stretch, loop: { after: 0, chains: loop.chains, closes: 'same-stitch' } };
-      const odd = stretch.stitches % 2 === 1;
-      const after = odd ? (stretch.stitches + 1) / 2 : stretch.stitches / 2;
-      return { ...stretch, loop: { after, chains: loop.chains, closes: odd ? 'same-stitch' : 'next-stitch' } };
+      return { ...stretch, loop: { ...loopAfter(stretch.stitches, loop.share), chains: loop.chains } };
     }),
   };
 }

@@ -1,9 +1,10 @@
 import { work } from '../fabric';
-import { derive, type Figure } from '../figure';
+import { chosen, derive, prior, type Figure } from '../figure';
+import type { Free } from '../piece';
 import type { Hazard } from '../things';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { chainsFor, frontOf, lengthOf } from './common';
+import { chainsFor, frontOf, lengthOf, refuse } from './common';
 
 interface LoopKind {
   id: string;
@@ -11,6 +12,8 @@ interface LoopKind {
   summary: string;
   /** What the option asks, its usual value and its limits, mm. */
   asks: { label: string; usual: number; min: number; max: number };
+  /** What is measured for it on the body, where it is not typed. */
+  measured?: (context: FittingContext) => Figure<'mm'>;
   /** Chain length for what is asked, mm. */
   length: (asked: Figure<'mm'>) => Figure<'mm'>;
   /** Where on the face: shares from the left and from the top. */
@@ -22,14 +25,22 @@ interface LoopKind {
 }
 
 /** A loop of chain: both ends sewn to one place (handbook 6). */
-function placed(kind: LoopKind, { built, fabric, options }: FittingContext): Placed {
+function placed(kind: LoopKind, context: FittingContext): Placed {
+  const { built, fabric, options, path } = context;
   const face = frontOf(built);
-  const asked = lengthOf(options.sizeMm, 'typed');
+  const asked =
+    kind.measured && options.sizeMm === undefined ? kind.measured(context) : lengthOf(options.sizeMm, 'typed');
   const length = kind.length(asked);
   const { chains, made } = chainsFor(length, fabric.chain);
   const corner = options.at === 'corner';
-  const at = corner ? { x: 1, y: 0 } : kind.at;
-  const where = corner ? 'at the {side:right} upper corner' : kind.where;
+  const on = options.at === 'on';
+  if (on && !built.rimGoesOn)
+    refuse(
+      `${path}.at`,
+      'Only from a last round that becomes the opening can a loop be worked on. Take another place.',
+    );
+  const at = corner || on ? { x: 1, y: 0 } : kind.at;
+  const where = corner ? 'at the {side:right} upper corner' : on ? 'at the mouth, where its rounds begin' : kind.where;
   const [x, y] = [face.x + at.x * face.width, face.y + at.y * face.height];
   return {
     figures: { length, chains },
@@ -40,21 +51,8 @@ function placed(kind: LoopKind, { built, fabric, options }: FittingContext): Pla
         id: `work-${kind.id}`,
         section: 'closing',
         kind: 'closure',
-        phase: 'mouth',
-        does: [
-          {
-            do: 'free',
-            id: kind.id,
-            lead: '',
-            from: `with a {slip} ${where}`,
-            courses: [
-              [{ do: 'loop', chains: chains.value, closes: 'same-stitch' }],
-              [work('single', chains.value, 'chain')],
-            ],
-            times: 1,
-            tails: 0,
-          },
-        ],
+        ...(on ? ({ after: built.pieces[0]!.id, goesOn: true } as const) : {}),
+        does: [loopMade(kind.id, chains.value, on ? undefined : `with a {slip} ${where}`)],
         ...(kind.then ? { text: kind.then } : {}),
         check: { look: 'Does it hold a good pull?', repair: 'Sew over the base of the loop three more times.' },
         minutes: 5,
@@ -70,6 +68,20 @@ function placed(kind: LoopKind, { built, fabric, options }: FittingContext): Pla
   };
 }
 
+/** A loop of chains covered with singles: joined on at its place, or on from where the hook is. */
+function loopMade(id: string, chains: number, from: string | undefined): Free {
+  return {
+    do: 'free',
+    id,
+    lead: '',
+    from: from ?? '',
+    courses: [[{ do: 'loop', chains, closes: 'same-stitch' }], [work('single', chains, 'chain')]],
+    times: 1,
+    tails: 0,
+    ...(from === undefined ? { onward: true } : {}),
+  };
+}
+
 function loop(kind: LoopKind): FittingDefinition {
   const { label, usual, min, max } = kind.asks;
   return {
@@ -80,7 +92,17 @@ function loop(kind: LoopKind): FittingDefinition {
     ...(kind.hazards ? { hazards: kind.hazards } : {}),
     figures: { length: 'Length', chains: 'Chains' },
     options: [
-      { key: 'sizeMm', kind: 'length', label, min, max, default: usual },
+      kind.measured
+        ? {
+            key: 'sizeMm',
+            kind: 'length',
+            label,
+            help: 'Left empty: as measured on the hand.',
+            min,
+            max,
+            optional: true,
+          }
+        : { key: 'sizeMm', kind: 'length', label, min, max, default: usual },
       {
         key: 'at',
         kind: 'choice',
@@ -88,6 +110,7 @@ function loop(kind: LoopKind): FittingDefinition {
         options: [
           { id: 'usual', name: kind.where },
           { id: 'corner', name: 'at a corner, chained on where a border passes it' },
+          { id: 'on', name: 'worked on from the last round' },
         ],
         default: 'usual',
       },
@@ -118,4 +141,29 @@ export const clipLoop = loop({
   where: 'at the side edge, a row below the mouth',
   then: 'Hang the clip in.',
   notion: 'clip or swivel hook',
+});
+
+/** Around the knuckles of most hands, mm, and how far they differ (prior, ours). */
+const KNUCKLES = { mm: 215, sd: 15 };
+
+/** The hand slips through with so much to spare (prior, ours). */
+const HAND_EASE = 0.05;
+
+export const wristLoop = loop({
+  hazards: ['cord'],
+  id: 'wrist-loop',
+  name: 'Wrist loop',
+  summary: 'At one upper corner, as long as the hand that goes through it.',
+  asks: { label: 'Around the knuckles', usual: KNUCKLES.mm, min: 80, max: 400 },
+  measured: ({ carrier }) => {
+    const hand = carrier?.kind === 'body' ? (carrier.hand as { mm: number } | undefined) : undefined;
+    return hand ? chosen(hand.mm, 'mm', 'measured on the hand') : prior(KNUCKLES.mm, 'mm', KNUCKLES.sd, 'most hands');
+  },
+  length: (asked) => {
+    const ease = prior(HAND_EASE, '1', 0, 'to slip through');
+    return derive('mm', 'chain = knuckles × (1 + ease)', { knuckles: asked, ease }, (v) => v.knuckles * (1 + v.ease));
+  },
+  at: { x: 1, y: 0 },
+  where: 'at the {side:right} end of the mouth',
+  then: '',
 });

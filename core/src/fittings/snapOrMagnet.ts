@@ -4,7 +4,7 @@ import type { Part } from '../shapes';
 import type { Hazard } from '../things';
 import { buttonArea } from './buttonLoop';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { flapDown, frontOf, refuse } from './common';
+import { flapDown, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere } from './common';
 
 /** Mouths wider than this want two (prior, handbook 6). */
 const TWO_ABOVE_MM = 120;
@@ -16,8 +16,13 @@ const ABOVE_EDGE_MM = 4;
 const IN_CORNER_MM = 5;
 
 interface Kind {
-  id: 'snap' | 'magnet';
+  id: 'snap' | 'magnet' | 'hook-and-loop' | 'hook-and-eye';
   name: string;
+  /** One of it, in words, and its two halves. */
+  noun: string;
+  halves: readonly [front: string, flap: string];
+  /** What is measured of it. */
+  size: string;
   summary: string;
   sizes: { min: number; max: number; usual: number };
   hazards: readonly Hazard[];
@@ -26,7 +31,8 @@ interface Kind {
 }
 
 /** Under the flap's edge on the filled pouch, one, or two where the mouth is wide (handbook 6). */
-function placed(kind: Kind, { built, options, path }: FittingContext): Placed {
+function placed(kind: Kind, context: FittingContext): Placed {
+  const { built, options, path } = context;
   const flap = built.flap!;
   const face = frontOf(built);
   const across = Number(options.acrossMm);
@@ -39,22 +45,19 @@ function placed(kind: Kind, { built, options, path }: FittingContext): Placed {
   if (below.value < across / 2)
     refuse(
       `${path}.acrossMm`,
-      `${withArticle(`${formatLength(across)} ${kind.id}`).replace(/^a/, 'A')} does not fit under a flap that reaches ${formatLength(Math.max(0, flap.edgeBelowFrontTop.value))} down. Make the flap longer.`,
+      `${withArticle(`${formatLength(across)} ${kind.noun}`).replace(/^a/, 'A')} does not fit under a flap that reaches ${formatLength(Math.max(0, flap.edgeBelowFrontTop.value))} down. Make the flap longer.`,
     );
   if (across > face.width / 3)
     refuse(
       `${path}.acrossMm`,
-      `${withArticle(`${formatLength(across)} ${kind.id}`).replace(/^a/, 'A')} is more than a third of the front (${formatLength(face.width)}). Choose one of ${formatLength(face.width / 3)} or less.`,
+      `${withArticle(`${formatLength(across)} ${kind.noun}`).replace(/^a/, 'A')} is more than a third of the front (${formatLength(face.width)}). Choose one of ${formatLength(face.width / 3)} or less.`,
     );
   const corners = options.at === 'corners';
   const count = corners || face.width > TWO_ABOVE_MM ? 2 : 1;
-  const inFrom = corners ? across / 2 + IN_CORNER_MM : face.width / 4;
-  const xs = count === 2 ? [inFrom, face.width - inFrom] : [face.width / 2];
+  const xs = placesAcross(context, across, count, corners);
+  const [inFrom] = xs as [number];
   const y = flapDown(built) - across / 2 - ABOVE_EDGE_MM;
-  const two = corners
-    ? `in both corners of the flap, {mm:${formatNumber(inFrom)}} in from each side`
-    : 'a quarter of the way in from each side';
-  const where = count === 2 ? two : 'at the middle';
+  const where = whereAcross(options, inFrom, count);
   return {
     figures: { below },
     place: `${where}, {mm:${formatNumber(below.value)}} below the front’s top edge, under the flap`,
@@ -64,13 +67,15 @@ function placed(kind: Kind, { built, options, path }: FittingContext): Placed {
         id: `sew-${kind.id}`,
         section: 'closing',
         kind: 'closure',
-        phase: 'filled',
-        text: `Filled, close the flap and mark ${where}, {mm:${formatNumber(below.value)}} below the front’s top edge. Sew one half of each ${kind.id} there through the front layer only, the other to the inside of the flap.`,
+        does: sewnWhere(
+          kind.id,
+          `Put the thing in, close the flap and mark ${where}, {mm:${formatNumber(below.value)}} below the front’s top edge.`,
+          `sew ${kind.halves[0]} there through the front layer only, ${kind.halves[1]} to the inside of the flap.`,
+        ),
         check: {
           look: 'Do the halves meet, and is the pouch open inside?',
           repair: 'Slip a card inside before you sew, and mark with the pouch filled.',
         },
-        reaches: ['the front, through one layer'],
         minutes: 8 * count,
       },
     ],
@@ -84,8 +89,31 @@ function placed(kind: Kind, { built, options, path }: FittingContext): Placed {
         y: [y - across / 2, y + across / 2] as const,
       },
     ]),
-    notions: [{ name: kind.id, size: `${formatNumber(across)} mm`, count }],
+    notions: [{ name: kind.noun, size: `${formatNumber(across)} mm`, count }],
   };
+}
+
+/** The middles of one or two across the front: as said, in its corners, or in the middle and a quarter in. */
+function placesAcross(
+  { built, options, path }: FittingContext,
+  across: number,
+  count: number,
+  corners: boolean,
+): number[] {
+  const { width } = frontOf(built);
+  const typed = options.inFromMm === undefined ? undefined : Number(options.inFromMm);
+  const most = (count === 2 ? width / 2 : width) - across / 2;
+  if (typed !== undefined) refuseBeside({ mm: typed, least: across / 2, most }, `${path}.inFromMm`);
+  if (count === 1) return [typed ?? width / 2];
+  const inFrom = typed ?? (corners ? across / 2 + IN_CORNER_MM : width / 4);
+  return [inFrom, width - inFrom];
+}
+
+function whereAcross({ at, inFromMm }: FittingContext['options'], inFrom: number, count: number): string {
+  const from = `{mm:${formatNumber(inFrom)}} in from`;
+  if (count === 1) return inFromMm === undefined ? 'at the middle' : `${from} the {side:left} side`;
+  if (at === 'corners') return `in both corners of the flap, ${from} each side`;
+  return inFromMm === undefined ? 'a quarter of the way in from each side' : `${from} each side`;
 }
 
 function showsThrough(path: string): Advice {
@@ -113,7 +141,7 @@ function closure(kind: Kind): FittingDefinition {
       {
         key: 'acrossMm',
         kind: 'length',
-        label: `${kind.name} diameter`,
+        label: kind.size,
         min: kind.sizes.min,
         max: kind.sizes.max,
         default: kind.sizes.usual,
@@ -128,6 +156,7 @@ function closure(kind: Kind): FittingDefinition {
         ],
         default: 'inside',
       },
+      IN_FROM,
     ],
     place: (context) => placed(kind, context),
   };
@@ -136,6 +165,9 @@ function closure(kind: Kind): FittingDefinition {
 export const snap = closure({
   id: 'snap',
   name: 'Snap',
+  noun: 'snap',
+  halves: ['one half of each snap', 'the other'],
+  size: 'Snap diameter',
   summary: 'A pressed fastener under the flap; two where the mouth is wide.',
   sizes: { min: 5, max: 30, usual: 12 },
   hazards: ['small-part'],
@@ -144,8 +176,33 @@ export const snap = closure({
 export const magnet = closure({
   id: 'magnet',
   name: 'Magnet',
+  noun: 'magnet',
+  halves: ['one half of each magnet', 'the other'],
+  size: 'Magnet diameter',
   summary: 'A magnetic clasp under the flap; two where the mouth is wide.',
   sizes: { min: 8, max: 30, usual: 15 },
   hazards: ['small-part', 'magnet', 'glue'],
   advice: (path) => [showsThrough(path)],
+});
+export const hookAndLoop = closure({
+  id: 'hook-and-loop',
+  name: 'Hook-and-loop tape',
+  summary: 'Two patches that cling, under the flap; two pairs where the mouth is wide.',
+  noun: 'pair of hook-and-loop patches',
+  halves: ['the soft patch', 'the hooked one'],
+  size: 'Length of a patch',
+  sizes: { min: 10, max: 60, usual: 20 },
+  hazards: [],
+  advice: () => [],
+});
+export const hookAndEye = closure({
+  id: 'hook-and-eye',
+  name: 'Hook and eye',
+  summary: 'A hook under the flap and its eye on the front; two where the mouth is wide.',
+  noun: 'hook and eye',
+  halves: ['the eye', 'the hook'],
+  size: 'Length of the hook',
+  sizes: { min: 5, max: 25, usual: 9 },
+  hazards: ['small-part'],
+  advice: () => [],
 });

@@ -1,4 +1,5 @@
 import { chosen, derive } from '../figure';
+import { nth, tailOf } from '../piece';
 import { formatLength, formatNumber, plural } from '../units';
 import type { WorkStep } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
@@ -42,13 +43,14 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
     id: 'sew-small-pockets',
     section: 'joining',
     kind: 'assembly',
-    phase: 'open',
     does: [
       {
         do: 'sew',
         id: 'small-pockets',
         what: piece.id,
+        open: true,
         mm: 3 * count * (2 * high + width.value),
+        tails: tops.map((_, index) => tailOf(nth(piece.id, index + 1), 'end')),
         says: `sew the small pockets to the front, centred, from the lowest up: side, bottom and side through the front alone, the top open. Their upper edges lie ${tops.map((top) => `{mm:${formatNumber(top)}}`).join(', ')} below the front’s top edge.`,
       },
     ],
@@ -56,7 +58,6 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
       look: 'Equal margins left and right, rows level with the front’s?',
       repair: 'Pin both upper corners before sewing.',
     },
-    reaches: ['between the layers'],
     minutes: 10 * count,
   };
   return {

@@ -1,7 +1,7 @@
 import { CHAIN, work, type Instruction } from '../fabric';
 import { chosen, derive, prior, type Advice, type Figure } from '../figure';
 import { formatLength, formatNumber } from '../units';
-import type { Free } from '../piece';
+import { tailOf, type Free, type Sewing } from '../piece';
 import type { Piece, WorkStep } from '../shapes';
 import {
   type DemandContext,
@@ -37,6 +37,7 @@ const KINDS: readonly StrapKind[] = [
   { id: 'chain-rows', name: 'a chain with rows along it', columns: (n) => n + 1, stretch: 0.05 },
   { id: 'chain', name: 'a chain', columns: () => 1, stretch: CHAIN.stretch },
   { id: 'cord', name: 'a cord of two-loop stitches', columns: () => 2, stretch: 0.06 },
+  { id: 'worked-on', name: 'chained on from the last round, covered with singles', columns: () => 2, stretch: 0.04 },
   { id: 'twisted', name: 'a twisted cord', columns: () => 3, stretch: 0.03 },
   { id: 'cloth', name: 'sewn cloth', columns: () => 100, stretch: 0 },
   { id: 'bought', name: 'bought, on swivel hooks', columns: () => 100, stretch: 0 },
@@ -45,26 +46,42 @@ const KINDS: readonly StrapKind[] = [
 /** Tails of what is made by itself, to sew it on with (prior, handbook 4.4). */
 const STRAP_TAIL_MM = 300;
 
-/** Kinds that bring tails to be sewn on with; yarn for the others, mm (prior, ours). */
-const TAILED: ReadonlySet<string> = new Set(['chain', 'chain-rows', 'cord']);
-const SEW_ON_MM = 600;
+/** Yarn both ends are sewn on with, mm (prior, ours). */
+const SEW_ON_MM = 2 * STRAP_TAIL_MM;
 
-/** Kinds that are crocheted. */
-const MADE: ReadonlySet<string> = new Set([...TAILED, 'rows']);
+/** How a strap is held at its anchors, and what of its length each end takes, mm (handbook 6). */
+const ENDS = [
+  { id: 'sewn', name: 'sewn flat', mm: SEWN_MM },
+  { id: 'hooks', name: 'folded over swivel hooks', mm: SEWN_MM },
+  { id: 'tied', name: 'tied on', mm: 0 },
+  { id: 'tails', name: 'sewn by its tails', mm: 0 },
+] as const;
+
+type End = (typeof ENDS)[number];
+
+/** Kinds that are crocheted: they bring tails to be sewn on with. */
+const MADE: ReadonlySet<string> = new Set(['chain', 'chain-rows', 'cord', 'rows']);
 
 const kindOf = (id: unknown): StrapKind => KINDS.find((kind) => kind.id === id)!;
 
 /**
  * A strap from anchor to anchor: the body loop less the span between the anchors, over one and its growth under the load,
- * and two sewn overlaps (law, with the growth a prior until a hang test replaces it; handbook 6).
+ * and two sewn overlaps; of a loop measured from edge to edge nothing is taken off (law, with the growth a prior until a hang test replaces it; handbook 6).
  */
-export function strapLength(loop: Mm, span: Mm, grows: Figure<'1'>): Mm {
-  const sewn = prior(SEWN_MM, 'mm', 0, 'sewn on at each end');
+export function strapLength(loop: Mm, span: Mm | undefined, grows: Figure<'1'>, endMm: number = SEWN_MM): Mm {
+  const end = prior(endMm, 'mm', 0, 'sewn on or folded over at each end');
+  if (!span)
+    return derive(
+      'mm',
+      'strap = loop, edge to edge / (1 + growth) + 2 ends',
+      { loop, grows, end },
+      (v) => v.loop / (1 + v.grows) + 2 * v.end,
+    );
   return derive(
     'mm',
-    'strap = (loop − span between anchors) / (1 + growth) + 2 × 25 mm',
-    { loop, span, grows, sewn },
-    (v) => (v.loop - v.span) / (1 + v.grows) + 2 * v.sewn,
+    'strap = (loop − span between anchors) / (1 + growth) + 2 ends',
+    { loop, span, grows, end },
+    (v) => (v.loop - v.span) / (1 + v.grows) + 2 * v.end,
   );
 }
 
@@ -103,7 +120,9 @@ function place(context: FittingContext): Placed {
       : chosen(Number(tested) / 100, '1', 'your hang test');
   const face = frontOf(built);
   const span = chosen(face.width, 'mm', 'from anchor to anchor across the mouth');
-  const length = strapLength(loop, span, grows);
+  const edgeToEdge = context.carrier?.loopIs === 'edge-to-edge';
+  const end = endOf(context);
+  const length = strapLength(loop, edgeToEdge ? undefined : span, grows, end.mm);
   if (length.value > LONGEST_MM)
     refuse(
       `${path}.loopMm`,
@@ -121,7 +140,7 @@ function place(context: FittingContext): Placed {
     place: `${kind.name}, {mm:${formatNumber(length.value)}} to make, anchors ${anchors}`,
     rows: [],
     ...(made.piece ? { pieces: [made.piece] } : {}),
-    steps: [...made.steps, sewOn(kind.id, anchors)],
+    steps: [...made.steps, ...held(kind.id, end, anchors, kind.id === 'chain-rows' && rows % 2 === 1)],
     parts: {
       folded: [
         {
@@ -140,8 +159,28 @@ function place(context: FittingContext): Placed {
       { face: 'front', x: [0, 8], y: [0, SEWN_MM] },
       { face: 'front', x: [face.width - 8, face.width], y: [0, SEWN_MM] },
     ],
-    notions: made.notions,
+    notions: [...made.notions, ...(end.id === 'hooks' ? HOOKED : [])],
   };
+}
+
+/** What hooks hang in. */
+const HOOKED: readonly Notion[] = [
+  { name: 'swivel hooks', count: 2 },
+  { name: 'rings for the hooks', count: 2 },
+];
+
+/**
+ * How this strap is held.
+ * @throws PlanProblem where it brings no tails to be tied or sewn by
+ */
+function endOf({ options, path }: FittingContext): End {
+  const end = ENDS.find(({ id }) => id === options.ends)!;
+  const kind = String(options.strap);
+  // what is bought has its own hooks, what is chained on is held already
+  if (kind === 'bought' || kind === 'worked-on') return { ...ENDS[0], mm: kind === 'bought' ? SEWN_MM : 0 } as End;
+  if (end.mm === 0 && !MADE.has(kind) && !(kind === 'twisted' && end.id === 'tied'))
+    refuse(`${path}.ends`, 'It has no tails to be held by. Let it be sewn flat, or folded over hooks.');
+  return end;
 }
 
 interface Made {
@@ -151,13 +190,13 @@ interface Made {
   notions: Notion[];
 }
 
-function strapMade(kind: string, length: Mm, { fabric, schools, options }: FittingContext): Made {
+function strapMade(kind: string, length: Mm, context: FittingContext): Made {
+  const { fabric, schools, options } = context;
   const rows = Number(options.rows);
   const step = (work: Pick<WorkStep, 'does' | 'text'>, minutes: number): WorkStep => ({
     id: 'make-strap',
     section: 'strap',
     kind: 'assembly',
-    phase: 'mouth',
     ...work,
     check: {
       look: `Does it measure {mm:${formatNumber(length.value)}} before it is loaded?`,
@@ -166,6 +205,7 @@ function strapMade(kind: string, length: Mm, { fabric, schools, options }: Fitti
     minutes,
   });
   const nothing = { figures: {}, notions: [] };
+  if (kind === 'worked-on') return workedOn(length, context);
   if (kind === 'rows') {
     const plain = plainRows(fabric);
     const width = derive(
@@ -216,9 +256,67 @@ function strapMade(kind: string, length: Mm, { fabric, schools, options }: Fitti
   return { ...nothing, figures: { chains, made }, steps: [step({ does: [corded(kind, chains.value, rows)] }, 4)] };
 }
 
+/**
+ * Chained on from the last round, held by a slip stitch in the place opposite or so many stitches on, and covered with singles
+ * on the way back (handbook 6).
+ *
+ * @throws PlanProblem where no last round becomes the opening
+ */
+function workedOn(length: Mm, { fabric, built, options, path }: FittingContext): Made {
+  const { mouth, pieces, rimGoesOn } = built;
+  if (!rimGoesOn || !mouth)
+    return refuse(
+      `${path}.strap`,
+      'Only from a last round that becomes the opening can a strap be chained on. Take another kind of strap.',
+    );
+  const apart = options.apart === undefined ? Math.floor(mouth.stitches / 2) : Number(options.apart);
+  if (apart >= mouth.stitches)
+    refuse(
+      `${path}.apart`,
+      `The last round has ${mouth.stitches} stitches; ${apart} on from the first comes round to it again. Make it ${mouth.stitches - 1} or less.`,
+    );
+  const { chains, made } = chainsFor(length, fabric.chain);
+  const n = chains.value;
+  const strap: Free = {
+    do: 'free',
+    id: 'strap',
+    lead: 'The strap, from where the hook is:',
+    from: '',
+    courses: [
+      [
+        { do: 'chain', chains: n, spans: n, as: 'chains' },
+        { do: 'anchor', place: `stitch ${apart + 1} of the last round` },
+      ],
+      [work('single', n, 'chain'), { do: 'anchor', place: 'the stitch it began at' }],
+    ],
+    times: 1,
+    tails: 0,
+    onward: true,
+  };
+  return {
+    figures: { chains, made },
+    notions: [],
+    steps: [
+      {
+        id: 'make-strap',
+        section: 'strap',
+        kind: 'assembly',
+        after: pieces[0]!.id,
+        goesOn: true,
+        does: [strap],
+        check: {
+          look: `Not twisted, and {mm:${formatNumber(length.value)}} long before it is loaded?`,
+          repair: 'Take the singles back and add or leave out chains.',
+        },
+        minutes: 4,
+      },
+    ],
+  };
+}
+
 /** A cord or a chain by itself, with rows along it where it has any; its tails are what it is sewn on with. */
 function corded(kind: string, chains: number, rows: number): Free {
-  const plain = cord('strap', 'For the strap:', chains, STRAP_TAIL_MM);
+  const plain = cord('strap', 'The strap.', chains, STRAP_TAIL_MM);
   if (kind === 'chain') return plain;
   if (kind === 'cord') return { ...plain, courses: [[work('two-loop', chains, 'itself')]] };
   const first: Instruction[] = [{ do: 'skip', times: 1, into: 'chain' }, work('single', chains - 1, 'chain')];
@@ -251,42 +349,87 @@ function clothStrap(
   };
 }
 
-function sewOn(kind: string, anchors: string): WorkStep {
+/** With the tail at each end; where both hang at one end, the other with yarn of its own (handbook 4.4). */
+function sewnOn(kind: string, anchors: string, atOneEnd: boolean): Sewing[] {
+  const how = `overlapping {mm:${SEWN_MM}}, going over each seam three times.`;
+  if (kind === 'bought')
+    return [
+      {
+        do: 'sew',
+        id: 'rings',
+        mm: SEW_ON_MM,
+        says: `sew a ring to each anchor, ${anchors}, going over each seam three times.`,
+      },
+    ];
+  const says = `sew the strap on at ${anchors}, ${how}`;
+  if (!MADE.has(kind)) return [{ do: 'sew', id: 'strap-on', mm: SEW_ON_MM, says }];
+  const end = tailOf('strap', 'end');
+  if (!atOneEnd)
+    return [{ do: 'sew', id: 'strap-on', what: 'strap', tails: [tailOf('strap', 'start'), end], mm: SEW_ON_MM, says }];
+  return [
+    {
+      do: 'sew',
+      id: 'strap-on',
+      what: 'strap',
+      tails: [end],
+      mm: STRAP_TAIL_MM,
+      says: `sew one end of the strap on, ${how}`,
+    },
+    {
+      do: 'sew',
+      id: 'strap-on-2',
+      mm: STRAP_TAIL_MM,
+      says: `sew its other end on in the same way. The anchors are ${anchors}.`,
+    },
+  ];
+}
+
+/** How it is held at its anchors; nothing more for what is chained on. */
+function held(kind: string, end: End, anchors: string, atOneEnd: boolean): WorkStep[] {
+  if (kind === 'worked-on') return [];
+  const step = sewOn(kind, anchors, atOneEnd);
+  if (end.id === 'sewn') return [step];
+  const made = MADE.has(kind);
+  const hooked = `fold {mm:${SEWN_MM}} of each end of the strap over a swivel hook and sew it down, going over each seam three times.`;
+  const rings: Sewing = {
+    do: 'sew',
+    id: 'rings',
+    mm: SEW_ON_MM,
+    says: `sew a ring to each anchor, ${anchors}; hang the hooks in.`,
+  };
+  if (end.id === 'hooks') return [{ ...step, does: [sewnBy('strap-on', made, atOneEnd, hooked), rings] }];
+  const tied = `pass ${made ? 'the tails at each end' : 'each end'} of the strap through its anchor, ${anchors}, and tie a double knot on the inside.`;
+  const tails = `sew each end of the strap to its anchor, ${anchors}, by its tail, edge to edge.`;
+  const says = end.id === 'tied' ? tied : tails;
+  return [{ ...step, does: [{ ...sewnBy('strap-on', made, atOneEnd, says), mm: made ? SEW_ON_MM : 0 }] }];
+}
+
+/** Sewn with the tails it brings; with yarn cut for it where they hang at one end, or where it brings none. */
+function sewnBy(id: string, made: boolean, atOneEnd: boolean, says: string): Sewing {
+  const what = made ? { what: 'strap' } : {};
+  const tails = made && !atOneEnd ? { tails: [tailOf('strap', 'start'), tailOf('strap', 'end')] } : {};
+  return { do: 'sew', id, ...what, ...tails, mm: SEW_ON_MM, says };
+}
+
+function sewOn(kind: string, anchors: string, atOneEnd: boolean): WorkStep {
   return {
     id: 'sew-strap',
     section: 'strap',
     kind: 'closure',
-    phase: 'mouth',
-    does: [
-      kind === 'bought'
-        ? {
-            do: 'sew',
-            id: 'rings',
-            mm: SEW_ON_MM,
-            says: `sew a ring to each anchor, ${anchors}, going over each seam three times.`,
-          }
-        : {
-            do: 'sew',
-            id: 'strap-on',
-            ...(MADE.has(kind) ? { what: 'strap' } : {}),
-            mm: TAILED.has(kind) ? 0 : SEW_ON_MM,
-            says: `sew the strap on ${TAILED.has(kind) ? 'with its tails ' : ''}at ${anchors}, overlapping {mm:${SEWN_MM}}, going over each seam three times.`,
-          },
-    ],
+    does: sewnOn(kind, anchors, atOneEnd),
     check: {
       look: 'Is the strap not twisted, are the anchors exactly opposite? Hang the load on it for a minute and measure again.',
       repair:
         'If it stretched more than planned, shorten it: in the plan, open Strap and enter the result under Hang test.',
     },
-    reaches: ['the mouth'],
     minutes: 10,
   };
 }
 
 /** Anchors exactly opposite: the two side seams, or two stitches half the round apart (handbook 6). */
-function anchorWords({ mouth, pieces }: FittingContext['built']): string {
+function anchorWords({ mouth }: FittingContext['built']): string {
   if (!mouth) return 'the two side edges';
-  const half = Math.floor((pieces[0]!.roundCounts?.at(-1) ?? mouth.stitches) / 2);
+  const half = Math.floor(mouth.stitches / 2);
   return `stitch 1 and stitch ${half + 1} of the last round`;
 }
 
@@ -335,6 +478,25 @@ export const strap: FittingDefinition = {
       optional: true,
     },
     { key: 'rows', kind: 'number', label: 'Stitches or rows wide', unit: '', whole: true, min: 1, max: 40, default: 6 },
+    {
+      key: 'ends',
+      kind: 'choice',
+      label: 'Held',
+      help: 'A bought one hangs by its own hooks; one chained on is held already.',
+      options: ENDS,
+      default: 'sewn',
+    },
+    {
+      key: 'apart',
+      kind: 'number',
+      label: 'Chained on: held so many stitches on',
+      help: 'Left empty: at the place opposite.',
+      unit: 'stitches',
+      whole: true,
+      min: 1,
+      max: 1999,
+      optional: true,
+    },
     {
       key: 'clothMm',
       kind: 'length',

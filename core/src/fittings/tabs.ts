@@ -3,6 +3,7 @@ import { chosen, derive, prior } from '../figure';
 import { workBar } from '../things';
 import { work, type Instruction } from '../fabric';
 import type { Piece } from '../shapes';
+import { nth, tailOf } from '../piece';
 import { formatLength, formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from './common';
@@ -57,13 +58,13 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
         id: 'sew-tabs',
         section: 'closing',
         kind: 'closure',
-        phase: 'mouth',
         does: [
           {
             do: 'sew',
             id: 'tabs',
             what: piece.id,
             mm: 18 * piece.width.value,
+            tails: [1, 2].map((one) => tailOf(nth(piece.id, one), 'start')),
             says: `sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {mm:${button.value}} button just below each tab, through one layer only.`,
           },
         ],
@@ -71,7 +72,6 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
           look: 'Over the bar and buttoned, does it hang level?',
           repair: 'Set one button a row higher or lower.',
         },
-        reaches: ['the mouth'],
         minutes: 16,
       },
     ],

@@ -50,7 +50,6 @@ function place({ built, fabric, thing, options }: FittingContext): Placed {
         id: 'sew-tie',
         section: 'closing',
         kind: 'closure',
-        phase: 'mouth',
         does: [
           cord('tie', 'For the tie:', chains.value, 0),
           {

@@ -2,9 +2,10 @@ import { EVEN, reachOf, refuseBeyond } from '../counts';
 import { work, type Instruction } from '../fabric';
 import { chosen, derive, prior } from '../figure';
 import { formatLength, formatNumber, plural } from '../units';
-import type { Course, Piece } from '../shapes';
+import { backwards, type Span, type Work } from '../piece';
+import type { Course, MouthPlace, Piece } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { centredOn, plainRows, refuse, refuseOpen } from './common';
+import { centredOn, frontOf, mouthAt, plainRows, refuse, refuseOpen } from './common';
 
 /** Room under the handle for a hand, mm (prior, handbook 6). */
 const ROOM_MM = 90;
@@ -42,18 +43,48 @@ function tongueRow(from: number, to: number): Instruction[] {
   return by === 2 ? [up, into(2), ...between(2), into(2)] : [up, into(2), ...between(1)];
 }
 
+/** Its last row crocheted to the stitches opposite, right sides together: the ridge comes to lie inside (handbook 6). */
+function tongueJoin(
+  { id, stitches: foot, rows }: Piece,
+  { piece: body, stitches }: MouthPlace,
+  before: number,
+): Work[] {
+  const from = stitches - before - foot + 1;
+  const tip: Span = { piece: id, edge: 'last', from: 1, to: foot };
+  const mouth: Span = { piece: body, edge: 'mouth', from, to: from + foot - 1 };
+  const says = `Bring the handle over to the other side, not twisted and right sides together, so that its last row lies on stitches ${mouth.from} to ${mouth.to} of the mouth.`;
+  const spans: [Span, Span] = rows % 2 === 1 ? [tip, mouth] : [backwards(tip), backwards(mouth)];
+  const name = 'through both, stitch for stitch';
+  return [
+    { do: 'fold', fold: { id, inside: 'edges', says, lays: [[tip, mouth]] } },
+    {
+      do: 'border',
+      id: 'tongue-end',
+      stitch: 'single',
+      courses: 1,
+      closed: false,
+      from: 'at one end of its last row',
+      path: [{ spans, stitches: foot, name }],
+    },
+    { do: 'fasten-off' },
+  ];
+}
+
 /** A centred tongue over the mouth: starts in the middle of one half, narrows, runs, widens, joins the other (handbook 6). */
-function place({ built, fabric, options, path }: FittingContext): Placed {
+function place({ built, options, path }: FittingContext): Placed {
+  const mouth = mouthAt(built, path);
+  const { fabric } = mouth;
   refuseOpen(fabric, 'A tongue handle', path);
-  const mouth = built.mouth!;
-  const half = mouth.stitches / 2;
+  const half = Math.floor(mouth.stitches / 2);
   const foot = Math.min(Number(options.foot), Math.floor(half) - 1);
   if (Number(options.foot) > half - 1)
     refuse(
       `${path}.foot`,
       `A foot of ${plural(Number(options.foot), 'stitch', 'stitches')} is wider than half the round (${half}). Take ${Math.floor(half) - 1} or fewer.`,
     );
-  const run = Math.min(Number(options.run), foot);
+  const narrow = Math.min(Number(options.run), foot);
+  // a stitch less at each end of a row, so that it stays in the middle
+  const run = narrow + ((foot - narrow) % 2);
   const plain = plainRows(fabric);
   const rise = prior(ROOM_MM, 'mm', 0, 'room for a hand, each side');
   const over = chosen(half * fabric.stitchWidth.value, 'mm', 'across the mouth');
@@ -80,6 +111,7 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
     section: 'tongue',
   }));
   const { before } = centredOn(half, foot);
+  const seen = frontOf(built).width / half;
   const n = chosen(foot, 'stitches', 'foot of the tongue');
   const r = chosen(courses.length, 'rows', 'rows of the tongue');
   const piece: Piece = {
@@ -118,7 +150,7 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
   };
   return {
     figures: { length, width: piece.width },
-    place: `stitches ${before + 1} to ${before + foot} of one half, joined to the same of the other; ${plural(courses.length, 'row')}`,
+    place: `stitches ${before + 1} to ${before + foot} of one half, joined to those opposite; ${plural(courses.length, 'row')}`,
     rows: [],
     pieces: [piece],
     steps: [
@@ -126,15 +158,13 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
         id: 'join-tongue',
         section: 'handle',
         kind: 'assembly',
-        phase: 'mouth',
-        text: `Bring the tongue over and join its last row to stitches ${half + before + 1} to ${half + before + foot} of the mouth, stitch for stitch.`,
+        after: piece.id,
+        does: tongueJoin(piece, mouth, before),
         check: {
           look: 'Not twisted, as many stitches free left and right of it?',
           repair: `It stands ${formatLength(ROOM_MM)} above the mouth at its middle: move it by a stitch.`,
         },
-        reaches: ['the mouth'],
-        minutes: 6,
-        seam: { mm: piece.width.value, factor: 4 },
+        minutes: 2,
       },
     ],
     parts: {
@@ -142,18 +172,16 @@ function place({ built, fabric, options, path }: FittingContext): Placed {
         {
           type: 'line',
           kind: 'cord',
-          x1: before * fabric.stitchWidth.value,
+          x1: before * seen,
           y1: 0,
-          x2: (before + foot) * fabric.stitchWidth.value,
+          x2: (before + foot) * seen,
           y2: 0,
           label: `tongue, ${formatNumber(foot, 0)} stitches`,
         },
       ],
     },
     advice: [],
-    areas: [
-      { face: 'mouth', x: [before * fabric.stitchWidth.value, (before + foot) * fabric.stitchWidth.value], y: [0, 5] },
-    ],
+    areas: [{ face: 'mouth', x: [before * seen, (before + foot) * seen], y: [0, 5] }],
   };
 }
 

@@ -1,5 +1,6 @@
-import { BASES } from '../fabric';
+import { BASES, inOne, tallyRow, work, type Instruction } from '../fabric';
 import { chosen, derive, prior, type Figure } from '../figure';
+import { tailOf } from '../piece';
 import { formatNumber } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, lengthOf, refuse } from './common';
@@ -35,6 +36,12 @@ const TASSEL_AT: Readonly<Record<string, { name: string; place: string; sew: str
     sew: 'to the {side:right} side edge, a row below the mouth',
     x: 1,
   },
+  zip: {
+    name: 'the zip’s pull',
+    place: 'on the zip’s pull',
+    sew: 'through the hole of the zip’s pull',
+    x: 1,
+  },
   flap: {
     name: 'middle of the flap’s edge',
     place: 'on the middle of the flap’s edge',
@@ -43,7 +50,7 @@ const TASSEL_AT: Readonly<Record<string, { name: string; place: string; sew: str
   },
 };
 
-function placeTassel({ built, options, path }: FittingContext): Placed {
+function placeTassel({ built, options, path, beside }: FittingContext): Placed {
   const length = lengthOf(options.lengthMm, 'typed');
   const wraps = chosen(Number(options.wraps), '1', 'typed');
   const face = frontOf(built);
@@ -54,6 +61,8 @@ function placeTassel({ built, options, path }: FittingContext): Placed {
     );
   const yarn = tasselYarn(wraps, length);
   const where = TASSEL_AT[String(options.at)] ?? TASSEL_AT.bottom!;
+  if (options.at === 'zip' && !beside.includes('zip'))
+    refuse(`${path}.at`, 'There is no zip for it to hang from. Add a zip, or hang the tassel from the bottom.');
   if (options.at === 'flap' && !built.flap)
     refuse(`${path}.at`, 'A tassel on the flap’s edge needs a flap. Add a flap, or hang the tassel from the bottom.');
   return {
@@ -65,7 +74,6 @@ function placeTassel({ built, options, path }: FittingContext): Placed {
         id: 'make-tassel',
         section: 'finishing',
         kind: 'finish',
-        phase: 'finish',
         does: [
           {
             do: 'sew',
@@ -114,14 +122,24 @@ export const tassel: FittingDefinition = {
   place: placeTassel,
 };
 
-/** A small ball of single round the cords, to slide along them: 6, 12, 12, 6. */
+/** Rounds of a small ball: out from a ring, once straight, in again. */
+const BALL: readonly (readonly Instruction[])[] = [
+  [work('single', 6, 'ring')],
+  [inOne('single', 2, 'stitch', 1, 6)],
+  [work('single', 12)],
+  [{ do: 'together', stitch: 'single', over: 2, times: 6 }],
+];
+
+/** What it is stuffed and drawn up with, mm (prior, ours). */
+const STUFFING_MM = 300;
+
+/** A small ball of single round the cords, to slide along them. */
 function placeBobble({ fabric }: FittingContext): Placed {
-  const rounds = [6, 12, 12, 6];
-  const stitches = rounds.reduce((sum, count) => sum + count, 0);
+  const stitches = BALL.reduce((sum, round) => sum + Object.values(tallyRow(round)).reduce((a, b) => a + b, 0), 0);
   const yarn = derive(
     'mm',
     `yarn = ${BASES.single.yarn} × stitches × w`,
-    { n: chosen(stitches, 'stitches', rounds.join(' + ')), w: fabric.stitchWidth },
+    { n: chosen(stitches, 'stitches', '6 + 12 + 12 + 6'), w: fabric.stitchWidth },
     (v) => BASES.single.yarn * v.n * v.w,
   );
   return {
@@ -131,20 +149,38 @@ function placeBobble({ fabric }: FittingContext): Placed {
     steps: [
       {
         id: 'make-bobble',
-        section: 'finishing',
-        kind: 'finish',
-        phase: 'finish',
-        text: 'For the bobble work 6 {single} into a ring, 2 in each (12), one in each (12), two together all round (6); thread both ends of the cord through it, fill it with a tail, draw it up.',
+        section: 'closing',
+        kind: 'closure',
+        follows: ['thread-cord'],
+        does: [
+          {
+            do: 'free',
+            id: 'bobble',
+            lead: 'The sliding bobble:',
+            from: '',
+            courses: BALL,
+            times: 1,
+            tails: STUFFING_MM,
+            rounds: true,
+          },
+          {
+            do: 'sew',
+            id: 'bobble-on',
+            what: 'bobble',
+            tails: [tailOf('bobble', 'end')],
+            mm: STUFFING_MM / 2,
+            says: 'thread both ends of the cord through it, stuff it with the other tail, and draw the last round up around them, so that it slides.',
+          },
+        ],
         check: {
           look: 'Does it slide, and stay where it is put?',
           repair: 'Draw it up more, or thread the cord through once again.',
         },
-        minutes: 10,
+        minutes: 4,
       },
     ],
     parts: {},
     advice: [],
-    yarnMm: yarn.value + 300,
   };
 }
 
@@ -174,9 +210,15 @@ function placeTag({ built, options }: FittingContext): Placed {
         id: 'sew-tag',
         section: 'finishing',
         kind: 'finish',
-        phase: 'open',
-        text: `Sew the tag ({mm:${wide}} × {mm:${high}}) to the lower {side:left} of the front, {mm:12} from both edges, through the front layer only.`,
-        reaches: ['between the layers'],
+        does: [
+          {
+            do: 'sew',
+            id: 'tag',
+            mm: 0,
+            open: true,
+            says: `sew the tag ({mm:${wide}} × {mm:${high}}) to the lower {side:left} of the front, {mm:12} from both edges, through the front layer only.`,
+          },
+        ],
         minutes: 6,
       },
     ],

@@ -46,7 +46,6 @@ function place({ built, path, options }: FittingContext): Placed {
         id: 'sew-zip',
         section: 'closing',
         kind: 'closure',
-        phase: 'mouth',
         does: [
           {
             do: 'sew',
@@ -59,7 +58,6 @@ function place({ built, path, options }: FittingContext): Placed {
           look: 'Does it run freely, no stitch caught in its teeth?',
           repair: 'Unpick the place and sew a little further from the teeth.',
         },
-        reaches: ['the mouth'],
         minutes: 25,
       },
     ],

@@ -121,9 +121,12 @@ const carrierForm: Form = {
   is: 'variant',
   by: 'kind',
   forms: Object.fromEntries(
-    CARRIERS.map(({ id, measures }) => [
+    CARRIERS.map(({ id, measures, choices = [] }) => [
       id,
-      { is: 'object', keys: { name: optional({ is: 'text', max: 120 }), ...measureKeys(measures) } },
+      {
+        is: 'object',
+        keys: { name: optional({ is: 'text', max: 120 }), ...measureKeys(measures), ...fieldKeys(choices) },
+      },
     ]),
   ),
 };
@@ -169,7 +172,14 @@ export const fabricForm: ObjectForm = {
     stitch: required(stitch),
     hookMm: required(hookMm),
     chainHookMm: optional({ is: 'number', min: 0.5, max: 40, unit: 'mm', note: 'for foundation chains only' }),
-    yarn: required(yarnForm),
+    yarn: optional(yarnForm),
+    yarns: optional({
+      is: 'list',
+      min: 2,
+      max: 4,
+      of: yarnForm,
+      note: 'different yarns held together, in place of one',
+    }),
     weighed: optional({
       is: 'object',
       keys: {
@@ -208,6 +218,8 @@ export const fabricForm: ObjectForm = {
       note: 'the maker’s own hand with such yarn',
     }),
   },
+  atLeastOne: ['yarn', 'yarns'],
+  atMostOne: ['yarn', 'yarns'],
   depends: patternOfStitch,
 };
 

@@ -55,7 +55,11 @@ export function formatsTables(): Readonly<Record<string, string>> {
     ),
     carriers: table(
       ['kind', '', 'entries'],
-      CARRIERS.map(({ id, name, examples, measures }) => [id, `${name}: ${examples}`, measures.map(entry).join('; ')]),
+      CARRIERS.map(({ id, name, examples, measures, choices = [] }) => [
+        id,
+        `${name}: ${examples}`,
+        [...measures.map(entry), ...choices.map(option)].join('; '),
+      ]),
     ),
     shapes: table(
       ['kind', '', 'options'],

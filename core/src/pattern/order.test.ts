@@ -1,34 +1,46 @@
-import { TERN_POINT } from '../demo';
-import { stepsAfter } from '../reckon';
+import type { Work } from '../piece';
 import type { WorkStep } from '../shapes';
-import { workOut } from '../workOut';
-import { orderFaults } from './order';
+import { inOrder } from './order';
 
-const step = (id: string, more: Partial<WorkStep>): WorkStep => ({
+const step = (id: string, does: readonly Work[], more: Partial<WorkStep> = {}): WorkStep => ({
   id,
   section: 'x',
   kind: 'assembly',
-  phase: 'joining',
-  text: '',
+  does,
   ...more,
 });
 
-it('finds what must be reached after it was closed', () => {
-  const sew = step('sew-pocket', { reaches: ['between the layers'] });
-  const close = step('join-sides', { closes: ['between the layers'] });
-  expect(orderFaults([sew, close])).toEqual([]);
-  expect(orderFaults([close, sew])).toEqual(['sew-pocket must reach between the layers, and join-sides has closed it']);
+const sewn = (id: string, more: object = {}): Work => ({ do: 'sew', id, mm: 0, says: 'sew it.', ...more });
+const joined: Work = { do: 'fold', fold: { id: 'fold', inside: 'wrong', lays: [] } };
+const filled: Work = { do: 'fill', says: 'Put it in.' };
+
+const ids = (steps: readonly WorkStep[]) => inOrder(steps).map(({ id }) => id);
+
+it('sews to an open layer before the sides are joined, and ends when nothing is left to be woven in', () => {
+  const steps = [
+    step('carry', [filled]),
+    step('ends', [{ do: 'weave-in', pieces: 'all' }]),
+    step('button', [filled, { do: 'empty' }, sewn('button')]),
+    step('zip', [sewn('zip')]),
+    step('tassel', [sewn('tassel')], { kind: 'finish' }),
+    step('sides', [joined]),
+    step('pocket', [sewn('pocket', { open: true })]),
+    step('marks', [{ do: 'mark', says: 'Mark it.' }]),
+    step('cut', [{ do: 'fasten-off' }], { after: 'body' }),
+  ];
+  expect(ids(steps)).toEqual(['pocket', 'marks', 'cut', 'sides', 'zip', 'button', 'tassel', 'ends', 'carry']);
 });
 
-it.each(Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const))(
-  'nothing is sewn shut in %s',
-  (_, plan) => {
-    const steps = stepsAfter(workOut(plan));
-    expect(orderFaults(steps)).toEqual([]);
-    expect(
-      steps.some(({ closes = [] }) => closes.length > 0) ||
-        plan.shape.kind === 'disc-wall' ||
-        plan.shape.kind === 'round-chain',
-    ).toBe(true);
-  },
-);
+it('puts on a cord what slides on it before its ends are knotted, however it is listed', () => {
+  const bobble = step('bobble', [sewn('bobble')], { follows: ['thread'] });
+  const knot = step('knot', [sewn('knot')], { follows: ['thread', 'bobble'] });
+  const thread = step('thread', [sewn('thread')]);
+  for (const steps of [
+    [bobble, knot, thread],
+    [thread, knot, bobble],
+    [knot, thread, bobble],
+  ])
+    expect(ids(steps)).toEqual(['thread', 'bobble', 'knot']);
+  // what it follows may not be there
+  expect(ids([knot])).toEqual(['knot']);
+});

@@ -1,21 +1,42 @@
+import type { Work } from '../piece';
 import type { WorkStep } from '../shapes';
 
+/** When a step is done: while pieces lie open, joining them, through the mouth, with the thing put in, at the end, in use. */
+const [OPEN, JOINING, THROUGH_THE_MOUTH, MARKED_FILLED, TRIMMED, ENDS, IN_USE] = [0, 1, 2, 3, 4, 5, 6] as const;
+const STAGES = [OPEN, JOINING, THROUGH_THE_MOUTH, MARKED_FILLED, TRIMMED, ENDS, IN_USE];
+
+/** Done on pieces as they lie: marked, or sewn to one layer that is out of reach once it is joined. */
+const liesOpen = (work: Work): boolean => work.do === 'mark' || (work.do === 'sew' && work.open === true);
+
+/** Joins layers, so that no needle gets between them any more, or weaves in what they close over. */
+const joins = (work: Work): boolean =>
+  work.do === 'fold' ||
+  work.do === 'seam' ||
+  work.do === 'weave-in' ||
+  (work.do === 'border' && work.path.some(({ spans }) => spans.length > 1));
+
+/** When a step is done follows from its work: what it must still reach, and what it closes. */
+function stageOf({ kind, after, does = [] }: WorkStep): number {
+  const some = (what: Work['do']) => does.some((work) => work.do === what);
+  if (after !== undefined || does.some(liesOpen)) return OPEN;
+  if (does.some((work) => work.do === 'weave-in' && work.pieces === 'all')) return ENDS;
+  if (does.some(joins)) return JOINING;
+  if (some('fill')) return some('empty') ? MARKED_FILLED : IN_USE;
+  return kind === 'finish' ? TRIMMED : THROUGH_THE_MOUTH;
+}
+
 /**
- * Steps that come too late: each that must reach a place an earlier one has closed (handbook 0: an order that leaves
- * nothing sewn shut).
- *
- * @param steps in the order they are done
- * @returns a line for each, empty where the order is right
+ * Steps beside the rows in an order that leaves nothing sewn shut that must still be reached: by what their work needs, each
+ * after those it follows, and else as they came (handbook 0). The referee judges it.
  */
-export function orderFaults(steps: readonly WorkStep[]): string[] {
-  const closed = new Map<string, string>();
-  const faults: string[] = [];
-  for (const { id, closes = [], reaches = [] } of steps) {
-    for (const place of reaches) {
-      const by = closed.get(place);
-      if (by) faults.push(`${id} must reach ${place}, and ${by} has closed it`);
-    }
-    for (const place of closes) closed.set(place, id);
+export function inOrder(steps: readonly WorkStep[]): WorkStep[] {
+  const stages = steps.map(stageOf);
+  const waiting = STAGES.flatMap((stage) => steps.filter((_step, index) => stages[index] === stage));
+  if (!steps.some(({ follows }) => follows)) return waiting;
+  const done: WorkStep[] = [];
+  while (waiting.length > 0) {
+    const free = waiting.findIndex(({ follows = [] }) => !waiting.some(({ id }) => follows.includes(id)));
+    done.push(...waiting.splice(Math.max(0, free), 1));
   }
-  return faults;
+  return done;
 }

@@ -71,6 +71,33 @@ class Hook {
     this.at = 0;
   }
 
+  /** Places further on, behind those that are there. */
+  append(places: readonly WorkedPlace[]): void {
+    if (this.at > 0) throw new Fault('chains across in the middle of a row');
+    this.below = [...this.below, ...places];
+  }
+
+  /** Places that are met before those that are there. */
+  prepend(places: readonly WorkedPlace[]): void {
+    if (this.at > 0) throw new Fault('goes around in the middle of a round');
+    this.below = [...places, ...this.below];
+  }
+
+  /** Of a tube laid flat the next place, and the one that lies behind it. */
+  takeBoth(): void {
+    this.take('stitch');
+    if (this.remaining === 0 || this.below.at(-1)!.kind !== 'stitch')
+      throw new Fault('has no stitch in the layer behind');
+    this.below = this.below.slice(0, -1);
+  }
+
+  /** The round before was closed in the middle of its last loop: that is the first to be met. */
+  beginInLast(): void {
+    const last = this.below.at(-1);
+    if (this.at > 0 || last?.kind !== 'space') throw new Fault('does not stand in a loop');
+    this.below = [last, ...this.below.slice(0, -1)];
+  }
+
   leave(): void {
     this.left.push(this.takeAny());
   }
@@ -137,9 +164,22 @@ const DOING: Doing = {
     if (closes === 'same-stitch' && hook.made.length === 0) throw new Fault('a loop with no stitch to close into');
   },
   'other-side': (hook, { chains }) => hook.refill(chains),
+  'mid-loop': (hook) => hook.beginInLast(),
+  'close-loop': (hook, { spans }) => {
+    if (hook.made.length === 0) throw new Fault('closes into a first stitch that is not there');
+    hook.make({ kind: 'space', columns: spans });
+  },
+  'chain-across': (hook, { chains }) => hook.append(placesOf(chains, 'chain')),
+  'along-sides': (hook, { rows }) => hook.prepend(placesOf(2 * rows, 'row-end')),
+  'both-layers': (hook, { times: count }) => {
+    times(count, () => hook.takeBoth());
+    hook.make(STITCH, count);
+  },
+  'slip-along': (hook, { times: count }) => times(count, () => void hook.take('stitch')),
   join: (hook) => {
     if (hook.made.length === 0) throw new Fault('joins to a first stitch that is not there');
   },
+  anchor: () => undefined,
   leave: (hook, { times: count }) => times(count, () => hook.leave()),
   'own-row': (hook, { stitches }) => {
     times(stitches, () => {

@@ -23,7 +23,7 @@ export function refereePiece(steps: readonly Step[], piece: string): PieceRuling
   for (const step of steps) {
     if (step.piece !== piece) continue;
     if (step.makes) {
-      there = [...(step.onto ? there : []), ...placesOf(step.makes.count, step.makes.kind)];
+      there = placesOf(step.makes.count, step.makes.kind);
       if (step.row) {
         ruling.courses += 1;
         ruling.counts.push(step.makes.count);

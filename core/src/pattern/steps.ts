@@ -36,8 +36,6 @@ export interface Step {
   turned: boolean;
   /** Places to work into that it makes besides rows: a foundation's chains. */
   makes: { count: number; kind: 'stitch' | 'chain' } | null;
-  /** Whether those join what is already there. */
-  onto: boolean;
   /** The piece that is made so many times in all, where the step asks for the others. */
   again: { piece: string; copies: number } | null;
 }
@@ -50,7 +48,7 @@ const EDGE_WORDS: Readonly<Record<Foundation['edge'], string>> = {
 
 const RING_WORDS: Readonly<Record<Schools['ring'], string>> = {
   wrapped: 'Make a magic ring: wrap the yarn around two fingers, and pull the end to close the ring after round 1.',
-  'two-chains': 'Chain 2, work the first round into the second chain from the hook.',
+  'two-chains': 'Chain 2: the first round goes into the first of them.',
 };
 
 type Named = 'id' | 'piece' | 'pieceName' | 'section' | 'kind' | 'text';
@@ -78,7 +76,6 @@ function stepOf(given: Pick<Step, Named> & Partial<Omit<Step, Named>>): Step {
     work: given.work ?? null,
     turned: given.turned ?? false,
     makes: given.makes ?? null,
-    onto: given.onto ?? false,
     again: given.again ?? null,
   };
 }
@@ -87,34 +84,42 @@ function stepOf(given: Pick<Step, Named> & Partial<Omit<Step, Named>>): Step {
 export function pieceSteps(
   piece: Piece,
   schools: Schools,
-  replaced: ReadonlyMap<number, Instruction[]>,
   several: boolean,
   colourOf: (row: number) => string | undefined = () => undefined,
+  tail?: number,
 ): Step[] {
   const words = new Map<Instruction[], string>();
   const wordsOf = (work: Instruction[]) => {
     const known = words.get(work);
     if (known) return known;
-    const text = wordRow(work, schools);
+    const text = inTheRing(wordRow(work, schools), schools);
     words.set(work, text);
+    return text;
+  };
+  const counts = new Map<Instruction[], string | null>();
+  const countedOf = (work: Instruction[], row: number) => {
+    const known = counts.get(work);
+    if (known !== undefined) return known;
+    const text = countedWords(work, fabricOf(piece, row).stitch);
+    counts.set(work, text);
     return text;
   };
   const pieceName = several || piece.times > 1 ? `${piece.name}${piece.times > 1 ? ` (make ${piece.times})` : ''}` : '';
   const begun = foundationStep(piece, pieceName, schools);
   const first = colourOf(1);
-  const steps: Step[] = [first ? { ...begun, text: `With ${first}: ${begun.text}` } : begun];
+  const leave = tail === undefined ? '' : wordText(`Leave a tail of {mm:${tail}} to sew with. `, schools);
+  const steps: Step[] = [{ ...begun, text: `${leave}${first ? `With ${first}: ` : ''}${begun.text}` }];
   const skipsFirst = steps[0]!.row === 1;
   // rounds keep their right side outside; turned rows change sides from there on
-  let turns = 0;
+  let turns = turnsToRounds(piece);
   piece.courses.forEach((course, index) => {
     const row = index + 1;
     turns = course.kind === 'round' ? 0 : turns + (course.turned ? 1 : 0);
     const side = turns % 2 === 0 ? 'right' : 'wrong';
     if (row === 1 && skipsFirst) return;
-    if (course.before) steps.push(beforeStep(piece.id, pieceName, course, schools));
-    const work = replaced.get(row) ?? course.instructions;
+    const work = course.instructions;
     const next = piece.courses[row];
-    const counted = countedWords(work, fabricOf(piece, row).stitch);
+    const counted = countedOf(work, row);
     steps.push(
       stepOf({
         piece: piece.id,
@@ -122,7 +127,7 @@ export function pieceSteps(
         id: `${piece.id}-${course.kind}-${row}`,
         section: course.section,
         kind: course.kind,
-        text: `${withWhat(piece, row, colourOf)}${wordsOf(work)}${next?.kind === 'row' && next.turned ? ' Turn.' : ''}`,
+        text: `${withWhat(piece, row, colourOf)}${wordsOf(work)}${next?.turned ? ' Turn.' : ''}`,
         note: noteOf(piece, course, row, colourOf),
         ends: course.ends,
         counted,
@@ -137,6 +142,17 @@ export function pieceSteps(
     );
   });
   return steps;
+}
+
+/** Rows that rounds are worked around after a turn show those the other side: what has its right side in the rounds. */
+function turnsToRounds({ courses }: Piece): number {
+  const first = courses.findIndex(({ kind }) => kind === 'round');
+  return first > 0 && courses[first]!.turned ? courses.slice(0, first + 1).filter(({ turned }) => turned).length : 0;
+}
+
+/** Of two chains, the first one is the ring. */
+function inTheRing(text: string, { ring }: Schools): string {
+  return ring === 'two-chains' ? text.replace('into the ring', 'in the second chain from the hook') : text;
 }
 
 /** The yarn and the hook a row is worked with, where they are others than in the row before. */
@@ -236,21 +252,6 @@ function foundationStitch({ courses, stitches, worked }: Piece): string | undefi
   return !others && works.length === 1 && made >= stitches - 1 ? plain : undefined;
 }
 
-function beforeStep(piece: string, pieceName: string, course: Course, schools: Schools): Step {
-  const { id, text, count } = course.before!;
-  return stepOf({
-    piece,
-    pieceName,
-    id: `${piece}-${id}`,
-    section: course.section,
-    kind: 'foundation',
-    text: wordText(text, schools),
-    ends: count,
-    makes: { count, kind: 'chain' },
-    onto: true,
-  });
-}
-
 /** What a row is worked in. */
 function fabricOf({ bands, fabric }: Piece, row: number): WorkedFabric {
   return bands?.find(({ from, to }) => row >= from && row <= to)?.fabric ?? fabric;
@@ -286,10 +287,18 @@ function rowCheck(
       repair: `If the count is off, pull out to the round with the mistake. If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
     };
   return {
-    look: `${count}, ${plural(row, 'row')} from the chain${fabricOf(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
+    look: `${count}, ${rowsSince(piece, row)}${fabricOf(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
     repair:
       'If a stitch is missing, look at the ends of the rows first: the last stitch is easily overlooked. Pull out the rows down to the mistake and work them again.',
   };
+}
+
+/** How many rows there are: from the chain, or where it was begun in rounds since the last of them. */
+function rowsSince({ courses, worked }: Piece, row: number): string {
+  if (worked === 'rows') return `${plural(row, 'row')} from the chain`;
+  const before = courses.slice(0, row).reverse();
+  const rounds = before.findIndex(({ kind }) => kind === 'round');
+  return `${plural(rounds < 0 ? row : rounds, 'row')} since the last round`;
 }
 
 /** Steps that are no rows, worded: what they do as it was walked, then what else there is to say. */

@@ -92,8 +92,22 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
         : `chain ${one.chains} for the loop`;
     case 'other-side':
       return 'rotate (do not turn over) and work along the other side of the foundation chain';
+    case 'along-sides':
+      return 'go down the row ends of the strip and up those of its other side';
+    case 'mid-loop':
+      return 'begin with the loop you stand in as the next space';
+    case 'close-loop':
+      return `${one.chains > 0 ? `chain ${one.chains}, ` : ''}${term(one.stitch, terms)} in the first stitch to close the last loop`;
     case 'join':
       return `join with ${withArticle(term('slip', terms))} to the first stitch`;
+    case 'chain-across':
+      return `chain ${one.chains} and join with ${withArticle(term('slip', terms))} to the other end of the row`;
+    case 'both-layers':
+      return `with the pocket laid flat ${term(one.stitch, terms)} through both layers in each of the next ${one.times} pairs of stitches`;
+    case 'slip-along':
+      return `${term('slip', terms)} along the next ${plural(one.times, 'stitch', 'stitches')} (not counted)`;
+    case 'anchor':
+      return `${term('slip', terms)} in ${one.place}`;
     case 'leave':
       return `leave the remaining ${plural(one.times, 'stitch', 'stitches')} unworked`;
     case 'own-row':
@@ -154,7 +168,7 @@ function gaps(over: number, times: number): string {
     over % 2 === 0
       ? `the middle of ${times === 1 ? 'the next' : 'each'} pair`
       : `the gap before ${times === 1 ? 'the next' : 'each'} group`;
-  return times > 1 ? `${where}, ${times} times` : where;
+  return times > 1 ? `${where}, ${timesWord(times)}` : where;
 }
 
 function each(times: number, into: Place): string {

@@ -6,6 +6,7 @@ import {
   type Free,
   type Hand,
   type Seam,
+  type Sewing,
   type Walked,
   type Work,
 } from '../piece';
@@ -32,13 +33,21 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
     case 'free':
       return wordFree(work, schools);
     case 'sew':
-      return work.mm > 0 ? `With about {mm:${yarnToCut(work.mm)}} of yarn, ${work.says}` : capital(work.says);
+      return wordSewing(work);
+    case 'fill':
+    case 'mark':
+      return work.says;
+    case 'level':
+      return `Work on to above the first stitch of round 1, then {slip} in ${work.slips === 1 ? 'the next stitch' : `each of the next ${work.slips} stitches`} to level the step.`;
+    case 'empty':
+      return 'Take it out again.';
     case 'weave-in':
+      if (work.pieces === 'all') return 'Weave in all ends that are left: run each along a row and back, then trim.';
       return `Weave in the ends of ${inWords(work.pieces.map(({ name }) => name.toLowerCase()))} now: the next layer closes over them.`;
     case 'fold':
       return work.fold.says ?? '';
     case 'fasten-off':
-      return 'Fasten off.';
+      return work.leave === undefined ? 'Fasten off.' : `Fasten off, leaving a tail of {mm:${work.leave}} to sew with.`;
     default:
       return '';
   }
@@ -94,11 +103,21 @@ function cornerWords(one: BorderPart['instructions'][number], terms: Schools['te
   return part && 'stitch' in part ? `${part.count} ${term(part.stitch, terms)} in the corner` : '';
 }
 
-function wordFree({ lead, from, courses, times, tails }: Free, schools: Schools): string {
-  const rows = courses.map((course) => wordRow(course, schools)).join(' Turn. ');
+function wordFree({ lead, from, courses, times, tails, rounds, onward }: Free, schools: Schools): string {
+  const told = courses.map((course) => wordRow(course, schools));
+  const rows = rounds ? told.map((text, index) => `Round ${index + 1}: ${text}`).join(' ') : told.join(' Turn. ');
   const many = times > 1 ? ` Make ${times} of them.` : '';
-  const off = tails > 0 ? `Fasten off, leaving {mm:${tails}} at each end.` : 'Fasten off.';
-  return [lead, from && `Join the yarn ${from}.`, rows, off].filter(Boolean).join(' ') + many;
+  const leave = tails > 0 ? `Leave a tail of {mm:${tails}} to sew with.` : '';
+  const cut = tails > 0 ? 'Fasten off, leaving a tail as long.' : 'Fasten off.';
+  const off = onward ? '' : cut;
+  return [lead, leave, from && `Join the yarn ${from}.`, rows, off].filter(Boolean).join(' ') + many;
+}
+
+/** Sewn with the tails that hang there, or with yarn cut for it. */
+function wordSewing({ mm, tails = [], says }: Sewing): string {
+  if (mm === 0) return capital(says);
+  if (tails.length === 0) return `With about {mm:${yarnToCut(mm)}} of yarn, ${says}`;
+  return `With ${tails.length === 1 ? 'its tail' : 'its tails'}, ${says}`;
 }
 
 const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {
@@ -106,8 +125,8 @@ const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {
   mattress: 'from the right side, mattress stitch',
 };
 
-function wordSeam({ how, through, along, mm, factor }: Seam): string {
+function wordSeam({ how, through, along, mm, factor, tail }: Seam): string {
   if (along === '') return '';
-  const cut = yarnToCut(mm * factor);
-  return `With about {mm:${cut}} of yarn, ${SEAM_WORDS[how]} ${through} of both layers together along ${along}.`;
+  const yarn = tail ? `the tail ${tail.at}` : `about {mm:${yarnToCut(mm * factor)}} of yarn`;
+  return `With ${yarn}, ${SEAM_WORDS[how]} ${through} of both layers together along ${along}.`;
 }

@@ -40,7 +40,12 @@ export function borderCourses(border: Border, edgeOf: (span: Span) => Edge): Bor
       kind === 'loops'
         ? [part(loopsOver(path.reduce((sum, stretch) => sum + stitchesOf(stretch, kind), 0)))]
         : fromTheJoin(path, border, course).map((stretch) =>
-            part(along(stretch, kind, into(stretch), course === border.courses), stretch),
+            part(
+              course === 1 && stretch.upon
+                ? [...stretch.upon]
+                : along(stretch, kind, into(stretch), course === border.courses),
+              stretch,
+            ),
           );
     const chain: Instruction[] = kind === 'slip' ? [] : [{ do: 'turning-chain', chains: 1, counts: false }];
     const join: Instruction[] = border.closed ? [{ do: 'join' }] : [];
@@ -108,10 +113,15 @@ function grown(path: readonly Stretch[], border: Border, course: number): Stretc
   });
 }
 
-const stitchesOf = ({ corner, stitches }: Stretch, kind: BorderStitch) => (corner ? KINDS[kind].corner : stitches);
+/** Stitches of a corner: as the border's stitch asks, or fewer where two are told. */
+const cornerOf = ({ into }: Stretch, kind: BorderStitch) => Math.min(KINDS[kind].corner, into ?? 3) as 1 | 2 | 3;
+
+const stitchesOf = (stretch: Stretch, kind: BorderStitch) =>
+  stretch.corner ? cornerOf(stretch, kind) : stretch.stitches;
 
 function along(stretch: Stretch, kind: BorderStitch, into: Edge['kind'], last: boolean): Instruction[] {
-  const { stitch, corner } = KINDS[kind];
+  const { stitch } = KINDS[kind];
+  const corner = cornerOf(stretch, kind);
   const { stitches, loop } = stretch;
   const free: Instruction[] = loop && last ? [{ do: 'loop', chains: loop.chains, closes: loop.closes }] : [];
   if (stretch.corner) return [corner === 1 ? work(stitch, 1, into) : inOne(stitch, corner, into), ...free];

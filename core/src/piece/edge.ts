@@ -1,6 +1,6 @@
 import { pickUp, type Reach } from '../counts';
 import type { Place } from '../fabric';
-import type { Piece } from './piece';
+import { bandsOf, type Piece } from './piece';
 
 /** The four edges of a rectangle worked in rows, as they lie with its right side up and the last row on top. */
 export type RawEdge = 'foundation' | 'last' | 'left' | 'right';
@@ -10,7 +10,7 @@ export const OPPOSITE = { left: 'right', right: 'left' } as const;
 
 /** A line of places along a piece. */
 export interface Edge {
-  kind: Extract<Place, 'stitch' | 'chain' | 'row-end'>;
+  kind: Extract<Place, 'stitch' | 'chain' | 'space' | 'row-end'>;
   count: number;
   /** mm from place to place, on the whole. */
   pitch: number;
@@ -55,6 +55,47 @@ export function edgesOf({
   return { foundation: { kind: 'chain', ...across }, last: { kind: 'stitch', ...across }, left: up, right: up };
 }
 
+/**
+ * The edges of a tube: its mouth, the last round; and the chain joined to a ring it was begun on. Each comes round to where it
+ * begins (handbook 4.4).
+ */
+export type RoundEdge = 'mouth' | 'ring';
+
+/** Every edge of a piece by its name, worked in rows or in rounds. */
+export function allEdges(piece: Piece): [string, Edge][] {
+  if (piece.worked === 'rows') return Object.entries(edgesOf(piece));
+  if (piece.rectangle) return rectangleEdges(piece.rectangle, piece.fabric.stitchWidth.value);
+  const last = piece.roundCounts?.at(-1) ?? piece.stitches;
+  const { fabric } = bandsOf(piece).at(-1)!;
+  const mouth: Edge = { kind: 'stitch', count: last, pitch: fabric.stitchWidth.value };
+  const lips = (piece.lips ?? []).map(({ name, kind, count }): [string, Edge] => [
+    name,
+    { kind, count, pitch: piece.fabric.stitchWidth.value },
+  ]);
+  if (piece.foundation.kind !== 'joined-chain') return [['mouth', mouth], ...lips];
+  const ring: Edge = { kind: 'chain', count: piece.stitches, pitch: piece.fabric.stitchWidth.value };
+  return [
+    ['mouth', mouth],
+    ['ring', ring],
+  ];
+}
+
+/** A rectangle worked in rounds has the edges of one worked in rows, and a space of chains at each corner. */
+function rectangleEdges({ side, end }: { side: number; end: number }, pitch: number): [string, Edge][] {
+  const line = (count: number): Edge => ({ kind: 'stitch', count, pitch });
+  const corner: Edge = { kind: 'space', count: 1, pitch };
+  return [
+    ['foundation', line(end)],
+    ['last', line(end)],
+    ['left', line(side)],
+    ['right', line(side)],
+    ...(['foundation-left', 'foundation-right', 'last-left', 'last-right'] as const).map((name): [string, Edge] => [
+      name,
+      corner,
+    ]),
+  ];
+}
+
 /** Stitches of a border along a span of an edge: one for one, or along row ends by their height (law, handbook 4.2). */
 export function pickedUp(edge: Edge, span: Span, stitchWidth: number): number {
   const places = placesIn(span);
@@ -75,6 +116,8 @@ function pointAt({ piece, edge }: Span, at: number, count: (edge: string) => num
   const [layer, raw] = [edge.slice(0, dot), edge.slice(dot)];
   const corner = /^(foundation|last)-(left|right)$/.exec(raw);
   if (corner) return `${piece}:${layer}${corner[2]}:${corner[1] === 'foundation' ? 0 : count(layer + corner[2])}`;
+  // a round ends where it begins
+  if (raw === 'mouth' || raw === 'ring') return `${piece}:${edge}:${at === count(edge) ? 0 : at}`;
   if (raw !== 'foundation' && raw !== 'last') return `${piece}:${edge}:${at}`;
   if (at !== 0 && at !== count(edge)) return `${piece}:${edge}:${at}`;
   const side = `${layer}${at === 0 ? 'left' : 'right'}`;

@@ -2,5 +2,6 @@ export * from './border';
 export * from './edge';
 export * from './piece';
 export * from './referee';
+export * from './tails';
 export * from './walk';
 export * from './work';

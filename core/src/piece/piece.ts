@@ -14,6 +14,8 @@ export interface Section {
   stitches: number;
   /** Its length the way it is divided off: along the rows' height, or across the stitches. */
   mm: number;
+  /** How it is worked, where not as the piece is on the whole. */
+  worked?: 'rows';
   /** The count that divides it off, with how it came about. */
   count: Figure<'rows' | 'stitches'>;
 }
@@ -27,8 +29,6 @@ export interface Course {
   /** Whether the work was turned before it, so that the hook meets the row below from its other end. */
   turned: boolean;
   section: string;
-  /** Something done before it that makes places to work into: chains across to a second pocket. */
-  before?: { id: string; text: string; count: number };
 }
 
 export interface Foundation {
@@ -84,9 +84,17 @@ export interface Piece {
   colour?: string;
   /** What the second of two is worked in, where not as the first. */
   secondColour?: string;
+  /** Of a rectangle worked outwards in rounds: stitches along each side and each end, between the spaces at its corners. */
+  rectangle?: { side: number; end: number };
+  /** Edges left open in the middle of it, by name. */
+  lips?: readonly { name: string; kind: 'stitch' | 'chain'; count: number }[];
   /** What to do on reaching the end of a row, by row. */
   notes: Record<number, string>;
 }
+
+/** Whether a round is neither joined nor closed, so that it ends in a step. */
+export const isSpiral = ({ kind, instructions }: Course): boolean =>
+  kind === 'round' && !instructions.some((one) => one.do === 'join' || one.do === 'close-loop');
 
 /** The bands of a piece: of one fabric it is a single one. */
 export const bandsOf = ({ bands, fabric, rows, colour }: Piece): readonly Band[] =>

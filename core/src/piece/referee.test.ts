@@ -1,18 +1,28 @@
 import fc from 'fast-check';
 import { PlanProblem } from '../figure';
+import { SHAPES } from '../shapes';
 import { anyPlanOf } from '../shapes/fixtures/anyPlan';
 import { reckon, stepsAfter, allPieces, workOf } from '../reckon';
 import { workOut } from '../workOut';
 import type { Plan } from '../plan';
-import { borderCount, placesIn, workFaults, type Border, type Piece, type Stretch, type Work } from './index';
+import {
+  backwards,
+  borderCount,
+  placesIn,
+  workFaults,
+  type Border,
+  type Fold,
+  type Piece,
+  type Seam,
+  type Span,
+  type Stretch,
+  type Work,
+} from './index';
 
-/** Shapes whose whole work is data. */
-const SHAPES = ['strip-across', 'strip-along', 'two-panels', 'layered', 'packet'];
-
-/** A plan of such a shape with every way of joining and edging it, or none where it cannot be made. */
+/** A plan of any shape with every way of joining and edging it, or none where it cannot be made. */
 const anyWork = fc
   .record({
-    shape: fc.constantFrom(...SHAPES),
+    shape: fc.constantFrom(...SHAPES.map(({ id }) => id)),
     seed: fc.integer(),
     edging: fc.integer({ min: 1, max: 4 }),
     edged: fc.boolean(),
@@ -37,6 +47,7 @@ const anyWork = fc
         ...(shape === 'layered' ? { inner: edging, pocketStitch: stitch } : {}),
         ...(shape === 'strip-along' && pass === 'sides' && !rim ? { endRows: edging } : {}),
         ...(shape === 'strip-across' ? { edging: edged ? edging : 0 } : {}),
+        ...(shape === 'saddle' ? { behindPockets: edging, pocketMm: 80 * edging } : {}),
       },
       fittings: [
         ...(plan.fittings ?? []),
@@ -75,14 +86,14 @@ function workedOrSkipped(plan: Plan): Made {
   }
 }
 
-describe('the work of every strip and panel', () => {
+describe('the work of every shape', () => {
   it('is found without fault from the first chain to the last loop', () => {
     fc.assert(
       fc.property(anyWork, (plan) => {
         const { works, pieces } = workedOrSkipped(plan);
         expect(workFaults(works, pieces)).toEqual([]);
       }),
-      { numRuns: 150 },
+      { numRuns: Number(process.env.RUNS ?? 150) },
     );
   });
 
@@ -139,6 +150,18 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
       const longer = { ...a, to: a.to + Math.sign(a.to - a.from || 1) };
       return !stretch.corner && { ...stretch, spans: [longer, ...others] };
     }),
+  'a tail cut short': (works, pick) => {
+    const leaves = works.flatMap((work, index) => (work.do === 'make' || work.do === 'fasten-off' ? [index] : []));
+    const at = leaves[pick(leaves.length)]!;
+    return spliced(works, at, 1, { ...works[at]!, leave: 50 } as Work);
+  },
+  'a layer laid the other way': (works) =>
+    onFold(works, (fold) => {
+      const [[a, b], ...others] = fold.lays as [[Span, Span]];
+      const edge = b.edge.includes('left') ? b.edge.replace('left', 'right') : b.edge.replace('right', 'left');
+      return edge !== b.edge && { ...fold, lays: [[a, { ...b, edge }], ...others] };
+    }),
+  'the wrong sides outside': (works) => onFold(works, (fold) => ({ ...fold, inside: 'right' })),
   'another edge': (works, pick) =>
     onStretch(works, pick, (stretch) => {
       const [a, ...others] = stretch.spans;
@@ -146,6 +169,13 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
       return { ...stretch, spans: [other, ...others] };
     }),
 };
+
+function onFold(works: readonly Work[], change: (fold: Fold) => Fold | false): Work[] | undefined {
+  const at = works.findIndex((work) => work.do === 'fold');
+  const work = works[at];
+  const changed = work?.do === 'fold' && change(work.fold);
+  return changed ? spliced(works, at, 1, { do: 'fold', fold: changed }) : undefined;
+}
 
 function onBorder(
   works: readonly Work[],
@@ -183,7 +213,7 @@ it('what is told wrongly is refused, 95 times in 100', () => {
       // row ends take any count of stitches: how many is the law's to say, and is held where it is told
       if (workFaults(wrong!, pieces).length === 0) survivors.set(name, (survivors.get(name) ?? 0) + 1);
     }),
-    { numRuns: 600 },
+    { numRuns: Number(process.env.RUNS ?? 1000) },
   );
   const survived = [...survivors.values()].reduce((sum, count) => sum + count, 0);
   const refused = { told: told > 100, share: survived / told <= 0.05 };
@@ -222,7 +252,56 @@ describe('a hand', () => {
     expect(says([...works.slice(0, 2), edging, ...works.slice(2)], pieces)).toContainEqual(
       expect.stringMatching(/covered already/),
     );
-    expect(says(works.slice(0, -1), pieces)).toContain('the last loop is left open');
+    const last = works.map((work) => work.do).lastIndexOf('fasten-off');
+    expect(says(spliced(works, last, 1), pieces)).toContain('the last loop is left open');
+  });
+
+  it('sews a side with the tail that hangs at its top, and cuts no tail too short for it', () => {
+    const flapped = { ...PHONE, shape: { kind: 'strip-across', join: 'whip' }, fittings: [{ kind: 'flap' }] } as Plan;
+    const { works, pieces, plan: sewn } = workedOrSkipped(flapped);
+    const seams = works.filter((work) => work.do === 'seam');
+    const [down] = seams.filter(({ tail }) => tail?.name === 'body:start') as [Seam];
+    expect(seams.filter(({ tail }) => !tail)).toHaveLength(1);
+    const { leave = 0 } = works.find((work) => work.do === 'make')!;
+    expect(leave).toBeGreaterThanOrEqual(3 * down.mm);
+    const { steps } = reckon(sewn);
+    expect(steps[0]!.text).toMatch(/^Leave a tail of \d+ mm to sew with\. Chain/);
+    const short = works.map((work): Work => (work.do === 'make' ? { ...work, leave: leave - 100 } : work));
+    expect(says(short, pieces)[0]).toMatch(/^body:start is \d+ mm long, and \d+ mm are sewn with it$/);
+    const elsewhere = works.map((work): Work =>
+      work === down ? { ...down, spans: down.spans.map(backwards) as [Span, Span] } : work,
+    );
+    expect(says(elsewhere, pieces)[0]).toMatch(/^body:start hangs at body:left:0, not at /);
+  });
+
+  it('weaves in every end, and none that is too short', () => {
+    const { works, pieces } = plan({});
+    expect(says(works.slice(0, -1), pieces)).toContain('body:start is left hanging');
+    const short = works.map((work): Work => (work.do === 'fasten-off' ? { ...work, leave: 30 } : work));
+    expect(says(short, pieces)).toContain('body:end of 30 mm is too short to weave in');
+  });
+
+  it('joins, sews and edges nothing while the thing is inside', () => {
+    const button = { fittings: [{ kind: 'flap' }, { kind: 'button-loop' }] };
+    const { works, pieces } = workedOrSkipped({ ...PHONE, ...button, shape: { kind: 'strip-across' } } as Plan);
+    const empty = works.findIndex((work) => work.do === 'empty');
+    expect(says(spliced(works, empty, 1), pieces)).toContain('the thing is still inside');
+    const fill = works.findIndex((work) => work.do === 'fill');
+    const early = [works[fill]!, works[empty]!];
+    const rest = spliced(works, fill, 2);
+    const fold = rest.findIndex((work) => work.do === 'fold');
+    expect(says(spliced(rest, fold + 1, 0, ...early), pieces)).toContain('body:left is still open');
+  });
+
+  it('lays every layer with its right side outside, opening the same way', () => {
+    const { works, pieces } = workedOrSkipped({ ...PHONE, shape: { kind: 'two-panels' } } as Plan);
+    const turned = onFold(works, (fold) => ({
+      ...fold,
+      lays: fold.lays.map(([a, b]) => [a, { ...b, edge: b.edge.replace('foundation', 'last') }] as const),
+    }))!;
+    expect(says(turned, pieces)).toContainEqual(expect.stringMatching(/opens the other way/));
+    const inside = onFold(works, (fold) => ({ ...fold, inside: 'right' }))!;
+    expect(says(inside, pieces)).toEqual(['panels leaves the wrong side outside']);
   });
 
   it('sees in each corner of a way one place', () => {

@@ -1,8 +1,9 @@
-import type { Instruction } from '../fabric';
-import { backwards, lengthOf, pickedUp, placesIn, pointsOf, type Edge, type Span } from './edge';
-import type { Piece } from './piece';
+import type { GroupPart, Instruction } from '../fabric';
+import { backwards, lengthOf, OPPOSITE, pickedUp, placesIn, pointsOf, type Edge, type Span } from './edge';
+import { isSpiral, type Piece } from './piece';
+import { tailOf, tailsUsed, yarnEach } from './tails';
 import { nth, Walk } from './walk';
-import type { Border, Fold, Free, Seam, Sewing, Stretch, Work } from './work';
+import { TAIL_MM, type Border, type Fold, type Free, type Seam, type Sewing, type Stretch, type Work } from './work';
 
 /** A step that cannot be done as it is told. */
 export interface WorkFault {
@@ -10,10 +11,23 @@ export interface WorkFault {
   says: string;
 }
 
+/** An end shorter than this cannot be woven in, mm (prior, ours). */
+const WOVEN_MM = 100;
+
+/** An end of yarn as it hangs. */
+interface Tail {
+  mm: number;
+  /** The point it hangs at, and what it is part of. */
+  at: string | undefined;
+  of: string;
+}
+
 /**
  * What of work cannot be done as it is told: a border that begins where the hook is not, runs along places that are not
  * there or are covered already, does not hang together, or joins edges that differ in count or do not lie on each other; a
- * loop left open; an edge left unjoined; a piece never made (handbook 4.4).
+ * loop left open; an edge left unjoined; a piece never made; a tail cut too short for what is sewn with it, sewn from where
+ * it does not hang, or left hanging; a layer that shows its wrong side, or opens the other way than what it lies on;
+ * anything closed while the thing is inside (handbook 4.4).
  *
  * @param pieces those the work speaks of
  * @returns a line for each fault, empty where it can be done
@@ -35,8 +49,13 @@ class Referee extends Walk {
   private readonly joined: Span[] = [];
   private readonly folds: Fold[] = [];
   private readonly done = new Set<string>();
-  /** Pieces whose ends are woven in. */
-  private readonly woven = new Set<string>();
+  /** Ends that hang, by name. */
+  private readonly tails = new Map<string, Tail>();
+  /** What the loop belongs to. */
+  private of = '';
+  private filled = false;
+  /** Whether a spiral ends in a step still. */
+  private unlevel = false;
   /** What nothing holds yet. */
   private readonly loose = new Set<string>();
   /** Points that have come to lie on each other, by any name of theirs. */
@@ -50,6 +69,9 @@ class Referee extends Walk {
     if (this.hand.live) this.fault('fasten-off', 'the last loop is left open');
     for (const lay of this.folds.flatMap(({ lays }) => lays))
       if (!this.joinedWhole(lay)) this.fault('fold', `${lay[0].piece}:${lay[0].edge} is not joined all along`);
+    for (const id of this.tails.keys()) this.fault('weave-in', `${id} is left hanging`);
+    for (const { id, inside } of this.folds)
+      if (inside === 'right') this.fault('fold', `${id} leaves the wrong side outside`);
     for (const id of this.loose)
       if (!this.joined.some(({ piece }) => piece === id)) this.fault('sew', `${id} is never sewn on`);
     for (const { id, times } of this.pieces.values())
@@ -61,27 +83,99 @@ class Referee extends Walk {
     this.faults.push({ work, says });
   }
 
-  protected override make(id: string): void {
+  protected override make(id: string, leave?: number): void {
     const piece = this.pieceOf(id);
     if (!piece) return this.fault('make', `there is no ${id}`);
     if (this.hand.live) this.fault('make', `${id} is begun before the loop is fastened off`);
     if (this.made.has(id)) this.fault('make', `${id} is made twice`);
-    // the first piece is what all others are joined to; of several alike one stands for all
-    if (this.made.size > 0 && this.pieceOf(id)!.id === id) this.loose.add(id);
+    // the first piece is what all others are joined to, but those begun on it; of several alike one stands for all
+    if (this.made.size > 0 && piece.id === id && piece.foundation.kind !== 'picked-up') this.loose.add(id);
     this.made.add(id);
     super.make(id);
-    // the first row goes from right to left, and each turn sends the hook back
-    this.at = `${id}:${piece.rows % 2 === 1 ? 'left' : 'right'}:${piece.rows}`;
+    this.of = id;
+    // the knot hangs where row 1 ends
+    const around = piece.worked === 'rounds';
+    this.unlevel = around && isSpiral(piece.courses.at(-1)!);
+    this.hang(tailOf(id, 'start'), { mm: leave ?? TAIL_MM, at: around ? `${id}:ring:0` : `${id}:left:0`, of: id });
+    // the first row goes from right to left, and each turn sends the hook back; rounds come to where they began
+    // the rounds of a rectangle begin and end in one corner
+    if (piece.rectangle) this.at = `${id}:left:${piece.rectangle.side}`;
+    else this.at = around ? `${id}:mouth:0` : `${id}:${piece.rows % 2 === 1 ? 'left' : 'right'}:${piece.rows}`;
   }
 
-  protected override fastenOff(): void {
-    if (!this.hand.live) this.fault('fasten-off', 'there is no loop to fasten off');
+  protected override fastenOff(leave?: number): void {
+    if (!this.hand.live) return this.fault('fasten-off', 'there is no loop to fasten off');
+    this.onlyLevel('fasten-off');
+    this.hang(tailOf(this.of, 'end'), { mm: leave ?? TAIL_MM, at: this.at, of: this.of });
     super.fastenOff();
+  }
+
+  private hang(name: string, tail: Tail): void {
+    this.tails.set(this.tails.has(name) ? `${name}, ${this.tails.size}` : name, tail);
+  }
+
+  /** What is sewn with tails: each hangs where it begins, and is long enough. */
+  private useTails(work: Seam | Sewing, starts: readonly string[] | undefined): void {
+    const used = tailsUsed(work);
+    const ends = used.map((name) => {
+      const tail = this.tails.get(name);
+      if (!tail) return void this.fault(work.do, `there is no tail ${name}`);
+      if (tail.mm < yarnEach(work) - 1e-9)
+        this.fault(work.do, `${name} is ${tail.mm} mm long, and ${Math.ceil(yarnEach(work))} mm are sewn with it`);
+      const at = this.together.get(tail.at!) ?? tail.at!;
+      if (starts && !starts.includes(at)) this.fault(work.do, `${name} hangs at ${at}, not at ${starts[0]}`);
+      this.tails.delete(name);
+      return at;
+    });
+    if (new Set(ends).size < ends.length) this.fault(work.do, `${used.join(' and ')} hang at one end`);
+  }
+
+  /** Only what is worked in a spiral has a step, and it is levelled once. */
+  protected override level(): void {
+    if (!this.unlevel) this.fault('level', 'there is no step to level');
+    this.unlevel = false;
+  }
+
+  protected override fill(): void {
+    if (this.filled) this.fault('fill', 'the thing is inside already');
+    if (this.hand.live) this.fault('fill', 'the loop is still open');
+    for (const lay of this.folds.flatMap(({ lays }) => lays))
+      if (!this.joinedWhole(lay)) this.fault('fill', `${lay[0].piece}:${lay[0].edge} is still open`);
+    this.filled = true;
+  }
+
+  protected override empty(): void {
+    if (!this.filled) this.fault('empty', 'there is nothing inside');
+    this.filled = false;
+  }
+
+  private onlyLevel(work: Work['do']): void {
+    if (this.unlevel && this.hand.live) this.fault(work, 'the spiral’s step is not levelled');
+  }
+
+  private whileEmpty(work: Work['do']): void {
+    if (this.filled) this.fault(work, 'the thing is still inside');
+  }
+
+  /** Layers face away from each other, and open the same way. */
+  private checkFaces({ id, lays, inside }: Fold): void {
+    if (inside === 'edges') return;
+    for (const [a, b] of lays) {
+      const [one, other] = [rawOf(a), rawOf(b)];
+      const meets = a.piece === b.piece ? one === other : other === mirrored(one);
+      if (!meets) this.fault('fold', `${id}: ${b.piece} shows its wrong side, or opens the other way`);
+      const along = placesIn(a) === 1 || placesIn(b) === 1 || a.piece === b.piece;
+      const level = Math.sign(a.to - a.from) === Math.sign(b.to - b.from);
+      // row ends run up on both, the stitches of an edge against each other
+      if (!along && level !== /left|right/.test(one))
+        this.fault('fold', `${id}: ${b.piece} is laid the other way round`);
+    }
   }
 
   /** A fold lays edges on each other, and with them the points they end at. */
   protected override fold(fold: Fold): void {
     if (this.folds.some(({ id }) => id === fold.id)) this.fault('fold', `${fold.id} is folded already`);
+    this.checkFaces(fold);
     for (const [a, b] of fold.lays) {
       const ends = this.pointsIn(a);
       const [first, last] = this.pointsIn(b);
@@ -98,6 +192,9 @@ class Referee extends Walk {
     const starts = work.path[0]!.spans.flatMap((span) => this.pointsIn(span));
     if (this.hand.live && !starts.includes(this.at!))
       this.fault('border', `${work.id} begins at ${starts[0]}, and the hook is at ${this.at}`);
+    if (!this.hand.live) this.hang(tailOf(work.id, 'start'), { mm: TAIL_MM, at: starts[0], of: work.id });
+    this.whileEmpty('border');
+    this.onlyLevel('border');
     let at: readonly string[] = this.hand.live ? [this.at!] : starts;
     for (const stretch of work.path) {
       this.checkStretch(work, stretch);
@@ -112,14 +209,14 @@ class Referee extends Walk {
     if (work.closed && !at.some((point) => starts.includes(point)))
       this.fault('border', `${work.id} does not come round to where it began`);
     super.border(work);
-    this.at = work.closed ? starts[0] : at[0];
+    this.of = work.path[0]!.spans[0].piece;
+    this.at = work.closed ? (onItsOwn(work) ?? starts[0]) : at[0];
   }
 
   /** Where the way goes from one edge of a border to another, the corner between them is worked. */
   private checkTurn({ id }: Border, { spans: [a] }: Stretch, { spans: [b], name }: Stretch): void {
     if (a.piece !== b.piece) return;
-    const raw = ({ edge }: Span) => edge.slice(edge.lastIndexOf('.') + 1);
-    const corner = CORNERS.find((name) => name === `${raw(a)}-${raw(b)}` || name === `${raw(b)}-${raw(a)}`);
+    const corner = CORNERS.find((name) => name === `${rawOf(a)}-${rawOf(b)}` || name === `${rawOf(b)}-${rawOf(a)}`);
     const layer = a.edge.slice(0, a.edge.lastIndexOf('.') + 1);
     if (corner && this.edgeAt({ ...a, edge: layer + corner }))
       this.fault('border', `${id} leaves out the corner before ${name}`);
@@ -156,8 +253,14 @@ class Referee extends Walk {
     }
   }
 
-  protected override seam({ spans }: Seam): void {
+  protected override seam(work: Seam): void {
+    const { spans } = work;
     const [first, ...others] = spans;
+    this.whileEmpty('seam');
+    this.useTails(
+      work,
+      spans.map((span) => this.pointsIn(span)[0]),
+    );
     for (const span of spans) {
       if (!this.edgeAt(span)) return this.fault('seam', `there is no ${span.piece}:${span.edge}`);
       if (this.covered.some((other) => overlaps(other, span))) this.fault('seam', `${span.edge} is covered already`);
@@ -173,11 +276,17 @@ class Referee extends Walk {
   }
 
   /** What is made by itself leaves no loop open, and each of its courses uses up what the one before made. */
-  protected override free({ id, courses, times, from }: Free): void {
+  protected override free({ id, courses, times, from, tails, onward }: Free): void {
     this.once('free', id);
-    if (from === '') this.loose.add(id);
-    if (this.hand.live) this.fault('free', `${id} is begun before the loop is fastened off`);
+    this.whileEmpty('free');
     if (times < 1) this.fault('free', `${id} is made ${times} times`);
+    if (onward) {
+      if (!this.hand.live) this.fault('free', `${id} goes on from a loop that is not there`);
+    } else {
+      if (this.hand.live) this.fault('free', `${id} is begun before the loop is fastened off`);
+      if (from === '') this.loose.add(id);
+      this.hangBoth(id, times, tails || TAIL_MM, courses.length);
+    }
     courses.slice(1).forEach((course, index) => {
       const made = placesMade(courses[index]!);
       const used = placesUsed(course);
@@ -185,25 +294,41 @@ class Referee extends Walk {
     });
   }
 
+  /** Each course goes back along the one before. */
+  private hangBoth(id: string, times: number, mm: number, courses: number): void {
+    for (let one = 1; one <= times; one += 1) {
+      this.hang(tailOf(nth(id, one), 'start'), { mm, at: 'one end', of: id });
+      this.hang(tailOf(nth(id, one), 'end'), { mm, at: courses % 2 === 1 ? 'the other end' : 'one end', of: id });
+    }
+  }
+
   /** What is sewn on must be there; what only sews is done once. */
-  protected override sew({ id, what }: Sewing): void {
+  protected override sew(work: Sewing): void {
+    const { id, what } = work;
     this.once('sew', id);
+    this.whileEmpty('sew');
+    this.useTails(work, undefined);
+    if (work.open && this.folds.length > 0) this.fault('sew', `${id} is not reached any more`);
     if (what === undefined) return;
     if (!this.made.has(what) && !this.done.has(`free ${what}`)) this.fault('sew', `there is no ${what} to sew on`);
     this.loose.delete(what);
   }
 
-  protected override weaveIn(pieces: readonly string[]): void {
-    for (const id of pieces) {
-      if (!this.made.has(id)) this.fault('weave-in', `there is no ${id} yet`);
-      this.woven.add(id);
+  protected override weaveIn(pieces: readonly string[] | 'all'): void {
+    if (pieces !== 'all')
+      for (const id of pieces) if (!this.made.has(id)) this.fault('weave-in', `there is no ${id} yet`);
+    for (const [name, { mm, of }] of this.tails) {
+      if (pieces !== 'all' && !pieces.includes(of)) continue;
+      if (mm < WOVEN_MM) this.fault('weave-in', `${name} of ${mm} mm is too short to weave in`);
+      this.tails.delete(name);
     }
   }
 
   /** Between the outermost layers no end is reached any more. */
   private checkEnds(work: 'border' | 'seam', spans: readonly Span[]): void {
     const inner = spans.length > 2 ? [spans[0]!, ...spans.slice(2, -1)] : [];
-    const open = inner.find(({ piece }) => piece !== spans.at(-1)!.piece && !this.woven.has(piece));
+    const hang = (piece: string) => [...this.tails.values()].some(({ of }) => of === piece);
+    const open = inner.find(({ piece }) => piece !== spans.at(-1)!.piece && hang(piece));
     if (open) this.fault(work, `the ends of ${open.piece} are closed over`);
   }
 
@@ -251,14 +376,33 @@ class Referee extends Walk {
 function placesMade(course: readonly Instruction[]): number {
   return course.reduce((sum, one) => {
     if (one.do === 'chain' || one.do === 'loop') return sum + one.chains;
-    return one.do === 'work' ? sum + one.times : sum;
+    if (one.do === 'group') return sum + one.times * one.parts.reduce((all, part) => all + stitchesOf(part), 0);
+    return one.do === 'work' || one.do === 'together' ? sum + one.times : sum;
   }, 0);
 }
 
+const stitchesOf = (part: GroupPart): number => ('stitch' in part ? part.count : 1);
+
 /** Places a course takes up. */
 function placesUsed(course: readonly Instruction[]): number {
-  return course.reduce((sum, one) => (one.do === 'work' || one.do === 'skip' ? sum + one.times : sum), 0);
+  return course.reduce((sum, one) => {
+    if (one.do === 'group' || one.do === 'together') return sum + one.times * one.over;
+    return one.do === 'work' || one.do === 'skip' ? sum + one.times : sum;
+  }, 0);
 }
+
+/** Round a mouth the hook comes to stand on the border itself; round corners it is at the one it began in. */
+function onItsOwn({ id, path: [first, ...others] }: Border): string | undefined {
+  const { piece, edge } = first!.spans[0];
+  return others.length === 0 ? `${piece}:${id}.${edge}:0` : undefined;
+}
+
+/** What a span lies along, whatever was worked on it. */
+const rawOf = ({ edge }: Span): string => edge.slice(edge.lastIndexOf('.') + 1);
+
+/** The edge that lies on it where another piece lies behind, back to back. */
+const mirrored = (edge: string): string =>
+  edge.replace(/left|right/, (side) => OPPOSITE[side as keyof typeof OPPOSITE]);
 
 const CORNERS = ['foundation-left', 'foundation-right', 'last-left', 'last-right'] as const;
 
@@ -271,11 +415,12 @@ function overlaps(a: Span, b: Span): boolean {
 function maps(on: Span, under: Span, a: Span, b: Span): boolean {
   if (a.piece !== on.piece || a.edge !== on.edge || b.piece !== under.piece || b.edge !== under.edge) return false;
   const [many, others] = [placesIn(on), placesIn(under)];
-  // places unlike each other meet to within one of them
-  const off = many === others ? 0 : 1 + others / many;
+  // rows unlike each other meet to within one of them, though there may be as many in all
+  const alike = many === others && placesIn(a) === placesIn(b);
+  const off = alike ? 0 : 1 + others / many;
   return [[a.from, b.from] as const, [a.to, b.to] as const].every(([at, to]) => {
     const step = (at - on.from) * Math.sign(on.to - on.from || 1);
-    const meets = many === others ? step : (step * others) / many;
+    const meets = alike ? step : (step * others) / many;
     const there = under.from + meets * Math.sign(under.to - under.from || 1);
     return step >= 0 && step < many && Math.abs(there - to) <= off + 1e-9;
   });

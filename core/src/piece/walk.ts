@@ -1,5 +1,6 @@
+import { work as makeStitches } from '../fabric';
 import { borderCourses, outerEdges, type BorderPart } from './border';
-import { edgesOf, type Edge, type Span } from './edge';
+import { allEdges, type Edge, type Span } from './edge';
 import type { Piece } from './piece';
 import type { Border, Fold, Free, Seam, Sewing, Work } from './work';
 
@@ -52,7 +53,7 @@ export class Walk {
     this.visit({ work, before: this.hand, courses });
     switch (work.do) {
       case 'make':
-        return this.make(work.piece);
+        return this.make(work.piece, work.leave);
       case 'again':
         return this.go(work.works);
       case 'border':
@@ -64,26 +65,35 @@ export class Walk {
       case 'sew':
         return this.sew(work);
       case 'weave-in':
-        return this.weaveIn(work.pieces.map(({ id }) => id));
+        return this.weaveIn(work.pieces === 'all' ? 'all' : work.pieces.map(({ id }) => id));
       case 'fold':
         return this.fold(work.fold);
       case 'fasten-off':
-        return this.fastenOff();
+        return this.fastenOff(work.leave);
+      case 'mark':
+        return undefined;
+      case 'fill':
+        return this.fill();
+      case 'empty':
+        return this.empty();
+      case 'level':
+        return this.level();
     }
   }
 
   private coursesOf(work: Work): BorderPart[][] {
     if (work.do === 'border') return borderCourses(work, (span) => this.edgeAt(span) ?? NO_EDGE);
+    if (work.do === 'level') return [[{ stretch: undefined, instructions: [slipped(work)] }]];
     if (work.do !== 'free') return [];
     return work.courses.map((instructions) => [{ stretch: undefined, instructions: [...instructions] }]);
   }
 
-  protected make(id: string): void {
+  protected make(id: string, _leave?: number): void {
     const piece = this.pieceOf(id);
     if (!piece) return;
-    for (const [name, edge] of Object.entries(edgesOf(piece))) this.edges.set(`${id}:${name}`, edge);
-    // the first row has its right side facing, and each turn shows the other one
-    this.hand = { live: true, facing: piece.rows % 2 === 1 ? 'right' : 'wrong' };
+    for (const [name, edge] of allEdges(piece)) this.edges.set(`${id}:${name}`, edge);
+    // the first row has its right side facing, and each turn shows the other one; rounds are never turned
+    this.hand = { live: true, facing: piece.worked === 'rounds' || piece.rows % 2 === 1 ? 'right' : 'wrong' };
   }
 
   protected border(work: Border): void {
@@ -99,13 +109,19 @@ export class Walk {
 
   protected sew(_sewing: Sewing): void {}
 
-  protected weaveIn(_pieces: readonly string[]): void {}
+  protected weaveIn(_pieces: readonly string[] | 'all'): void {}
 
   protected fold(_fold: Fold): void {}
 
-  protected fastenOff(): void {
+  protected fastenOff(_leave?: number): void {
     this.hand = { ...this.hand, live: false };
   }
+
+  protected level(): void {}
+
+  protected fill(): void {}
+
+  protected empty(): void {}
 
   protected edgeAt({ piece, edge }: Span): Edge | undefined {
     return this.edges.get(`${piece}:${edge}`);
@@ -120,5 +136,7 @@ export class Walk {
     return this.pieceOf(piece)?.fabric.stitchWidth.value ?? 1;
   }
 }
+
+const slipped = ({ slips }: { slips: number }) => makeStitches('slip', slips);
 
 const NO_EDGE: Edge = { kind: 'stitch', count: 0, pitch: 0 };

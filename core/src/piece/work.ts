@@ -13,8 +13,12 @@ export interface Stretch {
   /** Stitches along it in all. */
   stitches: number;
   corner?: boolean;
+  /** Stitches into that corner, where not as many as usual. */
+  into?: 2;
   /** What it lies along, in words: “down the {side:left} side”. */
   name: string;
+  /** What its first course is worked of, where the places are unlike: loops and stitches of an open fabric. */
+  upon?: readonly Instruction[];
   /** A free loop of chains after so many of its stitches; with an odd count it leaves and comes back to one of them. */
   loop?: { after: number; chains: number; closes: 'same-stitch' | 'next-stitch' };
 }
@@ -43,6 +47,8 @@ export interface Seam {
   /** What of each layer is sewn, and where, in words; nothing where the step says it. */
   through: 'the row ends' | 'the edge loops' | 'the outer edge loops';
   along: string;
+  /** The tail it is sewn with, which hangs where it begins, and where that is, in words; else it has yarn of its own. */
+  tail?: { name: string; at: string };
 }
 
 /** Made by itself, or joined on at one place: a tie, a cord, a loop, a line worked on the fabric. */
@@ -58,6 +64,10 @@ export interface Free {
   times: number;
   /** What hangs at both ends to sew or tie it on with, mm; nothing where it is woven in. */
   tails: number;
+  /** Worked in rounds, never turned. */
+  rounds?: true;
+  /** Gone on with from where the hook is, before that yarn is cut. */
+  onward?: true;
 }
 
 /** Done with a needle or by hand with so much yarn: something sewn on, a line stitched, a tassel wound. */
@@ -68,9 +78,16 @@ export interface Sewing {
   what?: string;
   /** What is done, in words that can follow “with so much yarn”. */
   says: string;
-  /** Yarn it takes, mm; none where it is sewn with thread or with a tail that hangs there. */
+  /** Yarn it takes, mm; none where it is sewn with thread. */
   mm: number;
+  /** Sewn through one layer that is not reached any more when its sides are joined. */
+  open?: true;
+  /** The tails that yarn hangs there as, shared out among them; nothing where it is cut for it. */
+  tails?: readonly string[];
 }
+
+/** What is left to hang where yarn begins or is cut, mm (prior, handbook 7). */
+export const TAIL_MM = 150;
 
 /** Yarn to cut for a seam is told in whole 50 mm, rounded up (ours). */
 export const yarnToCut = (mm: number): number => 50 * Math.ceil(mm / 50);
@@ -89,19 +106,33 @@ export interface Fold {
   id: string;
   /** How the layers are laid on each other, in words; nothing where the step says it. */
   says?: string;
+  /** The sides that touch then; edges alone where it is bent over to what lies opposite. */
+  inside: 'wrong' | 'right' | 'edges';
   lays: readonly (readonly [Span, Span])[];
 }
 
 /** What the hands do beside rows, as data: worded, refereed and tallied from one source. */
 export type Work =
-  | { do: 'make'; piece: string }
+  | {
+      do: 'make';
+      piece: string;
+      /** What hangs before its beginning, mm; a usual tail where nothing is said. */
+      leave?: number;
+    }
   | Border
   | Seam
   | Free
   | Sewing
   | { do: 'fold'; fold: Fold }
-  | { do: 'fasten-off' }
-  /** Ends of pieces woven in, before a layer closes over them. */
-  | { do: 'weave-in'; pieces: readonly { id: string; name: string }[] }
+  | { do: 'fasten-off'; leave?: number }
+  /** The step at the end of a spiral, levelled by so many slip stitches over the beginning of its rounds (handbook 4.4). */
+  | { do: 'level'; slips: number }
+  /** Ends woven in: of pieces before a layer closes over them, or all that are left. */
+  | { do: 'weave-in'; pieces: readonly { id: string; name: string }[] | 'all' }
+  /** Places marked on pieces as they lie, in words. */
+  | { do: 'mark'; says: string }
+  /** The thing put in to see or mark something by it, in words; and taken out again. */
+  | { do: 'fill'; says: string }
+  | { do: 'empty' }
   /** A piece made once more, with all that was worked on it. */
   | { do: 'again'; piece: string; as: string; works: readonly Work[] };

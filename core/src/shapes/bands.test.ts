@@ -3,6 +3,7 @@ import { bandSpans, reachOfBands, rowsInBands, type BandRows } from '../counts';
 import { PlanProblem } from '../figure';
 import { PLAN_FORMAT, type Plan } from '../plan';
 import { reckon } from '../reckon';
+import { workOut } from '../workOut';
 import { anyPlanOf, reckonOrRefuse } from './fixtures/anyPlan';
 
 const anyRows: fc.Arbitrary<BandRows[]> = fc
@@ -54,7 +55,7 @@ describe('a strip of several stitches', () => {
           fc.pre(!(worked instanceof PlanProblem) && (plan.fabric.bands?.length ?? 0) > 0);
           if (worked instanceof PlanProblem) return;
           const [piece] = worked.pieces;
-          const widths = piece!.bands!.map(({ fabric: { stitchWidth } }) => stitchWidth.value);
+          const widths = workOut(plan).built.pieces[0]!.bands!.map(({ fabric: { stitchWidth } }) => stitchWidth.value);
           expect(piece!.width.value).toBeCloseTo(piece!.stitches * Math.min(...widths), 6);
           const rows = worked.steps.filter((step) => step.piece === 'body' && step.row !== null);
           expect(rows).toHaveLength(piece!.rows);
@@ -72,6 +73,18 @@ describe('a strip of several stitches', () => {
     const { steps } = reckon(strip({ bands }));
     expect(steps.find(({ row }) => row === 5)!.text).toContain('3 half double crochet in the next space');
     expect(steps.find(({ row }) => row === 6)!.text).toMatch(/half double crochet in each of the next \d+ stitches/);
+  });
+
+  it('has every band’s repeat once at least, however short it is', () => {
+    const bands = [
+      { stitch: 'single', courses: 1 },
+      { stitch: 'cluster', fill: true },
+    ];
+    const gauge = { stitches: [{ count: 8, overMm: 145 }], rows: [{ count: 8, overMm: 40 }] };
+    const thing: Plan['thing'] = { kind: 'loose', width: { mm: 20 }, height: { mm: 20 } };
+    const { pieces, steps } = reckon(strip({ bands, gauge }, { thing, shape: { kind: 'strip-along' } }));
+    expect(pieces[0]!.stitches).toBe(5);
+    expect(steps.find(({ row }) => row === 2)!.text).toContain('3 double crochet in');
   });
 
   it('says where colour and hook change, and how much of each colour', () => {
@@ -121,6 +134,6 @@ describe('a strip of several stitches', () => {
 
   it('is refused by a shape of one stitch throughout, with what would do', () => {
     const bands = [{ stitch: 'single', fill: true }];
-    expect(() => reckon(strip({ bands }, { shape: { kind: 'ring-tube' } }))).toThrow(/worked in one stitch/);
+    expect(() => reckon(strip({ bands }, { shape: { kind: 'layered' } }))).toThrow(/worked in one stitch/);
   });
 });

@@ -59,9 +59,6 @@ export interface Choice {
   costs: { text: string; mm: number; without: number }[];
 }
 
-/** When a step beside the rows is done: while pieces lie open, joining them, through the mouth, filled, at the end. */
-export type Phase = 'open' | 'joining' | 'mouth' | 'filled' | 'finish';
-
 /**
  * Something done besides rows. `text` may hold tokens: `{single}` and other stitch ids or craft words, which become
  * the chosen terms, and `{mm:62.3}`, which becomes the chosen unit.
@@ -70,21 +67,18 @@ export interface WorkStep {
   id: string;
   section: string;
   kind: 'assembly' | 'closure' | 'finish';
-  phase: Phase;
   /** What is done as data, worded from it; for what makes no stitches its words. */
   does?: readonly Work[];
   text?: string;
   /** Done as soon as this piece is, before the next is begun. */
   after?: string;
+  /** Goes on from its last course, before its yarn is cut. */
+  goesOn?: boolean;
   check?: Check;
-  /** Places no needle reaches any more once it is done. */
-  closes?: readonly string[];
-  /** Places the needle must still reach to do it. */
-  reaches?: readonly string[];
+  /** Steps by id that come before it, where they are in the pattern. */
+  follows?: readonly string[];
   /** Minutes it takes (prior), where it is more than a row's tick. */
   minutes?: number;
-  /** Seam sewn in it, mm, and how: what yarn it takes. */
-  seam?: { mm: number; factor: number };
   /** What it takes besides yarn. */
   notions?: readonly Notion[];
 }
@@ -121,7 +115,9 @@ export interface FlapPlace {
 /** The mouth of a tube worked upwards, for what is worked into its rounds. */
 export interface MouthPlace {
   piece: string;
-  /** Rounds that belong to the wall, from the first to the last. */
+  /** What the rounds below it are worked in. */
+  fabric: WorkedFabric;
+  /** Rounds of that fabric and of one count, from the first to the last. */
   from: number;
   to: number;
   stitches: number;
@@ -136,9 +132,13 @@ export interface Built {
   model: FitModel;
   flap?: FlapPlace;
   mouth?: MouthPlace;
+  /** The highest of its rounds that holes can be left in, where that is not the mouth: below a shoulder. */
+  upright?: MouthPlace;
   assembly: WorkStep[];
   /** The way around the opening of the finished piece, for what is worked on it; or why nothing more goes there. */
   rim?: (() => readonly Stretch[]) | string;
+  /** Whether the hook is at its beginning when the first piece is done, so that what is worked on it goes on from there. */
+  rimGoesOn?: boolean;
   /** Where its opening is two edges that lie beside each other: each by itself, and where it begins. */
   lips?: () => readonly { from: string; path: readonly Stretch[] }[];
   views: View[];

@@ -1,17 +1,29 @@
 import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, refuseBeyond, shareOut } from '../counts';
-import { BASES, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
+import { BASES, lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { tubeGirth } from '../fit';
 import { formatNumber, plural, type Field } from '../units';
-import type { Built, Course, ShapeContext, ShapeDefinition } from './definition';
-import { acrossFrom, panel, sideBySide, standing, uprightFrom, type Part, type View } from '../drawing';
+import type { Band } from '../piece';
+import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from './definition';
+import {
+  acrossFrom,
+  bandsDrawn,
+  panel,
+  sideBySide,
+  standing,
+  uprightFrom,
+  type Part,
+  type View,
+  roundsDrawn,
+} from '../drawing';
 import { chosenCount, pickAdvice } from './common/choice';
-import { roundCourses, roundOf } from './common/courses';
+import { BASE_ROUNDS, baseSchools, bandRounds, levelOnLast, roundOf, staggered } from './common/courses';
 import { coverDrive } from './common/drive';
-import { fastenOff } from './common/joins';
-import { roundPiece, roundsFor, type RoundRun } from './common/roundPiece';
+import { roundPiece, roundsFor, wallBands, type RoundRun } from './common/roundPiece';
+import { alikeRows } from './common/rowPiece';
 import { sized } from './common/sized';
+import { mouthOf, tubeEnd, tubeMouth } from './common/tubeWork';
 import { flatWidth, tubeRound } from './common/tube';
 import { ONE_ROOM } from './common/takes';
 
@@ -50,6 +62,18 @@ const options: readonly Field[] = [
     default: 0,
   },
   {
+    key: 'cupped',
+    kind: 'choice',
+    label: 'The base',
+    help: 'More than lies flat ruffles, less cups: a round bottom is made by fewer.',
+    options: [
+      { id: 'flat', name: 'is to lie flat' },
+      { id: 'on-purpose', name: 'may cup or ruffle: it is meant to' },
+    ],
+    default: 'flat',
+  },
+  BASE_ROUNDS,
+  {
     key: 'takeIn',
     kind: 'choice',
     label: 'At the shoulder',
@@ -71,14 +95,15 @@ function build(context: ShapeContext): Built {
   const base = fabric.also(baseId, 'rounds');
   const { choice, n, girth } = tubeRound(context, fabric, 4, []);
   const count = chosenCount(choice);
-  const disc = discOf(context, base, count);
+  const disc = discOf({ ...context, schools: baseSchools(context) }, base, count);
   const wanted = wallHeights(context);
-  const wallRounds = roundsFor(wanted.wall, fabric);
-  const shoulder = wanted.shoulder ? shoulderOf(context, fabric, count, wallRounds, wanted.shoulder) : undefined;
-  const r = chosen(wallRounds, 'rows', 'rounds of the wall');
+  const { rounds: wallRounds, bands } = wallBands(wanted.wall, fabric);
+  const top = bands.at(-1)!;
+  const shoulder = wanted.shoulder ? shoulderOf(context, bands, count, wanted.shoulder) : undefined;
+  const r = alikeRows(chosen(wallRounds, 'rows', 'rounds of the wall'), fabric);
   const h = fabric.rowHeight;
   const t = fabric.thickness;
-  const plain = fabric.also(fabric.stitch.base, 'rounds');
+  const plain = plainOf(top.fabric);
   const s = chosen(shoulder?.courses.length ?? 0, 'rows', 'rounds of the shoulder');
   const depth = sized(
     shoulder ? 'inside = wall rounds × h + shoulder rounds × h of its stitch − πt/4' : 'inside = rounds × h − πt/4',
@@ -96,9 +121,10 @@ function build(context: ShapeContext): Built {
     { name: 'base', courses: disc.courses, fabric: base, wanted: disc.radius },
     {
       name: 'wall',
-      courses: roundCourses(fabric.stitch, count, wallRounds, schools, 'wall', 'plain'),
+      courses: bandRounds(bands, count, schools, 'wall', { upon: 'plain', on: base.stitch.base }),
       fabric,
       wanted: wanted.wall,
+      ...(fabric.bands ? { bands } : {}),
     },
     ...(shoulder && wanted.shoulder
       ? [{ name: 'shoulder', courses: shoulder.courses, fabric: plain, wanted: wanted.shoulder }]
@@ -132,21 +158,19 @@ function build(context: ShapeContext): Built {
     outside: { width, height, thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure },
     choices: [choice],
     model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
-    mouth: { piece: 'body', from: disc.counts.length + 1, to: disc.counts.length + wallRounds, stitches: count },
-    assembly: [
-      {
-        ...fastenOff(0, 'nothing'),
-        text: 'Fasten off.',
-        check: {
-          look: 'Stand the thing in it: does the last round come where you want it?',
-          repair: 'Work or take back a round before you cut.',
-        },
-      },
-    ],
+    mouth: shoulder
+      ? { piece: 'body', fabric: plain, from: piece.rows, to: piece.rows, stitches: shoulder.neck }
+      : mouthOf(piece, top, count),
+    ...(shoulder ? { upright: mouthOf({ id: piece.id, rows: disc.counts.length + wallRounds }, top, count) } : {}),
+    assembly: tubeEnd(piece, schools, 'Stand the thing in it: does the last round come where you want it?'),
+    ...tubeMouth(piece, schools),
     advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice],
-    views: views(context, disc.counts, wallRounds, count, base, shoulder),
+    views: views(context, piece, disc.counts, wallRounds, count, base, shoulder),
   };
 }
+
+/** What a shoulder is worked in: the wall's stitch plainly. */
+const plainOf = (wall: WorkedFabric): WorkedFabric => wall.also(wall.stitch.base, 'rounds');
 
 /** The diameter the base must have: the thing's own; of a bag given flat, that of the round it makes. */
 function baseDiameter({ thing, fit }: ShapeContext): Mm {
@@ -170,12 +194,10 @@ function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
   const courses = counts.map((ends, index): Course => {
     const before = counts[index - 1];
     const body: Instruction[] =
-      before === undefined
-        ? [work(stitch, ends, 'ring')]
-        : changeRound(before, ends, stitch, index % 2 === 0 ? 0.5 : 0);
+      before === undefined ? [work(stitch, ends, 'ring')] : changeRound(before, ends, stitch, staggered(index));
     return roundOf(body, ends, base.stitch.base, schools, 'base');
   });
-  return { counts, courses, radius, advice };
+  return { counts, courses, radius, advice: given.cupped === 'on-purpose' ? [] : advice };
 }
 
 /** Heights of wall and shoulder (law, handbook 3): the wall turns up out of the base by a quarter turn. */
@@ -210,14 +232,8 @@ function shoulderHeight(stations: ShapeContext['thing']['stations']): number | u
  * Rounds that lead from the wall's count to the neck's, taking in evenly (law, handbook 4.1: increases backwards); an
  * open wall is levelled by a plain round first.
  */
-function shoulderOf(
-  { thing, fit, schools }: ShapeContext,
-  wall: WorkedFabric,
-  count: number,
-  wallRounds: number,
-  height: Mm,
-) {
-  const plain = wall.also(wall.stitch.base, 'rounds');
+function shoulderOf({ thing, fit, schools }: ShapeContext, bands: readonly Band[], count: number, height: Mm) {
+  const plain = plainOf(bands.at(-1)!.fabric);
   const neck = thing.stations!.find(({ name }) => name === 'neck')!;
   const girth = chosen(Math.PI * neck.diameter, 'mm', 'round the neck');
   const ease = derive(
@@ -242,18 +258,12 @@ function shoulderOf(
   const falls = shareOut(rounds, count - neckCount);
   const courses: Course[] = [];
   let now = count;
-  const { level } = wall.stitch;
-  if (level) courses.push(roundOf(level(count, wallRounds), count, plain.stitch.base, schools, 'shoulder'));
+  const level = levelOnLast(bands, count, schools);
+  if (level) courses.push(roundOf(level, count, plain.stitch.base, schools, 'shoulder'));
   falls.forEach((fall, index) => {
     const next = Math.max(now - fall, Math.ceil(now / 2));
     courses.push(
-      roundOf(
-        changeRound(now, next, plain.stitch.id, index % 2 === 0 ? 0 : 0.5),
-        next,
-        plain.stitch.base,
-        schools,
-        'shoulder',
-      ),
+      roundOf(changeRound(now, next, plain.stitch.id, staggered(index)), next, plain.stitch.base, schools, 'shoulder'),
     );
     now = next;
   });
@@ -270,11 +280,16 @@ interface Standing {
   /** The base, across. */
   across: number;
   wallHigh: number;
+  bands: ReturnType<typeof bandsDrawn>;
   shoulderHigh: number;
+  baseStitch: string;
+  /** Of each round of the shoulder as many stitches as are seen of it. */
+  taken: ReturnType<typeof roundsDrawn>;
 }
 
 function views(
   context: ShapeContext,
+  piece: Piece,
   counts: readonly number[],
   wallRounds: number,
   n: number,
@@ -282,7 +297,7 @@ function views(
   shoulder: ReturnType<typeof shoulderOf> | undefined,
 ): View[] {
   const { fabric } = context;
-  const plain = fabric.also(fabric.stitch.base, 'rounds');
+  const plain = plainOf(lastFabric(fabric));
   const taken = shoulder?.courses.length ?? 0;
   const it: Standing = {
     context,
@@ -290,8 +305,14 @@ function views(
     rounds: { base: counts.length, wall: wallRounds, shoulder: taken },
     neck: shoulder?.neck ?? n,
     across: 2 * counts.length * base.rowHeight.value,
-    wallHigh: wallRounds * fabric.rowHeight.value,
+    wallHigh: piece.reach(counts.length + wallRounds) - piece.reach(counts.length),
+    bands: bandsDrawn(piece, counts.length + 1, counts.length + wallRounds),
     shoulderHigh: taken * plain.rowHeight.value,
+    baseStitch: base.stitch.id,
+    taken: roundsDrawn(
+      (shoulder?.courses ?? []).map(({ ends }) => Math.floor(ends / 2)),
+      plain.stitch.id,
+    ),
   };
   const half = (n * fabric.stitchWidth.value) / 2;
   const neckHalf = shoulder ? (shoulder.neck * plain.stitchWidth.value) / 2 : half;
@@ -304,8 +325,15 @@ function views(
 function body(it: Standing, w: number, top: number, subs: { wall: string; shoulder: string }): Part[] {
   const { rounds, n, shoulderHigh, wallHigh } = it;
   const across = { w, stitches: n / 2 };
-  const wall = { role: 'wall', label: 'wall', y: shoulderHigh, h: wallHigh, rows: rounds.wall } as const;
-  const shoulder = { role: 'turn', label: 'shoulder', form: 'taper', h: shoulderHigh, rows: rounds.shoulder } as const;
+  const wall = { role: 'wall', label: 'wall', y: shoulderHigh, h: wallHigh, rows: rounds.wall, ...it.bands } as const;
+  const shoulder = {
+    role: 'turn',
+    label: 'shoulder',
+    form: 'taper',
+    h: shoulderHigh,
+    rows: rounds.shoulder,
+    ...it.taken,
+  } as const;
   return [
     panel({ ...wall, ...across, sub: subs.wall }),
     ...(rounds.shoulder > 0 ? [panel({ ...shoulder, ...across, top, sub: subs.shoulder })] : []),
@@ -337,6 +365,7 @@ function flatView(it: Standing, half: number, neckHalf: number, counts: readonly
       rows: rounds.base,
       stitches: n,
       stacked: 'out',
+      ...roundsDrawn(counts, it.baseStitch),
     }),
     acrossFrom(0, across, { count: plural(rounds.base, 'round') }),
   ];
@@ -403,6 +432,7 @@ export const discWall: ShapeDefinition = {
   summary: 'A round base from a ring, then a wall in any stitch, taken in at the shoulder if wanted.',
   why: 'Stands on its base; no seam; made for what is round.',
   worked: 'rounds',
+  bands: true,
   options,
   takes: {
     flat: true,

@@ -1,11 +1,11 @@
-import { clusterPanels } from './clusterPanels';
+import { clusterPanels } from './clusters/clusterPanels';
 import type { ShapeDefinition } from './definition';
 import { discWall } from './discWall';
 import { layered } from './layered';
 import { packet } from './packet';
 import { ringTube } from './ringTube';
 import { roundChain } from './roundChain';
-import { saddle } from './saddle';
+import { saddle } from './saddle/saddle';
 import { stripAcross } from './stripAcross';
 import { stripAlong } from './stripAlong';
 import { twoPanels } from './twoPanels';

@@ -8,7 +8,7 @@ import { formatLength, plural, type Field } from '../units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { besideColumns, flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
-import { yarnToCut } from '../piece';
+import { tailOf, yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { canBeStacked, stackFold, stackJoin, stackLips, stackSeams, type Stack } from './common/layersWork';
 import { rowPiece } from './common/rowPiece';
@@ -265,7 +265,6 @@ function assembly(
       id: 'stack',
       section: 'joining',
       kind: 'assembly',
-      phase: 'joining',
       does: [{ do: 'fold', fold: stackFold(stack, crochet !== undefined) }],
       text: `Lay the back wrong side up. Lay the ${pockets.length > 1 ? 'pockets on it, the lowest on top' : 'pocket on it'}, right side up, bottom edges level.`,
       check: { look: 'Rows of all layers side by side, from the bottom up?', repair: 'Pin both bottom corners first.' },
@@ -274,7 +273,6 @@ function assembly(
       id: 'sew-round',
       section: 'joining',
       kind: 'assembly',
-      phase: 'joining',
       ...(crochet
         ? { does: [stackJoin(stack, crochet), { do: 'fasten-off' } as const] }
         : {
@@ -285,7 +283,6 @@ function assembly(
         look: `Does every stitch go through all ${layers} layers?`,
         repair: 'Pull it out to where a layer slipped.',
       },
-      closes: ['between the layers', 'the inside of the back'],
       minutes: crochet ? 3 : 14,
     },
   ];
@@ -297,7 +294,6 @@ function wovenIn(inner: readonly Piece[]): WorkStep {
     id: 'weave-in-inner',
     section: 'joining',
     kind: 'assembly',
-    phase: 'joining',
     does: [{ do: 'weave-in', pieces: inner.map(({ id, name }) => ({ id, name: `the ${name.toLowerCase()}` })) }],
     minutes: 3 * inner.length,
   };
@@ -312,18 +308,18 @@ function sewLoop(loop: Piece, back: Piece): WorkStep {
     id: 'sew-belt-loop',
     section: 'joining',
     kind: 'assembly',
-    phase: 'open',
     does: [
       {
         do: 'sew',
         id: 'belt-loop',
         what: loop.id,
+        open: true,
         mm: 18 * loop.width.value,
+        tails: [tailOf(loop.id, 'start'), tailOf(loop.id, 'end')],
         says: `sew on both ends of the belt loop, centred upright on the right side of the back, its last row {mm:${top}} below the row where the top fold starts; go over each seam three times.`,
       },
     ],
     check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },
-    reaches: ['the inside of the back'],
     minutes: 8,
   };
 }

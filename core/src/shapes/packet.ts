@@ -181,12 +181,10 @@ function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, '
   const closed = {
     section: 'joining',
     kind: 'assembly',
-    phase: 'joining',
     check: {
       look: 'Both folds square, the edges level along the middle?',
       repair: 'Pull the end out and pin it first.',
     },
-    closes: ['the ends'],
   } as const;
   const steps: WorkStep[] = [
     ...(border ? [edgedFirst(piece.id, border)] : []),
@@ -195,7 +193,6 @@ function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, '
       id: 'fold',
       section: 'joining',
       kind: 'assembly',
-      phase: 'joining',
       does: [{ do: 'fold', fold: packetFold(packet) }],
       text: `Lay the rectangle wrong side up. Fold in ${places(packet.first)} at its beginning and ${places(packet.second)} at its end, so that their edges ${meet} in the middle.`,
       check: { look: 'Does it go around the item like this?', repair: 'Fold with more or less overlap.' },

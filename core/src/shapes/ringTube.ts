@@ -1,14 +1,16 @@
 import { MARK_FIRST_STITCH } from './common/markers';
 import { chosen, derive } from '../figure';
 import { bottomGive } from '../fit';
-import type { Built, Foundation, ShapeContext, ShapeDefinition, WorkStep } from './definition';
+import type { Built, Foundation, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { chosenCount, pickAdvice } from './common/choice';
-import { roundCourses } from './common/courses';
+import { bandRounds } from './common/courses';
 import { wantedFront } from './common/flat';
-import { fastenOff, joinField, joinOf } from './common/joins';
-import { roundPiece, roundsFor } from './common/roundPiece';
+import { crocheted, joinField, joinOf, type Join } from './common/joins';
+import { roundPiece, upsideDown, wallBands } from './common/roundPiece';
+import { alikeRows } from './common/rowPiece';
 import { sized } from './common/sized';
 import { flatWidth, tubeRound, tubeViews } from './common/tube';
+import { flatEnd, flatEndJoin, flatEndSeam, mouthOf, tubeEnd, tubeMouth, type FlatEnd } from './common/tubeWork';
 import { ONE_ROOM } from './common/takes';
 
 /**
@@ -20,11 +22,11 @@ function build(context: ShapeContext): Built {
   const { choice, n, girth } = tubeRound(context, fabric, 4);
   const count = chosenCount(choice);
   const front = wantedFront(context);
-  const rounds = roundsFor(front, fabric);
-  const join = joinOf(options.join);
   const bottomFirst = options.begins === 'bottom';
+  const { rounds, bands } = wallBands(front, bottomFirst ? fabric : upsideDown(fabric));
+  const join = joinOf(options.join);
   const foundation: Foundation = { kind: 'joined-chain', count, edge: bottomFirst ? 'closed' : 'opening' };
-  const r = chosen(rounds, 'rows', 'rounds');
+  const r = alikeRows(chosen(rounds, 'rows', 'rounds'), fabric);
   const h = fabric.rowHeight;
   const height = derive('mm', 'height = rounds × h', { r, h }, (v) => v.r * v.h);
   const depth = sized(
@@ -44,7 +46,8 @@ function build(context: ShapeContext): Built {
         name: 'wall',
         fabric,
         wanted: front,
-        courses: roundCourses(fabric.stitch, count, rounds, schools, 'wall', 'chain'),
+        courses: bandRounds(bands, count, schools, 'wall', { upon: 'chain' }),
+        ...(fabric.bands ? { bands } : {}),
       },
     ],
     main: fabric,
@@ -64,14 +67,17 @@ function build(context: ShapeContext): Built {
     },
     choices: [choice],
     model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
-    mouth: { piece: 'body', from: 1, to: rounds, stitches: count },
-    assembly: assembly(count, width.value, bottomFirst, join),
+    assembly: assembly(piece, schools, bottomFirst, join),
+    ...(bottomFirst
+      ? { mouth: mouthOf(piece, bands.at(-1)!, count), ...tubeMouth(piece, schools) }
+      : { rim: 'Its opening is the chain. Begin at the bottom to edge it.' }),
     advice: pickAdvice(choice, fabric.stitch.rounds),
     views: tubeViews({
       context,
       wall: fabric,
       n: count,
       rounds,
+      piece,
       height: height.value,
       up,
       words: 'The tube laid flat',
@@ -79,24 +85,41 @@ function build(context: ShapeContext): Built {
   };
 }
 
-function assembly(count: number, width: number, bottomFirst: boolean, join: ReturnType<typeof joinOf>): WorkStep[] {
-  return [
-    fastenOff(width, 'the bottom'),
-    {
-      id: 'close-bottom',
-      section: 'joining',
-      kind: 'assembly',
-      phase: 'joining',
-      text: `Lay the tube flat and close ${bottomFirst ? 'the foundation edge' : 'the last round'}: ${join.text}, ${count / 2} stitches from side to side.`,
-      check: {
-        look: 'Right side out, no twist, the same number of stitches in both layers?',
-        repair: 'Lay it flat again from the marker and count to the half.',
+/** The tube's own end, then its bottom: the chain's edge, or the last round where the chain is the opening. */
+function assembly(piece: Piece, schools: ShapeContext['schools'], bottomFirst: boolean, join: Join): WorkStep[] {
+  const end = tubeEnd(piece, schools, 'Is the last round as high as you want it with the item inside?');
+  const edge = bottomFirst ? 'ring' : 'mouth';
+  const at: FlatEnd = {
+    piece,
+    edge,
+    places: piece.stitches,
+    name: bottomFirst ? 'the foundation edge' : 'the last round',
+  };
+  const crochet = crocheted(join);
+  const how = join.id === 'mattress' ? 'mattress' : 'whip';
+  const close: WorkStep = {
+    id: 'close-bottom',
+    section: 'joining',
+    kind: 'assembly',
+    does: [
+      {
+        do: 'fold',
+        fold: {
+          ...flatEnd(piece, edge, piece.stitches).fold,
+          says: `Lay the tube flat, wrong sides together, ${piece.stitches / 2} stitches from side to side.`,
+        },
       },
-      closes: ['the bottom'],
-      minutes: 6,
-      seam: { mm: width, factor: join.factor },
+      ...(crochet
+        ? [flatEndJoin(at, crochet), { do: 'fasten-off' } as const]
+        : [flatEndSeam(at, how, join.factor, bottomFirst ? 'start' : 'end')]),
+    ],
+    check: {
+      look: 'Right side out, no twist, the same number of stitches in both layers?',
+      repair: 'Lay it flat again from the marker and count to the half.',
     },
-  ];
+    minutes: crochet ? 2 : 6,
+  };
+  return [...end, close];
 }
 
 export const ringTube: ShapeDefinition = {
@@ -105,6 +128,7 @@ export const ringTube: ShapeDefinition = {
   summary: 'A chain joined to a ring, rounds straight up, the bottom sewn flat.',
   why: 'One seam; stretches evenly all round.',
   worked: 'rounds',
+  bands: true,
   options: [
     {
       key: 'begins',

@@ -1,21 +1,26 @@
 import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, flatIncrease, ovalCounts, ovalFloor, type CountCondition, refuseBeyond } from '../counts';
-import { inOne, work, type Instruction, type WorkedFabric } from '../fabric';
-import { chosen, derive, PlanProblem, type Figure } from '../figure';
+import { firstFabric, type WorkedFabric } from '../fabric';
+import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
 import { bottomGive } from '../fit';
-import { formatLength, type Field } from '../units';
+import { formatLength, formatNumber, type Field } from '../units';
 import type { Built, Course, Foundation, ShapeContext, ShapeDefinition } from './definition';
-import { panel, type Part } from '../drawing';
+import { panel, roundsDrawn, type Part } from '../drawing';
+import { aroundChain } from './common/aroundChain';
 import { chosenCount, pickAdvice } from './common/choice';
-import { roundCourses, roundOf } from './common/courses';
+import { BASE_ROUNDS, baseSchools, bandRounds, roundOf, staggered } from './common/courses';
 import { wantedFront } from './common/flat';
-import { fastenOff } from './common/joins';
-import { roundPiece, roundsFor, type RoundRun } from './common/roundPiece';
+import { roundPiece, wallBands, type RoundRun } from './common/roundPiece';
+import { alikeRows } from './common/rowPiece';
 import { sized } from './common/sized';
+import { mouthOf, tubeEnd, tubeMouth } from './common/tubeWork';
 import { flatWidth, tubeRound, tubeViews } from './common/tube';
 
 /** Stitches more at both ends together when a flat floor begins, in single (law, handbook 4.1). */
 const FLOOR_ENDS = 6;
+
+/** So many stitches more than lie flat the last round of a floor takes in its stride, one at each quarter (prior, ours). */
+const FLOOR_SLACK = 4;
 
 const options: readonly Field[] = [
   {
@@ -28,6 +33,17 @@ const options: readonly Field[] = [
       { id: 'flat', name: 'a flat oval floor' },
     ],
     default: 'none',
+  },
+  BASE_ROUNDS,
+  {
+    key: 'chainLoops',
+    kind: 'choice',
+    label: 'Into the chain',
+    options: [
+      { id: 'as-usual', name: 'as usual' },
+      { id: 'shared', name: 'the back loops one way, the front loops the other' },
+    ],
+    default: 'as-usual',
   },
   {
     key: 'ends',
@@ -42,17 +58,9 @@ const options: readonly Field[] = [
   },
 ];
 
-/**
- * The first round, along both sides of a chain (handbook 4.1, oval).
- * @param side stitches along each side
- * @param ends stitches more at the two ends together, even
- */
-export function aroundChain(stitch: string, skipped: number, side: number, ends: number): Instruction[] {
-  const last = inOne(stitch, 1 + ends / 2, 'chain');
-  const straight = side > 1 ? [work(stitch, side - 1, 'chain'), last] : [last];
-  const along = ends === 0 ? [work(stitch, side, 'chain')] : straight;
-  return [{ do: 'skip', times: skipped, into: 'chain' }, ...along, { do: 'other-side', chains: side }, ...along];
-}
+/** Both sides alike, the bottom a line instead of a ridge (handbook 14, round a chain). */
+const SHARED_LOOPS =
+  'Along the first side work into the back loop of each chain, along the other into the loop that is left.';
 
 interface Bottom {
   side: number;
@@ -61,23 +69,31 @@ interface Bottom {
   counts: number[];
 }
 
+/** As many along one side of the chain as along the other, the rest at its ends. */
+function alongBoth(count: number, ends: number): Bottom {
+  const side = Math.max(1, Math.floor((count - ends) / 2));
+  return { side, ends: count - 2 * side, counts: [count] };
+}
+
 /** How the first rounds go: straight from the chain, or a floor that grows to the wall's count. */
 function bottomOf(context: ShapeContext, floor: WorkedFabric, count: number): Bottom {
   const { thing, options: given } = context;
   if (given.floor !== 'flat') {
-    const ends = Number(given.ends);
-    return { side: (count - ends) / 2, ends, counts: [count] };
+    return alongBoth(count, Number(given.ends));
   }
   const h = floor.rowHeight.value;
   const w = floor.stitchWidth.value;
   const { rounds, side } = ovalFloor(thing.width.value, thing.depth.value, h, w);
-  if (rounds === 1) return { side: Math.max(1, (count - FLOOR_ENDS) / 2), ends: FLOOR_ENDS, counts: [count] };
+  if (rounds === 1) return alongBoth(count, FLOOR_ENDS);
   const each = Math.max(1, Math.round(flatIncrease(h, w)));
   refuseBeyond(rounds, 'courses', 'thing');
   refuseBeyond(2 * side + FLOOR_ENDS + each * rounds, 'stitches', 'thing');
-  const counts = ovalCounts({ side, ends: FLOOR_ENDS }, each, rounds);
+  // what the last round cannot carry lying flat makes the chain longer
+  const over = count - (2 * side + FLOOR_ENDS + each * (rounds - 1)) - FLOOR_SLACK;
+  const long = side + Math.max(0, Math.ceil(over / 2));
+  const counts = ovalCounts({ side: long, ends: FLOOR_ENDS }, each, rounds);
   counts[rounds - 1] = count;
-  return { side, ends: FLOOR_ENDS, counts };
+  return { side: long, ends: FLOOR_ENDS, counts };
 }
 
 /**
@@ -89,37 +105,46 @@ function build(context: ShapeContext): Built {
   const { fabric, thing, options: given, schools } = context;
   const withFloor = given.floor === 'flat';
   refuseFloor(context, withFloor);
-  const floor = fabric.also(fabric.stitch.base, 'rounds');
+  const first = firstFabric(fabric).stitch;
+  const floor = fabric.also(first.base, 'rounds');
   const { choice, n, girth } = tubeRound(context, fabric, withFloor ? 10 : 4, [evenEnds(context)]);
   const count = chosenCount(choice);
-  const bottom = bottomOf(context, floor, count % 2 === 0 ? count : count + 1);
-  const { stitch } = fabric;
-  const { skipped } = stitch.foundation(false);
+  const bottom = bottomOf(context, floor, count);
+  const { skipped } = first.foundation(false);
 
+  const floorSchools = withFloor ? baseSchools(context) : schools;
   const floorCourses: Course[] = bottom.counts.map((ends, index) => {
     const section = withFloor ? 'base' : 'wall';
     const before = bottom.counts[index - 1];
     const body =
       before === undefined
-        ? aroundChain(stitch.base, skipped, bottom.side, bottom.ends)
-        : changeRound(before, ends, stitch.base, index % 2 === 0 ? 0.5 : 0);
-    return roundOf(body, ends, stitch.base, before === undefined ? { ...schools, rounds: 'spiral' } : schools, section);
+        ? aroundChain(first.base, skipped, bottom.side, bottom.ends)
+        : changeRound(before, ends, first.base, staggered(index));
+    return before === undefined && floorSchools.rounds === 'joined'
+      ? {
+          ...roundOf(body, ends, first.base, { ...floorSchools, rounds: 'spiral' }, section),
+          instructions: [...body, { do: 'join' }],
+        }
+      : roundOf(body, ends, first.base, floorSchools, section);
   });
   const wanted = withFloor ? wallAboveFloor(context) : wantedFront(context);
-  // without a floor the round on the chain is the wall's first
-  const wallRounds = Math.max(1, roundsFor(wanted, fabric) - (withFloor ? 0 : 1));
   const wallCount = bottom.counts.at(-1)!;
-  const wall = roundCourses(stitch, wallCount, wallRounds, schools, 'wall', 'plain');
+  // without a floor the round on the chain is the wall's first
+  const done = withFloor ? 0 : 1;
+  const { bands } = wallBands(wanted, fabric, done + 1);
+  const wall = bandRounds(bands, wallCount, schools, 'wall', { upon: 'plain', done, on: first.base });
+  const wallRounds = wall.length;
+  const banded = fabric.bands ? { bands } : {};
   const runs: RoundRun[] = withFloor
     ? [
         { name: 'base', courses: floorCourses, fabric: floor, wanted: thing.depth },
-        { name: 'wall', courses: wall, fabric, wanted },
+        { name: 'wall', courses: wall, fabric, wanted, ...banded },
       ]
-    : [{ name: 'wall', courses: [...floorCourses, ...wall], fabric, wanted }];
+    : [{ name: 'wall', courses: [...floorCourses, ...wall], fabric, wanted, ...banded }];
   const chainCount = bottom.side + skipped;
   const foundation: Foundation = { kind: 'chain-both-sides', count: chainCount, edge: 'closed' };
   const rounds = runs.at(-1)!.courses.length;
-  const r = chosen(rounds, 'rows', 'rounds of the wall');
+  const r = alikeRows(chosen(rounds, 'rows', 'rounds of the wall'), fabric);
   const h = fabric.rowHeight;
   const t = fabric.thickness;
   const depth = withFloor
@@ -148,7 +173,7 @@ function build(context: ShapeContext): Built {
     width,
     height,
     summary: `Chain ${chainCount}, round both its sides: ${bottom.counts.join(', ')}; ${wallRounds} rounds of ${wallCount}`,
-    notes: { 1: MARK_FIRST_STITCH },
+    notes: { 1: given.chainLoops === 'shared' ? `${SHARED_LOOPS} ${MARK_FIRST_STITCH}` : MARK_FIRST_STITCH },
   });
   const up = withFloor ? height.value : height.value - bottomGive(thing.depth, t).value;
   return {
@@ -156,24 +181,17 @@ function build(context: ShapeContext): Built {
     inside: { girth: girth.figure, depth: depth.figure },
     outside: { width, height, thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure },
     choices: [choice],
-    model: { girth: girth.of, depth: depth.of, stretch: stitch.factors.stretchAcross },
-    mouth: { piece: 'body', from: piece.rows - wall.length + 1, to: piece.rows, stitches: wallCount },
-    assembly: [
-      {
-        ...fastenOff(0, 'nothing'),
-        text: 'Fasten off.',
-        check: {
-          look: 'Is the last round the height you want with the thing in it?',
-          repair: 'Work or take back a round before you cut.',
-        },
-      },
-    ],
-    advice: pickAdvice(choice, stitch.rounds),
+    model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
+    mouth: mouthOf(piece, bands.at(-1)!, wallCount),
+    assembly: tubeEnd(piece, schools, 'Is the last round the height you want with the thing in it?'),
+    ...tubeMouth(piece, schools),
+    advice: [...pickAdvice(choice, fabric.stitch.rounds), ...floorAdvice(bottom, floor)],
     views: tubeViews({
       context,
       wall: fabric,
       n: wallCount,
       rounds,
+      piece,
       height: height.value,
       up,
       ...(withFloor ? floorParts(bottom, floor) : {}),
@@ -202,6 +220,30 @@ function wallAboveFloor({ thing, fit, fabric }: ShapeContext): Figure<'mm'> {
   );
 }
 
+/** What the last round of a floor has to make up for, where it is too much to lie flat. */
+function floorAdvice({ counts }: Bottom, floor: WorkedFabric): Advice[] {
+  const [last = 0, before] = [counts.at(-1), counts.at(-2)];
+  if (before === undefined) return [];
+  const flat = flatIncrease(floor.rowHeight.value, floor.stitchWidth.value);
+  const more = last - before;
+  if (more >= 0 && more <= flat + FLOOR_SLACK + 1) return [];
+  return [
+    {
+      id: 'floor-against-wall',
+      severity: 'advice',
+      text:
+        more < 0
+          ? `The floor ends on ${before} and the wall has ${last}: its last round takes in ${-more}, and cups.`
+          : `The floor’s last round grows by ${more}, where ${formatNumber(flat)} lie flat: it ruffles.`,
+      repair:
+        more < 0
+          ? 'Take a looser fit, or no floor.'
+          : 'Take a closer fit, or a stitch for the wall that is as wide as the floor’s.',
+      at: 'shape.floor',
+    },
+  ];
+}
+
 function floorParts(
   { side, counts }: Bottom,
   floor: WorkedFabric,
@@ -219,6 +261,7 @@ function floorParts(
       rows: counts.length,
       stitches: counts.at(-1)!,
       stacked: 'out',
+      ...roundsDrawn(counts, floor.stitch.id),
     }),
   ];
   return { base, baseSize: { width, height: across } };
@@ -250,6 +293,7 @@ export const roundChain: ShapeDefinition = {
   summary: 'Rounds along both sides of a chain: a seamless bottom, flat or with a floor.',
   why: 'No seam at all.',
   worked: 'rounds',
+  bands: true,
   options,
   takes: {
     flat: true,

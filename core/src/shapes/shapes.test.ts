@@ -93,8 +93,7 @@ describe.each(SHAPES.map(({ id }) => [id]))('%s, whatever the thing, the gauge a
         const less = options[best - 1];
         if (less || mm <= askedMm)
           expect(Math.abs(mm - askedMm)).toBeLessThanOrEqual((5 / 9) * Math.max(step, less ? mm - less.mm : 0) + 1e-6);
-        // the saddle shapes its pockets in the stitch's base, which needs no multiple
-        if (worked.choices[0]!.noun === 'stitches' && shape !== 'saddle') {
+        if (worked.choices[0]!.noun === 'stitches') {
           for (const { stitch, pattern: set } of plan.fabric.bands ?? [plan.fabric]) {
             const pattern = stitchPattern(stitch, set);
             const { repeat, edge } = worked.choices[0]!.id === 'round' ? pattern.rounds : pattern.rows;
@@ -125,7 +124,7 @@ describe.each(SHAPES.map(({ id }) => [id]))('%s, whatever the thing, the gauge a
     everyPlan(
       shape,
       ({ views }) => {
-        expect(views.map(({ id }) => id)).toEqual(['flat', 'folded', 'cut']);
+        expect(views.slice(0, 3).map(({ id }) => id)).toEqual(['flat', 'folded', 'cut']);
         for (const { parts, width, height, text } of views) {
           expect(parts.some(({ type }) => type === 'cloth' || type === 'cut')).toBe(true);
           expect(text).toMatch(/\d/);

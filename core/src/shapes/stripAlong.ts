@@ -129,6 +129,8 @@ function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readon
   const before = spans.at(-2)?.to ?? 0;
   const asked = spans.at(-1)!.to;
   const stitches = Math.max(
+    // edges alone are not the stitch
+    edge + repeat,
     edge + repeat * Math.ceil((before + 1 - edge) / repeat),
     edge + repeat * Math.round((asked - edge) / repeat),
   );
@@ -243,8 +245,7 @@ function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembl
     id: 'mark-folds',
     section: 'joining',
     kind: 'assembly',
-    phase: 'open',
-    text: `Place a stitch marker in the first and the last row ${ends.join(', ')}.`,
+    does: [{ do: 'mark', says: `Place a stitch marker in the first and the last row ${ends.join(', ')}.` }],
     notions: [{ name: 'stitch markers', count: 2 * ends.length }],
   };
   return stripWork({

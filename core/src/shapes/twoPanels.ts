@@ -142,6 +142,8 @@ function edgingOf({ options: { edging, edgingOf: last } }: ShapeContext, piece: 
   return { ...edgingAround(piece, Number(edging)), stitch: last === 'slip' ? 'slip' : 'single' };
 }
 
+const LAID = 'Lay one panel on the other, wrong sides together, top edges level.';
+
 function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
   const { fabric, options: given } = context;
   const edging = edgingOf(context, piece);
@@ -156,7 +158,6 @@ function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' |
       id: 'second-panel',
       section: 'joining',
       kind: 'assembly',
-      phase: 'open',
       after: piece.id,
       does: [secondPanel(piece, edging)],
       text: `Make the second panel in the same way${inColour(given)}, with its edging, and fasten off.`,
@@ -169,9 +170,8 @@ function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' |
       id: 'join-panels',
       section: 'joining',
       kind: 'assembly',
-      phase: 'joining',
       does: [
-        { do: 'fold', fold: panelsFold(panels, open, crochet !== undefined) },
+        { do: 'fold', fold: panelsFold(panels, open, crochet !== undefined, LAID) },
         ...(crochet
           ? [panelsJoin(panels, crochet, open), { do: 'fasten-off' } as const]
           : panelsSeams(panels, join.id === 'mattress' ? 'mattress' : 'whip', join.factor, open)),
@@ -180,7 +180,6 @@ function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' |
         look: 'Rows of both layers side by side, both top edges level?',
         repair: 'Pull it out to the corner and match stitch for stitch.',
       },
-      closes: ['between the layers'],
       minutes: 4,
     },
     ...inThirds(given, piece),
@@ -196,8 +195,8 @@ function inThirds({ folds }: FieldValues, { width }: Piece): WorkStep[] {
       id: 'fold-thirds',
       section: 'closing',
       kind: 'finish',
-      phase: 'filled',
-      text: `When it is filled, fold one side over the middle third and the other over both: each third is {mm:${formatNumber(width.value / 3)}} wide.`,
+      does: [{ do: 'fill', says: 'Put in what it is for.' }],
+      text: `Fold one side over the middle third and the other over both: each third is {mm:${formatNumber(width.value / 3)}} wide.`,
       check: {
         look: 'Do all three layers lie without strain?',
         repair: 'Fold a little outside the thirds, or take something out.',

@@ -1,4 +1,4 @@
-import { tallyRow, type FabricSpec } from '../fabric';
+import { tallyRow, yarnNames, yarnOf, type FabricSpec } from '../fabric';
 import { bandsOf } from '../piece';
 import type { Piece } from '../shapes';
 
@@ -44,8 +44,10 @@ export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: num
 }
 
 /** What is not said to be of another colour, in words. */
-const mainColour = ({ colours, yarn }: FabricSpec): string =>
-  colours?.[0]?.name ?? yarn.colour ?? yarn.name ?? 'the main colour';
+const mainColour = (spec: FabricSpec): string => {
+  const { colour, name } = yarnOf(spec);
+  return spec.colours?.[0]?.name ?? colour ?? name ?? 'the main colour';
+};
 
 /** Whether a piece says a colour of its own. */
 const isColoured = ({ bands, colour, secondColour }: Piece): boolean =>
@@ -54,9 +56,13 @@ const isColoured = ({ bands, colour, secondColour }: Piece): boolean =>
 /** The colour of every row of a piece, counted from 1: its band's or its own, else the plan's in turn; none where there is one yarn. */
 export function coloursOf(piece: Piece, spec: FabricSpec): (row: number) => string | undefined {
   const bands = bandsOf(piece);
-  if (!isColoured(piece)) return (row) => rowColour(spec.colours, row);
+  if (!isColoured(piece)) return (row) => rowColour(spec.colours, row) ?? heldTogether(spec);
   return (row) => bands.find(({ from, to }) => row >= from && row <= to)?.colour ?? mainColour(spec);
 }
+
+/** Different yarns held together are told like a colour; one yarn needs no name. */
+const heldTogether = ({ yarns }: FabricSpec): string | undefined =>
+  yarns?.length ? `${yarnNames(yarns)} held together` : undefined;
 
 /** The colour of a row, counted from 1: colours follow each other over and over. */
 function rowColour(colours: FabricSpec['colours'], row: number): string | undefined {

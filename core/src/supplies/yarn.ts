@@ -1,15 +1,18 @@
 import {
+  addRow,
   BASES,
   baseStitch,
   CHAIN,
   metresPer100g,
   tallyRow,
+  yarnOf,
   type FabricSpec,
   type StitchTally,
   type WorkedFabric,
+  type YarnSpec,
 } from '../fabric';
 import { derive, phi, prior, type Figure } from '../figure';
-import { bandsOf, type Band, type Walked } from '../piece';
+import { bandsOf, TAIL_MM, tailsAsked, tailsUsed, yarnEach, type Band, type Walked } from '../piece';
 import type { Course, Piece, WorkStep } from '../shapes';
 
 /** Spread of the yarn factors, as a fraction (prior, handbook 7). */
@@ -17,9 +20,6 @@ const YARN_SPREAD = 0.15;
 
 /** A piece of the same fabric as its weighed swatch (prior, ours). */
 const WEIGHED_SPREAD = 0.05;
-
-/** Yarn left hanging at every beginning and end, mm (prior, handbook 7). */
-const TAIL_MM = 150;
 
 export interface YarnNeed {
   metres: Figure<'m'>;
@@ -31,8 +31,10 @@ export interface YarnNeed {
 }
 
 /** mm of yarn in a stitch of a weighed swatch: its grams over its stitches (law, handbook 7). */
-function weighedStitch({ weighed, yarn }: FabricSpec): number | undefined {
+function weighedStitch(spec: FabricSpec): number | undefined {
+  const { weighed } = spec;
   if (!weighed) return undefined;
+  const yarn = yarnOf(spec);
   const strands = yarn.strands ?? 1;
   return ((weighed.grams / weighed.stitches) * metresPer100g(yarn) * 10) / strands;
 }
@@ -51,7 +53,6 @@ function tallyBand({ foundation, courses, times }: Piece, { from, to }: Band): S
     often.set(course, (often.get(course) ?? 0) + times);
   }
   for (const [course, count] of often) {
-    if (course.before) add('chain', count * course.before.count);
     const tally = tallyRow(course.instructions);
     for (const stitch of Object.keys(tally)) add(stitch, count * tally[stitch]!);
   }
@@ -74,18 +75,11 @@ export function tallyPieces(pieces: readonly Piece[]): BandTally[] {
 
 /** Stitches of every kind that borders and crocheted joins are made of, those of pieces made once more among them. */
 export function tallyWork(walked: Iterable<Walked>): StitchTally {
-  const tallies = Array.from(walked, ({ work, courses }) => {
-    const once = courses.flat().map(({ instructions }) => tallyRow(instructions));
-    return work.do === 'free' ? Array.from({ length: work.times }, () => once).flat() : once;
-  });
-  return addTallies(...tallies.flat());
-}
-
-/** Tallies added up. */
-export function addTallies(...tallies: readonly StitchTally[]): StitchTally {
   const total: StitchTally = {};
-  for (const tally of tallies)
-    for (const [stitch, count] of Object.entries(tally)) total[stitch] = (total[stitch] ?? 0) + count;
+  for (const { work, courses } of walked) {
+    const times = work.do === 'free' ? work.times : 1;
+    for (const parts of courses) for (const { instructions } of parts) addRow(total, instructions, times);
+  }
   return total;
 }
 
@@ -99,12 +93,25 @@ function yarnFactor(stitch: string, { stitch: pattern }: WorkedFabric): number {
 }
 
 /** Yarn of what a step sews, mm. */
-function seamYarn({ seam, does = [] }: WorkStep): number {
-  const sewn = does.reduce((sum, work) => {
-    if (work.do === 'seam') return sum + work.mm * work.factor;
-    return work.do === 'sew' ? sum + work.mm : sum;
+function seamYarn({ does = [] }: WorkStep): number {
+  return does.reduce((sum, work) => {
+    // what is sewn with tails is counted with them
+    if ((work.do !== 'seam' && work.do !== 'sew') || tailsUsed(work).length > 0) return sum;
+    return sum + yarnEach(work);
   }, 0);
-  return sewn + (seam ? seam.mm * seam.factor : 0);
+}
+
+/**
+ * Yarn in the tails of every piece and of what is made by itself, each as long as it is left (prior, handbook 7). Those of
+ * borders begun anew are taken as part of what their stitches vary by.
+ */
+function tailYarn(pieces: readonly Piece[], steps: readonly WorkStep[]): number {
+  const works = steps.flatMap(({ does = [] }) => does);
+  const free = works.filter((work) => work.do === 'free');
+  const ends = 2 * pieces.reduce((sum, { times }) => sum + times, 0);
+  const ofFree = free.reduce((sum, { times, tails }) => sum + 2 * times * (tails || TAIL_MM), 0);
+  const longer = [...tailsAsked(works)].filter(([name]) => !free.some(({ id }) => name.startsWith(id)));
+  return ends * TAIL_MM + ofFree + longer.reduce((sum, [, mm]) => sum + Math.max(0, mm - TAIL_MM), 0);
 }
 
 /** Yarn in stitches of a fabric, mm. */
@@ -128,43 +135,66 @@ export function yarnNeed(
   tallies: readonly BandTally[],
   pieces: readonly Piece[],
   steps: readonly WorkStep[],
-  extraMm: number,
 ): YarnNeed {
   const weighed = weighedStitch(spec);
+  const yarn = yarnOf(spec);
   const inStitches = tallies.reduce((sum, { tally, fabric }) => sum + yarnIn(tally, fabric, weighed), 0);
   const seams = steps.reduce((sum, step) => sum + seamYarn(step), 0);
-  const free = steps.flatMap(({ does = [] }) => does.filter((work) => work.do === 'free'));
-  const tails =
-    pieces.reduce((sum, { times }) => sum + 2 * times * TAIL_MM, 0) +
-    free.reduce((sum, { times, tails: left }) => sum + 2 * times * (left || TAIL_MM), 0);
+  const tails = tailYarn(pieces, steps);
   const from = weighed === undefined ? 'every stitch at its factor of a stitch’s width' : 'your weighed swatch';
   const spread = weighed === undefined ? YARN_SPREAD : WEIGHED_SPREAD;
   const metres = derive(
     'm',
-    'metres = (stitches + seams + tails + cords) × strands / 1000',
+    'metres = (stitches + seams + tails) × strands / 1000',
     {
       stitches: prior(inStitches, 'mm', spread * inStitches, from),
-      seams: prior(seams, 'mm', YARN_SPREAD * seams, '3 or 4 times the seam'),
+      seams: prior(seams, 'mm', YARN_SPREAD * seams, 'seams, and what is sewn on or wound'),
       tails: prior(tails, 'mm', 0.2 * tails, '150 mm at each beginning and end'),
-      cords: prior(extraMm, 'mm', 0.1 * extraMm, 'cords, loops and tassels'),
-      strands: prior(spec.yarn.strands ?? 1, '1', 0, 'held together'),
+      strands: prior(yarn.strands ?? 1, '1', 0, 'held together'),
     },
-    (v) => ((v.stitches + v.seams + v.tails + v.cords) * v.strands) / 1000,
+    (v) => ((v.stitches + v.seams + v.tails) * v.strands) / 1000,
   );
-  const per100 = prior(metresPer100g(spec.yarn), 'm', 0, 'metres per 100 g');
+  const per100 = prior(metresPer100g(yarn), 'm', 0, 'metres per 100 g');
   const grams = derive(
     'g',
     'grams = metres / metres per 100 g × 100',
     { metres, per100 },
     (v) => (v.metres / v.per100) * 100,
   );
-  const { ballGrams, gramsLeft } = spec.yarn;
+  const { ballGrams } = yarn;
   return {
     metres,
     grams,
     balls: ballGrams === undefined ? null : Math.ceil(grams.value / ballGrams - 1e-9),
-    enough: gramsLeft === undefined ? null : chanceBelow(gramsLeft, grams),
+    enough: enoughOf(spec, grams),
   };
+}
+
+/** The chance that what there is lasts: of yarns held together, that of the one that is scarcest. */
+function enoughOf({ yarn, yarns = [yarn] }: FabricSpec, grams: Figure<'g'>): number | null {
+  const weight = (one: YarnSpec) => (one.strands ?? 1) / metresPer100g(one);
+  const all = yarns.reduce((sum, one) => sum + weight(one), 0);
+  const chances = yarns.flatMap((one) => {
+    if (one.gramsLeft === undefined) return [];
+    const share = weight(one) / all;
+    return [chanceBelow(one.gramsLeft, { ...grams, value: share * grams.value, sd: share * (grams.sd ?? 0) })];
+  });
+  return chances.length > 0 ? Math.min(...chances) : null;
+}
+
+/** What it takes of one of several yarns held together. */
+export interface YarnShare {
+  name: string;
+  metres: number;
+  grams: number;
+}
+
+/** Of every yarn held with others as many metres as of all of them, for each of its strands (law). */
+export function yarnShares({ yarns = [] }: FabricSpec, metres: number): YarnShare[] {
+  return yarns.map((yarn, index) => {
+    const own = metres * (yarn.strands ?? 1);
+    return { name: yarn.name ?? `yarn ${index + 1}`, metres: own, grams: (own / metresPer100g(yarn)) * 100 };
+  });
 }
 
 /** The chance that a normal figure stays at or below a limit (law). */

@@ -1,5 +1,5 @@
 import { derive, type Figure } from '../figure';
-import { LONGEST_MM, type LengthField } from '../units';
+import { LONGEST_MM, type ChoiceField, type LengthField } from '../units';
 import type { GoesWith } from './goesWith';
 import type { Sketch } from './definition';
 import type { Hazard } from './hazards';
@@ -20,6 +20,8 @@ export interface CarrierDefinition {
   /** What a plan's summary says: "on a bar". */
   on: string;
   measures: readonly LengthField[];
+  /** What besides lengths is said of it. */
+  choices?: readonly ChoiceField[];
   sketch?: Sketch;
   /** A first guess, to be measured at once. */
   start: CarrierSpec;
@@ -45,7 +47,7 @@ export const CARRIERS: readonly CarrierDefinition[] = [
     name: 'A bar or an arm',
     examples: 'hide rail, walking frame, pushchair, bed rail, chair or sofa arm',
     on: 'a bar',
-    start: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 80 }, dropBack: { mm: 80 } },
+    start: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 100 }, dropBack: { mm: 100 } },
     goesWith: { shape: 'saddle', because: 'It hangs over the bar with a pocket on each side.' },
     hazards: (carrier) => (isFlat(carrier) ? ['equipment', 'above-sleepers'] : ['equipment']),
     sketch: {
@@ -76,13 +78,25 @@ export const CARRIERS: readonly CarrierDefinition[] = [
     name: 'The body',
     examples: 'over the shoulder, around the wrist, in the hand',
     on: 'the body',
-    start: { kind: 'body', loop: { mm: 1100, by: 'tape' } },
+    start: { kind: 'body', loop: { mm: 1100, by: 'tape' }, loopIs: 'edge-to-edge' },
     goesWith: { fitting: 'strap', because: 'Something has to go over the shoulder or the wrist.' },
     hazards: () => [],
     measures: [
-      length('loop', 'Loop', 'Where the strap runs, anchor to anchor: by tape, or by a chain held there.', false),
+      length('loop', 'Loop', 'Where the strap runs: by tape, or by a chain held there.', false),
       length('wrist', 'Wrist circumference', 'For a strap around the wrist.'),
       length('hand', 'Around the knuckles', 'Across the knuckles, for what a hand must pass.'),
+    ],
+    choices: [
+      {
+        key: 'loopIs',
+        kind: 'choice',
+        label: 'The loop was measured',
+        options: [
+          { id: 'edge-to-edge', name: 'from one edge of the piece to the other' },
+          { id: 'closed', name: 'all round, the piece’s own width with it' },
+        ],
+        default: 'closed',
+      },
     ],
   },
 ];

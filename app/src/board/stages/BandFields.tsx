@@ -25,12 +25,14 @@ interface Props {
   bands: readonly BandSpec[];
   /** What the fabric is worked in, for the first band there is. */
   stitch: string;
+  /** Whether it is worked in rows or in rounds. */
+  worked: 'rows' | 'rounds';
   faults: readonly PlanFault[];
   onChange: (bands: readonly BandSpec[]) => void;
 }
 
 /** Parts of the first piece in their own stitches, in the order they are worked. None is one stitch throughout. */
-export function BandFields({ bands, stitch, faults, onChange }: Props) {
+export function BandFields({ bands, stitch, worked, faults, onChange }: Props) {
   const fault = faultAt(faults, 'fabric.bands');
   const more: BandSpec[] =
     bands.length === 0
@@ -48,6 +50,7 @@ export function BandFields({ bands, stitch, faults, onChange }: Props) {
           name={`band ${index + 1}`}
           path={`fabric.bands[${index}]`}
           band={band}
+          worked={worked}
           faults={faults}
           onChange={(next) => onChange(filledOnce(bands, index, next))}
           onRemove={() => onChange(bands.filter((_, at) => at !== index))}
@@ -81,9 +84,9 @@ function sized({ courses: _courses, mm: _mm, fill: _fill, ...band }: BandSpec, l
   return { ...band, ...long };
 }
 
-const LONG = [
-  { id: 'courses', name: 'so many rows' },
-  { id: 'mm', name: 'so long' },
+const longOf = (worked: Props['worked']) => [
+  { id: 'courses', name: `so many ${worked}` },
+  { id: 'mm', name: worked === 'rows' ? 'so long' : 'so high' },
   { id: 'fill', name: 'what is left' },
 ];
 
@@ -91,12 +94,13 @@ interface BandProps {
   name: string;
   path: string;
   band: BandSpec;
+  worked: Props['worked'];
   faults: readonly PlanFault[];
   onChange: (band: BandSpec) => void;
   onRemove: () => void;
 }
 
-function BandField({ name, path, band, faults, onChange, onRemove }: BandProps) {
+function BandField({ name, path, band, worked, faults, onChange, onRemove }: BandProps) {
   const { terms } = useReader();
   const fault = faultAt(faults, `${path}.stitch`);
   const long = band.fill ? 'fill' : band.mm === undefined ? 'courses' : 'mm';
@@ -128,12 +132,12 @@ function BandField({ name, path, band, faults, onChange, onRemove }: BandProps) 
         <Pick
           label={`Length of ${name}`}
           value={long}
-          options={LONG}
+          options={longOf(worked)}
           onChange={(id) => onChange(sized(band, begin[id]!))}
         />
         {long === 'courses' ? (
           <NumberField
-            label={`Rows of ${name}`}
+            label={`${worked === 'rows' ? 'Rows' : 'Rounds'} of ${name}`}
             value={band.courses}
             min={1}
             max={1000}
@@ -143,7 +147,7 @@ function BandField({ name, path, band, faults, onChange, onRemove }: BandProps) 
         ) : null}
         {long === 'mm' ? (
           <LengthField
-            label={`How long ${name} is`}
+            label={`How ${worked === 'rows' ? 'long' : 'high'} ${name} is`}
             mm={band.mm}
             min={1}
             max={LONGEST_MM}

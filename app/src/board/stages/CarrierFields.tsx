@@ -1,7 +1,7 @@
-import { carrierDefinition, CARRIERS, type CarrierSpec, type Measure } from '@keep-snug/core';
+import { carrierDefinition, CARRIERS, type CarrierSpec, type FieldValues, type Measure } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
-import { faultAt } from '@/parts/OptionFields';
+import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
 import { Words } from '@/parts/Words';
 import { MeasureField } from '@/things/MeasureField';
@@ -46,6 +46,15 @@ export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>
             />
           ))
         : null}
+      {carrier && definition?.choices ? (
+        <OptionFields
+          fields={definition.choices}
+          values={carrier as FieldValues}
+          path="carrier"
+          faults={faults}
+          onChange={(key, value) => set({ ...carrier, [key]: value as string })}
+        />
+      ) : null}
     </View>
   );
 }

@@ -6,6 +6,7 @@ import {
   stitchDefinition,
   stitchPattern,
   withStitch,
+  yarnOf,
   type FabricSpec,
 } from '@keep-snug/core';
 import { View } from 'react-native';
@@ -17,9 +18,9 @@ import { Pick } from '@/parts/Pick';
 import { useReader } from '../useWorked';
 import { BandFields } from './BandFields';
 import { ColourFields } from './ColourFields';
+import { HeldYarns } from './HeldYarns';
 import { OtherHooks } from './OtherHooks';
 import { SwatchPart } from './SwatchPart';
-import { YarnPart } from './YarnPart';
 import type { Stage, StageProps } from './definition';
 
 function Body({ plan, worked, faults, edit }: StageProps) {
@@ -27,9 +28,10 @@ function Body({ plan, worked, faults, edit }: StageProps) {
   const { bands = [] } = fabric;
   const put = (next: FabricSpec) => edit((old) => ({ ...old, fabric: next }));
   const set = (change: Partial<FabricSpec>) => edit((old) => ({ ...old, fabric: { ...old.fabric, ...change } }));
+  const shape = shapeDefinition(plan.shape.kind)!;
   return (
     <View style={{ gap: 8 }}>
-      <YarnPart yarn={fabric.yarn} onChange={(yarn) => set({ yarn })} />
+      <HeldYarns fabric={fabric} onChange={put} />
       <FieldRow>
         <NumberField
           label="Hook"
@@ -42,10 +44,11 @@ function Body({ plan, worked, faults, edit }: StageProps) {
         />
       </FieldRow>
       <StitchPart plan={plan} faults={faults} edit={edit} />
-      {bands.length > 0 || shapeDefinition(plan.shape.kind)!.bands ? (
+      {bands.length > 0 || shape.bands ? (
         <BandFields
           bands={bands}
           stitch={fabric.stitch}
+          worked={shape.worked}
           faults={faults}
           onChange={(next) => edit(({ picks: _picks, ...old }) => ({ ...old, fabric: { ...old.fabric, bands: next } }))}
         />
@@ -110,7 +113,7 @@ export const fabricStage: Stage = {
       ? `; ${kind} ${say.number(worked.fabric.stitchWidth.value)} × ${say.length(worked.fabric.rowHeight.value)} a stitch`
       : '';
     const bands = fabric.bands?.length ? ` and more in ${fabric.bands.length} bands` : '';
-    return `${fabric.yarn.name ?? 'yarn'}, ${say.term(fabric.stitch)}${bands}, hook ${fabric.hookMm} mm${size}`;
+    return `${yarnOf(fabric).name ?? 'yarn'}, ${say.term(fabric.stitch)}${bands}, hook ${fabric.hookMm} mm${size}`;
   },
   Body,
 };

@@ -10,6 +10,7 @@ import {
   type FabricSpec,
   type Hand,
   type YarnSpec,
+  yarnOf,
 } from '@keep-snug/core';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
@@ -56,7 +57,7 @@ export function SwatchPart({ fabric, onChange }: Props) {
 /** The swatches of this yarn on this hook, those in another stitch by its name. */
 function SwatchPick({ fabric, isMeasured, onChange }: Props & { isMeasured: boolean }) {
   const { terms } = useReader();
-  const yarn = useYarnInBox(fabric.yarn);
+  const yarn = useYarnInBox(yarnOf(fabric));
   const swatches = useShelf('swatches');
   const fitting = swatches.filter(
     ([, { body }]) =>
@@ -94,7 +95,7 @@ function takenOf(fabric: FabricSpec, swatches: Swatches): string | undefined {
 }
 
 function KeepSwatch({ fabric }: Pick<Props, 'fabric'>) {
-  const yarn = useYarnInBox(fabric.yarn);
+  const yarn = useYarnInBox(yarnOf(fabric));
   const swatches = useShelf('swatches');
   const add = useLibrary((state) => state.add);
   if (!yarn || takenOf(fabric, swatches)) return null;
@@ -106,7 +107,7 @@ function KeepSwatch({ fabric }: Pick<Props, 'fabric'>) {
 
 /** Estimating by what the swatches in the box show of the maker's own hand. */
 function OwnHand({ fabric, onChange }: Props) {
-  const hand = useHand(fabric.yarn);
+  const hand = useHand(yarnOf(fabric));
   if (!hand) return null;
   return (
     <Action onPress={() => onChange(fabric.hand ? { ...fabric, hand: undefined } : { ...fabric, hand })}>

@@ -3,7 +3,10 @@ import { BASES } from './base';
 import { placeBelow, type CourseContext } from './definition';
 import { factorsOf, fixed } from './plain';
 import { uncounted } from './start';
-import type { ChartSymbol } from './symbols';
+import { post } from './symbols';
+
+/** How far the outer two lean apart above the place they share, in widths (ours). */
+const LEAN = 0.24;
 
 /** Three doubles in one place: over plain stitches in every third one, over clusters between them. */
 function course(clusters: number, { below }: CourseContext): Instruction[] {
@@ -25,7 +28,7 @@ export const cluster = fixed({
   factors: { ...factorsOf('double'), stretchAcross: 0.2, stretchAlong: 0.15 },
   gap: 0.5,
   counted: { one: 'group of 3', many: 'groups of 3' },
-  symbols: [Array<ChartSymbol>(3).fill(BASES.double.symbol)],
+  symbols: [[post(1, -LEAN), BASES.double.symbol, post(1, LEAN)]],
   foundation: () => ({ skipped: 3, counts: false }),
   row: (context) => {
     const edge = work('double', 1, placeBelow(context.below));

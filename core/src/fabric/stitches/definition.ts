@@ -31,6 +31,8 @@ export interface CourseContext {
   /** What it is worked into: the foundation, plain stitches, or itself. */
   below: 'chain' | 'plain' | 'pattern';
   turningChainCounts: boolean;
+  /** Of rounds: whether each is joined. */
+  joined?: boolean;
 }
 
 /** A stitch pattern made ready for one plan: what it needs, and the rows and rounds it writes. */
@@ -58,7 +60,9 @@ export interface StitchPattern {
   /** A round's stitches; how it begins and ends is the school's. */
   round: (context: CourseContext) => Instruction[];
   /** A plain round of as many columns upon a round of the pattern; left out where each stitch takes one. */
-  level?: (stitches: number, course: number) => Instruction[];
+  level?: (stitches: number, course: number, joined: boolean) => Instruction[];
+  /** Whether its joined rounds close by themselves, so that nothing is slip stitched to their first stitch. */
+  closesItself?: true;
   /** The same in rows, upon so many of them, in a base stitch; left out where each stitch takes one. */
   levelRow?: (stitches: number, course: number, stitch: BaseId) => Instruction[];
 }

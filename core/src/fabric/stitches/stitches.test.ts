@@ -49,7 +49,7 @@ describe.each(patterns)('%s', (_, pattern) => {
     );
     expect(on).toMatchObject({ ok: true, made: stitches });
     if (!on.ok || !pattern.level) return;
-    expect(refereeRow(pattern.level(stitches, 1), on.places)).toMatchObject({ ok: true, made: stitches });
+    expect(refereeRow(pattern.level(stitches, 1, false), on.places)).toMatchObject({ ok: true, made: stitches });
   });
 
   it('has words in both terms, symbols for a whole repeat, and factors above nothing', () => {

@@ -1,6 +1,7 @@
 import { BASES, uncounted, type BaseId, type CourseContext, type Instruction, type StitchPattern } from '../../fabric';
 import type { Band } from '../../piece';
-import type { Course, ShapeSchools } from '../definition';
+import type { ChoiceField } from '../../units';
+import type { Course, ShapeContext, ShapeSchools } from '../definition';
 
 /**
  * Rows from the foundation up, band upon band; rows alike share one object. Where a band leaves spaces, the next begins with a
@@ -62,14 +63,93 @@ function rowCourses(
   });
 }
 
+/** A base may be joined under a spiral wall, or the other way round (handbook 4.4). */
+export const BASE_ROUNDS: ChoiceField = {
+  key: 'baseRounds',
+  kind: 'choice',
+  label: 'Rounds of the base',
+  options: [
+    { id: 'as-all', name: 'as all rounds' },
+    { id: 'joined', name: 'joined' },
+    { id: 'spiral', name: 'in a spiral' },
+  ],
+  default: 'as-all',
+};
+
+/** How the rounds of the base are worked. */
+export function baseSchools({
+  options: { baseRounds },
+  schools,
+}: Pick<ShapeContext, 'options' | 'schools'>): ShapeSchools {
+  return baseRounds === 'joined' || baseRounds === 'spiral' ? { ...schools, rounds: baseRounds } : schools;
+}
+
+/** Rounds as they are begun: what they are worked upon, and how many of the first band are there already. */
+interface Begun {
+  upon: 'chain' | 'plain';
+  done?: number;
+  /** The base stitch of the rounds below; single where nothing is said. */
+  on?: BaseId;
+}
+
+/**
+ * Rounds from the bottom up, band upon band; rounds alike share one object. Where a band leaves spaces, the next begins with a
+ * plain round that takes each up by as many stitches as it spans (handbook 4.3).
+ */
+export function bandRounds(
+  bands: readonly Band[],
+  stitches: number,
+  schools: ShapeSchools,
+  section: string,
+  { upon, done = 0, on = 'single' }: Begun,
+): Course[] {
+  const levels = levelRounds(bands, stitches, schools, done);
+  return bands.flatMap((band, index) => {
+    const before = bands[index - 1];
+    const level = levels[index]!;
+    const begins = level ? [roundOf(level, stitches, 'single', schools, section)] : [];
+    const rest = Math.max(0, band.to - band.from + 1 - (index === 0 ? done : begins.length));
+    const below = level ? 'single' : (before?.fabric.stitch.base ?? on);
+    const { stitch } = band.fabric;
+    return [...begins, ...roundCourses(stitch, stitches, rest, schools, section, before ? 'plain' : upon, below)];
+  });
+}
+
+/** The plain round that each band begins with where the one before leaves spaces, and what follows the last of them does. */
+function levelRounds(
+  bands: readonly Band[],
+  stitches: number,
+  { rounds: school }: Pick<ShapeSchools, 'rounds'>,
+  done: number,
+): (Instruction[] | undefined)[] {
+  let there = done;
+  const levels: (Instruction[] | undefined)[] = [undefined];
+  for (const { fabric, from, to } of bands) {
+    const rounds = to - from + 1 - there;
+    const level = rounds > 0 ? fabric.stitch.level?.(stitches, rounds, school === 'joined') : undefined;
+    levels.push(level);
+    there = level ? 1 : 0;
+  }
+  return levels;
+}
+
+/** The plain round upon the last of several bands; nothing where it leaves stitches. */
+export const levelOnLast = (
+  bands: readonly Band[],
+  stitches: number,
+  schools: Pick<ShapeSchools, 'rounds'>,
+  done = 0,
+): Instruction[] | undefined => levelRounds(bands, stitches, schools, done).at(-1);
+
 /** Rounds of a pattern over a chain, over plain stitches, or over itself; rounds alike share one object. */
-export function roundCourses(
+function roundCourses(
   pattern: StitchPattern,
   stitches: number,
   rounds: number,
   schools: ShapeSchools,
   section: string,
   upon: 'chain' | 'plain',
+  base: BaseId,
 ): Course[] {
   const made = new Map<number, Course>();
   return Array.from({ length: rounds }, (_, index) => {
@@ -80,11 +160,48 @@ export function roundCourses(
       course,
       below: first ? upon : 'pattern',
       turningChainCounts: schools.turningChainCounts,
+      joined: schools.rounds === 'joined',
     };
-    return known(made, first ? -1 : course % pattern.rowsInRepeat, () =>
-      roundOf(pattern.round(context), stitches, pattern.base, schools, section),
-    );
+    return known(made, first ? -1 : course % pattern.rowsInRepeat, () => {
+      const body = pattern.round(context);
+      if (pattern.closesItself) return closedByItself(body, stitches, section);
+      const rises = first && schools.rounds === 'spiral' && upon === 'plain';
+      return roundOf(rises ? risingFrom(base, body) : body, stitches, pattern.base, schools, section);
+    });
   });
+}
+
+/** Plain stitches from low to high. */
+const LADDER: readonly BaseId[] = ['single', 'half-double', 'double', 'treble'];
+
+/** A spiral that grows taller rises over the lower stitches in between: without them its first one would have to leap (handbook 4.4). */
+function risingFrom(base: BaseId, body: Instruction[]): Instruction[] {
+  const [first, ...rest] = body;
+  if (first?.do !== 'work') return body;
+  const between = LADDER.slice(LADDER.indexOf(base), Math.max(0, LADDER.indexOf(first.stitch as BaseId)));
+  if (between.length === 0 || first.times <= between.length) return body;
+  const steps = between.map((stitch): Instruction => ({ ...first, stitch, times: 1 }));
+  return [...steps, { ...first, times: first.times - steps.length }, ...rest];
+}
+
+/** Open patterns of tall stitches cannot climb in a spiral: each of their rounds is joined. */
+const isOpenTall = (body: readonly Instruction[], base: BaseId): boolean =>
+  BASES[base].chainsUp > 1 && !(body.length === 1 && body[0]!.do === 'work') && body.some(holdsSpace);
+
+function holdsSpace(one: Instruction): boolean {
+  if (one.do === 'repeat') return one.of.some(holdsSpace);
+  if (one.do === 'chain') return one.as === 'space';
+  return one.do === 'group' && one.parts.some((part) => 'chains' in part);
+}
+
+/** Where a round's changes begin, so that those of following rounds lie nowhere above each other: by the golden section (ours). */
+export const staggered = (round: number): number => ((round + 1) * 0.618034) % 1;
+
+/** A round of loops, that holds its own end: nothing is joined across a loop. */
+function closedByItself(body: Instruction[], ends: number, section: string): Course {
+  const closes = body.some((one) => one.do === 'close-loop');
+  const instructions = closes ? [uncounted('single', 'plain'), ...body] : body;
+  return { instructions, ends, kind: 'round', turned: false, section };
 }
 
 /** One round with its beginning and end as the school has it: chained up and joined, or on in a spiral. */
@@ -95,7 +212,8 @@ export function roundOf(
   schools: ShapeSchools,
   section: string,
 ): Course {
-  const instructions = schools.rounds === 'spiral' ? body : [...risen(body, base, schools), { do: 'join' } as const];
+  const spiral = schools.rounds === 'spiral' && !isOpenTall(body, base);
+  const instructions = spiral ? body : [...risen(body, base, schools), { do: 'join' } as const];
   return { instructions, ends, kind: 'round', turned: false, section };
 }
 

@@ -59,26 +59,9 @@ function othersAlike(id: string, times: number): Work[] {
 
 /** The end of a piece: nothing is begun while its loop is open. Then the others alike. */
 export function pieceEnd({ id, times }: Pick<Piece, 'id' | 'times'>): WorkStep[] {
-  const step = { section: 'joining', kind: 'assembly', phase: 'open', after: id } as const;
+  const step = { section: 'joining', kind: 'assembly', after: id } as const;
   const off: WorkStep = { ...step, id: `fasten-off-${id}`, does: [{ do: 'fasten-off' }], minutes: times };
   if (times === 1) return [off];
   const text = `Make ${plural(times, 'of it', 'of them')} in all, each alike.`;
   return [off, { ...step, id: `more-${id}`, does: othersAlike(id, times), text, minutes: 0 }];
-}
-
-/** Fasten off with enough tail to close a seam of so many mm. */
-export function fastenOff(seamMm: number, what: string, id = 'fasten-off'): WorkStep {
-  const tail = `{mm:${Math.round(3 * seamMm)}}`;
-  return {
-    id,
-    section: 'joining',
-    kind: 'assembly',
-    phase: 'open',
-    text: `Fasten off. Leave a tail of ${tail} if you sew or crochet ${what} with it.`,
-    check: {
-      look: `Before cutting: is the tail three times ${what}, ${tail}?`,
-      repair: 'Cut it longer, or join with fresh yarn.',
-    },
-    minutes: 2,
-  };
 }

@@ -71,7 +71,7 @@ export function stackFold(stack: Stack, corners: boolean): Fold {
       span(back, 'foundation', back.stitches - inset, 1 + inset),
     ],
   ]);
-  return { id: 'stack', lays };
+  return { id: 'stack', inside: 'wrong', lays };
 }
 
 /** A side from the top down, each stretch through as many layers as lie there. */

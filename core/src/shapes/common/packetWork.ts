@@ -111,7 +111,7 @@ export function packetFold(packet: FoldedPacket): Fold {
       [at(rows - second + 1, rows), at(rows - second, rows - 2 * second + 1)],
     ];
   });
-  return { id: 'packet', lays };
+  return { id: 'packet', inside: 'wrong', lays };
 }
 
 /** Both ends closed by crochet, each from fold to fold. */

@@ -15,18 +15,25 @@ import {
 import { plural } from '../../units';
 import type { Piece } from '../definition';
 
-/** Two panels alike, edged all round: how many stitches their edging has along each edge, between its corners. */
-export interface EdgedPanels {
-  piece: Piece;
+/** Two layers to be joined on three sides: how many places each has along its edges, between its corners. */
+export interface Panels {
+  /** The pieces by name: what lies in front, and what behind. */
+  front: string;
+  back: string;
+  /** What stands before the name of an edge: the edging it lies along, if there is one. */
+  on: 'edging.' | '';
   side: number;
   end: number;
+  /** Width of a place, mm. */
+  w: number;
 }
 
-/** What its edging leaves along the edges of a panel. */
-export function edgedPanels(piece: Piece, edging: Border): EdgedPanels {
-  const edges = outerEdges(edging, piece.fabric.stitchWidth.value);
+/** Two panels alike, edged all round: what their edging leaves along their edges. */
+export function edgedPanels(piece: Piece, edging: Border): Panels {
+  const w = piece.fabric.stitchWidth.value;
+  const edges = outerEdges(edging, w);
   const along = (edge: string) => edges.get(`edging.${edge}`)?.count ?? 0;
-  return { piece, side: along('left'), end: along('last') };
+  return { front: piece.id, back: nth(piece.id, 2), on: 'edging.', side: along('left'), end: along('last'), w };
 }
 
 /** The second of two panels, made and edged as the first. */
@@ -44,32 +51,41 @@ export function secondPanel({ id }: Piece, edging: Border): Work {
   };
 }
 
+/** Places of an edge of a layer. */
+export const along = ({ on }: Panels, piece: string, edge: string, from: number, to: number): Span => ({
+  piece,
+  edge: `${on}${edge}`,
+  from,
+  to,
+});
+
 /**
- * What of the edgings of front and back is joined, wrong sides together, their bottoms level: left lies on right; so many
- * stitches of each side stay open, and a needle goes past the corners.
+ * What of front and back is joined, wrong sides together, their bottoms level: left lies on right; so many stitches of each
+ * side stay open, and a needle goes past the corners.
  */
-export function panelsFold({ piece, side, end }: EdgedPanels, open: number, corners: boolean): Fold {
-  const at = (one: number, edge: string, from: number, to: number): Span => ({
-    piece: nth(piece.id, one),
-    edge: `edging.${edge}`,
-    from,
-    to,
-  });
+export function panelsFold(panels: Panels, open: number, corners: boolean, says: string): Fold {
+  const { front, back, side, end } = panels;
+  const at = (piece: string, edge: string, from: number, to: number) => along(panels, piece, edge, from, to);
   const sides = (['left', 'right'] as const).flatMap((edge): [Span, Span][] => [
-    [at(1, edge, 1, side - open), at(2, OPPOSITE[edge], 1, side - open)],
+    [at(front, edge, 1, side - open), at(back, OPPOSITE[edge], 1, side - open)],
     ...(corners
-      ? [[at(1, `foundation-${edge}`, 1, 1), at(2, `foundation-${OPPOSITE[edge]}`, 1, 1)] as [Span, Span]]
+      ? [[at(front, `foundation-${edge}`, 1, 1), at(back, `foundation-${OPPOSITE[edge]}`, 1, 1)] as [Span, Span]]
       : []),
   ]);
-  const says = 'Lay one panel on the other, wrong sides together, top edges level.';
-  return { id: 'panels', says, lays: [...sides, [at(1, 'foundation', 1, end), at(2, 'foundation', end, 1)]] };
+  return {
+    id: 'panels',
+    says,
+    inside: 'wrong',
+    lays: [...sides, [at(front, 'foundation', 1, end), at(back, 'foundation', end, 1)]],
+  };
 }
 
 /** Down one side, along the bottom, up the other, with so many stitches of each side left open below the mouth. */
-function threeSides({ piece, side, end }: EdgedPanels, open: number): Stretch[] {
+export function threeSides(panels: Panels, open: number, layers = 'both layers'): Stretch[] {
+  const { side, end } = panels;
   const both = (edge: string, other: string, from: number, to: number, name: string, turned = false): Stretch => {
-    const front: Span = { piece: piece.id, edge: `edging.${edge}`, from, to };
-    const back: Span = { piece: nth(piece.id, 2), edge: `edging.${other}`, from, to };
+    const front = along(panels, panels.front, edge, from, to);
+    const back = along(panels, panels.back, other, from, to);
     return { spans: [front, turned ? backwards(back) : back], stitches: placesIn(front), name };
   };
   const corner = (edge: 'left' | 'right'): Stretch => ({
@@ -77,7 +93,7 @@ function threeSides({ piece, side, end }: EdgedPanels, open: number): Stretch[] 
     corner: true,
   });
   const stretches = [
-    both('left', 'right', side - open, 1, 'through both edgings, down the {side:left} side'),
+    both('left', 'right', side - open, 1, `through ${layers}, down the {side:left} side`),
     corner('left'),
     both('foundation', 'foundation', 1, end, 'along the bottom', true),
     corner('right'),
@@ -87,7 +103,7 @@ function threeSides({ piece, side, end }: EdgedPanels, open: number): Stretch[] 
 }
 
 /** Three sides of two panels joined by crochet, through both edgings, stitch for stitch. */
-export function panelsJoin(panels: EdgedPanels, stitch: BorderStitch, open: number): Border {
+export function panelsJoin(panels: Panels, stitch: BorderStitch, open: number): Border {
   return {
     do: 'border',
     id: 'join',
@@ -95,33 +111,33 @@ export function panelsJoin(panels: EdgedPanels, stitch: BorderStitch, open: numb
     courses: 1,
     closed: false,
     from: `at the {side:left} side of the front, ${open > 0 ? `${open} stitches below its top edge` : 'at its top edge'}`,
-    path: threeSides(panels, open),
+    path: threeSides(panels, open, 'both edgings'),
   };
 }
 
 /** The same three sides sewn, place by place. */
-export function panelsSeams(panels: EdgedPanels, how: Seam['how'], factor: number, open: number): Seam[] {
-  const w = panels.piece.fabric.stitchWidth.value;
-  return threeSides(panels, open)
+export function panelsSeams(panels: Panels, how: Seam['how'], factor: number, open: number): Seam[] {
+  return threeSides(panels, open, 'both edgings')
     .filter(({ corner }) => !corner)
     .map(({ spans: [a, b], name }) => ({
       do: 'seam',
       how,
       spans: [a, b!],
       factor,
-      mm: placesIn(a) * w,
+      mm: placesIn(a) * panels.w,
       through: 'the outer edge loops',
       along: `${name.replace(/^.*, /, '').replace(/^(down|up|along) /, '')}${open > 0 && name.includes('side') ? `, leaving the upper ${plural(open, 'stitch', 'stitches')} open` : ''}`,
     }));
 }
 
 /** The way round the mouth of two joined panels, front then back, with the sides' slits where there are any. */
-export function panelsRim({ piece, side, end }: EdgedPanels, open: number): Stretch[] {
+export function panelsRim(panels: Panels, open: number): Stretch[] {
+  const { side, end } = panels;
   const turns = open > 0;
-  return ([1, 2] as const).flatMap((one) => {
-    const name = one === 1 ? 'along the front’s top edge' : 'along the back’s top edge';
+  return [panels.front, panels.back].flatMap((piece, one) => {
+    const name = one === 0 ? 'along the front’s top edge' : 'along the back’s top edge';
     const at = (edge: string, from: number, to: number): Stretch => {
-      const span: Span = { piece: nth(piece.id, one), edge: `edging.${edge}`, from, to };
+      const span = along(panels, piece, edge, from, to);
       return { spans: [span], stitches: placesIn(span), name };
     };
     const corner = (edge: 'left' | 'right'): Stretch => ({ ...at(`last-${edge}`, 1, 1), corner: turns });

@@ -100,6 +100,15 @@ const rowsOfBand = ({ fabric: { rowHeight, stitch }, courses }: WorkedBand): Ban
   reach: reachOf(rowHeight.value, stitch.rowShares),
 });
 
+/**
+ * Rows in all that come nearest to a length, of a fabric of several bands.
+ * @throws PlanProblem where nothing is left to fill
+ */
+export function rowsOfBands({ bands = [] }: WorkedFabric, mm: number): number {
+  const rows = bands.map(rowsOfBand);
+  return rowsInBands(rows, mm) ?? refuseBands(fixedMm(rows), mm);
+}
+
 /** Rows of the bands beside the one that fills, and what they measure, mm. */
 export function besideFill({ bands = [] }: WorkedFabric): { rows: number; mm: number } {
   const all = bands.map(rowsOfBand);
@@ -137,7 +146,8 @@ function refuseBands(takes: number, whole: number): never {
   ]);
 }
 
-function bandsIn({ bands }: WorkedFabric, rows: number): Band[] | undefined {
+/** Where each of its bands begins and ends in so many rows; nothing where it is of one. */
+export function bandsIn({ bands }: WorkedFabric, rows: number): Band[] | undefined {
   if (!bands) return undefined;
   const spans = bandSpans(bands.map(rowsOfBand), rows);
   return bands.map(({ courses: _courses, ...band }, index) => ({ ...band, ...spans[index]! }));

@@ -116,7 +116,6 @@ export function edgedFirst(piece: string, border: Border): WorkStep {
     id: border.id,
     section: 'edging',
     kind: 'assembly',
-    phase: 'open',
     after: piece,
     does: [border],
     check: {
@@ -127,7 +126,7 @@ export function edgedFirst(piece: string, border: Border): WorkStep {
   };
 }
 
-interface StripWork extends StripJoin {
+interface StripWork extends Omit<StripJoin, 'tails'> {
   /** What is done on the strip before it is fastened off. */
   first?: readonly WorkStep[];
   /** What is worked on it from a new start, before it is folded. */
@@ -152,7 +151,9 @@ export function stripWork({
   by,
   ...given
 }: StripWork): Pick<Built, 'assembly' | 'rim'> {
-  const { fold, joins } = joinedSides(given);
+  // what goes on from the last row takes its tail along
+  const goesOn = first.some(({ does = [] }) => does.length > 0);
+  const { fold, joins } = joinedSides({ ...given, tails: goesOn ? ['start'] : ['start', 'end'] });
   const bordered = given.pass === 'around' && crocheted(given.join) ? BORDERED : undefined;
   return {
     assembly: [...first, ...pieceEnd(given.strip.piece), ...last, foldStep(fold, look, by), ...joins],
@@ -165,7 +166,6 @@ function foldStep(fold: Fold, look: string, by: string): WorkStep {
     id: 'fold',
     section: 'joining',
     kind: 'assembly',
-    phase: 'joining',
     does: [{ do: 'fold', fold }],
     text: 'Fold the strip at the bottom fold markers, wrong sides together, so that the front lies on the back.',
     check: {

@@ -3,12 +3,15 @@ import {
   edgesOf,
   lengthOf,
   pickedUp,
+  pointsOf,
   reversed,
   type Border,
   type BorderStitch,
   type Edge,
   type Fold,
+  tailOf,
   type RawEdge,
+  type Seam,
   type Span,
   type Stretch,
 } from '../../piece';
@@ -147,6 +150,7 @@ function foldOf({ piece, long }: StripEdges, { layer, front, joined, placeOf }: 
   });
   return {
     id: 'bottom',
+    inside: 'wrong',
     lays: long.map((edge) => [span(edge, front, front - joined + 1), span(edge, front + 1, front + joined)]),
   };
 }
@@ -157,14 +161,16 @@ export interface StripJoin {
   edging: number;
   /** One pass that joins a side, goes on round the far end and joins the other; or each side by itself. */
   pass: 'sides' | 'around';
+  /** Tails that hang at the strip's corners when it is joined. */
+  tails: readonly ('start' | 'end')[];
 }
 
 /** Fold at the bottom, and both sides closed: as one pass round the far end, or each by itself (handbook 4.4). */
-export function joinedSides({ strip, join, edging, pass }: StripJoin): { fold: Fold; joins: WorkStep[] } {
+export function joinedSides({ strip, join, edging, pass, tails }: StripJoin): { fold: Fold; joins: WorkStep[] } {
   const outline = edging > 0 ? edgedOutline(strip, edging) : rawOutline(strip);
   const fold = foldOf(strip, outline);
   const stitch = crocheted(join);
-  if (!stitch) return { fold, joins: [sewnSides(strip, outline, join)] };
+  if (!stitch) return { fold, joins: [sewnSides(strip, outline, join, tails)] };
   const borders = pass === 'around' ? [aroundPass(strip, outline, stitch)] : eachSide(strip, outline, stitch);
   return {
     fold,
@@ -172,13 +178,11 @@ export function joinedSides({ strip, join, edging, pass }: StripJoin): { fold: F
       id: index === 0 ? 'join-sides' : 'join-sides-2',
       section: 'joining',
       kind: 'assembly',
-      phase: 'joining',
       does: [border, { do: 'fasten-off' }],
       check: {
         look: 'As many stitches on both layers, their top edges level?',
         repair: 'Pull it out to the fold and spread the stitches again.',
       },
-      closes: ['between the layers'],
       minutes: 2,
     })),
   };
@@ -275,29 +279,58 @@ function turned(stretch: Stretch): Stretch {
   };
 }
 
+/** The corner of the strip a tail hangs at. */
+function cornerOfTail({ piece }: StripEdges, end: 'start' | 'end'): string {
+  if (end === 'start') return `${piece.id}:left:0`;
+  return `${piece.id}:${piece.rows % 2 === 1 ? 'left' : 'right'}:${piece.rows}`;
+}
+
+/** A side as it is sewn: down from a tail that hangs at its top, else up from the fold with yarn of its own. */
+function sewnSide(
+  strip: StripEdges,
+  outline: Outline,
+  side: 0 | 1,
+  tails: StripJoin['tails'],
+): Pick<Seam, 'spans' | 'along' | 'tail'> {
+  const [front, back] = sideSpans(strip, outline, side);
+  const edges = edgesOf(strip.piece);
+  const top = (span: Span) => pointsOf(span, (edge) => edges[edge as RawEdge].count)[1];
+  const name = `the {side:${SIDES[side]}} side`;
+  for (const [span, layer] of [
+    [front, 'front'],
+    [back, 'back'],
+  ] as const) {
+    const end = tails.find((one) => cornerOfTail(strip, one) === top(span));
+    if (end)
+      return {
+        spans: [backwards(front), backwards(back)],
+        along: `${name}, down to the bottom fold`,
+        tail: { name: tailOf(strip.piece.id, end), at: `at the ${layer}’s top edge` },
+      };
+  }
+  return { spans: [front, back], along: `${name}, from the bottom fold up to the front’s top edge` };
+}
+
 /** Both sides with needle and yarn, place by place. */
-function sewnSides(strip: StripEdges, outline: Outline, join: Join): WorkStep {
+function sewnSides(strip: StripEdges, outline: Outline, join: Join, tails: StripJoin['tails']): WorkStep {
   const mm = lengthOf(outline.edge(strip.long[0]), sideSpans(strip, outline, 0)[0]);
   const how = join.id === 'mattress' ? 'mattress' : 'whip';
   return {
     id: 'join-sides',
     section: 'joining',
     kind: 'assembly',
-    phase: 'joining',
     does: [0, 1].map((side) => ({
       do: 'seam',
       how,
-      spans: sideSpans(strip, outline, side as 0 | 1),
+      ...sewnSide(strip, outline, side as 0 | 1, outline.layer === '' ? tails : []),
       factor: join.factor,
       mm,
       through: outline.edge(strip.long[0]).kind === 'row-end' ? 'the row ends' : 'the edge loops',
-      along: `the {side:${SIDES[side]!}} side, from the bottom fold up to the front’s top edge`,
     })),
     check: {
       look: 'Both top edges level, and no gap along the sides?',
       repair: 'Unpick back to the fold and match both layers place by place.',
     },
-    closes: ['between the layers'],
     minutes: 8,
   };
 }

@@ -2,8 +2,8 @@ import { EVEN, type CountCondition } from '../../counts';
 import type { WorkedFabric } from '../../fabric';
 import type { Figure } from '../../figure';
 import { formatNumber } from '../../units';
-import type { Choice, ShapeContext } from '../definition';
-import { cutPouch, panel, standing, uprightFrom, type Part, type View } from '../../drawing';
+import type { Choice, Piece, ShapeContext } from '../definition';
+import { bandsDrawn, cutPouch, panel, standing, uprightFrom, type Part, type View } from '../../drawing';
 import { countChoice, countFigure } from './choice';
 import { coverDrive } from './drive';
 import { wantedRound } from './flat';
@@ -72,10 +72,22 @@ interface TubeViewsWish {
   base?: Part[];
   baseSize?: { width: number; height: number };
   words: string;
+  piece: Piece;
 }
 
 /** Views of a tube: laid flat, filled, cut through. */
-export function tubeViews({ context, wall, n, rounds, height, up, base = [], baseSize, words }: TubeViewsWish): View[] {
+export function tubeViews({
+  context,
+  wall,
+  n,
+  rounds,
+  height,
+  up,
+  base = [],
+  baseSize,
+  words,
+  piece,
+}: TubeViewsWish): View[] {
   const { thing } = context;
   const width = (n * wall.stitchWidth.value) / 2;
   const gap = base.length > 0 ? 0.08 * height : 0;
@@ -92,6 +104,7 @@ export function tubeViews({ context, wall, n, rounds, height, up, base = [], bas
       h,
       rows: rounds,
       stitches: n / 2,
+      ...bandsDrawn(piece, piece.rows - rounds + 1),
     });
   const round: Part = {
     type: 'dimension',

@@ -1,0 +1,135 @@
+import type { WorkedFabric } from '../fabric';
+import { bottomGive } from '../fit';
+import { bandsOf, type Piece } from '../piece';
+import type { WorkedThing } from '../things';
+import { formatNumber, plural } from '../units';
+import { closedViews } from './closedViews';
+import { panel, sideBySide, uprightFrom } from './draw';
+import type { ClothRole, DrawnRound, Part, View } from './parts';
+
+/** Stitches of a cluster. */
+const CLUSTER = 3;
+
+/** Rectangles of clusters as they are drawn. */
+export interface DrawnClusters {
+  front: Piece;
+  back: Piece | undefined;
+  thing: WorkedThing;
+  fabric: WorkedFabric;
+  rounds: number;
+}
+
+/** The rectangles laid flat, the closed pouch, and that cut through. */
+export function clusterViews(drawn: DrawnClusters): View[] {
+  const { front, back, thing, fabric, rounds } = drawn;
+  const count = plural(rounds, 'round');
+  const sheet = (piece: Piece, role: 'front' | 'back') => {
+    const [width, height] = [piece.width.value, piece.height.value];
+    const parts: Part[] = [
+      ...faceOf(role, piece.name.toLowerCase(), piece, height, rounds),
+      { type: 'dimension', along: 'x', from: 0, to: width, mm: width, count, choice: 'width' },
+      uprightFrom(0, height),
+    ];
+    return { parts, width, height };
+  };
+  const flat = sideBySide([sheet(front, 'front'), ...(back ? [sheet(back, 'back')] : [])]);
+  const up = front.height.value - bottomGive(thing.depth, fabric.thickness).value;
+  const width = front.width.value;
+  const over = back && back.height.value - front.height.value - thing.depth.value;
+  const flap = over === undefined ? undefined : Math.max(1, Math.min(up, over));
+  const closed = [
+    ...faceOf('front', 'front', front, up, rounds),
+    ...(flap === undefined ? [] : [flapOf(front, flap, rounds)]),
+  ];
+  return [
+    {
+      id: 'flat',
+      name: 'Flat',
+      ...flat,
+      text: `${front.summary}; {mm:${formatNumber(width)}} by {mm:${formatNumber(front.height.value)}}${back ? `. Back: ${back.summary}; {mm:${formatNumber(back.height.value)}} long` : ', two alike'}.`,
+    },
+    ...closedViews({
+      context: { thing, fabric },
+      width,
+      height: up,
+      front: closed,
+      frontUp: up,
+      backUp: up,
+      ...(flap === undefined ? {} : { flap }),
+      count,
+      choice: 'width',
+    }),
+  ];
+}
+
+/** A rectangle with its rounds around its strip, stitch for stitch where it lies as it was worked. */
+function faceOf(role: ClothRole, label: string, piece: Piece, height: number, rounds: number): Part[] {
+  const [width, high] = [piece.width.value, piece.height.value];
+  const { side, end } = piece.rectangle!;
+  const tintOf = tintsOf(piece);
+  const strip = piece.rows - rounds;
+  const around = Array.from({ length: rounds }, (_, index): DrawnRound => {
+    const less = CLUSTER * (rounds - 1 - index);
+    const [long, short] = [side - less, end - less];
+    return {
+      stitch: piece.fabric.stitch.id,
+      count: 2 * (long + short),
+      sides: [short, long, short, long],
+      ...tintOf(strip + index + 1),
+    };
+  });
+  const face = panel({
+    role,
+    label,
+    sub: plural(rounds, 'round'),
+    w: width,
+    h: height,
+    rows: rounds,
+    stitches: piece.stitches,
+    stacked: 'out',
+    // filled, its bottom has turned under: its rounds are seen whole only as it lies
+    ...(height === high ? { rounds: around, high: piece.fabric.rowHeight.value } : {}),
+  });
+  return height === high ? [face, stripPart(role, piece, rounds, tintOf(1))] : [face];
+}
+
+/** The strip in the middle: a row of clusters upwards, or two a row from its ring. */
+function stripPart(role: ClothRole, piece: Piece, rounds: number, tint: { tint?: number }): Part {
+  const deep = rounds * piece.fabric.rowHeight.value;
+  const box = { x: deep, y: deep, w: piece.width.value - 2 * deep, h: piece.height.value - 2 * deep };
+  const rows = piece.rows - rounds;
+  const chain = piece.foundation.kind === 'chain';
+  const bands = [{ stitch: piece.fabric.stitch.id, rows, mm: 1, ...tint }];
+  return panel({
+    role,
+    label: '',
+    sub: '',
+    ...box,
+    rows,
+    stitches: chain ? piece.courses[0]!.ends : 2 * CLUSTER,
+    stacked: chain ? 'x' : 'y',
+    bands,
+  });
+}
+
+/** A flap of which only the end is seen. */
+function flapOf(front: Piece, height: number, rounds: number): Part {
+  return panel({
+    role: 'flap',
+    label: 'flap',
+    sub: '',
+    w: front.width.value,
+    h: height,
+    rows: rounds,
+    stitches: front.stitches,
+    stacked: 'out',
+  });
+}
+
+/** Which of its colours a row has, where there are several. */
+function tintsOf(piece: Piece): (row: number) => { tint?: number } {
+  const bands = bandsOf(piece);
+  const names = [...new Set(bands.map(({ colour }) => colour))];
+  if (names.length < 2) return () => ({});
+  return (row) => ({ tint: names.indexOf(bands.find(({ from, to }) => row >= from && row <= to)?.colour) });
+}

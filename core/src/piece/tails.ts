@@ -1,0 +1,38 @@
+import { yarnToCut, type Seam, type Sewing, type Work } from './work';
+
+/** A tail by what it hangs from: a piece, a border, or what was made by itself; at its beginning or its end. */
+export const tailOf = (of: string, end: 'start' | 'end'): string => `${of}:${end}`;
+
+/** What each tail must be at the least for what is sewn with it, mm, by its name (law, handbook 4.4). */
+export function tailsAsked(works: readonly Work[]): Map<string, number> {
+  const asked = new Map<string, number>();
+  for (const work of works) {
+    if (work.do !== 'seam' && work.do !== 'sew') continue;
+    for (const tail of tailsUsed(work)) asked.set(tail, yarnToCut(yarnEach(work)));
+  }
+  return asked;
+}
+
+/** The tails something is sewn with. */
+export function tailsUsed(work: Seam | Sewing): readonly string[] {
+  if (work.do === 'sew') return work.tails ?? [];
+  return work.tail ? [work.tail.name] : [];
+}
+
+/** Yarn it takes of each of its tails, mm. */
+export function yarnEach(work: Seam | Sewing): number {
+  return work.do === 'seam' ? work.mm * work.factor : work.mm / Math.max(1, tailsUsed(work).length);
+}
+
+/** Work with every tail left as long as what is sewn with it asks. */
+export function withTails(works: readonly Work[], asked: ReadonlyMap<string, number>, of: string): Work[] {
+  const left = (name: string) => {
+    const leave = asked.get(name);
+    return leave === undefined ? {} : { leave };
+  };
+  return works.map((work): Work => {
+    if (work.do === 'make') return { ...work, ...left(tailOf(work.piece, 'start')) };
+    if (work.do === 'fasten-off') return { ...work, ...left(tailOf(of, 'end')) };
+    return work.do === 'again' ? { ...work, works: withTails(work.works, asked, work.as) } : work;
+  });
+}

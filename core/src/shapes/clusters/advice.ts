@@ -1,0 +1,84 @@
+import { singleWidth, type WorkedFabric } from '../../fabric';
+import type { Advice, Figure } from '../../figure';
+import { formatLength, formatNumber, plural } from '../../units';
+import type { Piece } from '../definition';
+import { widthOf, type ClusterGauge } from './piece';
+
+type Mm = Figure<'mm'>;
+
+/** Hooks are tried in steps of a quarter millimetre, down to so much smaller ones, mm (ours). */
+const HOOK_STEP_MM = 0.25;
+const SMALLER_MM = 1.5;
+const LEAST_HOOK_MM = 2;
+
+/** A width that misses by less than this part of a step is near enough (ours). */
+const NEAR = 0.2;
+
+/** Where whole rounds miss the width, a smaller hook of which they come nearer (handbook 5.7). */
+export function stepMisses(asked: Mm, rounds: number, gauge: ClusterGauge, fabric: WorkedFabric): Advice[] {
+  const step = 2 * gauge.h.value;
+  const off = widthOf(gauge, rounds) - asked.value;
+  if (Math.abs(off) <= NEAR * step) return [];
+  const best = hooksBelow(fabric.hookMm)
+    .map((hookMm) => ({ hookMm, ...nearest(asked, gauge, singleRatio(hookMm, fabric)) }))
+    .reduce<Nearest | undefined>((so, one) => (!so || one.off < so.off - 1e-9 ? one : so), undefined);
+  const misses = `A round of clusters adds ${formatLength(step)} to the width: ${plural(rounds, 'round')} ${rounds === 1 ? 'is' : 'are'} ${formatLength(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
+  if (!best || best.off > Math.abs(off) / 2)
+    return [
+      {
+        id: 'cluster-step',
+        severity: 'advice',
+        text: misses,
+        repair: 'Take another fit, or panels in rows.',
+        at: 'fit',
+      },
+    ];
+  return [
+    {
+      id: 'cluster-step',
+      severity: 'advice',
+      text: misses,
+      repair: `With a ${formatNumber(best.hookMm, 2)} mm hook ${plural(best.rounds, 'round')} come to within about ${formatLength(Math.max(1, Math.round(best.off)))}. Measure a swatch on it.`,
+      at: 'fabric.hookMm',
+      change: { 'fabric.hookMm': best.hookMm, 'fabric.gauge': {} },
+    },
+  ];
+}
+
+interface Nearest {
+  hookMm: number;
+  rounds: number;
+  off: number;
+}
+
+function hooksBelow(hookMm: number): number[] {
+  const least = Math.max(LEAST_HOOK_MM, hookMm - SMALLER_MM);
+  const steps = Math.max(0, Math.floor((hookMm - least) / HOOK_STEP_MM + 1e-9));
+  return Array.from({ length: steps }, (_, index) => hookMm - (index + 1) * HOOK_STEP_MM);
+}
+
+/** How much smaller everything comes out on another hook (prior, handbook 2.1). */
+const singleRatio = (hookMm: number, fabric: WorkedFabric): number =>
+  singleWidth(hookMm, fabric.yarn.value) / singleWidth(fabric.hookMm, fabric.yarn.value);
+
+/** The rounds whose width comes nearest when everything is so much smaller. */
+function nearest(asked: Mm, { across, h }: ClusterGauge, ratio: number): { rounds: number; off: number } {
+  const rounds = Math.max(1, Math.round((asked.value / ratio - across.value) / (2 * h.value)));
+  return { rounds, off: Math.abs(ratio * (across.value + 2 * rounds * h.value) - asked.value) };
+}
+
+/** A rectangle of clusters is longer than wide by its strip: things wider than tall get more than they need. */
+export function tooTall(wanted: Mm, { height, width }: Piece, { pitch }: ClusterGauge): Advice[] {
+  const over = height.value - wanted.value;
+  if (over <= pitch.value / 2 + 1e-9) return [];
+  return [
+    {
+      id: 'clusters-too-tall',
+      severity: 'warning',
+      text: `Rounds of clusters as wide as ${formatLength(width.value)} are at least ${formatLength(height.value)} long; ${formatLength(wanted.value)} would do. The front stands ${formatLength(over)} above the thing.`,
+      repair: 'Put it in with its longer side upright, or take two panels in rows.',
+      at: 'shape.kind',
+      change: { 'shape.kind': 'two-panels' },
+    },
+  ];
+}

@@ -1,0 +1,115 @@
+import { refuseBeyond } from '../../counts';
+import type { WorkedFabric } from '../../fabric';
+import { chosen, derive, type Figure } from '../../figure';
+import type { Band } from '../../piece';
+import { plural } from '../../units';
+import { roundPiece } from '../common/roundPiece';
+import type { Piece, ShapeContext } from '../definition';
+import { CLUSTER, clusterCourses, clusterRound, type StripStart } from './courses';
+
+type Mm = Figure<'mm'>;
+
+/** Sizes of a rectangle of clusters as they follow from its strip and its rounds (law, handbook 5.7). */
+export interface ClusterGauge {
+  start: StripStart;
+  /** A cluster along the strip: three stitches, or the height of a row. */
+  pitch: Mm;
+  /** Across the strip: the height of its row, or the two clusters of one. */
+  across: Mm;
+  /** A round's height. */
+  h: Mm;
+}
+
+/**
+ * What clusters measure, by how the strip is begun.
+ * @param fabric clusters, gauged in rounds
+ */
+export function clusterGauge(start: StripStart, fabric: WorkedFabric): ClusterGauge {
+  const { rowHeight: h, stitchWidth: w } = fabric;
+  if (start === 'chain')
+    return { start, h, across: h, pitch: derive('mm', 'cluster = 3 w', { w }, (v) => CLUSTER * v.w) };
+  const pitch = fabric.also('double', 'rows').rowHeight;
+  return { start, h, pitch, across: derive('mm', 'row = 2 × 3 w', { w }, (v) => 2 * CLUSTER * v.w) };
+}
+
+/** How wide so many rounds make it, mm. */
+export const widthOf = ({ across, h }: ClusterGauge, rounds: number): number => across.value + 2 * rounds * h.value;
+
+/** Clusters or rows of the strip that come nearest to a length under so many rounds; one row from a ring is none. */
+export function stripFor({ start, pitch, h }: ClusterGauge, length: Mm, rounds: number): number {
+  const least = start === 'chain' ? 1 : 2;
+  return Math.max(least, Math.round((length.value - 2 * rounds * h.value) / pitch.value));
+}
+
+/** What lies along each edge of its last round, between the spaces at its corners. */
+function rectangleOf(start: StripStart, length: number, rounds: number): { side: number; end: number } {
+  const c = start === 'chain' ? length : length - 1;
+  return { side: CLUSTER * (c + rounds), end: CLUSTER * rounds };
+}
+
+export interface ClusterWish {
+  id: string;
+  name: string;
+  /** Clusters or rows of its strip, and rounds around it. */
+  length: number;
+  rounds: number;
+  gauge: ClusterGauge;
+  fabric: WorkedFabric;
+  wanted: { width: Mm; height: Mm };
+  /** Colours of its parts by name, where they are not all alike. */
+  colours: { strip?: string; last?: string };
+}
+
+/** A rectangle of clusters: its strip, and the rounds around it. */
+export function clusterPiece(
+  { id, name, length, rounds, gauge, fabric, wanted, colours }: ClusterWish,
+  { schools }: Pick<ShapeContext, 'schools'>,
+): Piece {
+  const { start, pitch, across, h } = gauge;
+  const c = start === 'chain' ? length : length - 1;
+  const ends = clusterRound(c, rounds);
+  refuseBeyond(ends, 'stitches', 'thing');
+  const { strip, around } = clusterCourses(start, length, rounds, schools, id);
+  const many = chosen(length, '1', start === 'chain' ? 'clusters in the strip' : 'rows of the strip');
+  const r = chosen(rounds, 'rows', 'rounds of clusters');
+  const chain = start === 'chain';
+  const piece = roundPiece({
+    id,
+    name,
+    foundation: chain
+      ? { kind: 'chain', count: CLUSTER * length + 3, edge: 'closed' }
+      : { kind: 'ring', count: 2 * CLUSTER, edge: 'closed' },
+    foundationFigure: chain
+      ? derive('chains', 'chain = 3c + 3 skipped', { c: many }, (v) => CLUSTER * v.c + 3)
+      : chosen(2 * CLUSTER, 'stitches', 'two clusters in the ring'),
+    stitches: chosen(ends, 'stitches', 'in the last round'),
+    runs: [
+      { name: 'strip', courses: strip, fabric: { ...fabric, rowHeight: chain ? across : pitch }, wanted: pitch },
+      { name: id, courses: around, fabric, wanted: wanted.width },
+    ],
+    main: fabric,
+    width: derive('mm', 'width = strip + 2r h', { strip: across, r, h }, (v) => v.strip + 2 * v.r * v.h),
+    height: derive(
+      'mm',
+      'height = strip’s length + 2r h',
+      { many, pitch, r, h },
+      (v) => v.many * v.pitch + 2 * v.r * v.h,
+    ),
+    summary: chain
+      ? `Chain ${CLUSTER * length + 3}: a strip of ${plural(length, 'cluster')}, ${plural(rounds, 'round')} to ${ends} stitches`
+      : `From a ring: a strip of ${plural(length, 'row')} of 2 clusters, ${plural(rounds, 'round')} to ${ends} stitches`,
+  });
+  return { ...piece, ...coloured(piece, colours), rectangle: rectangleOf(start, length, rounds) };
+}
+
+/** The bands of a piece whose strip or last round is in a colour of its own. */
+function coloured({ fabric, sections, rows }: Piece, { strip, last }: ClusterWish['colours']): Pick<Piece, 'bands'> {
+  if (strip === undefined && last === undefined) return {};
+  const inStrip = sections[0]!.rows;
+  const bands: Band[] = [
+    { fabric, from: 1, to: inStrip, ...(strip ? { colour: strip } : {}) },
+    { fabric, from: inStrip + 1, to: last ? rows - 1 : rows },
+    ...(last ? [{ fabric, from: rows, to: rows, colour: last }] : []),
+  ];
+  return { bands: bands.filter(({ from, to }) => to >= from) };
+}

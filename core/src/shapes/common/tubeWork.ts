@@ -1,0 +1,110 @@
+import { BASES } from '../../fabric';
+import type { Band, Border, BorderStitch, Fold, RoundEdge, Seam, Span, Stretch } from '../../piece';
+import { bandsOf, isSpiral, tailOf } from '../../piece';
+import type { Built, MouthPlace, Piece, ShapeSchools, WorkStep } from '../definition';
+import { levelOnLast } from './courses';
+import { pieceEnd } from './joins';
+
+/** All along an edge of a tube, from where its rounds begin. */
+function round({ id }: Piece, edge: RoundEdge, places: number): Span {
+  return { piece: id, edge, from: 1, to: places };
+}
+
+/** The mouth of a tube whose last band reaches up to it. */
+export function mouthOf({ id, rows }: Pick<Piece, 'id' | 'rows'>, last: Band, stitches: number): MouthPlace {
+  return { piece: id, fabric: last.fabric, from: rows - (last.to - last.from), to: rows, stitches };
+}
+
+/** The way around the mouth: it has no corners; where its last round leaves spaces, each is filled (handbook 4.4). */
+export function mouthRim(piece: Piece, { rounds }: ShapeSchools): Stretch[] {
+  const places = piece.roundCounts?.at(-1) ?? piece.stitches;
+  const upon = levelOnLast(bandsOf(piece), places, { rounds });
+  const way: Stretch = { spans: [round(piece, 'mouth', places)], stitches: places, name: 'around the mouth' };
+  return [upon ? { ...way, upon } : way];
+}
+
+/** Slip stitches that level a spiral's step, by how high its last round is: 1 of single, 2 of half double, 3 of taller ones (prior, handbook 4.4). */
+function slipsOf({ fabric, bands }: Piece): number {
+  const { stitch } = bands?.at(-1)?.fabric ?? fabric;
+  return Math.max(1, Math.min(3, BASES[stitch.base].chainsUp));
+}
+
+/**
+ * How a tube ends: a spiral is levelled over the beginning of its rounds, then whatever goes on from its last round, then the
+ * yarn is cut (handbook 4.4).
+ */
+export function tubeEnd(piece: Piece, { rounds }: ShapeSchools, look: string): WorkStep[] {
+  const check = { look, repair: 'Work or take back a round before you cut.' };
+  const last = piece.courses.at(-1)!;
+  const spiral = rounds === 'spiral' && isSpiral(last);
+  const [off] = pieceEnd(piece) as [WorkStep];
+  if (!spiral) return [{ ...off, check }];
+  const level: WorkStep = {
+    id: 'level',
+    section: last.section,
+    kind: 'assembly',
+    after: piece.id,
+    does: [{ do: 'level', slips: slipsOf(piece) }],
+    check,
+    minutes: 1,
+  };
+  return [level, off];
+}
+
+/** An end of a tube laid flat, one half of it on the other. */
+export function flatEnd({ id }: Piece, edge: RoundEdge, places: number): { fold: Fold; spans: [Span, Span] } {
+  const half = places / 2;
+  const spans: [Span, Span] = [
+    { piece: id, edge, from: 1, to: half },
+    { piece: id, edge, from: places, to: half + 1 },
+  ];
+  return { fold: { id: `${edge}-flat`, inside: 'wrong', lays: [spans] }, spans };
+}
+
+export interface FlatEnd {
+  piece: Piece;
+  edge: RoundEdge;
+  places: number;
+  /** Where it is closed, in words. */
+  name: string;
+}
+
+/** That end crocheted together: from where the hook is, or from a side. */
+export function flatEndJoin({ piece, edge, places, name }: FlatEnd, stitch: BorderStitch): Border {
+  return {
+    do: 'border',
+    id: 'bottom',
+    stitch,
+    courses: 1,
+    closed: false,
+    from: `at one end of ${name}`,
+    path: [
+      { spans: flatEnd(piece, edge, places).spans, stitches: places / 2, name: `through both layers along ${name}` },
+    ],
+  };
+}
+
+/** The same sewn with the tail that hangs there. */
+export function flatEndSeam(
+  { piece, edge, places, name }: FlatEnd,
+  how: Seam['how'],
+  factor: number,
+  tail: 'start' | 'end',
+): Seam {
+  return {
+    do: 'seam',
+    how,
+    spans: flatEnd(piece, edge, places).spans,
+    factor,
+    mm: (places / 2) * piece.fabric.stitchWidth.value,
+    through: 'the edge loops',
+    along: name,
+    tail: { name: tailOf(piece.id, tail), at: 'that hangs there' },
+  };
+}
+
+/** What a tube offers that is worked in rounds to its mouth. */
+export const tubeMouth = (piece: Piece, schools: ShapeSchools): Pick<Built, 'rim' | 'rimGoesOn'> => ({
+  rim: () => mouthRim(piece, schools),
+  rimGoesOn: true,
+});

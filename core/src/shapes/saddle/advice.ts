@@ -1,0 +1,97 @@
+import type { Advice } from '../../figure';
+import type { WorkedBar } from '../../things';
+import { formatLength, formatNumber } from '../../units';
+import { BELOW_TABS, TAB_ROWS } from './courses';
+import { masses, type Shares } from './shares';
+import { behindMm, type SaddleSizes } from './sizes';
+
+/** More lop-sided than this, the tabs must hold it, as a share of the heavier side (prior, ours). */
+const LOPSIDED = 0.25;
+
+/** Free on each side of the bar, so that hands get in, mm (prior, handbook 5.8). */
+const HAND_ROOM_MM = 100;
+
+/** A side that hangs lower than the other by more than this is told, mm (prior, ours). */
+const LEVEL_MM = 10;
+
+/** The heavier side pulls the lighter one over the bar; beyond a quarter the tabs must hold it. */
+export function lopsided(shares: Shares): Advice[] {
+  const [a, b] = masses(shares);
+  const heavier = Math.max(a, b);
+  if (heavier === 0 || (heavier - Math.min(a, b)) / heavier <= LOPSIDED) return [];
+  return [
+    {
+      id: 'lopsided',
+      severity: 'advice',
+      text: `${formatNumber(a, 0)} g hang in front and ${formatNumber(b, 0)} g behind: it pulls to the ${a > b ? 'front' : 'back'}.`,
+      repair: 'Move something over, or button both tabs round the bar.',
+      at: 'shape.behind',
+    },
+  ];
+}
+
+/** Without tabs nothing but weight holds it. */
+export function unweighed(shares: Shares): Advice[] {
+  const [a, b] = masses(shares);
+  if (a + b > 0) return [];
+  return [
+    {
+      id: 'unweighed',
+      severity: 'advice',
+      text: 'Over a flat arm nothing but weight holds it, and nothing says what hangs on each side.',
+      repair: 'Weigh the things and say so: then the weight to sew into the lighter side is told.',
+      at: 'thing',
+    },
+  ];
+}
+
+/** Hands must get in between bar and mouth. */
+export function handRoom({ dropFront, dropBack }: WorkedBar): Advice[] {
+  const tight = [
+    { key: 'dropFront', mm: dropFront.value },
+    { key: 'dropBack', mm: dropBack.value },
+  ].filter(({ mm }) => mm < HAND_ROOM_MM);
+  if (tight.length === 0) return [];
+  return [
+    {
+      id: 'hand-room',
+      severity: 'advice',
+      text: `A hand needs about ${formatLength(HAND_ROOM_MM)} between the bar and a pocket’s mouth; here ${tight.map(({ mm }) => formatLength(mm)).join(' and ')} ${tight.length > 1 ? 'are' : 'is'} free.`,
+      repair: `Let the mouth hang ${formatLength(HAND_ROOM_MM)} down.`,
+      at: `carrier.${tight[0]!.key}`,
+      change: Object.fromEntries(tight.map(({ key }) => [`carrier.${key}`, { mm: HAND_ROOM_MM }])),
+    },
+  ];
+}
+
+/** The tabs come below the bar, or they cannot be buttoned under it. */
+export function tabRoom({ dropBack }: WorkedBar, { tab, rows: { rowHeight } }: SaddleSizes): Advice[] {
+  const needs = (TAB_ROWS + BELOW_TABS) * rowHeight.value;
+  if (!tab || dropBack.value >= needs) return [];
+  return [
+    {
+      id: 'tabs-over-the-bar',
+      severity: 'warning',
+      text: `The tabs reach ${formatLength(needs)} up from the mouth behind, and the bar’s middle is ${formatLength(dropBack.value)} above it: they would lie on the bar.`,
+      repair: `Let the mouth behind hang ${formatLength(Math.ceil(needs))} down or more.`,
+      at: 'carrier.dropBack',
+      change: { 'carrier.dropBack': { mm: Math.max(HAND_ROOM_MM, Math.ceil(needs)) } },
+    },
+  ];
+}
+
+/** The last pocket behind makes up for the others; where it cannot, one side hangs lower. */
+export function unlevel(bar: WorkedBar, sizes: SaddleSizes): Advice[] {
+  const apart = bar.dropBack.value + behindMm(sizes) - bar.dropFront.value - sizes.front.mm;
+  if (Math.abs(apart) <= LEVEL_MM) return [];
+  return [
+    {
+      id: 'hangs-unlevel',
+      severity: 'advice',
+      text: `The side ${apart > 0 ? 'behind' : 'in front'} hangs ${formatLength(Math.abs(apart))} lower than the other.`,
+      repair:
+        apart > 0 ? 'Make the pocket in front deeper, or the drop behind shorter.' : 'Make the drop behind longer.',
+      at: 'shape.pocketMm',
+    },
+  ];
+}

@@ -1,0 +1,119 @@
+import type { PocketWant } from '../../things';
+import { formatNumber, plural } from '../../units';
+import type { ShapeContext, WorkStep } from '../definition';
+import { BELOW_TABS, type Tab } from './courses';
+import { masses, type Shares } from './shares';
+import type { SaddleSizes } from './sizes';
+
+/** A weight to sew in is told in whole 5 g (ours). */
+const WEIGHT_STEP_G = 5;
+
+/** Yarn against the length of a line sewn up through both layers: backstitch (handbook 4.4, running). */
+const LINE_FACTOR = 2;
+
+/** Where the tabs' buttons go, once it hangs. */
+export function tabButtons({ options: given }: ShapeContext, { spanRows }: SaddleSizes, tab: Tab): WorkStep {
+  const middle = tab.inner + tab.hole / 2;
+  return {
+    id: 'tab-buttons',
+    section: 'closing',
+    kind: 'closure',
+    does: [
+      {
+        do: 'fill',
+        says: 'Hang it over the bar, filled, bring both tabs around to the front and mark the place under each hole.',
+      },
+      { do: 'empty' },
+      {
+        do: 'sew',
+        id: 'tab-buttons',
+        mm: 0,
+        says: `at each mark, about ${plural(BELOW_TABS + 2, 'row')} above the pocket’s mouth and ${formatNumber(middle)} stitches in from the edge, sew a button of {mm:${Number(given.buttonMm)}} to the front, through one layer only.`,
+      },
+    ],
+    check: {
+      look: 'Buttoned, does it stay where it hangs when one pocket is emptied?',
+      repair: `Set the buttons ${spanRows > 20 ? 'two rows' : 'a row'} lower.`,
+    },
+    minutes: 8,
+    notions: [{ name: 'button', size: `${formatNumber(Number(given.buttonMm))} mm`, count: 2 }],
+  };
+}
+
+/** Over a flat arm the lighter side is weighted, by what the other one pulls more (law, handbook 5.8). */
+export function counterweight(shares: Shares): WorkStep[] {
+  const [a, b] = masses(shares);
+  const weight = WEIGHT_STEP_G * Math.ceil(Math.abs(a - b) / WEIGHT_STEP_G);
+  if (weight === 0) return [];
+  const lighter = a < b ? 'in front' : 'behind';
+  return [
+    {
+      id: 'counterweight',
+      section: 'closing',
+      kind: 'assembly',
+      does: [
+        {
+          do: 'sew',
+          id: 'counterweight',
+          mm: 0,
+          says: `sew flat weights of ${weight} g in all along the bottom of the pocket ${lighter}, from inside: both sides pull alike then.`,
+        },
+      ],
+      check: {
+        look: 'Filled and laid over the arm, does it stay where it is let go?',
+        repair: 'Add a weight to the side that rises.',
+      },
+      minutes: 10,
+      notions: [{ name: 'flat weights to sew in', size: `${weight} g in all`, count: 1 }],
+    },
+  ];
+}
+
+/** Where several things share a pocket, it is parted between them in the proportion of their widths, in whole columns. */
+export function partings({ front, behind }: Shares, sizes: SaddleSizes, easeShare: number, t: number): WorkStep[] {
+  const { half } = sizes;
+  const pockets = [
+    { id: 'front', wants: front, pocket: sizes.front },
+    ...behind.map((wants, index) => ({
+      id: behind.length === 1 ? 'back' : `back-${index + 1}`,
+      wants,
+      pocket: sizes.behind[index]!,
+    })),
+  ];
+  return pockets.flatMap(({ id, wants, pocket }): WorkStep[] => {
+    if (wants.length < 2) return [];
+    const lines = partedAt(wants, half, easeShare, t);
+    const names = wants.map(({ name }) => name).join(', ');
+    return [
+      {
+        id: `part-pocket-${id}`,
+        section: 'joining',
+        kind: 'assembly',
+        does: [
+          {
+            do: 'sew',
+            id: `parting-${id}`,
+            mm: LINE_FACTOR * lines.length * pocket.mm,
+            says: `part the ${pocket.name} for ${names}, from the {side:left}: sew up through both layers along ${lines.length > 1 ? 'stitches' : 'stitch'} ${lines.join(', ')} of ${half}. Backstitch the top of each line twice.`,
+          },
+        ],
+        check: {
+          look: 'Marked and measured first? Has every stitch caught both layers?',
+          repair: 'Take the line out and move it by a column.',
+        },
+        minutes: 5 * lines.length,
+      },
+    ];
+  });
+}
+
+/** The columns a pocket is parted along. */
+function partedAt(wants: readonly PocketWant[], half: number, easeShare: number, t: number): number[] {
+  const widths = wants.map(({ girth }) => girth.value * (1 + easeShare) + Math.PI * t);
+  const all = widths.reduce((total, width) => total + width, 0);
+  let reached = 0;
+  return widths.slice(0, -1).map((width) => {
+    reached += width;
+    return Math.max(1, Math.min(half - 1, Math.round((reached / all) * half)));
+  });
+}

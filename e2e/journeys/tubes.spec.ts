@@ -1,0 +1,144 @@
+import type { Page } from '@playwright/test';
+import { bands, fitted, measured, sheet } from '../planned';
+import { choose, expect, field, openStage, test } from '../testServer';
+
+/** Bags worked in rounds, each from the measured thing to the written pattern. */
+
+async function joined(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/settings`);
+  await page.getByRole('radio', { name: 'joined with a slip stitch', exact: true }).click();
+}
+
+async function fill(page: Page, sizes: readonly (readonly [string, string])[]): Promise<void> {
+  for (const [label, text] of sizes) await field(page, label).fill(text);
+}
+
+test('a bottle bag round a chain: plain rounds, a net closed in mid-loop, plain rounds, a handle over the mouth', async ({
+  page,
+  emptyServer,
+}) => {
+  await joined(page, emptyServer.url);
+  await measured(page, emptyServer.url, 'Round and upright', 'lamp oil');
+  await fill(page, [
+    ['Height', '240'],
+    ['Diameter', '75'],
+  ]);
+  await page.getByRole('button', { name: 'Plan a cover' }).click();
+  await openStage(page, 'Shape');
+  await choose(page, 'Shape', 'Round a chain');
+  await bands(
+    page,
+    [
+      ['single crochet', 6],
+      ['net of chain loops', 'fill'],
+      ['single crochet', 4],
+    ],
+    'rounds',
+  );
+  await fitted(page, 'Top handle');
+  await fill(page, [
+    ['Stitches at the base', '8'],
+    ['Stitches along the handle', '4'],
+  ]);
+  await sheet(page);
+  await expect(
+    page.getByText(/chain 2, double crochet in the first stitch to close the last loop/).first(),
+  ).toBeVisible();
+  await expect(page.getByText(/^\d+ loops of 5 chains and \d+ stitches$/).first()).toBeVisible();
+  await expect(
+    page.getByText(/\[3 single crochet in the next space, single crochet in the next stitch\]/),
+  ).toBeVisible();
+  await expect(page.getByText(/Bring the handle over to the other side/)).toBeVisible();
+});
+
+test('a sling on a disc: plain rounds, open Vs, plain rounds, its step levelled, a strap with tails', async ({
+  page,
+  emptyServer,
+}) => {
+  await measured(page, emptyServer.url, 'Round and upright', 'flask');
+  await fill(page, [
+    ['Height', '210'],
+    ['Diameter', '70'],
+  ]);
+  await page.getByRole('button', { name: 'Plan a cover' }).click();
+  await openStage(page, 'Thing');
+  await choose(page, 'Carried by', 'The body');
+  await openStage(page, 'Shape');
+  await choose(page, 'Shape', 'Disc and wall');
+  await bands(
+    page,
+    [
+      ['single crochet', 3],
+      ['double V stitch', 'fill'],
+      ['single crochet', 3],
+    ],
+    'rounds',
+  );
+  await fitted(page, 'Strap');
+  await choose(page, 'Strap', 'a chain with rows along it');
+  await fill(page, [
+    ['Body loop', '110 cm'],
+    ['Stitches or rows wide', '4'],
+  ]);
+  await sheet(page);
+  await expect(page.getByText(/^\d+ Vs$/).first()).toBeVisible();
+  await expect(page.getByText(/above the first stitch of round 1, then slip stitch in the next stitch/)).toBeVisible();
+  await expect(page.getByText(/Leave a tail of 300 mm to sew with\. Chain \d+\. Turn\./)).toBeVisible();
+  await expect(page.getByText(/With its tails, sew the strap on/)).toBeVisible();
+});
+
+test('a gift bag in two colours, drawn shut by a tie through loops round its mouth', async ({ page, emptyServer }) => {
+  await joined(page, emptyServer.url);
+  await measured(page, emptyServer.url, 'Loose things', 'sea glass');
+  await fill(page, [
+    ['Bag width', '100'],
+    ['Bag height', '110'],
+  ]);
+  await page.getByRole('button', { name: 'Plan a cover' }).click();
+  await openStage(page, 'Shape');
+  await choose(page, 'Shape', 'Disc and wall');
+  await fill(page, [
+    ['Stitches in the ring', '8'],
+    ['More in each round', '8'],
+  ]);
+  await choose(page, 'The base', 'may cup or ruffle: it is meant to');
+  await bands(
+    page,
+    [
+      ['single crochet', 'fill'],
+      ['single crochet', 5, 'kelp'],
+    ],
+    'rounds',
+  );
+  await fitted(page, 'Drawstring');
+  await choose(page, 'Through', 'loops of chain');
+  await choose(page, 'Cord', 'a chained-on tie');
+  await sheet(page);
+  await expect(page.getByText(/^With kelp: Chain 1/)).toBeVisible();
+  await expect(page.getByText(/^\d+ loops$/).first()).toBeVisible();
+  await expect(page.getByText(/^The tie, on from where you are: Chain \d+\.$/)).toBeVisible();
+  await expect(page.getByText(/all round and back to where it begins/)).toBeVisible();
+  await expect(page.getByText(/^Pull the mouth fully open, then knot its end\.$/)).toBeVisible();
+});
+
+test('a tote of two yarns held together, each counted by itself', async ({ page, emptyServer }) => {
+  await measured(page, emptyServer.url, 'Loose things', 'shore finds');
+  await fill(page, [
+    ['Bag width', '200'],
+    ['Bag height', '180'],
+  ]);
+  await page.getByRole('button', { name: 'Plan a cover' }).click();
+  await openStage(page, 'Fabric');
+  await page.getByRole('button', { name: 'Hold another yarn with it' }).click();
+  const second = page.getByRole('group', { name: 'Yarn 2', exact: true });
+  await second.getByRole('textbox', { name: 'Yarn name' }).fill('sand');
+  await fitted(page, 'Side handles');
+  await field(page, 'Rounds above it').fill('3');
+  await sheet(page);
+  await expect(page.getByText(/and sand held together: Chain \d+/)).toBeVisible();
+  await expect(page.getByText(/sand \d+ g/).first()).toBeVisible();
+  await page.goBack();
+  await openStage(page, 'Fabric');
+  await page.getByRole('button', { name: 'Remove yarn 2' }).click();
+  await expect(page.getByRole('group', { name: 'Yarn 2', exact: true })).toHaveCount(0);
+});
