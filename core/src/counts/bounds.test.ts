@@ -69,6 +69,22 @@ it.each(SHAPES.map(({ id }) => [id]))('%s never builds more than the bounds allo
   );
 });
 
+it('a saddle is one piece: its pockets and the way over count together', () => {
+  const fine = [{ count: 20, overMm: 9.5 }];
+  const saddle = planOf('saddle');
+  const came = messages({
+    ...saddle,
+    thing: { kind: 'slab', width: { mm: 10 }, height: { mm: 2200 }, depth: { mm: 0 } },
+    fabric: {
+      ...saddle.fabric,
+      stitch: 'single',
+      gauge: { stitches: fine, rows: fine, roundStitches: fine, rounds: fine },
+    },
+    shape: { kind: 'saddle' },
+  });
+  expect(came).toMatch(/rows or rounds in a piece are more than the 5000/);
+});
+
 describe('lists', () => {
   const wrap = planOf('two-panels');
   const tool = { length: { mm: 150 }, grip: { mm: 9 } };

@@ -55,7 +55,13 @@ export function sizesOf(context: ShapeContext, bar: WorkedBar, shares: Shares, h
   const spanRows = rowsOver(context, span, rows.rowHeight.value, tab ? TAB_ROWS + BELOW_TABS + 3 : 3);
   const front = pocketOf(context, half, 'pocket in front', frontDepth(context), false);
   const behind = pocketsBehind(context, bar, shares, half, front.mm, rows.rowHeight.value);
+  refuseBeyond(coursesOf([front, ...behind], spanRows), 'courses', 'thing');
   return { half, front, behind, spanRows, spanMm: spanRows * rows.rowHeight.value, span, tab, rows };
+}
+
+/** Rows and rounds of the whole piece: it is made as one, so the bound holds for all of it together. */
+function coursesOf(pockets: readonly SaddlePocket[], spanRows: number): number {
+  return pockets.reduce((all, { rounds, closed }) => all + rounds + Number(closed), spanRows);
 }
 
 /** Rows of the way over, odd unless chosen otherwise. */
