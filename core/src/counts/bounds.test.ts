@@ -74,7 +74,7 @@ it('a saddle is one piece: its pockets and the way over count together', () => {
   const saddle = planOf('saddle');
   const came = messages({
     ...saddle,
-    thing: { kind: 'slab', width: { mm: 10 }, height: { mm: 2200 }, depth: { mm: 0 } },
+    thing: { kind: 'slab', width: { mm: 10 }, height: { mm: 3600 }, depth: { mm: 0 } },
     fabric: {
       ...saddle.fabric,
       stitch: 'single',
