@@ -13,7 +13,7 @@ import { clothInk, labelInk } from './cloth';
 import { dimensionInk } from './dimensions';
 import { Handles } from './Handles';
 import { G, Block, Svg } from '@/parts/ink';
-import { layOut, mirrored, px, type Layout } from './layout';
+import { layOut, mirrored, px, type Layout, clearOfBorders } from './layout';
 import { markInk } from './mark';
 import { stitchInk } from './stitches';
 import { useZoom, WHOLE, type Zoom } from './useZoom';
@@ -80,7 +80,7 @@ export function Drawn({ view: given, frame, tape = false, bare = false, work }: 
   const units = useSettings((state) => state.units);
   const colours = useColours();
   const { width, height, zoom, larger, whole } = frame;
-  const view = useMemo(() => (hand === 'left' ? mirrored(given) : given), [given, hand]);
+  const view = useMemo(() => clearOfBorders(hand === 'left' ? mirrored(given) : given), [given, hand]);
   const at = zoomed(layOut(view, width, height, bare), zoom);
   return (
     <>
@@ -159,7 +159,7 @@ interface PieceProps {
 
 function Piece({ view, at, width, height, symbols, colours, units, leftHand }: PieceProps) {
   const cloths = view.parts.filter((part) => part.type === 'cloth');
-  const borders = view.parts.filter((part) => part.type === 'border');
+  const fabric = view.parts.filter((part) => part.type === 'cloth' || part.type === 'border');
   const marks = view.parts.filter(
     (part) => part.type !== 'cloth' && part.type !== 'dimension' && part.type !== 'border',
   );
@@ -170,13 +170,18 @@ function Piece({ view, at, width, height, symbols, colours, units, leftHand }: P
   const ink = { scale: at.scale, colours, mirrored: leftHand };
   return (
     <G transform={`translate(${px(at.x)} ${px(at.y)})`}>
-      {borders.map((part, index) => borderInk(part, ink, `border ${index}`))}
-      {cloths.flatMap((part, index) => [
+      {fabric.flatMap((part, index) =>
         // what lies over another part hides its stitches as well
-        ...clothInk(part, ink, `cloth ${index}`),
-        ...(symbols ? stitchInk(part, ink, symbols, seen, `stitches ${index}`) : []),
-      ])}
-      {symbols ? borders.map((part, index) => borderStitches(part, ink, `border stitches ${index}`)) : null}
+        part.type === 'border'
+          ? [
+              borderInk(part, ink, `border ${index}`),
+              symbols ? borderStitches(part, ink, `border stitches ${index}`) : null,
+            ]
+          : [
+              ...clothInk(part, ink, `cloth ${index}`),
+              ...(symbols ? stitchInk(part, ink, symbols, seen, `stitches ${index}`) : []),
+            ],
+      )}
       {under.map((part, index) => markInk(part, ink, `under ${index}`))}
       {units ? cloths.flatMap((part, index) => labelInk(part, ink, `label ${index}`)) : null}
       {over.map((part, index) => markInk(part, ink, `over ${index}`))}

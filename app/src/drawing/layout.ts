@@ -29,9 +29,17 @@ export function layOut(view: View, width: number, height: number, bare = false):
   };
 }
 
-/** How far loops and flaps hang over the piece, mm. */
-function overhang(view: View): { left: number; right: number; up: number; down: number } {
-  const reach = { left: 0, right: 0, up: 0, down: 0 };
+/** How far something reaches beyond each side of the piece, mm. */
+interface Reach {
+  left: number;
+  right: number;
+  up: number;
+  down: number;
+}
+
+/** How far loops and borders reach beyond the piece, mm. */
+function overhang(view: View): Reach {
+  const reach = borderReach(view);
   for (const part of view.parts) {
     if (part.type !== 'loop') continue;
     if (part.towards === 'right') reach.right = Math.max(reach.right, part.x + part.reach - view.width);
@@ -40,6 +48,32 @@ function overhang(view: View): { left: number; right: number; up: number; down: 
     else reach.up = Math.max(reach.up, part.reach - part.y);
   }
   return reach;
+}
+
+/** How far borders lie outside of the view: only on those of their sides that have any. */
+function borderReach({ parts, width, height }: View): Reach {
+  const reach: Reach = { left: 0, right: 0, up: 0, down: 0 };
+  for (const part of parts) {
+    if (part.type !== 'border') continue;
+    const { x, y, w, h, depth, rounds } = part;
+    const deep = (side: number) => (rounds[0]!.sides[side]! > 0 ? depth * rounds.length : 0);
+    reach.up = Math.max(reach.up, deep(0) - y);
+    reach.right = Math.max(reach.right, x + w + deep(1) - width);
+    reach.down = Math.max(reach.down, y + h + deep(2) - height);
+    reach.left = Math.max(reach.left, deep(3) - x);
+  }
+  return reach;
+}
+
+/** The view with its dimensions moved clear of a border above the piece or at its left. */
+export function clearOfBorders(view: View): View {
+  const { up, left } = borderReach(view);
+  const clear = { x: up, y: left };
+  if (up === 0 && left === 0) return view;
+  const parts = view.parts.map((part) =>
+    part.type === 'dimension' && !part.at ? { ...part, at: -clear[part.along] } : part,
+  );
+  return { ...view, parts };
 }
 
 const ACROSS: Readonly<Record<string, 'left' | 'right'>> = { left: 'right', right: 'left' };

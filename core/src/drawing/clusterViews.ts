@@ -16,6 +16,8 @@ export interface DrawnClusters {
   back: Piece | undefined;
   thing: WorkedThing;
   fabric: WorkedFabric;
+  /** What both layers are joined in. */
+  join: WorkedFabric;
   rounds: number;
 }
 
@@ -40,6 +42,7 @@ export function clusterViews(drawn: DrawnClusters): View[] {
   const closed = [
     ...faceOf('front', 'front', front, up, rounds),
     ...(flap === undefined ? [] : [flapOf(front, flap, rounds)]),
+    ...joinAround(drawn, { w: width, h: up }, flap),
   ];
   return [
     {
@@ -60,6 +63,21 @@ export function clusterViews(drawn: DrawnClusters): View[] {
       choice: 'width',
     }),
   ];
+}
+
+/** The join of both layers, on round the flap where there is one: of each round, what lies along each side. */
+function joinAround(
+  { front, back, join }: DrawnClusters,
+  box: { w: number; h: number },
+  flap: number | undefined,
+): Part[] {
+  const { side, end } = front.rectangle!;
+  const depth = join.rowHeight.value;
+  const around = (sides: readonly [number, number, number, number]) => [{ stitch: 'single', corner: 2, sides }];
+  const joined: Part = { type: 'border', x: 0, y: 0, ...box, depth, rounds: around([0, side, end, side]) };
+  if (flap === undefined || !back) return [joined];
+  const seen = Math.round(flap / back.fabric.stitchWidth.value);
+  return [joined, { type: 'border', x: 0, y: 0, w: box.w, h: flap, depth, rounds: around([0, seen, end, seen]) }];
 }
 
 /** A rectangle with its rounds around its strip, stitch for stitch where it lies as it was worked. */

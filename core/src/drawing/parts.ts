@@ -28,7 +28,10 @@ export interface BorderPart {
   h: number;
   /** How deep each round is. */
   depth: number;
-  /** Stitches of each round along its four sides, clockwise from the top, and into each corner. */
+  /**
+   * Stitches of each round along its four sides, clockwise from the top, and into each corner. A side without any has no
+   * border, and no corner where it would meet the next.
+   */
   rounds: readonly { stitch: string; sides: readonly [number, number, number, number]; corner: number }[];
 }
 

@@ -1,5 +1,6 @@
 import { tallyRow } from '../fabric';
 import { PLAN_FORMAT, type Plan } from '../plan';
+import { reckon } from '../reckon';
 import { workOut } from '../workOut';
 import type { Cloth } from './parts';
 
@@ -61,4 +62,76 @@ it.each(['chain', 'ring'])('clusters begun from a %s are drawn double for double
   expect(middle.x + middle.w / 2).toBeCloseTo(face.w / 2, 6);
   expect(middle.y).toBeCloseTo(around.length * face.rows.high!, 6);
   expect([middle.rows.bands![0]!.tint, around.at(-1)!.tint]).toEqual([0, 2]);
+});
+
+const bordersOf = (given: Plan) =>
+  reckon(given)
+    .views.find(({ id }) => id === 'folded')!
+    .parts.filter((part) => part.type === 'border');
+
+it.each(['single', 'slip', 'reverse', 'loops'])('an edging of %s round a mouth shows the half that is seen', (of) => {
+  const given = plan({ kind: 'ring-tube' }, SLAB, { fittings: [{ kind: 'edging', edging: of, rounds: 2 }] });
+  const [border] = bordersOf(given);
+  const around = reckon(given).fittings[0]!.figures.stitches!.value;
+  expect(border!.rounds.map(({ sides }) => sides)).toEqual([
+    [around / 2, 0, 0, 0],
+    [around / 2, 0, 0, 0],
+  ]);
+});
+
+it('an edging of panels shows the front’s own, and one above a shoulder is as wide as its neck', () => {
+  const edged = { fittings: [{ kind: 'edging', edging: 'single', rounds: 1 }] };
+  const panels = plan({ kind: 'two-panels', edging: 1 }, SLAB, edged);
+  // each panel's own edging has a stitch more at each of its corners
+  expect(bordersOf(panels)[0]!.rounds[0]!.sides[0]).toBe(reckon(panels).pieces[0]!.stitches + 2);
+  const shoulder = plan({ kind: 'disc-wall', takeIn: 'shoulder' }, BOTTLE, edged);
+  const taper = flatOf(shoulder).cloths.find(({ form }) => form === 'taper')!;
+  expect(bordersOf(shoulder)[0]!.w).toBeLessThan(taper.w);
+});
+
+it('an edging around a flap shows its end and as much of its sides as hangs in front', () => {
+  const given = plan({ kind: 'strip-across' }, SLAB, { fittings: [{ kind: 'flap' }, { kind: 'edging', rounds: 2 }] });
+  const [border] = bordersOf(given);
+  const [first, second] = border!.rounds.map(({ sides }) => sides);
+  expect(first![0]).toBe(0);
+  // the outer round has a stitch more at each corner
+  expect(second![2]).toBe(first![2] + 2);
+});
+
+it('the join of clusters lies around three sides, and goes on around the flap', () => {
+  const clusters = (more: object) =>
+    plan({ kind: 'cluster-panels' }, { ...SLAB, depth: { mm: 9 } }, { fit: { name: 'roomy' }, ...more });
+  const { side, end } = workOut(clusters({})).built.pieces[0]!.rectangle!;
+  expect(bordersOf(clusters({})).map(({ rounds }) => rounds[0]!.sides)).toEqual([[0, side, end, side]]);
+  const flapped = bordersOf(clusters({ fittings: [{ kind: 'flap' }] }));
+  expect(flapped).toHaveLength(2);
+  expect(flapped[1]!.rounds[0]!.sides[2]).toBe(end);
+});
+
+it.each([
+  [{ kind: 'ring-tube', begins: 'bottom' }, ['below', 'above']],
+  [{ kind: 'ring-tube', begins: 'opening' }, ['above', 'below']],
+  [{ kind: 'round-chain' }, ['below', 'above']],
+])('both tails of a tube hang at its edges: %j', (shape, places) => {
+  const { views } = reckon(plan(shape, SLAB));
+  const flat = views.find(({ id }) => id === 'flat')!;
+  const tails = flat.parts.filter((part) => part.type === 'tail');
+  expect(tails.map(({ y }) => (y === 0 ? 'above' : 'below'))).toEqual(places);
+});
+
+it.each([
+  [{ kind: 'disc-wall' }, BOTTLE],
+  [{ kind: 'round-chain', floor: 'flat' }, SLAB],
+])('the first tail of a floor hangs within it: %j', (shape, thing) => {
+  const flat = reckon(plan(shape, thing)).views.find(({ id }) => id === 'flat')!;
+  const base = flat.parts.find((part): part is Cloth => part.type === 'cloth' && part.role === 'base')!;
+  const within = flat.parts.filter(
+    (part) =>
+      part.type === 'tail' &&
+      part.x > base.x &&
+      part.x < base.x + base.w &&
+      part.y > base.y &&
+      part.y < base.y + base.h,
+  );
+  expect(within).toHaveLength(1);
 });

@@ -31,3 +31,19 @@ export function tailsOf(
     end: odd ? { type: 'tail', x, y, towards: 'left' } : { type: 'tail', x: x + w, y, towards: 'right' },
   };
 }
+
+/** Where a tube's first tail hangs: at its lower edge, at its opening, or in the floor it grew out of. */
+export type TubeBegins = 'bottom' | 'opening' | 'floor';
+
+/**
+ * The tails of a tube laid flat, at the fold where its rounds begin: the last at the edge its last round made, the first
+ * at the other, or in the floor (`floorTail`).
+ */
+export function tubeTails(begins: TubeBegins, { x, y, h }: Omit<Box, 'w'>): Part[] {
+  const at = (down: number): Part => ({ type: 'tail', x, y: y + down, towards: 'left' });
+  if (begins === 'floor') return [at(0)];
+  return begins === 'bottom' ? [at(h), at(0)] : [at(0), at(h)];
+}
+
+/** The first tail of a floor, in its middle: at the ring, or at the end of the chain. */
+export const floorTail = (x: number, y: number): Part => ({ type: 'tail', x, y, towards: 'right' });

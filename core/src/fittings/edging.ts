@@ -1,10 +1,12 @@
 import { BASES } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
-import { borderCount, reversed, type Border, type BorderStitch, type Stretch } from '../piece';
+import { borderAlong, borderCount, reversed, type Border, type BorderStitch, type Stretch } from '../piece';
+import type { Cloth, Part } from '../drawing';
 import type { Built, WorkStep } from '../shapes';
+import { FRONT_TOP } from '../shapes/common/panelWork';
 import { formatNumber, plural } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
-import { frontOf, refuse } from './common';
+import { clothsOf, frontOf, refuse } from './common';
 import { RIM } from './onEdging';
 
 interface Kind {
@@ -57,19 +59,7 @@ function place(context: FittingContext): Placed {
         : { does: [border, { do: 'fasten-off' } as const] }),
       minutes: 3,
     })),
-    parts: {
-      folded: [
-        {
-          type: 'line',
-          kind: 'cord',
-          x1: face.x,
-          y1: face.y,
-          x2: face.x + face.width,
-          y2: face.y,
-          label: `edging, ${kind.name}`,
-        },
-      ],
-    },
+    parts: { folded: borders.slice(0, 1).map((border) => seenFrom(built, border, deep.value)) },
     advice: [],
     areas: [{ face: 'mouth', x: [0, face.width], y: [0, 4] }],
   };
@@ -78,6 +68,56 @@ function place(context: FittingContext): Placed {
 /** What people count of it: loops, where it is of loops. */
 const counted = ({ id, repeat }: Kind, count: number): string =>
   id === 'loops' ? plural(Math.floor(count / repeat), 'loop') : plural(count, 'stitch', 'stitches');
+
+/** What of it is seen from the front, stitch for stitch: of a flap what lies around it, else what lies along the mouth. */
+function seenFrom(built: Built, border: Border, deep: number): Part {
+  const flap = clothsOf(built, 'folded').find(({ role }) => role === 'flap');
+  const around = flap && seenAround(flap, border, built.pieces[0]!.fabric.stitchWidth.value);
+  const { box, rounds } = around ?? { box: { ...mouthOf(built), h: 0 }, rounds: seenAlong(border) };
+  return { type: 'border', ...box, depth: deep / rounds.length, rounds };
+}
+
+type Box = Record<'x' | 'y' | 'w' | 'h', number>;
+type Rounds = Extract<Part, { type: 'border' }>['rounds'];
+
+/** Along the front's top edge, or half of what goes all around. */
+function seenAlong(border: Border): Rounds {
+  const front = ({ name }: Stretch) => name === FRONT_TOP;
+  const half = border.path.some(front) ? 1 : 2;
+  return borderAlong(border, half === 1 ? front : () => true).map(({ stitch, stitches }) => ({
+    stitch,
+    corner: 0,
+    sides: [Math.ceil(stitches / half), 0, 0, 0],
+  }));
+}
+
+/** Around a flap that hangs over the front: along its end, and up as much of its sides as is seen. */
+function seenAround(
+  { x, y, w, h }: Cloth,
+  border: Border,
+  stitchWidth: number,
+): { box: Box; rounds: Rounds } | undefined {
+  const first = border.path.findIndex(({ corner }) => corner);
+  if (first < 0) return undefined;
+  const side = Math.round(h / stitchWidth);
+  const rounds = borderAlong(border, (_stretch, at) => at === first + 1).map(({ stitch, stitches }) => ({
+    stitch,
+    corner: 3,
+    sides: [0, side, stitches, side] as const,
+  }));
+  return { box: { x, y, w, h }, rounds };
+}
+
+/** Where the mouth lies in the folded view: the upper edge of what reaches highest at the front. */
+function mouthOf(built: Built): { x: number; y: number; w: number } {
+  const { x, y, width } = frontOf(built);
+  const tapers = clothsOf(built, 'folded').filter((cloth) => cloth.top !== undefined && cloth.y < y);
+  return tapers.reduce((at, { x, y, w, top = w }) => (y < at.y ? { x: x + (w - top) / 2, y, w: top } : at), {
+    x,
+    y,
+    w: width,
+  });
+}
 
 /** What every step of it has. */
 const STEP = {

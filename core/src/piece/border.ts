@@ -80,6 +80,18 @@ export interface BorderRound {
   along: Readonly<Record<string, number>>;
 }
 
+/** How many stitches of each round lie along some of its way, with what it is worked in. */
+export function borderAlong(
+  border: Border,
+  lies: (stretch: Stretch, at: number) => boolean,
+): { stitch: string; stitches: number }[] {
+  return pathsOf(border).map((path, index) => {
+    const kind = kindOf(border, index + 1);
+    const stitches = path.reduce((sum, one, at) => sum + (lies(one, at) ? stitchesOf(one, kind) : 0), 0);
+    return { stitch: KINDS[kind].stitch, stitches };
+  });
+}
+
 /** Every round of a border that runs all round a piece. */
 export function borderRounds(border: Border): BorderRound[] {
   return pathsOf(border).map((path, index) => {

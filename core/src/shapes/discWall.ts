@@ -9,9 +9,11 @@ import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from './defi
 import {
   acrossFrom,
   bandsDrawn,
+  floorTail,
   panel,
   sideBySide,
   standing,
+  tubeTails,
   uprightFrom,
   type Part,
   type View,
@@ -348,6 +350,7 @@ function flatView(it: Standing, half: number, neckHalf: number, counts: readonly
       wall: `${rounds.wall} rounds of ${n}`,
       shoulder: `${rounds.shoulder} rounds to ${neck}`,
     }),
+    ...tubeTails('floor', { x: (half - neckHalf) / 2, y: 0, h: high }),
     acrossFrom(0, half, { count: `${n} stitches round`, choice: 'round' }),
     uprightFrom(0, high, {
       count: plural(rounds.wall + rounds.shoulder, 'round'),
@@ -367,6 +370,7 @@ function flatView(it: Standing, half: number, neckHalf: number, counts: readonly
       stacked: 'out',
       ...roundsDrawn(counts, it.baseStitch),
     }),
+    floorTail(across / 2, across / 2),
     acrossFrom(0, across, { count: plural(rounds.base, 'round') }),
   ];
   const takenIn = rounds.shoulder > 0 ? `; taken in over ${plural(rounds.shoulder, 'round')} to ${neck}` : '';

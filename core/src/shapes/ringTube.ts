@@ -81,6 +81,7 @@ function build(context: ShapeContext): Built {
       height: height.value,
       up,
       words: 'The tube laid flat',
+      begins: bottomFirst ? 'bottom' : 'opening',
     }),
   };
 }

@@ -5,7 +5,7 @@ import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure
 import { bottomGive } from '../fit';
 import { formatLength, formatNumber, type Field } from '../units';
 import type { Built, Course, Foundation, ShapeContext, ShapeDefinition } from './definition';
-import { panel, roundsDrawn, type Part } from '../drawing';
+import { floorTail, panel, roundsDrawn, type Part } from '../drawing';
 import { aroundChain } from './common/aroundChain';
 import { chosenCount, pickAdvice } from './common/choice';
 import { BASE_ROUNDS, baseSchools, bandRounds, roundOf, staggered } from './common/courses';
@@ -196,6 +196,7 @@ function build(context: ShapeContext): Built {
       up,
       ...(withFloor ? floorParts(bottom, floor) : {}),
       words: 'The pouch laid flat',
+      begins: withFloor ? 'floor' : 'bottom',
     }),
   };
 }
@@ -263,6 +264,7 @@ function floorParts(
       stacked: 'out',
       ...roundsDrawn(counts, floor.stitch.id),
     }),
+    floorTail(across / 2, across / 2),
   ];
   return { base, baseSize: { width, height: across } };
 }

@@ -122,7 +122,14 @@ function build(context: ShapeContext): Built {
       ...stepMisses(face, r, gauge, fabric),
       ...tooTall(front, frontPiece, gauge),
     ],
-    views: clusterViews({ front: frontPiece, back: backPiece, thing, fabric, rounds: r }),
+    views: clusterViews({
+      front: frontPiece,
+      back: backPiece,
+      thing,
+      fabric,
+      join: fabric.also('single', 'rounds'),
+      rounds: r,
+    }),
   };
 }
 

@@ -15,6 +15,9 @@ import {
 import { plural } from '../../units';
 import type { Piece } from '../definition';
 
+/** What the part of a way is called that lies along the top of the front. */
+export const FRONT_TOP = 'along the front’s top edge';
+
 /** Two layers to be joined on three sides: how many places each has along its edges, between its corners. */
 export interface Panels {
   /** The pieces by name: what lies in front, and what behind. */
@@ -135,7 +138,7 @@ export function panelsRim(panels: Panels, open: number): Stretch[] {
   const { side, end } = panels;
   const turns = open > 0;
   return [panels.front, panels.back].flatMap((piece, one) => {
-    const name = one === 0 ? 'along the front’s top edge' : 'along the back’s top edge';
+    const name = one === 0 ? FRONT_TOP : 'along the back’s top edge';
     const at = (edge: string, from: number, to: number): Stretch => {
       const span = along(panels, piece, edge, from, to);
       return { spans: [span], stitches: placesIn(span), name };

@@ -17,6 +17,7 @@ import {
 } from '../../piece';
 import type { Piece, WorkStep } from '../definition';
 import { crocheted, type Join } from './joins';
+import { FRONT_TOP } from './panelWork';
 
 /** A strip as its work sees it: two long sides that are joined, and the end that goes on over the top. */
 export interface StripEdges {
@@ -401,7 +402,7 @@ function frontRest({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): 
 /** The front's top edge from its left to its right; of an edging, with its corners. */
 function frontTop({ piece, near, long }: StripEdges, { layer, endPlaces }: Outline): Stretch[] {
   const at = (name: string, from: number, to: number): Span => ({ piece: piece.id, edge: layer + name, from, to });
-  const name = 'along the front’s top edge';
+  const name = FRONT_TOP;
   if (layer === '') {
     const edge = edgesOf(piece)[near];
     const span = at(near, edge.count, 1);

@@ -3,7 +3,17 @@ import type { WorkedFabric } from '../../fabric';
 import type { Figure } from '../../figure';
 import { formatNumber } from '../../units';
 import type { Choice, Piece, ShapeContext } from '../definition';
-import { bandsDrawn, cutPouch, panel, standing, uprightFrom, type Part, type View } from '../../drawing';
+import {
+  bandsDrawn,
+  cutPouch,
+  panel,
+  standing,
+  tubeTails,
+  uprightFrom,
+  type Part,
+  type TubeBegins,
+  type View,
+} from '../../drawing';
 import { countChoice, countFigure } from './choice';
 import { coverDrive } from './drive';
 import { wantedRound } from './flat';
@@ -73,6 +83,7 @@ interface TubeViewsWish {
   baseSize?: { width: number; height: number };
   words: string;
   piece: Piece;
+  begins: TubeBegins;
 }
 
 /** Views of a tube: laid flat, filled, cut through. */
@@ -87,6 +98,7 @@ export function tubeViews({
   baseSize,
   words,
   piece,
+  begins,
 }: TubeViewsWish): View[] {
   const { thing } = context;
   const width = (n * wall.stitchWidth.value) / 2;
@@ -119,6 +131,7 @@ export function tubeViews({
   const flat: Part[] = [
     wallPart(height),
     ...things(height),
+    ...tubeTails(begins, { x: left, y: 0, h: height }),
     round,
     {
       type: 'dimension',
