@@ -13,7 +13,7 @@ export interface Chance extends Tally {
 }
 
 /** What the chance of a plan worked out is drawn from. */
-export function chanceInputs({ thing, fabric, fit, built }: WorkedOut): ChanceInputs {
+export function chanceInputs({ thing, fit, built, placed }: WorkedOut): ChanceInputs {
   const main = built.pieces[0]!.fabric;
   return {
     model: built.model,
@@ -24,8 +24,10 @@ export function chanceInputs({ thing, fabric, fit, built }: WorkedOut): ChanceIn
       D: thing.depth,
       w: main.stitchWidth,
       h: main.rowHeight,
-      t: fabric.thickness,
+      t: main.thickness,
     },
+    cover: fit.coverEase.value,
+    rooms: [...(built.model.rooms ?? []), ...placed.flatMap(({ rooms }) => rooms ?? [])],
   };
 }
 

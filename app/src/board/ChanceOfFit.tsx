@@ -83,11 +83,12 @@ function Estimate({ chance, then }: { chance: Chance; then: number }) {
 }
 
 /** The ways it fails, in a line. */
-export function failures({ draws, tight, loose, short }: Chance): string {
+export function failures({ draws, tight, loose, short, deep }: Chance): string {
   const parts = [
     ['too tight', tight],
     ['too loose', loose],
     ['too short', short],
+    ['too deep', deep],
   ] as const;
   const told = parts.filter(([, count]) => inHundred(count / draws) > 0);
   if (told.length === 0) return 'hardly ever too tight or too loose';

@@ -2,6 +2,7 @@ export * from './bands';
 export * from './bounds';
 export * from './conditions';
 export * from './cumulative';
+export * from './divide';
 export * from './flatRounds';
 export * from './nearest';
 export * from './oval';

@@ -13,7 +13,7 @@ const inputs = (
   fit: 'snug' | 'slides' | 'roomy' | 'grips',
   more: Partial<ChanceInputs['figures']> = {},
 ): ChanceInputs => ({
-  model: { girth: ({ w }) => inside * w, depth: ({ h }) => 200 * h, stretch: 0.08 },
+  model: { girth: ({ w }) => inside * w, depth: ({ h }) => 105 * h, stretch: 0.08 },
   fit: fitDefinition(fit),
   figures: { g: girth, H: exact(100), D: exact(10), w: exact(1), h: exact(1), t: exact(3), ...more },
 });
@@ -57,9 +57,39 @@ describe('draws', () => {
     expect(Math.abs(a! - c!)).toBeLessThan(0.015);
   });
 
-  it('count each draw once: fits, too tight, too loose, not covered', () => {
-    const { fits, tight, loose, short, draws } = chanceOfFit(plan, 5);
-    expect(fits + tight + loose + short).toBe(draws);
+  it('count each draw once: fits, too tight, too loose, not covered, too deep', () => {
+    const rough = { ...plan, figures: { ...plan.figures, h: measured(1, 'mm', 0.15, 'x') } };
+    const { fits, tight, loose, short, deep, draws } = chanceOfFit(rough, 5);
+    expect(fits + tight + loose + short + deep).toBe(draws);
+    expect(Math.min(short, deep)).toBeGreaterThan(0);
+  });
+
+  it('find a piece too deep: by more than a fifth, 15 mm at the least, beyond what was asked', () => {
+    const deep = (depth: number, cover = 0) =>
+      chanceOfFit({ ...inputs(exact(100), 102, 'snug'), model: { ...plan.model, depth: () => depth }, cover }, 1);
+    expect(deep(119).share).toBe(1);
+    expect(deep(121).deep).toBe(20_000);
+    expect(deep(121, 10).share).toBe(1);
+    // asked to stand out by 30 mm, it may
+    expect(deep(71, -30).share).toBe(1);
+    expect(deep(66, -30).short).toBe(20_000);
+  });
+
+  it('let sizes of one hand stray together, and what they share once', () => {
+    const two = (names: object) => ({
+      ...inputs(exact(100), 100, 'roomy', { w: measured(1, 'mm', 0.05, 'x'), ...names }),
+    });
+    const face = { girth: ({ w, h }: { w: number; h: number }) => 50 * w + 50 * h, depth: () => 105, stretch: 0 };
+    const { ratio } = chanceOfFit({ ...two({ h: measured(1, 'mm', 0.05, 'x') }), model: face }, 3);
+    // half of each, correlated by 0.6: sd 0.05 √((1 + 0.6) / 2)
+    expect(ratio.sd).toBeCloseTo(0.05 * Math.sqrt(0.8), 2);
+    const edged = {
+      girth: ({ w, edging }: Record<string, number>) => 90 * w! + 2 * edging!,
+      depth: () => 105,
+      stretch: 0,
+      also: { edging: measured(5, 'mm', 0.5, 'x') },
+    };
+    expect(chanceOfFit({ ...two({}), model: edged }, 3).ratio.sd).toBeGreaterThan(0.045);
   });
 
   it('find a piece too short, and a flap that does not reach', () => {
@@ -82,6 +112,26 @@ describe('draws', () => {
         return u >= 0 && u < 1;
       }),
     );
+  });
+});
+
+describe('rooms', () => {
+  const room = (mm: number, girth: number, sd = 0) => ({
+    name: 'pen',
+    inside: ({ w }: { w: number }) => mm * w,
+    holds: measured(girth, 'mm', sd, 'x'),
+    give: 0,
+  });
+  const held = (...rooms: ReturnType<typeof room>[]) => ({ ...inputs(exact(100), 300, 'snug'), rooms });
+
+  it('are each judged by what goes into them, not all by one girth', () => {
+    expect(chanceOfFit(held(room(40, 38), room(60, 58)), 1).share).toBe(1);
+    expect(chanceOfFit(held(room(40, 38), room(60, 61)), 1).tight).toBe(20_000);
+  });
+
+  it('draw each thing’s own girth once', () => {
+    // two that fit half the time each fit together a quarter of it
+    expect(chanceOfFit(held(room(40, 40, 1), room(60, 60, 1)), 1).share).toBeCloseTo(0.25, 1);
   });
 });
 

@@ -24,19 +24,48 @@ export interface FitModel {
   flap?: { reach: (sample: Sample) => number; least: number };
   /** Which way the stretch that lets the thing in runs. */
   stretch: number;
+  /** What else is uncertain in it, by the names its formulas use: borders, other stitches. */
+  also?: Readonly<Record<string, Figure>>;
+  /** Where it has a room for each of several things. */
+  rooms?: readonly Room[];
+}
+
+/** A room of its own within a piece: a channel, a pocket beside others. */
+export interface Room {
+  name: string;
+  /** Its inside girth, mm. */
+  inside: (sample: Sample) => number;
+  /** The girth of what goes into it. */
+  holds: Figure<'mm'>;
+  /** Stretch that may be used for letting it in, as a fraction. */
+  give: number;
 }
 
 export interface ChanceInputs {
   model: FitModel;
   fit: FitDefinition;
+  /** What was asked above the thing, mm. */
+  cover?: number;
   /** What the piece is built from and holds, each with its spread, by the handbook's letters. */
   figures: { g: Figure<'mm'>; H: Figure<'mm'>; D: Figure<'mm'>; w: Figure<'mm'>; h: Figure<'mm'>; t: Figure<'mm'> };
+  /** Where each of several things has a room of its own, it is those that must fit, not all of them together. */
+  rooms?: readonly Room[];
 }
 
-export type InputName = keyof ChanceInputs['figures'];
+/** The letters of the handbook, and whatever else a model names. */
+export type InputName = string;
 
-/** Scales can only be larger or smaller by a factor; measures err by so much (handbook 3). */
-const SCALES: ReadonlySet<string> = new Set(['w', 'h', 't']);
+/** What is measured of the thing errs by so much; all else are scales, larger or smaller by a factor (handbook 3). */
+const MEASURES: ReadonlySet<string> = new Set(['g', 'H', 'D']);
+
+/** What comes from the yarn, not from the hand. */
+const FABRIC_ALONE: ReadonlySet<string> = new Set(['t']);
+
+/** Whether an input is the hand's doing: the size of a stitch or of what is made of stitches. */
+export const isOfHand = (name: InputName): boolean => !MEASURES.has(name) && !FABRIC_ALONE.has(name);
+
+/** How far sizes that come from one hand stray together (prior, ours; handbook 2.1). */
+export const RHO = 0.6;
 
 /**
  * How far a thing may stand out of its cover before it counts as not covered: a twentieth of its height, 3 mm at the
@@ -44,12 +73,16 @@ const SCALES: ReadonlySet<string> = new Set(['w', 'h', 't']);
  */
 const STANDS_OUT = { share: 0.05, leastMm: 3 } as const;
 
+/** Deeper than was asked by more than a fifth of the thing, 15 mm at the least, and it drops out of reach (prior, ours). */
+const TOO_DEEP = { share: 0.2, leastMm: 15 } as const;
+
 export interface Tally {
   draws: number;
   fits: number;
   tight: number;
   loose: number;
   short: number;
+  deep: number;
   /** The share of draws that fit, 0 to 1. */
   share: number;
   /** Inside girth against the thing's: mean and spread of the ratio, for the picture. */
@@ -74,53 +107,124 @@ export function fitWindow(fit: FitDefinition, stretch: number): { from: number; 
  * @param spreads standard uncertainties to use instead, for asking what a better measure would do
  */
 export function chanceOfFit(
-  { model, fit, figures }: ChanceInputs,
+  inputs: ChanceInputs,
   seed: number,
   draws = DRAWS,
   spreads: Partial<Record<InputName, number>> = {},
 ): Tally {
-  const names = Object.keys(figures) as InputName[];
+  const { model, fit } = inputs;
+  const figures = inputsOf(inputs);
+  const names = Object.keys(figures);
   const uniform = seeded(seed);
   // every input has its own numbers whether or not it varies, so that answers to different questions can be compared
   const noise = names.map(() => normals(draws, uniform));
-  const sds = names.map((name) => spreads[name] ?? figures[name].sd ?? 0);
-  const means = names.map((name) => figures[name].value);
-  const { from, to } = fitWindow(fit, model.stretch);
+  const sds = names.map((name) => spreads[name] ?? figures[name]!.sd ?? 0);
+  const means = names.map((name) => figures[name]!.value);
+  const hand = handOf(names, sds, draws, uniform);
+  const { from, to } = inputs.rooms?.length ? { from: 1, to: Infinity } : fitWindow(fit, model.stretch);
+  const ratioOf = inputs.rooms?.length
+    ? roomsRatio(inputs.rooms, seeded(seed ^ 0x5bd1e995), spreads)
+    : wholeRatio(model);
   const sample = Object.fromEntries(names.map((name, index) => [name, means[index]!])) as Sample;
-  const tally = { tight: 0, loose: 0, short: 0, sum: 0, square: 0 };
+  const tally = { tight: 0, loose: 0, short: 0, deep: 0, sum: 0, square: 0 };
   for (let index = 0; index < draws; index += 1) {
     for (let input = 0; input < names.length; input += 1)
-      sample[names[input]!] = sampled(names[input]!, means[input]!, sds[input]!, noise[input]![index]!);
-    const ratio = model.girth(sample) / sample.g;
+      sample[names[input]!] = sampled(
+        names[input]!,
+        means[input]!,
+        sds[input]!,
+        hand(input, noise[input]![index]!, index),
+      );
+    const ratio = ratioOf(sample);
     tally.sum += ratio;
     tally.square += ratio * ratio;
     if (ratio < from) tally.tight += 1;
     else if (ratio > to) tally.loose += 1;
-    else if (isShort(model, sample)) tally.short += 1;
+    else {
+      const missed = depthMissed(inputs, sample);
+      if (missed) tally[missed] += 1;
+    }
   }
+  const { tight, loose, short, deep } = tally;
   const mean = tally.sum / draws;
-  const fits = draws - tally.tight - tally.loose - tally.short;
+  const fits = draws - tight - loose - short - deep;
   return {
     draws,
     fits,
-    tight: tally.tight,
-    loose: tally.loose,
-    short: tally.short,
+    tight,
+    loose,
+    short,
+    deep,
     share: fits / draws,
     ratio: { mean, sd: Math.sqrt(Math.max(0, tally.square / draws - mean * mean)) },
     window: { from, to: Number.isFinite(to) ? to : null },
   };
 }
 
+/** All that is drawn for a plan: the six letters, and what its model names besides. */
+export function inputsOf({ figures, model }: ChanceInputs): Readonly<Record<InputName, Figure>> {
+  return { ...figures, ...model.also };
+}
+
+/**
+ * What one hand makes strays together: each such input is part its own noise and part the hand's. Where one alone varies
+ * it keeps its own numbers, evenly laid.
+ */
+function handOf(
+  names: readonly InputName[],
+  sds: readonly number[],
+  draws: number,
+  uniform: () => number,
+): (input: number, own: number, index: number) => number {
+  const of = names.map((name, index) => isOfHand(name) && sds[index]! > 0);
+  if (of.filter(Boolean).length < 2) return (_input, own) => own;
+  const common = normals(draws, uniform);
+  const [together, apart] = [Math.sqrt(RHO), Math.sqrt(1 - RHO)];
+  return (input, own, index) => (of[input] ? together * common[index]! + apart * own : own);
+}
+
+const wholeRatio =
+  ({ girth }: FitModel) =>
+  (sample: Sample): number =>
+    girth(sample) / sample.g;
+
+/** How much of what it needs the narrowest room has, its give used: each thing's own girth is drawn once. */
+function roomsRatio(
+  rooms: readonly Room[],
+  uniform: () => number,
+  spreads: Partial<Record<InputName, number>>,
+): (sample: Sample) => number {
+  const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
+  const thing = (sd = 0) => Math.min(sd, spreads.g ?? sd);
+  return (sample) => {
+    let least = Infinity;
+    for (const { inside, holds, give } of rooms) {
+      const girth = Math.max(1e-6, holds.value + thing(holds.sd) * normal());
+      least = Math.min(least, (inside(sample) * (1 + give)) / girth);
+    }
+    return least;
+  };
+}
+
 /** Scales are sampled lognormal, so that none is ever negative; measures normal. */
 function sampled(name: string, mean: number, sd: number, z: number): number {
   if (sd === 0) return mean;
-  if (SCALES.has(name)) return mean * Math.exp((sd / mean) * z);
-  return Math.max(1e-6, mean + sd * z);
+  if (MEASURES.has(name)) return Math.max(1e-6, mean + sd * z);
+  return mean * Math.exp((sd / mean) * z);
 }
 
-function isShort(model: FitModel, sample: Sample): boolean {
-  const out = Math.max(STANDS_OUT.leastMm, STANDS_OUT.share * sample.H, model.flap?.least ?? 0);
-  if (model.depth(sample) < sample.H - out) return true;
-  return model.flap !== undefined && model.flap.reach(sample) < model.flap.least;
+/** Whether it does not cover, its flap does not reach, or it is too deep. */
+function depthMissed({ model, cover = 0 }: ChanceInputs, sample: Sample): 'short' | 'deep' | undefined {
+  // who asks for less than the whole height wants the rest to stand out
+  const out = Math.max(
+    STANDS_OUT.leastMm,
+    STANDS_OUT.share * sample.H,
+    model.flap?.least ?? 0,
+    -cover + STANDS_OUT.leastMm,
+  );
+  const depth = model.depth(sample);
+  if (depth < sample.H - out) return 'short';
+  if (model.flap !== undefined && model.flap.reach(sample) < model.flap.least) return 'short';
+  const most = sample.H + Math.max(0, cover) + Math.max(TOO_DEEP.leastMm, TOO_DEEP.share * sample.H);
+  return depth > most ? 'deep' : undefined;
 }

@@ -1,6 +1,6 @@
 import { gaugeSpread, PIECE_STRAYS } from '../fabric';
 import { methodInfo } from '../things';
-import { chanceOfFit, type ChanceInputs, type InputName, type Tally } from './chance';
+import { chanceOfFit, inputsOf, isOfHand, type ChanceInputs, type InputName, type Sample, type Tally } from './chance';
 
 /** One thing the maker could do about the chance, and what it would come to. */
 export interface Help {
@@ -16,7 +16,7 @@ export interface Help {
 interface Remedy {
   id: Help['id'];
   text: string;
-  mends: readonly InputName[];
+  mends: (name: InputName) => boolean;
   /** The relative standard uncertainty left when it is done; of lengths in mm. */
   left: (name: InputName, mm: number) => number;
 }
@@ -28,17 +28,17 @@ const ROWS_MEASURED = gaugeSpread({ count: 17, mm: 100, sdMm: methodInfo('ruler'
 const SWATCHED = Math.hypot(ROWS_MEASURED, PIECE_STRAYS);
 
 const REMEDIES: readonly Remedy[] = [
-  { id: 'swatch', text: 'work a swatch of 10 cm', mends: ['w', 'h'], left: (_, mm) => SWATCHED * mm },
+  { id: 'swatch', text: 'work a swatch of 10 cm', mends: isOfHand, left: (_, mm) => SWATCHED * mm },
   {
     id: 'measure-thing',
     text: 'measure the thing with a calliper',
-    mends: ['g', 'H', 'D'],
+    mends: (name) => ['g', 'H', 'D'].includes(name),
     left: (name) => (name === 'g' ? 0.6 : 0.2),
   },
   {
     id: 'measure-first-rows',
     text: 'measure the first rows',
-    mends: ['w', 'h'],
+    mends: isOfHand,
     left: (_, mm) => ROWS_MEASURED * mm,
   },
 ];
@@ -50,34 +50,34 @@ const REMEDIES: readonly Remedy[] = [
  * @returns only what would change something, the most helpful first
  */
 export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws: number): Help[] {
+  const figures = inputsOf(inputs);
   const shares = varianceShares(inputs);
   return REMEDIES.flatMap(({ id, text, mends, left }): Help[] => {
+    const names = Object.keys(figures).filter(mends);
     const better = Object.fromEntries(
-      mends.map((name) => {
-        const { value, sd = 0 } = inputs.figures[name];
+      names.map((name) => {
+        const { value, sd = 0 } = figures[name]!;
         return [name, Math.min(sd, left(name, value))];
       }),
     );
-    if (mends.every((name) => (inputs.figures[name].sd ?? 0) - better[name]! < 1e-9)) return [];
     const { share } = chanceOfFit(inputs, seed, draws, better);
     if (share - now.share < 0.005) return [];
-    return [{ id, text, share, of: mends.reduce((sum, name) => sum + shares[name], 0) }];
+    return [{ id, text, share, of: names.reduce((sum, name) => sum + shares[name]!, 0) }];
   }).sort((a, b) => b.share - a.share);
 }
 
 /** How much of the variance of `inside girth / g` each input brings, to first order; they add up to one. */
-export function varianceShares({ model, figures }: ChanceInputs): Record<InputName, number> {
-  const names = Object.keys(figures) as InputName[];
-  const middle = Object.fromEntries(names.map((name) => [name, figures[name].value])) as Record<InputName, number>;
-  const ratio = (sample: Record<InputName, number>) => model.girth({ ...sample }) / sample.g;
+export function varianceShares(inputs: ChanceInputs): Record<InputName, number> {
+  const { model } = inputs;
+  const figures = inputsOf(inputs);
+  const names = Object.keys(figures);
+  const middle = Object.fromEntries(names.map((name) => [name, figures[name]!.value])) as Sample;
+  const ratio = (sample: Sample) => model.girth({ ...sample }) / sample.g;
   const base = ratio(middle);
   const squares = names.map((name) => {
-    const moved = { ...middle, [name]: middle[name] + (figures[name].sd ?? 0) };
+    const moved = { ...middle, [name]: middle[name]! + (figures[name]!.sd ?? 0) };
     return (ratio(moved) - base) ** 2;
   });
   const total = squares.reduce((sum, square) => sum + square, 0);
-  return Object.fromEntries(names.map((name, index) => [name, total > 0 ? squares[index]! / total : 0])) as Record<
-    InputName,
-    number
-  >;
+  return Object.fromEntries(names.map((name, index) => [name, total > 0 ? squares[index]! / total : 0]));
 }

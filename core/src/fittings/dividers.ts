@@ -1,4 +1,4 @@
-import { atLeast } from '../counts';
+import { atLeast, divide, lineOf, LINES, type Channel, type Line } from '../counts';
 import { chosen, derive, prior, type Advice, type Figure } from '../figure';
 import { work, type WorkedFabric } from '../fabric';
 import type { Work } from '../piece';
@@ -29,68 +29,6 @@ export function channelWidth({ girth: g }: PocketWant, t: Mm, usedStretch: numbe
     { g, ease, t, s },
     (v) => (v.g * (1 + v.ease) + Math.PI * v.t) / 2 / (1 + v.s),
   );
-}
-
-/** A channel in whole columns. */
-export interface Channel {
-  name: string;
-  columns: number;
-  mm: number;
-  /** First column, from 1. */
-  from: number;
-}
-
-interface Divided {
-  channels: Channel[];
-  /** Where each line lies, as so many columns from the left: on one, or between two. */
-  lines: number[];
-  /** Columns over after every channel has what it needs; negative where there are too few. */
-  over: number;
-}
-
-/** How lines between channels are made, and what one takes of the fabric's width, in stitches (prior, handbook 6). */
-const LINES = [
-  { id: 'sewn', name: 'sewn, between two columns', takes: 0.3 },
-  { id: 'crocheted', name: 'crocheted on, along a column', takes: 1 },
-] as const;
-
-type Line = (typeof LINES)[number];
-
-const lineOf = (id: unknown): Line => LINES.find((line) => line.id === id) ?? LINES[0];
-
-/**
- * Channels fitted in the order given and snapped to columns. A crocheted line lies on a column of its own; a sewn one
- * between two, and takes its part of both. What is over goes where the maker says: to the last channel, the first, or shared
- * out (handbook 6).
- */
-export function divide(
-  widths: readonly { name: string; mm: number }[],
-  columns: number,
-  w: number,
-  over: string,
-  line: Line = LINES[1],
-): Divided {
-  const own = line.id === 'crocheted' ? 1 : 0;
-  const lost = (index: number) => (own ? 0 : (sidesOf(index, widths.length) * line.takes) / 2);
-  const needs = widths.map(({ mm }, index) => Math.max(1, Math.ceil(mm / w + lost(index) - 1e-9)));
-  const left = columns - needs.reduce((sum, need) => sum + need, 0) - own * (widths.length - 1);
-  const given = needs.map((need, index) => need + shareOf(index, widths.length, Math.max(0, left), over));
-  let at = 1;
-  const channels = widths.map(({ name }, index) => {
-    const channel = { name, columns: given[index]!, mm: (given[index]! - lost(index)) * w, from: at };
-    at += given[index]! + own;
-    return channel;
-  });
-  return { channels, lines: channels.slice(1).map(({ from }) => from - 1), over: left };
-}
-
-/** Lines a channel has beside it. */
-const sidesOf = (index: number, count: number) => (index > 0 ? 1 : 0) + (index < count - 1 ? 1 : 0);
-
-function shareOf(index: number, count: number, left: number, over: string): number {
-  if (over === 'last') return index === count - 1 ? left : 0;
-  if (over === 'first') return index === 0 ? left : 0;
-  return Math.floor(((index + 1) * left) / count) - Math.floor((index * left) / count);
 }
 
 function wantsOf({ thing, path }: DemandContext): readonly PocketWant[] {
@@ -135,7 +73,7 @@ function place(context: FittingContext): Placed {
     name: want.name,
     figure: channelWidth(want, fabric.thickness, usedStretch(context)),
   }));
-  const { channels, lines, over } = divide(
+  const { channels, lost, lines, over } = divide(
     widths.map(({ name, figure }) => ({ name, mm: figure.value })),
     columns,
     w,
@@ -175,6 +113,12 @@ function place(context: FittingContext): Placed {
       face: 'front' as const,
       x: [(at - 1) * w, at * w] as const,
       y: [face.height - deepest, face.height] as const,
+    })),
+    rooms: channels.map(({ name, columns: count }, index) => ({
+      name,
+      inside: ({ w, t }) => 2 * (count - lost[index]!) * w - Math.PI * t,
+      holds: wants[index]!.girth,
+      give: usedStretch(context),
     })),
     notions: [{ name: 'stitch markers', count: lines.length }],
   };

@@ -6,9 +6,9 @@ import { refereePiece } from '../pattern';
 import type { Plan } from '../plan';
 import { reckon, type Worked } from '../reckon';
 import { applyChange } from '../change';
-import { slotChains } from '../counts';
+import { slotChains , divide } from '../counts';
 import { collisions, fittingDefinition, type Placed } from './index';
-import { channelWidth, divide } from './dividers';
+import { channelWidth } from './dividers';
 import { growth } from './common';
 import { strapLength } from './strap';
 import { tasselYarn } from './trimmings';
@@ -39,6 +39,7 @@ describe('dividers', () => {
     girth: mm(Math.PI * a),
     height: 140,
     depth: a,
+    sd: { height: 1, depth: 1 },
     wide: a,
     tip: 3,
     massG: 0,

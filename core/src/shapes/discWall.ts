@@ -24,7 +24,7 @@ import { BASE_ROUNDS, baseSchools, bandRounds, levelOnLast, roundOf, staggered }
 import { coverDrive } from './common/drive';
 import { roundPiece, roundsFor, wallBands, type RoundRun } from './common/roundPiece';
 import { alikeRows } from './common/rowPiece';
-import { sized } from './common/sized';
+import { alsoOf, sized } from './common/sized';
 import { mouthOf, tubeEnd, tubeMouth } from './common/tubeWork';
 import { flatWidth, tubeRound } from './common/tube';
 import { ONE_ROOM } from './common/takes';
@@ -159,7 +159,12 @@ function build(context: ShapeContext): Built {
     inside: { girth: girth.figure, depth: depth.figure },
     outside: { width, height, thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure },
     choices: [choice],
-    model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAcross,
+      also: alsoOf(girth, depth),
+    },
     mouth: shoulder
       ? { piece: 'body', fabric: plain, from: piece.rows, to: piece.rows, stitches: shoulder.neck }
       : mouthOf(piece, top, count),

@@ -12,7 +12,7 @@ import { tailOf, yarnToCut } from '../piece';
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { canBeStacked, stackFold, stackJoin, stackLips, stackSeams, type Stack } from './common/layersWork';
 import { rowPiece } from './common/rowPiece';
-import { insideFaces, sized, type Sized } from './common/sized';
+import { alsoOf, insideFaces, sized, type Sized } from './common/sized';
 
 type Mm = Figure<'mm'>;
 
@@ -121,6 +121,7 @@ function build(context: ShapeContext): Built {
       depth: depth.of,
       stretch: fabric.stitch.factors.stretchAcross,
       flap: { reach: reach.of, least: leastReach(overlap) },
+      also: alsoOf(girth, depth, reach),
     },
     flap,
     assembly: assembly(context, back, pockets, loop),

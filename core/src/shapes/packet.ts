@@ -10,7 +10,7 @@ import { edgedFirst } from './common/strip';
 import { edgingAround } from './common/stripWork';
 import { foldedPacket, packetFold, packetJoins, packetLips, packetSeams } from './common/packetWork';
 import { alikeRows, besideFill, rowPiece, rowsLong } from './common/rowPiece';
-import { fabricRound, sized } from './common/sized';
+import { alsoOf, fabricRound, sized } from './common/sized';
 import { ONE_ROOM } from './common/takes';
 
 type Mm = Figure<'mm'>;
@@ -132,7 +132,12 @@ function build(context: ShapeContext): Built {
       thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure,
     },
     choices: [choice, width],
-    model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAlong },
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAlong,
+      also: alsoOf(girth, depth),
+    },
     ...assembly(context, piece),
     advice: [...pickAdvice(choice, { repeat: 1, edge: 0 }), ...pickAdvice(width, fabric.stitch.rows)],
     views: packetViews({

@@ -8,7 +8,7 @@ import { wantedFront } from './common/flat';
 import { crocheted, joinField, joinOf, type Join } from './common/joins';
 import { roundPiece, upsideDown, wallBands } from './common/roundPiece';
 import { alikeRows } from './common/rowPiece';
-import { sized } from './common/sized';
+import { alsoOf, sized } from './common/sized';
 import { flatWidth, tubeRound, tubeViews } from './common/tube';
 import { flatEnd, flatEndJoin, flatEndSeam, mouthOf, tubeEnd, tubeMouth, type FlatEnd } from './common/tubeWork';
 import { ONE_ROOM } from './common/takes';
@@ -66,7 +66,12 @@ function build(context: ShapeContext): Built {
       thickness: sized('D + 2t', { D: thing.depth, t: fabric.thickness }, (v) => v.D + 2 * v.t).figure,
     },
     choices: [choice],
-    model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAcross,
+      also: alsoOf(girth, depth),
+    },
     assembly: assembly(piece, schools, bottomFirst, join),
     ...(bottomFirst
       ? { mouth: mouthOf(piece, bands.at(-1)!, count), ...tubeMouth(piece, schools) }

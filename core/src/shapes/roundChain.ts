@@ -12,7 +12,7 @@ import { BASE_ROUNDS, baseSchools, bandRounds, roundOf, staggered } from './comm
 import { wantedFront } from './common/flat';
 import { roundPiece, wallBands, type RoundRun } from './common/roundPiece';
 import { alikeRows } from './common/rowPiece';
-import { sized } from './common/sized';
+import { alsoOf, sized } from './common/sized';
 import { mouthOf, tubeEnd, tubeMouth } from './common/tubeWork';
 import { flatWidth, tubeRound, tubeViews } from './common/tube';
 
@@ -181,7 +181,12 @@ function build(context: ShapeContext): Built {
     inside: { girth: girth.figure, depth: depth.figure },
     outside: { width, height, thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure },
     choices: [choice],
-    model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAcross,
+      also: alsoOf(girth, depth),
+    },
     mouth: mouthOf(piece, bands.at(-1)!, wallCount),
     assembly: tubeEnd(piece, schools, 'Is the last round the height you want with the thing in it?'),
     ...tubeMouth(piece, schools),

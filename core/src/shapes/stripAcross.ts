@@ -9,7 +9,7 @@ import { coverDrive, flapDrive } from './common/drive';
 import { besideColumns, edgingDepth, leastReach, wantedRound } from './common/flat';
 import { joinField, joinOf } from './common/joins';
 import { outerWidth, rowPiece, sectionLong } from './common/rowPiece';
-import { insideFaces, sized, type Sized } from './common/sized';
+import { alsoOf, insideFaces, sized, type Sized } from './common/sized';
 import {
   bordersLong,
   edgedFirst,
@@ -103,7 +103,7 @@ function build(context: ShapeContext): Built {
   const face = sized(
     `F = (n − 2 take) w${hasEdging ? ' + 2 edging' : ''}`,
     { n, take, w, ...(hasEdging ? { edging } : {}) },
-    (v) => (v.n - 2 * v.take) * v.w + 2 * edging.value,
+    (v) => (v.n - 2 * v.take) * v.w + 2 * (v.edging ?? 0),
   );
   const girth = insideFaces(face, t, thing.pockets);
   const depth = pocketDepth(context, piece.sections[0]!, edging);
@@ -125,6 +125,7 @@ function build(context: ShapeContext): Built {
       depth: context.options.pocketMm === undefined ? depth.of : ({ H }) => H,
       stretch: fabric.stitch.factors.stretchAcross,
       ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
+      also: alsoOf(girth, depth, flap && reach),
     },
     ...(flap ? { flap } : {}),
     ...assembly(context, piece),
@@ -153,7 +154,7 @@ function pocketDepth({ thing, fabric }: ShapeContext, front: Section, edging: Mm
   return sized(
     `inside = front rows × h${edging.value > 0 ? ' + edging' : ''} − D/2 − πt/4`,
     { rows, h: fabric.rowHeight, ...(edging.value > 0 ? { edging } : {}), D: thing.depth, t: fabric.thickness },
-    (v) => v.rows * v.h + edging.value - v.D / 2 - (Math.PI * v.t) / 4,
+    (v) => v.rows * v.h + (v.edging ?? 0) - v.D / 2 - (Math.PI * v.t) / 4,
   );
 }
 

@@ -8,7 +8,7 @@ import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';
 import { crocheted, joinField, joinOf } from './common/joins';
 import { alikeRows, besideFill, rowPiece, rowsLong } from './common/rowPiece';
-import { insideFaces, sized, type Sized } from './common/sized';
+import { alsoOf, insideFaces, sized, type Sized } from './common/sized';
 import {
   edgedFirst,
   endName,
@@ -92,6 +92,7 @@ function build(context: ShapeContext): Built {
       depth: depth.of,
       stretch: fabric.stitch.factors.stretchAlong,
       ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
+      also: alsoOf(girth, depth, flap && reach),
     },
     ...(flap ? { flap } : {}),
     ...assembly(context, piece),

@@ -9,7 +9,7 @@ import { besideColumns, edgingDepth, lessEdging, wantedFront, wantedRound } from
 import { crocheted, joinField, joinOf, pieceEnd } from './common/joins';
 import { edgedPanels, panelsFold, panelsJoin, panelsRim, panelsSeams, secondPanel } from './common/panelWork';
 import { rowPiece } from './common/rowPiece';
-import { insideFaces, sized } from './common/sized';
+import { alsoOf, insideFaces, sized } from './common/sized';
 import { edgedFirst } from './common/strip';
 import { edgingAround } from './common/stripWork';
 
@@ -113,7 +113,12 @@ function build(context: ShapeContext): Built {
       thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure,
     },
     choices: [choice],
-    model: { girth: girth.of, depth: depth.of, stretch: fabric.stitch.factors.stretchAcross },
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAcross,
+      also: alsoOf(girth, depth),
+    },
     ...assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: panelsViews({

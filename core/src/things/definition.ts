@@ -28,6 +28,8 @@ export interface PocketWant {
   girth: Figure<'mm'>;
   height: number;
   depth: number;
+  /** Standard uncertainties of the two, mm. */
+  sd: { height: number; depth: number };
   /** Across it as it lies. */
   wide: number;
   /** The narrowest part of it that could poke through, mm. */

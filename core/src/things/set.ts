@@ -21,6 +21,7 @@ function wantsOf(member: ThingSpec, worked: WorkedThing, definition: ThingDefini
       girth: worked.girth,
       height: worked.height.value,
       depth: worked.depth.value,
+      sd: { height: worked.height.sd ?? 0, depth: worked.depth.sd ?? 0 },
       wide: worked.width.value,
       tip: worked.width.value,
       massG: Number(member.massG ?? worked.mass?.value ?? 0),
@@ -45,17 +46,19 @@ function work(thing: ThingSpec, kindOf: KindLookup): WorkedThing {
     'g = sum of the girths of all that have a pocket',
     wants.map(({ name, girth: g }) => [name, g] as const),
   );
-  const largest = (of: (want: PocketWant) => number, from: string) =>
-    measured(Math.max(...wants.map(of)), 'mm', 1, from);
+  const largest = (of: 'height' | 'depth', from: string) => {
+    const want = wants.reduce((most, one) => (one[of] > most[of] ? one : most));
+    return measured(want[of], 'mm', want.sd[of], from);
+  };
   const mass = wants.reduce((total, { massG }) => total + massG, 0);
   return {
     profile: 'several',
     getsWet: members.some(({ worked }) => worked.getsWet),
     hazards: [...new Set<Hazard>(members.flatMap(({ worked }) => worked.hazards))],
     girth,
-    height: largest(({ height }) => height, 'the tallest of them'),
+    height: largest('height', 'the tallest of them'),
     width: derive('mm', 'W = g / 2', { g: girth }, (v) => v.g / 2),
-    depth: largest(({ depth }) => depth, 'the thickest of them'),
+    depth: largest('depth', 'the thickest of them'),
     corner: 2,
     pockets: wants.length,
     wants,

@@ -36,6 +36,7 @@ export function toolsOf(thing: ThingSpec): PocketWant[] {
           ),
       height: mmOf(entry, 'length')!,
       depth: depth.value,
+      sd: { height: figureOf(entry, 'length').sd ?? 0, depth: depth.sd ?? 0 },
       wide: grip.value,
       tip: mmOf(entry, 'tip') ?? grip.value,
       massG: 0,

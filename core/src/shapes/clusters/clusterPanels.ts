@@ -5,7 +5,7 @@ import { flapTurn } from '../../fit';
 import type { Field } from '../../units';
 import { chosenCount, countChoice, pickAdvice } from '../common/choice';
 import { edgingDepth, flapOverlap, leastReach, wantedFront, wantedRound } from '../common/flat';
-import { insideFaces, sized } from '../common/sized';
+import { alsoOf, insideFaces, sized } from '../common/sized';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition } from '../definition';
 import { stepMisses, tooTall } from './advice';
 import { clusterRound, type StripStart } from './courses';
@@ -98,7 +98,7 @@ function build(context: ShapeContext): Built {
     { c, pitch, r: rounds, h, D: thing.depth, t },
     (v) => v.c * v.pitch + 2 * v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
   );
-  const reach = back ? flapReach(own, gauge, back.length, frontPiece, rounds) : undefined;
+  const reach = back ? flapReach(own, gauge, back.length - frontLength) : undefined;
   const flap: FlapPlace | undefined = backPiece && reach ? flapPlace(frontPiece, backPiece, reach.figure) : undefined;
   return {
     pieces,
@@ -114,6 +114,7 @@ function build(context: ShapeContext): Built {
       depth: depth.of,
       stretch: fabric.stitch.factors.stretchAcross,
       ...(reach && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
+      also: alsoOf(girth, depth, reach),
     },
     ...(flap ? { flap } : {}),
     ...clusterWork(pieces[0]!, backPiece),
@@ -180,15 +181,17 @@ function flapPlace(front: Piece, back: Piece, edgeBelowFrontTop: Mm): FlapPlace 
   };
 }
 
-/** How far the flap comes down in front: the back with its border less what lies behind and over the top (law, handbook 3). */
-function flapReach(context: ShapeContext, gauge: ClusterGauge, length: number, front: Piece, r: Figure<'rows'>) {
+/**
+ * How far the flap comes down in front: what the back's strip has more than the front's, as both have as many rounds, less
+ * the way over the top (law, handbook 3).
+ */
+function flapReach(context: ShapeContext, gauge: ClusterGauge, more: number) {
   const { thing, fabric } = context;
-  const { pitch, h } = gauge;
-  const c = chosen(length, '1', 'of the back’s strip');
+  const c = chosen(more, '1', 'of the back’s strip more than of the front’s');
   return sized(
-    'edge = strip’s length + 2r h + border − front − D − πt/2',
-    { c, pitch, r, h, border: edgingDepth(1, context), front: front.height, D: thing.depth, t: fabric.thickness },
-    (v) => v.c * v.pitch + 2 * v.r * v.h + v.border - v.front - v.D - (Math.PI * v.t) / 2,
+    'edge = longer strip + border − D − πt/2',
+    { c, pitch: gauge.pitch, border: edgingDepth(1, context), D: thing.depth, t: fabric.thickness },
+    (v) => v.c * v.pitch + v.border - v.D - (Math.PI * v.t) / 2,
   );
 }
 

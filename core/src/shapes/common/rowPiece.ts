@@ -125,12 +125,25 @@ export function rowsLong(name: string, rows: Figure<'rows'>, fabric: WorkedFabri
   return derive('mm', `${name} = others + n × h`, { others, n, h }, (v) => v.others + v.n * v.h);
 }
 
+/** How uncertain the height of the other bands is beyond what they share with the one that fills, mm. */
+function besideSpread({ rowHeight, bands = [] }: WorkedFabric): number {
+  const shared = (rowHeight.sd ?? 0) / rowHeight.value;
+  const own = bands.map(({ courses = 0, fabric: { rowHeight: h } }) => {
+    const spread = (h.sd ?? 0) / h.value;
+    return courses * h.value * Math.sqrt(Math.max(0, spread * spread - shared * shared));
+  });
+  return Math.hypot(...own);
+}
+
 /** So many rows, those of other bands as so many of the one that fills as are as high. */
 export function alikeRows(rows: Figure<'rows'>, fabric: WorkedFabric): Figure<'rows'> {
   if (!fabric.bands) return rows;
   const beside = besideFill(fabric);
-  const alike = rows.value - beside.rows + beside.mm / fabric.rowHeight.value;
-  return chosen(alike, 'rows', 'rows, those of other bands by their heights');
+  const h = fabric.rowHeight;
+  const alike = rows.value - beside.rows + beside.mm / h.value;
+  const figure = chosen(alike, 'rows', 'rows, those of other bands by their heights');
+  const sd = besideSpread(fabric) / h.value;
+  return sd > 0 ? { ...figure, sd } : figure;
 }
 
 /**

@@ -5,10 +5,12 @@ import type { Sample } from '../../fit';
 export interface Sized {
   figure: Figure<'mm'>;
   of: (sample: Sample) => number;
+  /** What is uncertain in it besides the six letters of a sample. */
+  also: Readonly<Record<string, Figure>>;
 }
 
-/** Terms that are sampled; all others of a formula are whole counts or choices and stay. */
-const SAMPLED: readonly (keyof Sample)[] = ['g', 'H', 'D', 'w', 'h', 't'];
+/** Terms that are always sampled; of the others those that carry a spread, whole counts and choices stay. */
+const SAMPLED: readonly string[] = ['g', 'H', 'D', 'w', 'h', 't'];
 
 /**
  * A size of the finished piece by a formula in the handbook's letters: as a figure, and as a function of a sample. One
@@ -19,7 +21,9 @@ export function sized<T extends Record<string, Figure>>(
   terms: T,
   of: (values: { [K in keyof T]: number }) => number,
 ): Sized {
-  const sampled = SAMPLED.filter((name) => name in terms) as (keyof T & string)[];
+  const also: Record<string, Figure> = {};
+  for (const name in terms) if (terms[name]!.sd && !SAMPLED.includes(name)) also[name] = terms[name]!;
+  const sampled = [...SAMPLED.filter((name) => name in terms), ...Object.keys(also)] as (keyof T & string)[];
   let values: { [K in keyof T]: number } | undefined;
   return {
     figure: derive('mm', formula, terms, of),
@@ -28,8 +32,13 @@ export function sized<T extends Record<string, Figure>>(
       for (const name of sampled) values[name] = sample[name] as number;
       return of(values);
     },
+    also,
   };
 }
+
+/** What all of a model's formulas are uncertain of besides the six letters. */
+export const alsoOf = (...all: readonly (Sized | undefined)[]): Record<string, Figure> =>
+  Object.assign({}, ...all.map((one) => one?.also)) as Record<string, Figure>;
 
 /** `πt` for each pocket side by side, as a formula says it. */
 export function fabricRound(pockets: number): string {
@@ -46,5 +55,6 @@ export function insideFaces(face: Sized, t: Figure<'mm'>, pockets: number): Size
       (v) => 2 * v.F - pockets * Math.PI * v.t,
     ),
     of: (sample) => 2 * face.of(sample) - pockets * Math.PI * sample.t,
+    also: face.also,
   };
 }

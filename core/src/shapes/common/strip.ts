@@ -59,7 +59,7 @@ export function flapReach({ thing, fabric }: ShapeContext, n: Figure, letter: 'h
   return sized(
     `edge = n × ${letter}${bordered ? ' + borders' : ''} − 2H − 2D − πt`,
     bordered ? { ...terms, borders } : terms,
-    (v) => v.n! * v[letter]! + (borders?.value ?? 0) - 2 * v.H! - 2 * v.D! - Math.PI * v.t!,
+    (v) => v.n! * v[letter]! + (v.borders ?? 0) - 2 * v.H! - 2 * v.D! - Math.PI * v.t!,
   );
 }
 

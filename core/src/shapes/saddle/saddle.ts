@@ -1,4 +1,4 @@
-import { EVEN } from '../../counts';
+import { atLeast, EVEN } from '../../counts';
 import { saddleViews } from '../../drawing';
 import { chosen, derive, PlanProblem, type Figure } from '../../figure';
 import { workBar } from '../../things';
@@ -6,14 +6,14 @@ import { LONGEST_MM, plural, type Field, type LengthField } from '../../units';
 import { chosenCount, countChoice, countFigure, pickAdvice } from '../common/choice';
 import { pieceEnd } from '../common/joins';
 import { alikeRows } from '../common/rowPiece';
-import { fabricRound, sized } from '../common/sized';
+import { alsoOf, fabricRound, sized } from '../common/sized';
 import type { Built, Choice, ShapeContext, ShapeDefinition } from '../definition';
 import { handRoom, lopsided, tabRoom, unlevel, unweighed } from './advice';
 import { BELOW_TABS, TAB_ROWS, tabStitches, type Tab } from './courses';
 import { pieceOf, saddleLips } from './piece';
-import { sides, widest } from './shares';
+import { columnsFor, linesTake, sides, widest } from './shares';
 import { behindMm, sizesOf } from './sizes';
-import { counterweight, partings, tabButtons } from './steps';
+import { counterweight, partings, roomsOf, tabButtons } from './steps';
 
 type Mm = Figure<'mm'>;
 
@@ -90,7 +90,7 @@ const options: readonly Field[] = [
 ];
 
 /** The count round a pocket; it judges the widest one against what lies in it. */
-function roundChoice(context: ShapeContext, wider: Mm, pockets: number, girthOf: number): Choice {
+function roundChoice(context: ShapeContext, wider: Mm, pockets: number, girthOf: number, columns: number): Choice {
   const { fabric, thing } = context;
   const [w, t] = [fabric.stitchWidth.value, fabric.thickness.value];
   return countChoice(
@@ -100,9 +100,10 @@ function roundChoice(context: ShapeContext, wider: Mm, pockets: number, girthOf:
       noun: 'stitches',
       asked: derive('mm', 'C = 2F, of the wider side', { F: wider }, (v) => 2 * v.F),
       sizeOf: (count) => count * w,
-      insideOf: (count) => ((count * w - pockets * Math.PI * t) * thing.girth.value) / girthOf,
+      insideOf: (count) =>
+        (((count - 2 * linesTake(pockets)) * w - pockets * Math.PI * t) * thing.girth.value) / girthOf,
       multiple: fabric.stitch.rounds,
-      conditions: [EVEN],
+      conditions: columns > 0 ? [EVEN, atLeast(2 * columns)] : [EVEN],
       atLeast: 6,
       stretch: fabric.stitch.factors.stretchAcross,
     },
@@ -123,9 +124,10 @@ function build(context: ShapeContext): Built {
   const { stitchWidth: w, thickness: t, rowHeight: h } = fabric;
   const shares = sides(thing, given);
   const easeShare = thing.girth.value > 0 ? fit.girthEase.value / thing.girth.value : 0;
-  const { width: wider, loaded } = widest(shares, easeShare, t);
+  const { width: wider, loaded } = widest(shares, easeShare, fabric);
   const girthOf = loaded.reduce((total, { girth }) => total + girth.value, 0);
-  const choice = roundChoice(context, wider, loaded.length, girthOf);
+  const columns = Math.max(...[shares.front, ...shares.behind].map((wants) => columnsFor(wants, easeShare, fabric)));
+  const choice = roundChoice(context, wider, loaded.length, girthOf, columns);
   const n = countFigure(choice, w, { asked: 'C', size: 'w', count: 'n' }, 'stitches', picks);
   const sizes = sizesOf(context, bar, shares, Math.floor(chosenCount(choice) / 2));
   const { front, behind, spanRows, spanMm } = sizes;
@@ -146,10 +148,11 @@ function build(context: ShapeContext): Built {
     },
     (v) => v.front + v.span + v.behind,
   );
+  const lines = chosen(linesTake(loaded.length), 'stitches', 'what the lines between take');
   const girth = sized(
-    `inside = (n w${fabricRound(loaded.length)}) × share`,
-    { n, w, t, share: chosen(thing.girth.value / girthOf, '1', 'all girths against those of the wider side') },
-    (v) => (v.n * v.w - loaded.length * Math.PI * v.t) * v.share,
+    `inside = (n w${lines.value > 0 ? ' − 2 lines w' : ''}${fabricRound(loaded.length)}) × share`,
+    { n, w, t, lines, share: chosen(thing.girth.value / girthOf, '1', 'all girths against those of the wider side') },
+    (v) => ((v.n - 2 * v.lines) * v.w - loaded.length * Math.PI * v.t) * v.share,
   );
   const piece = pieceOf(context, sizes, n, width, height);
   return {
@@ -169,10 +172,22 @@ function build(context: ShapeContext): Built {
     },
     choices: [choice],
     // a caddy's things stand out of their pockets: covering is not asked of it
-    model: { girth: girth.of, depth: ({ H }) => H, stretch: fabric.stitch.factors.stretchAcross },
+    model: {
+      girth: girth.of,
+      depth: ({ H }) => H,
+      stretch: fabric.stitch.factors.stretchAcross,
+      also: alsoOf(girth),
+      rooms: roomsOf(
+        shares,
+        sizes,
+        easeShare,
+        fabric,
+        fit.definition.useOfStretch * fabric.stitch.factors.stretchAcross,
+      ),
+    },
     assembly: [
       ...pieceEnd(piece),
-      ...partings(shares, sizes, easeShare, t.value),
+      ...partings(shares, sizes, easeShare, fabric),
       ...(sizes.tab ? [tabButtons(context, sizes, sizes.tab)] : counterweight(shares)),
     ],
     lips: () => saddleLips(piece, sizes),

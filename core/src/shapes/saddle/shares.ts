@@ -1,3 +1,5 @@
+import { divide, lineOf } from '../../counts';
+import type { WorkedFabric } from '../../fabric';
 import { chosen, derive, sum, type Figure } from '../../figure';
 import type { PocketWant, WorkedThing } from '../../things';
 import type { ShapeContext } from '../definition';
@@ -19,6 +21,7 @@ export function sides(thing: WorkedThing, { behind, behindPockets }: ShapeContex
       girth: thing.girth,
       height: thing.height.value,
       depth: thing.depth.value,
+      sd: { height: thing.height.sd ?? 0, depth: thing.depth.sd ?? 0 },
       wide: thing.width.value,
       tip: thing.width.value,
       massG: thing.mass?.value ?? 0,
@@ -36,8 +39,30 @@ export function sides(thing: WorkedThing, { behind, behindPockets }: ShapeContex
   };
 }
 
+/** How wide the room of each of several things is, between two layers, mm (law, handbook 1). */
+export const sidesOf = (wants: readonly PocketWant[], easeShare: number, t: number): { name: string; mm: number }[] =>
+  wants.map(({ name, girth }) => ({ name, mm: (girth.value * (1 + easeShare) + Math.PI * t) / 2 }));
+
+/** Columns a pocket of several things takes, each of them in whole ones (law, handbook 6). */
+export function columnsFor(
+  wants: readonly PocketWant[],
+  easeShare: number,
+  { stitchWidth, thickness }: WorkedFabric,
+): number {
+  if (wants.length < 2) return 0;
+  return -divide(sidesOf(wants, easeShare, thickness.value), 0, stitchWidth.value, 'shared', lineOf('sewn')).over;
+}
+
+/** What the lines between so many things take, in stitches. */
+export const linesTake = (things: number): number => lineOf('sewn').takes * Math.max(0, things - 1);
+
 /** Width of a pocket side: half the worked girth of each thing in it, `(g (1 + ease) + πt) / 2` (law, handbook 1). */
-function sideWidth(wants: readonly PocketWant[], easeShare: number, t: Mm, name: string): Mm {
+function sideWidth(
+  wants: readonly PocketWant[],
+  easeShare: number,
+  { stitchWidth: w, thickness: t }: WorkedFabric,
+  name: string,
+): Mm {
   const g = sum(
     'mm',
     'sum of the girths',
@@ -46,9 +71,9 @@ function sideWidth(wants: readonly PocketWant[], easeShare: number, t: Mm, name:
   const e = chosen(easeShare, '1', 'ease of the fit');
   return derive(
     'mm',
-    `F = (g (1 + e) + ${wants.length} πt) / 2, ${name}`,
-    { g, e, t },
-    (v) => (v.g * (1 + v.e) + wants.length * Math.PI * v.t) / 2,
+    `F = (g (1 + e) + ${wants.length} πt) / 2${wants.length > 1 ? ' + lines × w' : ''}, ${name}`,
+    { g, e, t, lines: chosen(linesTake(wants.length), 'stitches', 'what the lines between take'), w },
+    (v) => (v.g * (1 + v.e) + wants.length * Math.PI * v.t) / 2 + v.lines * v.w,
   );
 }
 
@@ -56,13 +81,13 @@ function sideWidth(wants: readonly PocketWant[], easeShare: number, t: Mm, name:
 export function widest(
   { front, behind }: Shares,
   easeShare: number,
-  t: Mm,
+  fabric: WorkedFabric,
 ): { width: Mm; loaded: readonly PocketWant[] } {
   const others = behind.filter((wants) => wants.length > 0);
   const all = [
-    { width: sideWidth(front, easeShare, t, 'in front'), loaded: front },
+    { width: sideWidth(front, easeShare, fabric, 'in front'), loaded: front },
     ...others.map((wants, index) => ({
-      width: sideWidth(wants, easeShare, t, others.length > 1 ? `behind, ${index + 1}` : 'behind'),
+      width: sideWidth(wants, easeShare, fabric, others.length > 1 ? `behind, ${index + 1}` : 'behind'),
       loaded: wants,
     })),
   ];

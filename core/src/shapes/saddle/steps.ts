@@ -1,8 +1,11 @@
+import { divide, lineOf, type Divided } from '../../counts';
+import type { WorkedFabric } from '../../fabric';
+import type { Room } from '../../fit';
 import type { PocketWant } from '../../things';
 import { formatNumber, plural } from '../../units';
 import type { ShapeContext, WorkStep } from '../definition';
 import { BELOW_TABS, type Tab } from './courses';
-import { masses, type Shares } from './shares';
+import { masses, sidesOf, type Shares } from './shares';
 import type { SaddleSizes } from './sizes';
 
 /** A weight to sew in is told in whole 5 g (ours). */
@@ -70,7 +73,12 @@ export function counterweight(shares: Shares): WorkStep[] {
 }
 
 /** Where several things share a pocket, it is parted between them in the proportion of their widths, in whole columns. */
-export function partings({ front, behind }: Shares, sizes: SaddleSizes, easeShare: number, t: number): WorkStep[] {
+export function partings(
+  { front, behind }: Shares,
+  sizes: SaddleSizes,
+  easeShare: number,
+  fabric: WorkedFabric,
+): WorkStep[] {
   const { half } = sizes;
   const pockets = [
     { id: 'front', wants: front, pocket: sizes.front },
@@ -82,7 +90,8 @@ export function partings({ front, behind }: Shares, sizes: SaddleSizes, easeShar
   ];
   return pockets.flatMap(({ id, wants, pocket }): WorkStep[] => {
     if (wants.length < 2) return [];
-    const lines = partedAt(wants, half, easeShare, t);
+    const { lines } = partedInto(wants, half, easeShare, fabric);
+    const between = lines.map((at) => `${at} and ${at + 1}`).join(', between ');
     const names = wants.map(({ name }) => name).join(', ');
     return [
       {
@@ -94,7 +103,7 @@ export function partings({ front, behind }: Shares, sizes: SaddleSizes, easeShar
             do: 'sew',
             id: `parting-${id}`,
             mm: LINE_FACTOR * lines.length * pocket.mm,
-            says: `part the ${pocket.name} for ${names}, from the {side:left}: sew up through both layers along ${lines.length > 1 ? 'stitches' : 'stitch'} ${lines.join(', ')} of ${half}. Backstitch the top of each line twice.`,
+            says: `part the ${pocket.name} for ${names}, from the {side:left}: sew up through both layers between stitch ${between} of ${half}. Backstitch the top of each line twice.`,
           },
         ],
         check: {
@@ -107,13 +116,34 @@ export function partings({ front, behind }: Shares, sizes: SaddleSizes, easeShar
   });
 }
 
-/** The columns a pocket is parted along. */
-function partedAt(wants: readonly PocketWant[], half: number, easeShare: number, t: number): number[] {
-  const widths = wants.map(({ girth }) => girth.value * (1 + easeShare) + Math.PI * t);
-  const all = widths.reduce((total, width) => total + width, 0);
-  let reached = 0;
-  return widths.slice(0, -1).map((width) => {
-    reached += width;
-    return Math.max(1, Math.min(half - 1, Math.round((reached / all) * half)));
+/** How a pocket's columns are shared out among what is in it, and after which of them its lines lie (handbook 6). */
+function partedInto(
+  wants: readonly PocketWant[],
+  half: number,
+  easeShare: number,
+  { stitchWidth, thickness }: WorkedFabric,
+): Divided {
+  return divide(sidesOf(wants, easeShare, thickness.value), half, stitchWidth.value, 'shared', lineOf('sewn'));
+}
+
+/**
+ * The rooms of a saddle that holds several things: each between the lines beside it, which take their part of the columns
+ * (handbook 3 and 6). One thing has the whole piece for its room.
+ */
+export function roomsOf(
+  { front, behind }: Shares,
+  { half }: SaddleSizes,
+  easeShare: number,
+  fabric: WorkedFabric,
+  give: number,
+): Room[] {
+  const pockets = [front, ...behind];
+  if (pockets.flat().length < 2) return [];
+  return pockets.flatMap((wants) => {
+    const { channels, lost } = partedInto(wants, half, easeShare, fabric);
+    return wants.map(({ name, girth }, index): Room => {
+      const columns = channels[index]!.columns - lost[index]!;
+      return { name, inside: ({ w, t }) => 2 * columns * w - Math.PI * t, holds: girth, give };
+    });
   });
 }
