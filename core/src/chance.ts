@@ -1,4 +1,5 @@
 import { chanceOfFit, DRAWS, whatHelps, type ChanceInputs, type Help, type Tally } from './fit';
+import { isMisfit, whatWouldFit } from './misfit';
 import type { Plan } from './plan';
 import { workOut, type WorkedOut } from './workOut';
 
@@ -40,10 +41,24 @@ export function chanceInputs({ thing, fit, built, placed }: WorkedOut): ChanceIn
  * @throws PlanProblem as reckon does
  */
 export function chance(plan: Plan, draws = DRAWS): Chance {
-  const inputs = chanceInputs(workOut(plan));
+  const out = workOut(plan);
+  const inputs = chanceInputs(out);
   const seed = seedOf(plan);
   const tally = chanceOfFit(inputs, seed, draws);
-  return { format: CHANCE_FORMAT, seed, ...tally, helps: whatHelps(inputs, seed, tally, draws) };
+  const helps = [...whatHelps(inputs, seed, tally, draws), ...changesThatHelp(plan, out, tally.share)];
+  return { format: CHANCE_FORMAT, seed, ...tally, helps: helps.sort((a, b) => b.share - a.share) };
+}
+
+/** Enough to tell one change from another. */
+const CHANGE_DRAWS = 4000;
+
+/** Where no whole count fits, what would change that, with the chance it would lead to (handbook 3: silence is a defect). */
+function changesThatHelp(plan: Plan, out: WorkedOut, now: number): Help[] {
+  if (!isMisfit(out)) return [];
+  return whatWouldFit(plan).flatMap(({ text, change, plan: next, out: then }): Help[] => {
+    const { share } = chanceOfFit(chanceInputs(then), seedOf(next), CHANGE_DRAWS);
+    return share > now ? [{ id: 'change-plan', text, change, share, of: 0, minutes: 0 }] : [];
+  });
 }
 
 /** A seed from what a plan says, whatever it is called and however it is read: FNV-1a, 32 bits, over its JSON. */

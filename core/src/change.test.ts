@@ -20,7 +20,7 @@ it('mends a foundation that puckers by a hook for the chain, and says so in the 
   };
   const advice = reckon(tight).advice.find(({ id }) => id === 'foundation-puckers')!;
   const mended = reckon(applyChange(tight, advice.change!));
-  expect(mended.steps[0]!.text).toMatch(/Chain 17 with a 4.5 mm hook/);
+  expect(mended.steps[0]!.text).toMatch(/Chain 17 with a 5.5 mm hook/);
   expect(mended.fabric.chain.value).toBeGreaterThan(reckon(tight).fabric.chain.value);
   expect(mended.supplies.notions.map(({ name }) => name)).toContain('hook for the chain');
 });

@@ -74,6 +74,7 @@ export {
 export {
   BASES,
   type ChartSymbol,
+  type Counted,
   countMeasures,
   CROSS,
   OVAL,
@@ -87,6 +88,8 @@ export {
   type Hand,
   handFrom,
   isOfAnotherStitch,
+  onHook,
+  otherHookOf,
   post,
   sameCountsOn,
   baseStitch,
@@ -94,6 +97,7 @@ export {
   STITCHES,
   stitchPattern,
   swatchOf,
+  type SwatchSpec,
   type SwatchState,
   WIDTH_SPREAD,
   withStitch,
@@ -133,7 +137,7 @@ export {
   giverOf,
   whyNotOn,
 } from './fittings';
-export { type Schools, type Step, term } from './pattern';
+export { type Schools, type Step, term, wordText } from './pattern';
 export {
   foldMake,
   madeUncounted,

@@ -44,11 +44,12 @@ describe('ways to make it', () => {
     }
   });
 
-  it('leave the gauge of another hook behind, and keep that of their own', () => {
+  it('keep what was measured, under the hook it was measured on', () => {
     const own = found.find(({ hookMm, possible }) => possible && hookMm === 4)!;
     const other = found.find(({ hookMm, possible }) => possible && hookMm === 3.5)!;
     expect(own.plan!.fabric.gauge).toEqual(phone.fabric.gauge);
-    expect(other.plan!.fabric.gauge?.stitches).toBeUndefined();
+    expect(other.plan!.fabric.gauge).toEqual({ ...phone.fabric.gauge, hookMm: 4 });
+    expect(own.plan!.fabric.gauge!.hookMm).toBeUndefined();
   });
 });
 

@@ -1,5 +1,5 @@
 import { chanceInputs, seedOf } from './chance';
-import { yarnOf, type FabricSpec } from './fabric';
+import { onHook, yarnOf, type FabricSpec } from './fabric';
 import { PlanProblem } from './figure';
 import { chanceOfFit, FITS, type FitName } from './fit';
 import type { Plan } from './plan';
@@ -70,14 +70,12 @@ export function ways(ask: WaysAsk): Ways {
   return { format: WAYS_FORMAT, ways: found.sort(byWorth) };
 }
 
-/** The plan with another shape, hook, fit: picks fall away, a gauge taken on another hook too, fittings that cannot stay. */
+/** The plan with another shape, hook, fit: picks fall away, and fittings that cannot stay; a gauge keeps the hook it was taken on. */
 function candidate(plan: Plan, shape: string, fabric: FabricSpec, hookMm: number, fit: FitName): Plan {
   const { picks: _picks, ...rest } = withShape(plan, shape);
-  const { gauge, ...ungauged } = fabric;
-  const sameHook = fabric.hookMm === hookMm;
   return {
     ...rest,
-    fabric: sameHook ? fabric : { ...ungauged, hookMm, ...(gauge?.state ? { gauge: { state: gauge.state } } : {}) },
+    fabric: onHook(fabric, hookMm),
     fit: plan.fit.name === fit ? plan.fit : { name: fit },
   };
 }

@@ -118,7 +118,7 @@ export function adviceOf(plan: Plan, { thing, fabric, built, placed }: WorkedOut
     ...thing.advice,
     ...doubtGauge(plan.fabric, fabric),
     ...swatchAdvice(plan.fabric),
-    ...fitness(plan.fabric, fabric, dutyOf(thing)),
+    ...fitness(plan.fabric, fabric, dutyOf(thing), (spec) => workFabric(spec, fabric.worked, thing.girth)),
     ...built.pieces.slice(0, 1).flatMap((piece) => foundationAdvice(piece.fabric, piece.foundation)),
     ...built.advice,
     ...placed.flatMap((p) => p.advice),

@@ -224,15 +224,15 @@ test('what an earlier version kept, here and on the server, opens as it was left
     for (const [key, text] of Object.entries(kept)) localStorage.setItem(key, text);
   }, earlier);
   await page.goto(server.url);
-  await expect(page.getByText('Round 12 of 43, wall')).toBeVisible();
+  await expect(page.getByText('Round 12 of 44, wall')).toBeVisible();
   const [make] = await server.read<{ id: string }[]>('/makes');
   await expect.poll(async () => (await eventsOf(server, make!.id)).length).toBe(12);
   await page.getByRole('button', { name: /^Continue/ }).click();
-  await expect(page.getByRole('heading', { name: 'Round 12 of 43' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Round 12 of 44' })).toBeVisible();
   await expect(page.getByText('37', { exact: true })).toBeVisible();
   await tick(page, 'Round 12 done');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('heading', { name: 'Round 11 of 43' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Round 11 of 44' })).toBeVisible();
   expect(await page.evaluate(() => localStorage.getItem('keep-snug.events'))).toBeNull();
 });

@@ -1,4 +1,4 @@
-import { countMeasures, type Chance, type Help, type Plan } from '@keep-snug/core';
+import { applyChange, countMeasures, wordText, type Chance, type Help, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { useBox } from '@/parts/useBox';
@@ -7,9 +7,10 @@ import { useBoard } from '@/state/board';
 import { useWide } from '@/theme/useWide';
 import { useChance } from '@/worker/useReckonWorker';
 import { ChancePicture } from './ChancePicture';
+import { useReader } from './useWorked';
 
 /** Which stage a remedy is done in. */
-const STAGE_OF: Readonly<Record<Help['id'], string>> = {
+const STAGE_OF: Readonly<Record<Exclude<Help['id'], 'change-plan'>, string>> = {
   swatch: 'fabric',
   'measure-first-rows': 'fabric',
   'measure-thing': 'thing',
@@ -17,8 +18,14 @@ const STAGE_OF: Readonly<Record<Help['id'], string>> = {
 
 const inHundred = (share: number) => Math.round(100 * share);
 
+interface Props {
+  id: string;
+  plan: Plan;
+  edit: (work: (plan: Plan) => Plan) => void;
+}
+
 /** How often such a piece would fit, the ways it fails, and what would help most. */
-export function ChanceOfFit({ id, plan }: { id: string; plan: Plan }) {
+export function ChanceOfFit({ id, plan, edit }: Props) {
   const { found } = useChance(plan);
   const estimated = countMeasures(plan.fabric.gauge ?? {}) === 0;
   const swatch = found?.helps.find((help) => help.id === 'swatch');
@@ -48,7 +55,7 @@ export function ChanceOfFit({ id, plan }: { id: string; plan: Plan }) {
       {picture > 0 ? <ChancePicture chance={found} width={picture} height={wide ? 72 : 54} /> : null}
       <View style={{ flex: wide ? undefined : 1 }}>
         {estimated && swatch ? <Estimate chance={found} then={swatch.share} /> : <Sure chance={found} />}
-        <Helps id={id} chance={found} />
+        <Helps id={id} chance={found} edit={edit} />
       </View>
     </View>
   );
@@ -95,15 +102,22 @@ export function failures({ draws, tight, loose, short, deep }: Chance): string {
   return told.map(([word, count]) => `${word}\u00a0${inHundred(count / draws)}`).join(', ');
 }
 
-function Helps({ id, chance: { helps } }: { id: string; chance: Chance }) {
+/** What would help most; a change of the plan is made by its press, what is to be measured is led to. */
+function Helps({ id, chance: { helps }, edit }: Pick<Props, 'id' | 'edit'> & { chance: Chance }) {
   const openStage = useBoard((state) => state.openStage);
+  const { terms, units, hand } = useReader();
   const [best] = helps;
   if (!best) return null;
+  const press = () => {
+    if (best.id === 'change-plan') edit((old) => applyChange(old, best.change!));
+    else openStage(id, STAGE_OF[best.id]);
+  };
+  const takes = best.minutes > 0 ? `, about ${best.minutes} minutes` : '';
   return (
     <View style={{ flexDirection: 'row' }}>
-      <Action
-        onPress={() => openStage(id, STAGE_OF[best.id])}
-      >{`${capital(best.text)}: fits ${inHundred(best.share)}`}</Action>
+      <Action onPress={press}>
+        {`${capital(wordText(best.text, { terms, units, hand }))}: fits ${inHundred(best.share)}${takes}`}
+      </Action>
     </View>
   );
 }

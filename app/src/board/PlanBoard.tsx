@@ -68,7 +68,7 @@ const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocume
           </View>
           <View style={{ gap: 10, padding: 16 }}>
             {worked ? <Headline worked={worked} /> : null}
-            <ChanceOfFit id={id} plan={plan} />
+            <ChanceOfFit id={id} plan={plan} edit={edit} />
             <Onward id={id} plan={plan} ready={ready} />
             <Faults faults={faults} />
             <AdviceList advice={worked?.advice ?? []} edit={edit} />
@@ -126,7 +126,7 @@ function Reckoned({ id, plan, worked, faults, edit }: RoomProps) {
       <Faults faults={faults} />
       {worked ? (
         <>
-          <ChanceOfFit id={id} plan={plan} />
+          <ChanceOfFit id={id} plan={plan} edit={edit} />
           <Headline worked={worked} />
           <AdviceList advice={worked.advice} edit={edit} />
           <Sums worked={worked} />

@@ -194,16 +194,16 @@ describe('the chance of fit', () => {
   it('is said in hundreds, with the ways it fails and what would help most', () => {
     const found = chance(phone, 4000);
     mockChance.mockReturnValue({ found, stale: false });
-    show(<ChanceOfFit id="p" plan={phone} />);
+    show(<ChanceOfFit id="p" plan={phone} edit={jest.fn()} />);
     expect(screen.getByText(`Fits ${Math.round(100 * found.share)} times in 100`)).toBeTruthy();
     expect(screen.getByText(/^too tight \d+, too loose \d+/)).toBeTruthy();
-    fireEvent.press(screen.getByText(/^Measure the first rows: fits \d+$/));
+    fireEvent.press(screen.getByText(/^Measure the first rows: fits \d+, about 3 minutes$/));
     expect(useBoard.getState().stages.p).toBe('fabric');
   });
 
   it('is not shown before it is known, and says when hardly anything fails', () => {
     mockChance.mockReturnValue({ found: null, stale: true });
-    show(<ChanceOfFit id="p" plan={phone} />);
+    show(<ChanceOfFit id="p" plan={phone} edit={jest.fn()} />);
     expect(screen.queryByText(/times in 100/)).toBeNull();
     expect(failures({ ...chance(phone, 1000), tight: 0, loose: 0, short: 1 })).toMatch(/hardly ever/);
   });
@@ -234,7 +234,7 @@ describe('the gauge chart', () => {
 
   it('tells the hand against the estimate, in words as well', () => {
     show(<GaugeChart yarn={yarn} swatches={swatches} />);
-    expect(screen.getByText('Your gauge is 6 % tighter than the estimate.')).toBeTruthy();
+    expect(screen.getByText('Your gauge is 7 % tighter than the estimate.')).toBeTruthy();
   });
 
   it('is not there without a swatch in single', () => {

@@ -31,7 +31,7 @@ describe('a drawing', () => {
   it('dimensions every section, and the width with its count', () => {
     show(<Drawing view={flat} height={240} />);
     place(900);
-    for (const text of ['175.1 mm', '60.1 mm', '94.2 mm', '16 stitches']) expect(written()).toContain(text);
+    for (const text of ['175.1 mm', '60 mm', '94.2 mm', '16 stitches']) expect(written()).toContain(text);
   });
 
   it('follows the unit at once', () => {

@@ -1,4 +1,5 @@
 import {
+  type Counted,
   DEFAULT_METHOD,
   LONGEST_MM,
   METHODS,
@@ -15,8 +16,9 @@ import { LengthField } from '@/parts/LengthField';
 import { NumberField } from '@/parts/NumberField';
 import { Pick } from '@/parts/Pick';
 import { Words } from '@/parts/Words';
+import { CountedPicture } from './CountedPicture';
 
-const COUNTED = [
+const LISTS = [
   { key: 'stitches', name: 'Stitches (width)', one: 'stitches' },
   { key: 'rows', name: 'Rows (height)', one: 'rows' },
   { key: 'roundStitches', name: 'Stitches in rounds (width)', one: 'stitches in rounds' },
@@ -24,7 +26,7 @@ const COUNTED = [
   { key: 'chains', name: 'Chains', one: 'chains' },
 ] as const;
 
-type Counted = (typeof COUNTED)[number]['key'];
+type ListKey = (typeof LISTS)[number]['key'];
 
 /** What is counted off where the maker has not said otherwise. */
 const ASKED: Asked = { count: 20, by: DEFAULT_METHOD };
@@ -47,7 +49,7 @@ interface Props {
   /** Whether there is a thing that a chain may be tried round. */
   round?: boolean;
   /** What is asked for from the start. */
-  asks?: readonly Counted[];
+  asks?: readonly ListKey[];
 }
 
 /**
@@ -55,13 +57,13 @@ interface Props {
  * only once its length is there: nothing is taken for measured that was not.
  */
 export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props) {
-  const [asked, setAsked] = useState<Partial<Record<Counted, Asked>>>(() =>
+  const [asked, setAsked] = useState<Partial<Record<ListKey, Asked>>>(() =>
     Object.fromEntries(asks.map((key) => [key, ASKED])),
   );
-  const ask = (key: Counted, measure?: Asked) => setAsked((old) => ({ ...old, [key]: measure }));
+  const ask = (key: ListKey, measure?: Asked) => setAsked((old) => ({ ...old, [key]: measure }));
   return (
     <View style={{ gap: 8 }}>
-      {COUNTED.map(({ key, name, one }) => {
+      {LISTS.map(({ key, name, one }) => {
         const list: readonly GaugeMeasure[] = gauge[key] ?? [];
         const waits = asked[key];
         const all: readonly Asked[] = waits ? [...list, waits] : list;
@@ -80,6 +82,7 @@ export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props
                 key={`${index} of ${all.length}`}
                 name={all.length > 1 ? `${name}, ${index + 1}` : name}
                 one={one}
+                piece={round && key !== 'chains'}
                 measure={measure}
                 onChange={(next) => change(index, next)}
                 onRemove={() => takeOff(index)}
@@ -115,12 +118,14 @@ export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props
 interface MeasuredProps {
   name: string;
   one: string;
+  /** Whether it may have been measured on the piece that is planned. */
+  piece: boolean;
   measure: Asked;
   onChange: (measure: Asked) => void;
   onRemove: () => void;
 }
 
-function Measured({ name, one, measure, onChange, onRemove }: MeasuredProps) {
+function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredProps) {
   return (
     <View style={{ gap: 2 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
@@ -160,6 +165,70 @@ function Measured({ name, one, measure, onChange, onRemove }: MeasuredProps) {
           />
         )}
       </FieldRow>
+      {measure.reaches ? null : (
+        <HowCounted name={name} measure={measure} chains={one === 'chains'} onChange={onChange} />
+      )}
+    </View>
+  );
+}
+
+/** How the tape lay over the stitches, in words; whole ones within a length hide a half on average. */
+const WAYS: readonly { id: Counted; name: string }[] = [
+  { id: 'edges', name: 'from the edge of one to the edge of another' },
+  { id: 'whole', name: 'whole ones in a fixed length, begun at an edge' },
+  { id: 'anywhere', name: 'whole ones in a fixed length, laid anywhere' },
+  { id: 'reaching', name: 'chained until they reached' },
+];
+
+const ofStitches = WAYS.filter(({ id }) => id !== 'reaching');
+const ofChains = WAYS.filter(({ id }) => id === 'edges' || id === 'reaching');
+
+/** A swatch, or the piece itself: what was measured on that is strayed from no more. */
+function MeasuredOn({ name, measure, onChange }: Omit<HowCountedProps, 'chains'>) {
+  const change = (id: string) => {
+    const { on: _on, ...rest } = measure;
+    onChange(id === 'piece' ? { ...rest, on: 'piece' } : rest);
+  };
+  return (
+    <FieldRow>
+      <Pick
+        label={`${name}: measured on`}
+        value={measure.on ?? 'swatch'}
+        options={[
+          { id: 'swatch', name: 'a swatch' },
+          { id: 'piece', name: 'the first rows of this piece' },
+        ]}
+        onChange={change}
+      />
+    </FieldRow>
+  );
+}
+
+interface HowCountedProps {
+  name: string;
+  measure: Asked;
+  chains: boolean;
+  onChange: (measure: Asked) => void;
+}
+
+/** What the tape lay over: a plan said to fit can miss by it. */
+function HowCounted({ name, measure, chains, onChange }: HowCountedProps) {
+  const counted = measure.counted ?? 'edges';
+  const change = (id: string) => {
+    const { counted: _counted, ...rest } = measure;
+    onChange(id === 'edges' ? rest : { ...rest, counted: id as Counted });
+  };
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', columnGap: 12 }}>
+      <View style={{ flexGrow: 1, minWidth: 200 }}>
+        <Pick
+          label={`${name}: how you counted`}
+          value={counted}
+          options={chains ? ofChains : ofStitches}
+          onChange={change}
+        />
+      </View>
+      <CountedPicture counted={counted} />
     </View>
   );
 }

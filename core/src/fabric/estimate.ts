@@ -15,8 +15,9 @@ const FACTOR_SPREAD = 0.1;
 export interface Hand {
   width: number;
   height: number;
-  /** Standard uncertainty of the ratios, as a fraction. */
+  /** Standard uncertainty of the next make's ratio, as a fraction; of its heights, where that is another. */
   spread: number;
+  spreadHeight?: number;
   /** Makes it was learned from. */
   makes: number;
 }
@@ -82,7 +83,7 @@ export function estimateSizes(
       hook,
       yarn,
       height,
-      hand ? Math.hypot(hand.spread, HAND_HEIGHT_SPREAD) : HEIGHT_SPREAD,
+      hand ? (hand.spreadHeight ?? Math.hypot(hand.spread, HAND_HEIGHT_SPREAD)) : HEIGHT_SPREAD,
       hand?.height,
     ),
   };

@@ -4,6 +4,7 @@ import { formatNumber, withArticle } from '../units';
 import type { BandSpec, WorkedBand } from './bands';
 import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPREAD, type Hand } from './estimate';
 import {
+  informedBy,
   measuredOf,
   updateGauge,
   type Evidence,
@@ -13,7 +14,7 @@ import {
   type Measured,
 } from './gauge';
 import { CHAIN, stitchDefinition, stitchPattern, type StitchPattern } from './stitches';
-import { isOfAnotherStitch } from './swatch';
+import { isOfAnotherStitch, otherHookOf } from './swatch';
 import { yarnDiameter, yarnOf, type YarnSpec } from './yarn';
 
 /** Stitch pattern, yarn, hook, and what was measured of them. */
@@ -68,6 +69,9 @@ const OTHER_WAY_SPREAD = 0.04;
 /** One stitch's gauge stands in for another's on the same hook, by their factors, with so much more (prior, ours). */
 const OTHER_STITCH_SPREAD = 0.05;
 
+/** One hook's gauge stands in for another's by the rule for estimates, with so much more (prior, ours). */
+const OTHER_HOOK_SPREAD = 0.03;
+
 /**
  * Everything a plan needs to know of its fabric: sizes in mm from what was measured, else estimated. What `also` gives is
  * always derived from this one, so that the way to a stitch does not matter.
@@ -119,13 +123,13 @@ function swatched(
   const hook = chosen(spec.hookMm, 'mm', 'hook');
   const estimate = estimateSizes(hook, yarn, stitch, worked, spec.hand);
   const { stitchWidth, rowHeight, chains } = evidenceOf(spec, stitch, worked, girth);
-  const width = updateGauge(estimate.width, stitchWidth);
+  const width = updateGauge(informed(estimate.width, estimate.height, rowHeight), stitchWidth);
   const chain = updateGauge(estimateChain(width, stitch), { measures: chains });
   return {
     stitch,
     worked,
     stitchWidth: width,
-    rowHeight: updateGauge(estimate.height, rowHeight),
+    rowHeight: updateGauge(informed(estimate.height, estimate.width, stitchWidth), rowHeight),
     chain: onChainHook(spec, yarn, chain),
     thickness: estimateThickness(yarn, stitch),
     cover: coverOf(yarn, width),
@@ -134,6 +138,11 @@ function swatched(
     estimate: { stitchWidth: estimate.width, rowHeight: estimate.height },
     also,
   };
+}
+
+/** One size's estimate once the other of the same hand was measured. */
+function informed(size: Figure<'mm'>, other: Figure<'mm'>, evidence: Evidence): Figure<'mm'> {
+  return informedBy(size, { estimate: other, came: updateGauge(other, evidence) });
 }
 
 /** Another stitch, or another way, by the ratio of their factors. */
@@ -163,17 +172,23 @@ function coverOf(yarn: Figure<'mm'>, width: Figure<'mm'>): Figure<'1'> {
 
 /** What was measured that speaks of a stitch's width and height, and of a chain. */
 function evidenceOf(
-  { gauge = {}, stitch: id, pattern }: FabricSpec,
+  { gauge = {}, ...spec }: FabricSpec,
   stitch: StitchPattern,
   worked: WorkedIn,
   girth: Figure<'mm'> | undefined,
 ): { stitchWidth: Evidence; rowHeight: Evidence; chains: Measured[] } {
   const read = (list: readonly GaugeMeasure[] = []): Measured[] => list.map((m) => measuredOf(m, girth));
-  const [own, other] =
-    worked === 'rows' ? [gauge.stitches, gauge.roundStitches] : [gauge.roundStitches, gauge.stitches];
-  const [ownTall, otherTall] = worked === 'rows' ? [gauge.rows, gauge.rounds] : [gauge.rounds, gauge.rows];
-  const otherWay: WorkedIn = worked === 'rows' ? 'rounds' : 'rows';
-  const from = otherWay === 'rounds' ? 'in rounds' : 'in rows';
+  const inRows = worked === 'rows';
+  const [own, other] = inRows ? [gauge.stitches, gauge.roundStitches] : [gauge.roundStitches, gauge.stitches];
+  const [ownTall, otherTall] = inRows ? [gauge.rows, gauge.rounds] : [gauge.rounds, gauge.rows];
+  const otherWay: WorkedIn = inRows ? 'rounds' : 'rows';
+  const height = (of: StitchPattern, way: WorkedIn) => (way === 'rows' ? of.factors.rowHeight : of.factors.roundHeight);
+  const apart = apartFrom({ ...spec, gauge });
+  const swatch = apart.isStitch ? stitchPattern(gauge.stitch!, gauge.pattern) : stitch;
+  const wide = apart.scale * (stitch.factors.width / swatch.factors.width);
+  const tall = (way: WorkedIn) => apart.scale * (height(stitch, worked) / height(swatch, way));
+  const further = Math.hypot(apart.spread, OTHER_WAY_SPREAD);
+  const from = [...apart.names, otherWay === 'rounds' ? 'in rounds' : 'in rows'].join(', ');
   const chains = read(gauge.chains);
   const chained: Kin = {
     measures: chains,
@@ -181,43 +196,40 @@ function evidenceOf(
     spread: WIDTH_SPREAD,
     from: 'chain',
   };
-  const height = (of: StitchPattern, way: WorkedIn) => (way === 'rows' ? of.factors.rowHeight : of.factors.roundHeight);
-  if (!isOfAnotherStitch({ stitch: id, pattern, gauge })) {
-    const ratio = height(stitch, worked) / height(stitch, otherWay);
-    return {
-      stitchWidth: {
-        measures: read(own),
-        akin: [{ measures: read(other), ratio: 1, spread: OTHER_WAY_SPREAD, from }, chained],
-      },
-      rowHeight: {
-        measures: read(ownTall),
-        akin: [{ measures: read(otherTall), ratio, spread: OTHER_WAY_SPREAD, from }],
-      },
-      chains,
-    };
-  }
-  const swatch = stitchPattern(gauge.stitch!, gauge.pattern);
-  const name = swatch.name.US;
-  const wide = stitch.factors.width / swatch.factors.width;
-  const tall = (way: WorkedIn) => height(stitch, worked) / height(swatch, way);
-  const otherSpread = Math.hypot(OTHER_STITCH_SPREAD, OTHER_WAY_SPREAD);
+  const evidence = (near: Measured[], far: Measured[], ratio: number, farRatio: number): Evidence => {
+    const kin = { measures: far, ratio: farRatio, spread: further, from };
+    if (apart.names.length === 0) return { measures: near, akin: [kin] };
+    return { measures: [], akin: [{ measures: near, ratio, spread: apart.spread, from: apart.names.join(', ') }, kin] };
+  };
+  const width = evidence(read(own), read(other), wide, wide);
   return {
-    stitchWidth: {
-      measures: [],
-      akin: [
-        { measures: read(own), ratio: wide, spread: OTHER_STITCH_SPREAD, from: name },
-        { measures: read(other), ratio: wide, spread: otherSpread, from: `${name}, ${from}` },
-        chained,
-      ],
-    },
-    rowHeight: {
-      measures: [],
-      akin: [
-        { measures: read(ownTall), ratio: tall(worked), spread: OTHER_STITCH_SPREAD, from: name },
-        { measures: read(otherTall), ratio: tall(otherWay), spread: otherSpread, from: `${name}, ${from}` },
-      ],
-    },
+    stitchWidth: { ...width, akin: [...width.akin!, chained] },
+    rowHeight: evidence(read(ownTall), read(otherTall), tall(worked), tall(otherWay)),
     chains,
+  };
+}
+
+/** How what was measured is apart from the fabric that is planned: in another stitch, on another hook, or both. */
+interface Apart {
+  isStitch: boolean;
+  /** How much larger this fabric's stitches are for its hook, as a ratio. */
+  scale: number;
+  spread: number;
+  names: string[];
+}
+
+function apartFrom(spec: FabricSpec): Apart {
+  const isStitch = isOfAnotherStitch(spec);
+  const hook = otherHookOf(spec);
+  const yarn = hook === undefined ? 0 : yarnDiameter(yarnOf(spec)).value;
+  return {
+    isStitch,
+    scale: hook === undefined ? 1 : singleWidth(spec.hookMm, yarn) / singleWidth(hook, yarn),
+    spread: Math.hypot(isStitch ? OTHER_STITCH_SPREAD : 0, hook === undefined ? 0 : OTHER_HOOK_SPREAD),
+    names: [
+      ...(isStitch ? [stitchPattern(spec.gauge!.stitch!, spec.gauge!.pattern).name.US] : []),
+      ...(hook === undefined ? [] : [`on ${formatNumber(hook, 2)} mm`]),
+    ],
   };
 }
 

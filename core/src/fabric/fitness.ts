@@ -2,7 +2,8 @@ import type { Advice } from '../figure';
 import { formatNumber } from '../units';
 import type { FabricSpec, WorkedFabric } from './fabric';
 import { workFabric } from './fabric';
-import { yarnOf } from './yarn';
+import { hookChange, onHook } from './swatch';
+import { metresPer100g, yarnOf } from './yarn';
 
 /** What is asked of the fabric besides its size. */
 export interface Duty {
@@ -31,45 +32,78 @@ export function gapOf({ stitch, stitchWidth, yarn }: WorkedFabric): number {
   return Math.max(0, stitchWidth.value - 1.6 * yarn.value) + stitch.gap * stitchWidth.value;
 }
 
-/** Whether the fabric is fit for what is asked of it; each finding with its repair (handbook 2.3). */
-export function fitness(spec: FabricSpec, fabric: WorkedFabric, duty: Duty): Advice[] {
-  return [...cover(spec, fabric), ...pokes(fabric, duty), ...load(spec, fabric, duty), ...wet(spec, duty)];
+/** A fabric worked anew with other entries, as the plan works its own. */
+type Again = (spec: FabricSpec) => WorkedFabric;
+
+/**
+ * Whether the fabric is fit for what is asked of it; each finding with a repair that clears it (handbook 2.3).
+ *
+ * @param again works the fabric with other entries, to see what would help
+ */
+export function fitness(spec: FabricSpec, fabric: WorkedFabric, duty: Duty, again: Again): Advice[] {
+  return [
+    ...cover(spec, fabric, again),
+    ...pokes(spec, fabric, duty, again),
+    ...load(spec, fabric, duty),
+    ...wet(spec, duty),
+  ];
 }
 
-function cover(spec: FabricSpec, { cover: c, hookMm, stitch }: WorkedFabric): Advice[] {
+/** Hooks are sold in steps of half a millimetre, down to this, mm (ours). */
+const HOOK_STEP = 0.5;
+const SMALLEST_HOOK = 1;
+
+/** The next hook down on which the fabric is as asked, and what it is then; none where no hook will do. */
+function firmerHook(
+  spec: FabricSpec,
+  again: Again,
+  suits: (fabric: WorkedFabric) => boolean,
+): WorkedFabric | undefined {
+  for (let mm = spec.hookMm - HOOK_STEP; mm >= SMALLEST_HOOK; mm -= HOOK_STEP) {
+    const fabric = again(onHook(spec, mm));
+    if (suits(fabric)) return fabric;
+  }
+  return undefined;
+}
+
+function cover(spec: FabricSpec, { cover: c, stitch }: WorkedFabric, again: Again): Advice[] {
   // an open pattern is open by choice
   if (c.value >= LEAST_COVER || stitch.gap > 0.5) return [];
-  const firmer = Math.max(1, hookMm - 0.5);
-  // how a hook changes it hangs on no swatch, and on no stitch: a pattern of the maker's own knows no other size
-  const estimated = (hook: number) => workFabric({ ...spec, stitch: 'single', hookMm: hook, gauge: {} }).cover.value;
-  const then = estimated(firmer) / estimated(hookMm);
+  const firm = firmerHook(spec, again, ({ cover }) => cover.value >= LEAST_COVER);
   return [
     {
       id: 'fabric-open',
       severity: 'advice',
       text: `The yarn covers ${formatNumber(c.value, 2)} of a stitch’s width; under ${LEAST_COVER} a pouch sags.`,
-      repair: `Try a ${formatNumber(firmer, 2)} mm hook: about ${formatNumber(c.value * then, 2)}. Or hold two strands together.`,
+      repair: firm
+        ? `Try a ${formatNumber(firm.hookMm, 2)} mm hook: about ${formatNumber(firm.cover.value, 2)}. Or hold two strands together.`
+        : 'No hook makes it firm. Hold two strands together, or choose a thicker yarn.',
       at: 'fabric.hookMm',
-      change: { 'fabric.hookMm': firmer, 'fabric.gauge': {} },
+      ...(firm ? { change: hookChange(spec, firm.hookMm) } : {}),
     },
   ];
 }
 
-function pokes(fabric: WorkedFabric, { tipMm }: Duty): Advice[] {
+function pokes(spec: FabricSpec, fabric: WorkedFabric, { tipMm }: Duty, again: Again): Advice[] {
   const gap = gapOf(fabric);
   if (tipMm === undefined || tipMm >= gap) return [];
-  const firmer = Math.max(1, fabric.hookMm - 1);
+  const firm = firmerHook(spec, again, (other) => tipMm >= gapOf(other));
   return [
     {
       id: 'pokes-through',
       severity: 'warning',
       text: `A tip of ${formatNumber(tipMm)} mm goes through the holes of this fabric, about ${formatNumber(gap)} mm.`,
-      repair: `Add a lining, or use a hook of ${formatNumber(firmer, 2)} mm (the counts will change).`,
+      repair: firm
+        ? `Add a lining, or use a hook of ${formatNumber(firm.hookMm, 2)} mm (the counts will change).`
+        : 'Add a lining: no hook closes holes this large.',
       at: 'fabric.hookMm',
-      change: { 'fabric.hookMm': firmer, 'fabric.gauge': {} },
+      ...(firm ? { change: hookChange(spec, firm.hookMm) } : {}),
     },
   ];
 }
+
+/** More strands than these are not held together by hand (ours). */
+const MOST_STRANDS = 4;
 
 /** Category 3 and up, by its metres; thinner yarn wants to be firm (prior, handbook 2.3). */
 const THIN_METRES = 275;
@@ -78,16 +112,23 @@ function load(spec: FabricSpec, { cover: c }: WorkedFabric, { loadG }: Duty): Ad
   if (loadG === undefined || loadG < HEAVY_G) return [];
   const yarn = yarnOf(spec);
   const strands = yarn.strands ?? 1;
-  const thin = yarn.metresPer100g !== undefined ? yarn.metresPer100g / strands > THIN_METRES : (yarn.category ?? 4) < 3;
+  const metres = metresPer100g(yarn);
+  const thin = metres / strands > THIN_METRES;
   if (!thin && c.value >= LEAST_COVER) return [];
+  const enough = Math.ceil(metres / THIN_METRES);
+  const many = enough <= MOST_STRANDS && !spec.yarns;
   return [
     {
       id: 'load-on-thin-fabric',
       severity: 'warning',
       text: `It is to carry ${formatNumber(loadG, 0)} g, and this fabric is ${thin ? 'thin' : 'loose'}: it will sag.`,
-      repair: thin ? `Hold ${strands + 1} strands together, or take a thicker yarn.` : 'Take a smaller hook.',
+      repair: thin
+        ? many
+          ? `Hold ${enough} strands together, or take a thicker yarn.`
+          : 'Choose a thicker yarn.'
+        : 'Take a smaller hook.',
       at: 'fabric.yarn',
-      ...(thin && !spec.yarns ? { change: { 'fabric.yarn.strands': strands + 1, 'fabric.gauge': {} } } : {}),
+      ...(thin && many ? { change: { 'fabric.yarn.strands': enough, 'fabric.gauge': {} } } : {}),
     },
   ];
 }

@@ -25,17 +25,25 @@ it('is not judged from a pattern of one’s own, which has no estimate', () => {
   expect(handFrom([own, swatch(0.9)])!.makes).toBe(1);
 });
 
-it('is the mean of what was measured against what was estimated', () => {
-  const hand = handFrom([swatch(0.9), swatch(0.94, 5)])!;
-  expect(hand.width).toBeCloseTo(0.92, 2);
-  expect(hand.height).toBeCloseTo(0.92, 2);
-  expect(hand.makes).toBe(2);
+it('is the mean of what was measured against what was estimated, shrunk by how few they are', () => {
+  const of = (...ratios: number[]) => handFrom(ratios.map((ratio) => swatch(ratio)))!;
+  const [one, two, many] = [of(0.9), of(0.9, 0.94), of(...Array<number>(40).fill(0.9))];
+  expect(one.width).toBeGreaterThan(0.9);
+  expect(one.width).toBeLessThan(0.93);
+  expect(two.makes).toBe(2);
+  expect(many.width).toBeCloseTo(0.9, 2);
+  expect(many.height).toBeCloseTo(0.9, 2);
 });
 
-it('is surer the more makes it is judged from, unless they disagree', () => {
-  const same = (count: number) => handFrom(Array.from({ length: count }, () => swatch(0.9)))!.spread;
-  expect(same(4)).toBeCloseTo(same(1) / 2, 6);
-  expect(handFrom([swatch(0.7), swatch(1.2)])!.spread).toBeGreaterThan(same(2));
+it('is surer the more makes it is judged from, unless they disagree, and never surer than makes are alike', () => {
+  const same = (count: number) => handFrom(Array.from({ length: count }, () => swatch(0.9)))!;
+  expect(same(4).spread).toBeLessThan(same(1).spread);
+  expect(handFrom([swatch(0.7), swatch(1.2)])!.spread).toBeGreaterThan(same(2).spread);
+  // twenty alike are still no swatch of the next
+  const next = workFabric({ stitch: 'single', hookMm: 4, yarn: oat, hand: same(20) }).stitchWidth;
+  const swatched = workFabric(swatch(0.9)).stitchWidth;
+  expect(next.sd! / next.value).toBeGreaterThan(swatched.sd! / swatched.value);
+  expect(same(200).spread).toBeGreaterThan(0.025);
 });
 
 it('narrows the next estimate', () => {
@@ -43,5 +51,5 @@ it('narrows the next estimate', () => {
   const plain = { stitch: 'single', hookMm: 6, yarn: oat };
   const [blind, known] = [workFabric(plain).stitchWidth, workFabric({ ...plain, hand }).stitchWidth];
   expect(known.sd! / known.value).toBeLessThan(blind.sd! / blind.value);
-  expect(known.value / blind.value).toBeCloseTo(0.9, 1);
+  expect(known.value / blind.value).toBeCloseTo(0.91, 1);
 });

@@ -1,9 +1,13 @@
-import type { Hand } from './estimate';
+import { HEIGHT_SPREAD, WIDTH_SPREAD, type Hand } from './estimate';
 import { workFabric, type FabricSpec } from './fabric';
 import { stitchDefinition } from './stitches';
 
-/** A hand judged from few makes may still differ by so much, as a fraction of one make's (prior, ours). */
-const ONE_MAKE_SPREAD = 0.08;
+/** How much one make differs from the next of the same hand, as a fraction, and what that is worth in makes (prior, ours; handbook 2.1). */
+const BETWEEN_MAKES = 0.05;
+const BETWEEN_MAKES_WEIGHT = 10;
+
+/** Makes of one hand never differ by less, as a fraction (prior, ours). */
+const LEAST_BETWEEN = 0.025;
 
 function withoutHand({ hand: _hand, ...fabric }: FabricSpec): FabricSpec {
   return fabric;
@@ -30,13 +34,41 @@ export function handFrom(fabrics: readonly FabricSpec[]): Hand | undefined {
       height: rowHeight.value / estimate.rowHeight.value,
     };
   });
-  const mean = (key: 'width' | 'height') => ratios.reduce((sum, ratio) => sum + ratio[key], 0) / ratios.length;
-  const width = mean('width');
-  const scatter = Math.sqrt(ratios.reduce((sum, ratio) => sum + (ratio.width - width) ** 2, 0) / ratios.length);
+  const width = shrunk(
+    ratios.map((ratio) => ratio.width),
+    WIDTH_SPREAD,
+  );
+  const height = shrunk(
+    ratios.map((ratio) => ratio.height),
+    HEIGHT_SPREAD,
+  );
   return {
-    width,
-    height: mean('height'),
-    spread: Math.max(scatter, ONE_MAKE_SPREAD / Math.sqrt(ratios.length)),
+    width: width.ratio,
+    height: height.ratio,
+    spread: width.spread,
+    spreadHeight: height.spread,
     makes: ratios.length,
   };
+}
+
+/**
+ * A hand's ratio from those of its makes: the mean logarithm, shrunk towards the unknown hand by how few they are; what the
+ * next make may differ by is never less than makes differ among themselves (law of the normal with a normal prior; handbook
+ * 2.1).
+ *
+ * @param unknown how far an unknown hand may differ, as a fraction
+ */
+function shrunk(ratios: readonly number[], unknown: number): { ratio: number; spread: number } {
+  const logs = ratios.map(Math.log);
+  const n = logs.length;
+  const mean = logs.reduce((sum, one) => sum + one, 0) / n;
+  const squares = logs.reduce((sum, one) => sum + (one - mean) ** 2, 0);
+  const between = Math.max(
+    LEAST_BETWEEN ** 2,
+    (BETWEEN_MAKES_WEIGHT * BETWEEN_MAKES ** 2 + squares) / (BETWEEN_MAKES_WEIGHT + n - 1),
+  );
+  // makes that differ more than hands do tell nothing of the hand
+  const before = Math.max(1e-6, unknown ** 2 - between);
+  const variance = 1 / (1 / before + n / between);
+  return { ratio: Math.exp((variance * n * mean) / between), spread: Math.sqrt(variance + between) };
 }

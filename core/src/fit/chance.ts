@@ -1,3 +1,4 @@
+import { HAND_RHO } from '../fabric';
 import type { Figure } from '../figure';
 import type { FitDefinition } from './fits';
 import { normals, seeded } from './random';
@@ -63,9 +64,6 @@ const FABRIC_ALONE: ReadonlySet<string> = new Set(['t']);
 
 /** Whether an input is the hand's doing: the size of a stitch or of what is made of stitches. */
 export const isOfHand = (name: InputName): boolean => !MEASURES.has(name) && !FABRIC_ALONE.has(name);
-
-/** How far sizes that come from one hand stray together (prior, ours; handbook 2.1). */
-export const RHO = 0.6;
 
 /**
  * How far a thing may stand out of its cover before it counts as not covered: a twentieth of its height, 3 mm at the
@@ -179,7 +177,7 @@ function handOf(
   const of = names.map((name, index) => isOfHand(name) && sds[index]! > 0);
   if (of.filter(Boolean).length < 2) return (_input, own) => own;
   const common = normals(draws, uniform);
-  const [together, apart] = [Math.sqrt(RHO), Math.sqrt(1 - RHO)];
+  const [together, apart] = [Math.sqrt(HAND_RHO), Math.sqrt(1 - HAND_RHO)];
   return (input, own, index) => (of[input] ? together * common[index]! + apart * own : own);
 }
 

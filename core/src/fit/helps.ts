@@ -1,43 +1,50 @@
-import { gaugeSpread, PIECE_STRAYS } from '../fabric';
+import { COUNTINGS, gaugeSpread, PIECE_STRAYS } from '../fabric';
 import { methodInfo } from '../things';
 import { chanceOfFit, inputsOf, isOfHand, type ChanceInputs, type InputName, type Sample, type Tally } from './chance';
 
 /** One thing the maker could do about the chance, and what it would come to. */
 export interface Help {
-  id: 'swatch' | 'measure-thing' | 'measure-first-rows';
+  id: 'swatch' | 'measure-thing' | 'measure-first-rows' | 'change-plan';
   /** What to do, in plain words. */
   text: string;
   /** The share that would fit then. */
   share: number;
   /** How much of the variance of the fit stems from what this would mend, 0 to 1. */
   of: number;
+  /** What it takes of the maker's time, minutes (prior, ours). */
+  minutes: number;
+  /** Entries of the plan that it changes, where it is no measuring. */
+  change?: Readonly<Record<string, unknown>>;
 }
 
 interface Remedy {
   id: Help['id'];
   text: string;
+  minutes: number;
   mends: (name: InputName) => boolean;
   /** The relative standard uncertainty left when it is done; of lengths in mm. */
   left: (name: InputName, mm: number) => number;
 }
 
 /** The piece itself measured over its first rows: 10 cm by ruler, as a fraction (handbook 2.1). */
-const ROWS_MEASURED = gaugeSpread({ count: 17, mm: 100, sdMm: methodInfo('ruler').sd(100), from: 'ruler' });
+const ROWS_MEASURED = gaugeSpread({ count: 17, q: COUNTINGS.edges.q, mm: 100, sdMm: methodInfo('ruler').sd(100) });
 
 /** A swatch measured so: the same, and how far a piece strays from its swatch. */
 const SWATCHED = Math.hypot(ROWS_MEASURED, PIECE_STRAYS);
 
 const REMEDIES: readonly Remedy[] = [
-  { id: 'swatch', text: 'work a swatch of 10 cm', mends: isOfHand, left: (_, mm) => SWATCHED * mm },
+  { id: 'swatch', text: 'work a swatch of 10 cm', minutes: 30, mends: isOfHand, left: (_, mm) => SWATCHED * mm },
   {
     id: 'measure-thing',
     text: 'measure the thing with a calliper',
+    minutes: 2,
     mends: (name) => ['g', 'H', 'D'].includes(name),
     left: (name) => (name === 'g' ? 0.6 : 0.2),
   },
   {
     id: 'measure-first-rows',
     text: 'measure the first rows',
+    minutes: 3,
     mends: isOfHand,
     left: (_, mm) => ROWS_MEASURED * mm,
   },
@@ -52,7 +59,7 @@ const REMEDIES: readonly Remedy[] = [
 export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws: number): Help[] {
   const figures = inputsOf(inputs);
   const shares = varianceShares(inputs);
-  return REMEDIES.flatMap(({ id, text, mends, left }): Help[] => {
+  return REMEDIES.flatMap(({ id, text, minutes, mends, left }): Help[] => {
     const names = Object.keys(figures).filter(mends);
     const better = Object.fromEntries(
       names.map((name) => {
@@ -62,7 +69,7 @@ export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws:
     );
     const { share } = chanceOfFit(inputs, seed, draws, better);
     if (share - now.share < 0.005) return [];
-    return [{ id, text, share, of: names.reduce((sum, name) => sum + shares[name]!, 0) }];
+    return [{ id, text, minutes, share, of: names.reduce((sum, name) => sum + shares[name]!, 0) }];
   }).sort((a, b) => b.share - a.share);
 }
 

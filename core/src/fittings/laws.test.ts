@@ -6,7 +6,7 @@ import { refereePiece } from '../pattern';
 import type { Plan } from '../plan';
 import { reckon, type Worked } from '../reckon';
 import { applyChange } from '../change';
-import { slotChains , divide } from '../counts';
+import { slotChains, divide } from '../counts';
 import { collisions, fittingDefinition, type Placed } from './index';
 import { channelWidth } from './dividers';
 import { growth } from './common';

@@ -1,5 +1,5 @@
 import { MOST_COURSES } from '../counts';
-import { STITCHES, type SwatchState } from '../fabric';
+import { COUNTINGS, STITCHES, type SwatchState } from '../fabric';
 import { PlanProblem, type PlanFault } from '../figure';
 import { FITS } from '../fit';
 import { FITTINGS } from '../fittings';
@@ -66,6 +66,8 @@ function optionForms(definitions: readonly { id: string; options: readonly Field
   return Object.fromEntries(definitions.map(({ id, options }) => [id, { is: 'object', keys: fieldKeys(options) }]));
 }
 
+const hookMm: Form = { is: 'number', min: 0.5, max: 40, unit: 'mm' };
+
 const gaugeMeasures: Form = {
   is: 'list',
   max: 50,
@@ -76,6 +78,12 @@ const gaugeMeasures: Form = {
       overMm: optional({ is: 'number', min: 1, max: LONGEST_MM, unit: 'mm' }),
       reaches: optional({ is: 'one-of', values: ['round'], note: 'they reach just round the thing' }),
       by: optional(method),
+      counted: optional({
+        is: 'one-of',
+        values: Object.keys(COUNTINGS),
+        note: 'from edge to edge, the whole ones within, laid anywhere, or chained until they reached',
+      }),
+      on: optional({ is: 'one-of', values: ['piece'], note: 'measured on the plan’s own piece' }),
       typed: optional(typed),
     },
     atLeastOne: ['overMm', 'reaches'],
@@ -105,6 +113,7 @@ export const gaugeForm: ObjectForm = {
       values: STITCHES.map((s) => s.id),
       note: 'what it was worked in, where not the fabric’s own',
     }),
+    hookMm: optional({ ...hookMm, note: 'what it was worked with, where not the fabric’s own' }),
   },
   depends: patternOfStitch,
 };
@@ -147,7 +156,6 @@ export const yarnForm: ObjectForm = {
   atLeastOne: ['metresPer100g', 'wrapsPerInch', 'category'],
 };
 
-const hookMm: Form = { is: 'number', min: 0.5, max: 40, unit: 'mm' };
 const stitch: Form = { is: 'one-of', values: STITCHES.map((s) => s.id) };
 
 const bandForm: ObjectForm = {
@@ -213,6 +221,7 @@ export const fabricForm: ObjectForm = {
         width: required(ratio),
         height: required(ratio),
         spread: required({ is: 'number', min: 0.005, max: 0.5 }),
+        spreadHeight: optional({ is: 'number', min: 0.005, max: 0.5 }),
         makes: required({ is: 'number', min: 1, max: 10_000, whole: true }),
       },
       note: 'the maker’s own hand with such yarn',

@@ -1,6 +1,7 @@
 import {
   countMeasures,
   isOfAnotherStitch,
+  onHook,
   shapeDefinition,
   STITCHES,
   stitchDefinition,
@@ -39,7 +40,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
           value={fabric.hookMm}
           min={0.5}
           max={40}
-          onChange={(hookMm) => set({ hookMm })}
+          onChange={(hookMm) => put(onHook(fabric, hookMm))}
           help="The size in mm printed on it."
         />
       </FieldRow>

@@ -3,15 +3,18 @@ import {
   fabricFromSwatch,
   handFrom,
   isOfAnotherStitch,
+  otherHookOf,
   plural,
   swatchOf,
   term,
+  type SwatchSpec,
   withSwatch,
   type FabricSpec,
   type Hand,
   type YarnSpec,
   yarnOf,
 } from '@keep-snug/core';
+import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
 import { Pick } from '@/parts/Pick';
@@ -32,6 +35,7 @@ interface Props {
 export function SwatchPart({ fabric, onChange }: Props) {
   const { terms } = useReader();
   const isOther = isOfAnotherStitch(fabric);
+  const hook = otherHookOf(fabric);
   // what was measured in another stitch informs the estimate, and gives way to the first measure in this one
   const gauge = isOther ? {} : (fabric.gauge ?? {});
   const isMeasured = countMeasures(gauge) > 0;
@@ -43,6 +47,7 @@ export function SwatchPart({ fabric, onChange }: Props) {
           {`The sizes below follow from your swatch in ${term(fabric.gauge!.stitch!, terms)}, by the usual proportion of the two.`}
         </Words>
       ) : null}
+      {hook === undefined || isOther ? null : <OnAnotherHook fabric={fabric} hook={hook} onChange={onChange} />}
       <GaugeEditor round gauge={gauge} onChange={(next) => onChange({ ...fabric, gauge: next })} />
       {isMeasured ? <KeepSwatch fabric={fabric} /> : <OwnHand fabric={fabric} onChange={onChange} />}
       {isMeasured || isOther ? null : (
@@ -54,15 +59,30 @@ export function SwatchPart({ fabric, onChange }: Props) {
   );
 }
 
-/** The swatches of this yarn on this hook, those in another stitch by its name. */
+/** What was measured on another hook: its sizes follow, unless it is the hook that was mistyped. */
+function OnAnotherHook({ fabric, hook, onChange }: Props & { hook: number }) {
+  const { hookMm: _other, ...gauge } = fabric.gauge!;
+  return (
+    <View>
+      <Words as="small" tone="thread">
+        {`Your swatch is on a ${hook} mm hook; the sizes for ${fabric.hookMm} mm follow from it, to about 3 %.`}
+      </Words>
+      <View style={{ flexDirection: 'row' }}>
+        <Action onPress={() => onChange({ ...fabric, gauge })}>{`It was worked on ${fabric.hookMm} mm`}</Action>
+      </View>
+    </View>
+  );
+}
+
+/** The swatches of this yarn, those on this hook first, those in another stitch or on another hook by its name. */
 function SwatchPick({ fabric, isMeasured, onChange }: Props & { isMeasured: boolean }) {
   const { terms } = useReader();
   const yarn = useYarnInBox(yarnOf(fabric));
   const swatches = useShelf('swatches');
-  const fitting = swatches.filter(
-    ([, { body }]) =>
-      body.hookMm === fabric.hookMm && (!yarn || body.yarn === yarn.id) && countMeasures(body.gauge) > 0,
-  );
+  const measured = swatches.filter(([, { body }]) => (!yarn || body.yarn === yarn.id) && countMeasures(body.gauge) > 0);
+  const isOwnHook = ([, { body }]: (typeof measured)[number]) => body.hookMm === fabric.hookMm;
+  // of a yarn that is not known those on another hook would be all there are
+  const fitting = [...measured.filter(isOwnHook), ...(yarn ? measured.filter((one) => !isOwnHook(one)) : [])];
   if (fitting.length === 0) return null;
   const taken = takenOf(fabric, swatches);
   return (
@@ -74,7 +94,7 @@ function SwatchPick({ fabric, isMeasured, onChange }: Props & { isMeasured: bool
           { id: NONE, name: isMeasured ? 'as measured here' : 'No swatch (estimate)' },
           ...fitting.map(([id, { body }]) => ({
             id,
-            name: body.stitch === fabric.stitch ? body.name : `${body.name}, in ${term(body.stitch, terms)}`,
+            name: named(body, fabric, terms),
           })),
         ]}
         onChange={(id) => {
@@ -84,6 +104,19 @@ function SwatchPick({ fabric, isMeasured, onChange }: Props & { isMeasured: bool
       />
     </FieldRow>
   );
+}
+
+/** A swatch by its name, with what sets it apart from the fabric. */
+function named(
+  { name, stitch, hookMm }: SwatchSpec & { name: string },
+  fabric: FabricSpec,
+  terms: 'US' | 'UK',
+): string {
+  const apart = [
+    ...(stitch === fabric.stitch ? [] : [`in ${term(stitch, terms)}`]),
+    ...(hookMm === fabric.hookMm ? [] : [`${hookMm} mm hook`]),
+  ];
+  return [name, ...apart].join(', ');
 }
 
 type Swatches = ReturnType<typeof useShelf<'swatches'>>;

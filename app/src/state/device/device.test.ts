@@ -183,8 +183,8 @@ describe('what an earlier version kept', () => {
     const [[id, held]] = makes() as [[string, LocalDocument<Make>]];
     const worked = reckon(held.body.plan);
     expect(worked.pieces.map(({ stitches, rows }) => [stitches, rows])).toEqual([
-      [37, 43],
-      [6, 168],
+      [37, 44],
+      [6, 169],
     ]);
     const { done } = foldMake(useEvents.getState().byMake[id]!, worked.steps);
     expect(done).toEqual(worked.steps.slice(0, 12).map((step) => step.id));

@@ -1,4 +1,4 @@
-import type { WorkedFabric } from '../../fabric';
+import { singleWidth, type WorkedFabric } from '../../fabric';
 import type { Advice } from '../../figure';
 import { formatLength, formatNumber, withArticle } from '../../units';
 import type { Foundation } from '../definition';
@@ -8,33 +8,63 @@ import { GAPES_ABOVE, PUCKERS_BELOW } from './flat';
  * Whether the foundation is fit for the edge it becomes (handbook 2.1): an opening must not pucker, a closed bottom must
  * not gape.
  */
-export function foundationAdvice(fabric: WorkedFabric, { kind, count, edge }: Foundation): Advice[] {
+export function foundationAdvice(
+  fabric: WorkedFabric,
+  { kind, count, edge, hookMm: foundationHookMm }: Foundation,
+): Advice[] {
   if (kind === 'ring') return [];
-  const { chain, stitchWidth, hookMm } = fabric;
+  const { chain, stitchWidth } = fabric;
   const ratio = chain.value / stitchWidth.value;
   const measures = `${count} chains measure ${formatLength(count * chain.value)}, the stitches on them ${formatLength(count * stitchWidth.value)}`;
-  const other = (by: number) => formatNumber(Math.max(0.5, hookMm + by), 2);
-  if (edge === 'opening' && ratio < PUCKERS_BELOW)
+  if (edge === 'opening' && ratio < PUCKERS_BELOW) {
+    const other = chainHook(fabric, foundationHookMm, HOOK_STEP, PUCKERS_BELOW);
     return [
       {
         id: 'foundation-puckers',
         severity: 'warning',
         text: `The chain becomes the opening, and yours is tight: ${measures}. It would pucker.`,
-        repair: `Work the chain looser, or with ${withArticle(`${other(0.5)} mm hook`)} for the chain only.`,
+        repair: `Work the chain looser, or with ${withArticle(`${formatNumber(other, 2)} mm hook`)} for the chain only.`,
         at: 'fabric.gauge.chains',
-        change: { 'fabric.chainHookMm': hookMm + 0.5 },
+        change: { 'fabric.chainHookMm': other },
       },
     ];
-  if (edge === 'closed' && ratio > GAPES_ABOVE && chain.kind === 'measured')
+  }
+  if (edge === 'closed' && ratio > GAPES_ABOVE && chain.kind === 'measured') {
+    const other = chainHook(fabric, foundationHookMm, -HOOK_STEP, GAPES_ABOVE);
     return [
       {
         id: 'foundation-gapes',
         severity: 'advice',
         text: `The chain becomes the closed bottom, and yours is loose: ${measures}. The bottom would gape.`,
-        repair: `Work the chain tighter, or with ${withArticle(`${other(-0.5)} mm hook`)} for the chain only.`,
+        repair: `Work the chain tighter, or with ${withArticle(`${formatNumber(other, 2)} mm hook`)} for the chain only.`,
         at: 'fabric.gauge.chains',
-        change: { 'fabric.chainHookMm': Math.max(0.5, hookMm - 0.5) },
+        change: { 'fabric.chainHookMm': other },
       },
     ];
+  }
   return [];
 }
+
+/** Hooks are sold in such steps, mm (ours), from the smallest to the largest. */
+const HOOK_STEP = 0.5;
+const SMALLEST_HOOK = 0.5;
+const LARGEST_HOOK = 40;
+
+/** The next hook on which the chain lies within the bound: as a stitch would be larger or smaller on it (prior, handbook 2.1). */
+function chainHook(
+  { chain, stitchWidth, yarn, hookMm }: WorkedFabric,
+  now: number | undefined,
+  step: number,
+  bound: number,
+): number {
+  const from = now ?? hookMm;
+  const ratioOn = (mm: number) =>
+    (chain.value * singleWidth(mm, yarn.value)) / singleWidth(from, yarn.value) / stitchWidth.value;
+  // the first step on its own grid: half millimetres
+  for (let mm = nextOnGrid(from, step); mm >= SMALLEST_HOOK && mm <= LARGEST_HOOK; mm += step)
+    if (step > 0 ? ratioOn(mm) >= bound : ratioOn(mm) <= bound) return mm;
+  return step > 0 ? LARGEST_HOOK : SMALLEST_HOOK;
+}
+
+const nextOnGrid = (mm: number, step: number): number =>
+  step > 0 ? Math.floor(mm / step) * step + step : Math.ceil(mm / -step) * -step + step;

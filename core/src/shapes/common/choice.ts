@@ -8,7 +8,7 @@ import {
 } from '../../counts';
 import type { Multiple } from '../../fabric';
 import { derive, type Advice, type Figure } from '../../figure';
-import { verdict } from '../../fit';
+import { verdict, type Verdict } from '../../fit';
 import { formatLength } from '../../units';
 import type { Choice, ChoiceOption, ShapeContext } from '../definition';
 
@@ -29,6 +29,8 @@ export interface ChoiceWish {
   stretch: number;
   /** What the inside is held against, mm, where that is not the thing's girth. */
   against?: number;
+  /** Whether each of several things has a room of its own: what is over is theirs, and none falls out. */
+  parted?: boolean;
 }
 
 /**
@@ -58,13 +60,15 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
   counts.sort((a, b) => a.count - b.count);
 
   const girth = wish.against ?? thing.girth.value;
+  const parted = wish.parted ?? demands.face !== undefined;
+  const judged = (found: Verdict): Verdict => (parted && found === 'loose' ? 'fits' : found);
   const options = counts.map((option): ChoiceOption => {
     const inside = wish.insideOf(option.count);
     return {
       ...option,
       easeMm: inside - girth,
       easeShare: (inside - girth) / girth,
-      verdict: verdict(inside, girth, wish.stretch, fit.definition),
+      verdict: judged(verdict(inside, girth, wish.stretch, fit.definition)),
       chosen: option.count === picked,
     };
   });

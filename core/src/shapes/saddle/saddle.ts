@@ -103,6 +103,7 @@ function roundChoice(context: ShapeContext, wider: Mm, pockets: number, girthOf:
       insideOf: (count) =>
         (((count - 2 * linesTake(pockets)) * w - pockets * Math.PI * t) * thing.girth.value) / girthOf,
       multiple: fabric.stitch.rounds,
+      parted: columns > 0,
       conditions: columns > 0 ? [EVEN, atLeast(2 * columns)] : [EVEN],
       atLeast: 6,
       stretch: fabric.stitch.factors.stretchAcross,
