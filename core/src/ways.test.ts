@@ -31,9 +31,34 @@ describe('ways to make it', () => {
     expect(ways({ plan: flask }).ways.find(({ shape }) => shape === 'strip-across')!.why).toMatch(/disc and wall/);
   });
 
-  it('are ranked by the chance of fit', () => {
-    const chances = found.filter(({ possible }) => possible).map((way) => way.chance!);
-    chances.slice(1).forEach((share, index) => expect(share).toBeLessThanOrEqual(chances[index]! + 0.021));
+  it('are ranked by the chance of fit within the fit that is wanted, what nothing speaks against first', () => {
+    const possible = found.filter((way) => way.possible);
+    const rank = ({ fit, but }: (typeof found)[number]) => (fit === phone.fit.name ? 0 : 2) + (but ? 1 : 0);
+    possible.slice(1).forEach((way, index) => {
+      const before = possible[index]!;
+      expect(rank(way)).toBeGreaterThanOrEqual(rank(before));
+      if (rank(way) === rank(before)) expect(way.chance!).toBeLessThanOrEqual(before.chance! + 0.021);
+    });
+  });
+
+  it('never offer what is not meant for a thing without the reason', () => {
+    const packet = found.find(({ shape, possible }) => shape === 'packet' && possible)!;
+    expect(packet.but).toMatch(/lies open.*slides out/);
+    const soft = { ...phone, thing: { ...phone.thing, soft: 0.4 } };
+    expect(ways({ plan: soft }).ways.find(({ shape }) => shape === 'packet')!.but).toBeUndefined();
+    const coins = {
+      ...phone,
+      thing: { kind: 'loose', width: { mm: 100 }, height: { mm: 120 } },
+      fittings: [],
+      fabric: { ...phone.fabric, stitch: 'net', gauge: {} },
+    };
+    const nets = ways({ plan: coins }).ways.filter(({ possible, shape }) => possible && shape !== 'cluster-panels');
+    expect(nets.map(({ but }) => but)).toEqual(nets.map(() => expect.stringMatching(/fall through/)));
+  });
+
+  it('are said without a token', () => {
+    const texts = found.flatMap(({ why, but, summary }) => [why, but, summary]).filter(Boolean);
+    expect(texts.filter((text) => /[{}]/.test(text!))).toEqual([]);
   });
 
   it('can be taken: their plan reckons to what they promise', () => {

@@ -6,7 +6,8 @@ import type { Plan } from './plan';
 import { stepsAfter, suppliesOf } from './reckon';
 import { SHAPES, shapeDefinition, type View } from './shapes';
 import { withShape } from './withShape';
-import { workOut } from './workOut';
+import { wordText } from './pattern';
+import { adviceOf, workOut, type WorkedOut } from './workOut';
 
 export const WAYS_FORMAT = 'keep-snug.ways/1';
 
@@ -30,6 +31,8 @@ export interface Way {
   yarn: string;
   /** Why, or why not, in a line. */
   why: string;
+  /** What speaks against it for this thing, in a line. */
+  but?: string;
   /** The plan to take, where it is possible. */
   plan?: Plan;
   chance?: number;
@@ -67,7 +70,8 @@ export function ways(ask: WaysAsk): Ways {
       for (const hookMm of hooks)
         for (const fit of ask.fits ?? FITS.map(({ id }) => id))
           found.push(way(candidate(plan, shape, fabric, hookMm, fit)));
-  return { format: WAYS_FORMAT, ways: found.sort(byWorth) };
+  const wanted = plan.fit.name;
+  return { format: WAYS_FORMAT, ways: found.sort((a, b) => byWorth(a, b, wanted)) };
 }
 
 /** The plan with another shape, hook, fit: picks fall away, and fittings that cannot stay; a gauge keeps the hook it was taken on. */
@@ -99,6 +103,7 @@ function way(plan: Plan): Way {
       possible: true,
       ...named,
       why: shape.why,
+      ...butOf(plan, out),
       plan,
       chance: share,
       metres: yarn.metres.value,
@@ -108,21 +113,35 @@ function way(plan: Plan): Way {
       cover: out.fabric.cover.value,
       stitches: piece.stitches,
       rows: piece.rows,
-      summary: piece.summary,
+      summary: wordText(piece.summary, out.schools),
       ...(view ? { view } : {}),
     };
   } catch (error) {
     if (!(error instanceof PlanProblem)) throw error;
-    return { possible: false, ...named, why: error.errors[0]!.message };
+    const { terms = 'US', units = 'mm' } = plan.schools ?? {};
+    return { possible: false, ...named, why: wordText(error.errors[0]!.message, { terms, units }) };
   }
+}
+
+/** What a way is warned of that another need not be: what a shape is not meant for, and what the fabric lets through. */
+const SPEAK_AGAINST = ['pokes-through', 'falls-through', 'no-count-fits'];
+
+function butOf(plan: Plan, out: WorkedOut): Pick<Way, 'but'> {
+  const caveat = out.shape.caveat?.(out.thing);
+  const warned = adviceOf(plan, out).find(({ id }) => SPEAK_AGAINST.includes(id))?.text;
+  const but = caveat ?? warned;
+  return but === undefined ? {} : { but: wordText(but, out.schools) };
 }
 
 /** Chances nearer than this are alike, and yarn, time and firmness decide. */
 const ALIKE = 0.02;
 
-function byWorth(a: Way, b: Way): number {
+/** What can be made first; within the fit that is wanted before others; what nothing speaks against before what something does. */
+function byWorth(a: Way, b: Way, wanted: FitName): number {
   if (a.possible !== b.possible) return a.possible ? -1 : 1;
   if (!a.possible) return 0;
+  if ((a.fit === wanted) !== (b.fit === wanted)) return a.fit === wanted ? -1 : 1;
+  if ((a.but === undefined) !== (b.but === undefined)) return a.but === undefined ? -1 : 1;
   const [ca, cb] = [Math.round(a.chance! / ALIKE), Math.round(b.chance! / ALIKE)];
   if (ca !== cb) return cb - ca;
   const [ea, eb] = [a.enough ?? 0.5, b.enough ?? 0.5].map((share) => (share > 0.9 ? 1 : share < 0.5 ? -1 : 0));

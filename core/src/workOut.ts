@@ -66,7 +66,8 @@ export function prepare(plan: Plan): Prepared {
   const { colours } = plan.fabric;
   const swatched = withBands(plan.fabric, workFabric(plan.fabric, shape.worked, thing.girth));
   const fabric = colours?.length ? { ...swatched, stripes: colours } : swatched;
-  const fit = workFit(plan.fit, thing, fabric);
+  const { stretchAcross, stretchAlong } = fabric.stitch.factors;
+  const fit = workFit(plan.fit, thing, shape.around === 'rows' ? stretchAlong : stretchAcross);
   const specs = plan.fittings ?? [];
   const closesFlap = specs.some(({ kind }) => fittingDefinition(kind)!.closesFlap);
   const beside = specs.map(({ kind }) => kind);
@@ -128,11 +129,12 @@ export function adviceOf(plan: Plan, { thing, fabric, built, placed }: WorkedOut
 }
 
 /** What the thing asks of the fabric: not to let its tips through, and to carry it. */
-function dutyOf({ wants, mass, getsWet }: WorkedThing): Duty {
+function dutyOf({ wants, mass, getsWet, profile }: WorkedThing): Duty {
   const tips = (wants ?? []).map(({ tip }) => tip);
   return {
     ...(tips.length > 0 ? { tipMm: Math.min(...tips) } : {}),
     ...(mass ? { loadG: mass.value } : {}),
+    small: profile === 'given',
     wet: getsWet,
   };
 }

@@ -49,6 +49,11 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
       <Words as="small" tone="faint" style={{ flexGrow: 1 }}>
         {way.why}
       </Words>
+      {way.but ? (
+        <Words as="small" tone="rowan">
+          {way.but}
+        </Words>
+      ) : null}
       {dropped.length > 0 ? <Words as="small" tone="thread">{`Leaves off: ${dropped.join(', ')}.`}</Words> : null}
       {taken ? (
         <Words as="smallStrong" tone="lichen" style={{ minHeight: 48, paddingTop: 14 }}>

@@ -168,6 +168,7 @@ function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredPro
       {measure.reaches ? null : (
         <HowCounted name={name} measure={measure} chains={one === 'chains'} onChange={onChange} />
       )}
+      {piece ? <MeasuredOn name={name} measure={measure} onChange={onChange} /> : null}
     </View>
   );
 }

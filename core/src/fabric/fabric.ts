@@ -177,7 +177,9 @@ function evidenceOf(
   worked: WorkedIn,
   girth: Figure<'mm'> | undefined,
 ): { stitchWidth: Evidence; rowHeight: Evidence; chains: Measured[] } {
-  const read = (list: readonly GaugeMeasure[] = []): Measured[] => list.map((m) => measuredOf(m, girth));
+  // what reaches round a thing is a measure only where the thing is known
+  const read = (list: readonly GaugeMeasure[] = []): Measured[] =>
+    list.filter(({ reaches }) => !reaches || girth).map((m) => measuredOf(m, girth));
   const inRows = worked === 'rows';
   const [own, other] = inRows ? [gauge.stitches, gauge.roundStitches] : [gauge.roundStitches, gauge.stitches];
   const [ownTall, otherTall] = inRows ? [gauge.rows, gauge.rounds] : [gauge.rounds, gauge.rows];

@@ -11,6 +11,8 @@ export interface Duty {
   tipMm?: number;
   /** What it carries, g. */
   loadG?: number;
+  /** Whether it is small things, of no size of their own. */
+  small?: boolean;
   /** Whether it gets wet or hot. */
   wet?: boolean;
 }
@@ -44,6 +46,7 @@ export function fitness(spec: FabricSpec, fabric: WorkedFabric, duty: Duty, agai
   return [
     ...cover(spec, fabric, again),
     ...pokes(spec, fabric, duty, again),
+    ...falls(fabric, duty),
     ...load(spec, fabric, duty),
     ...wet(spec, duty),
   ];
@@ -98,6 +101,23 @@ function pokes(spec: FabricSpec, fabric: WorkedFabric, { tipMm }: Duty, again: A
         : 'Add a lining: no hook closes holes this large.',
       at: 'fabric.hookMm',
       ...(firm ? { change: hookChange(spec, firm.hookMm) } : {}),
+    },
+  ];
+}
+
+/** Holes as wide as this let coins and cards out, mm (prior, ours). */
+const FALLS_THROUGH_MM = 8;
+
+function falls(fabric: WorkedFabric, { small }: Duty): Advice[] {
+  const gap = gapOf(fabric);
+  if (!small || gap < FALLS_THROUGH_MM) return [];
+  return [
+    {
+      id: 'falls-through',
+      severity: 'warning',
+      text: `Small things fall through the holes of this fabric, about ${formatNumber(gap)} mm.`,
+      repair: 'Add a lining, or choose a stitch that closes.',
+      at: 'fabric.stitch',
     },
   ];
 }

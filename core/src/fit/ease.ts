@@ -1,5 +1,4 @@
 import { chosen, derive, PlanProblem, prior, type Figure } from '../figure';
-import type { WorkedFabric } from '../fabric';
 import type { WorkedThing } from '../things';
 import { formatLength, formatNumber, formatSigned } from '../units';
 import { fitDefinition, type FitDefinition, type FitName } from './fits';
@@ -24,14 +23,15 @@ export interface WorkedFit {
  * The ease a fit asks for (prior unless typed; handbook 3). Grips never go past half the fabric's stretch; slides and
  * roomy have a least in mm.
  *
+ * @param stretch of the fabric, the way it runs around the thing, as a fraction
  * @throws PlanProblem when a typed ease in mm takes off more than half the thing's girth
  */
-export function workFit(spec: FitSpec, thing: WorkedThing, fabric: WorkedFabric): WorkedFit {
+export function workFit(spec: FitSpec, thing: WorkedThing, stretch: number): WorkedFit {
   const definition = fitDefinition(spec.name);
   if (thing.profile === 'given') return ownSize(spec, definition);
   return {
     definition,
-    girthEase: girthEase(spec, definition, thing, fabric),
+    girthEase: girthEase(spec, definition, thing, stretch),
     coverEase:
       spec.coverMm !== undefined
         ? chosen(spec.coverMm, 'mm', 'typed')
@@ -49,7 +49,7 @@ function ownSize(spec: FitSpec, definition: FitDefinition): WorkedFit {
   };
 }
 
-function girthEase(spec: FitSpec, fit: FitDefinition, thing: WorkedThing, fabric: WorkedFabric): Figure<'mm'> {
+function girthEase(spec: FitSpec, fit: FitDefinition, thing: WorkedThing, stretch: number): Figure<'mm'> {
   if (spec.easeMm !== undefined) {
     refuseShrinking(spec.easeMm, thing.girth.value);
     return chosen(spec.easeMm, 'mm', 'typed');
@@ -58,7 +58,7 @@ function girthEase(spec: FitSpec, fit: FitDefinition, thing: WorkedThing, fabric
     const e = chosen(spec.easePercent / 100, '1', `${formatSigned(spec.easePercent)} % typed`);
     return derive('mm', 'ease = e × g', { e, g: exact(thing.girth) }, (v) => v.e * v.g);
   }
-  const floor = -fabric.stitch.factors.stretchAcross / 2;
+  const floor = -stretch / 2;
   const fraction = Math.max(fit.girth.fraction, floor);
   const e = prior(fraction, '1', 0, `${fit.name}: ${formatSigned(100 * fraction)} %`);
   const least = fit.girth.leastMm;

@@ -43,7 +43,8 @@ describe('thickness and depth', () => {
 });
 
 describe('ease', () => {
-  const ease = (name: (typeof FITS)[number]['id']) => workFit({ name }, phone, fabric).girthEase.value;
+  const ease = (name: (typeof FITS)[number]['id']) =>
+    workFit({ name }, phone, fabric.stitch.factors.stretchAcross).girthEase.value;
 
   it('follows the fit: never past half the stretch, never under its least', () => {
     expect(ease('grips')).toBeCloseTo(-0.04 * phone.girth.value, 6);
@@ -51,21 +52,25 @@ describe('ease', () => {
     expect(ease('slides')).toBeCloseTo(0.04 * phone.girth.value, 6);
     expect(ease('roomy')).toBeCloseTo(0.12 * phone.girth.value, 6);
     const card = workThing({ kind: 'slab', width: { mm: 30 }, height: { mm: 50 }, depth: { mm: 1 } });
-    expect(workFit({ name: 'slides' }, card, fabric).girthEase.value).toBe(4);
-    expect(workFit({ name: 'roomy' }, card, fabric).girthEase.value).toBe(12);
+    expect(workFit({ name: 'slides' }, card, fabric.stitch.factors.stretchAcross).girthEase.value).toBe(4);
+    expect(workFit({ name: 'roomy' }, card, fabric.stitch.factors.stretchAcross).girthEase.value).toBe(12);
   });
 
   it('is what was typed, in percent or in mm', () => {
-    expect(workFit({ name: 'snug', easePercent: -3 }, phone, fabric).girthEase.value).toBeCloseTo(
-      -0.03 * phone.girth.value,
-      9,
-    );
-    expect(workFit({ name: 'snug', easeMm: 7 }, phone, fabric).girthEase).toMatchObject({ value: 7, kind: 'chosen' });
-    expect(workFit({ name: 'snug', coverMm: 9 }, phone, fabric).coverEase.value).toBe(9);
+    expect(
+      workFit({ name: 'snug', easePercent: -3 }, phone, fabric.stitch.factors.stretchAcross).girthEase.value,
+    ).toBeCloseTo(-0.03 * phone.girth.value, 9);
+    expect(workFit({ name: 'snug', easeMm: 7 }, phone, fabric.stitch.factors.stretchAcross).girthEase).toMatchObject({
+      value: 7,
+      kind: 'chosen',
+    });
+    expect(workFit({ name: 'snug', coverMm: 9 }, phone, fabric.stitch.factors.stretchAcross).coverEase.value).toBe(9);
   });
 
   it('refuses a typed ease that takes off more than half the girth', () => {
-    expect(() => workFit({ name: 'grips', easeMm: -100 }, phone, fabric)).toThrow(PlanProblem);
+    expect(() => workFit({ name: 'grips', easeMm: -100 }, phone, fabric.stitch.factors.stretchAcross)).toThrow(
+      PlanProblem,
+    );
   });
 });
 

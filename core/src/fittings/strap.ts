@@ -1,3 +1,4 @@
+import type { WorkedThing } from '../things';
 import { CHAIN, work, type Instruction } from '../fabric';
 import { chosen, derive, prior, type Advice, type Figure } from '../figure';
 import { formatLength, formatNumber } from '../units';
@@ -100,10 +101,24 @@ function loopOf({ carrier, path, options }: DemandContext): Mm {
 /** What is carried where nothing is known of it, g (prior, ours). */
 const USUAL_LOAD = { g: 300, sd: 150 };
 
-/** What hangs on the strap: as typed, as the thing weighs filled, or a guess that asks to be answered. */
+/** How much of a bottle is room, and how much heavier it is than what it holds (prior, ours). */
+const HOLDS = { share: 0.85, weighs: 1.3, spread: 0.25 };
+
+/** A filled bottle by its profile: a millilitre of water weighs a gram (handbook 1). */
+function filled({ stations = [] }: WorkedThing): Figure<'g'> | undefined {
+  if (stations.length < 2) return undefined;
+  const ml = stations.slice(1).reduce((sum, { height, diameter }, index) => {
+    const below = stations[index]!;
+    return sum + ((Math.PI / 4) * ((diameter + below.diameter) / 2) ** 2 * (height - below.height)) / 1000;
+  }, 0);
+  const g = HOLDS.share * HOLDS.weighs * ml;
+  return prior(g, 'g', HOLDS.spread * g, 'what a bottle of its size holds, and its own weight');
+}
+
+/** What hangs on the strap: as typed, as the thing weighs filled, by what a bottle holds, or a guess that asks to be answered. */
 function loadOf({ options, thing }: FittingContext): Figure<'g'> {
   if (options.loadG !== undefined) return chosen(Number(options.loadG), 'g', 'typed');
-  return thing.mass ?? prior(USUAL_LOAD.g, 'g', USUAL_LOAD.sd, 'not known: a guess');
+  return thing.mass ?? filled(thing) ?? prior(USUAL_LOAD.g, 'g', USUAL_LOAD.sd, 'not known: a guess');
 }
 
 function place(context: FittingContext): Placed {

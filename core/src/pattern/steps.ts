@@ -1,6 +1,6 @@
-import { baseStitch, type Instruction, type WorkedFabric } from '../fabric';
+import { baseStitch, type Instruction } from '../fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
-import { borderCount, type Walked, type Work } from '../piece';
+import { borderCount, fabricAt, type Walked, type Work } from '../piece';
 import { formatNumber, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
@@ -100,7 +100,7 @@ export function pieceSteps(
   const countedOf = (work: Instruction[], row: number) => {
     const known = counts.get(work);
     if (known !== undefined) return known;
-    const text = countedWords(work, fabricOf(piece, row).stitch);
+    const text = countedWords(work, fabricAt(piece, row).stitch);
     counts.set(work, text);
     return text;
   };
@@ -160,8 +160,8 @@ function withWhat(piece: Piece, row: number, colourOf: (row: number) => string |
   if (row === 1) return '';
   const colour = colourOf(row);
   const recoloured = colour !== undefined && colour !== colourOf(row - 1);
-  const hook = fabricOf(piece, row).hookMm;
-  const rehooked = hook !== fabricOf(piece, row - 1).hookMm;
+  const hook = fabricAt(piece, row).hookMm;
+  const rehooked = hook !== fabricAt(piece, row - 1).hookMm;
   if (!recoloured && !rehooked) return '';
   const what = [...(recoloured ? [colour] : []), ...(rehooked ? [`the ${formatNumber(hook, 2)} mm hook`] : [])];
   return `With ${what.join(' and ')}: `;
@@ -252,11 +252,6 @@ function foundationStitch({ courses, stitches, worked }: Piece): string | undefi
   return !others && works.length === 1 && made >= stitches - 1 ? plain : undefined;
 }
 
-/** What a row is worked in. */
-function fabricOf({ bands, fabric }: Piece, row: number): WorkedFabric {
-  return bands?.find(({ from, to }) => row >= from && row <= to)?.fabric ?? fabric;
-}
-
 /** A row so much longer than the piece is high is called long, not wide (ours). */
 const LONG_ROW = 1.5;
 
@@ -287,7 +282,7 @@ function rowCheck(
       repair: `If the count is off, pull out to the round with the mistake. If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
     };
   return {
-    look: `${count}, ${rowsSince(piece, row)}${fabricOf(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
+    look: `${count}, ${rowsSince(piece, row)}${fabricAt(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
     repair:
       'If a stitch is missing, look at the ends of the rows first: the last stitch is easily overlooked. Pull out the rows down to the mistake and work them again.',
   };

@@ -96,6 +96,10 @@ export interface Piece {
 export const isSpiral = ({ kind, instructions }: Course): boolean =>
   kind === 'round' && !instructions.some((one) => one.do === 'join' || one.do === 'close-loop');
 
+/** What a row of a piece is worked in, counted from 1. */
+export const fabricAt = ({ bands, fabric }: Piece, row: number): WorkedFabric =>
+  bands?.find(({ from, to }) => row >= from && row <= to)?.fabric ?? fabric;
+
 /** The bands of a piece: of one fabric it is a single one. */
 export const bandsOf = ({ bands, fabric, rows, colour }: Piece): readonly Band[] =>
   bands ?? [{ fabric, from: 1, to: rows, ...(colour ? { colour } : {}) }];

@@ -57,6 +57,8 @@ export interface Choice {
   options: ChoiceOption[];
   /** Wishes besides the stitch's own, and how many mm each puts the best count off. */
   costs: { text: string; mm: number; without: number }[];
+  /** Wishes of fittings that a picked count does not meet. */
+  broken?: string[];
 }
 
 /**
@@ -175,6 +177,8 @@ export interface ShapeDefinition {
   /** What speaks for it, in a line. */
   why: string;
   worked: 'rows' | 'rounds';
+  /** What runs around the thing: its stitches, or its rows one after the other where it is worked sideways. */
+  around?: 'rows';
   options: readonly Field[];
   /** What a face is wider or narrower than its columns, mm: edgings beside them, less what a join takes. */
   besideColumns?: (context: Pick<ShapeContext, 'fabric' | 'options'>) => number;
@@ -190,5 +194,7 @@ export interface ShapeDefinition {
   needsCarrier?: CarrierSpec['kind'];
   /** Why it does not suit this thing after all, with what to do instead; undefined where it does. */
   unsuited?: (thing: WorkedThing) => string | undefined;
+  /** What is to be known before it is chosen for a thing that it can be made for. */
+  caveat?: (thing: WorkedThing) => string | undefined;
   build: (context: ShapeContext) => Built;
 }

@@ -228,6 +228,7 @@ export const packet: ShapeDefinition = {
   summary: 'A rectangle folded to the middle from both ends, the ends joined, open along the middle.',
   why: 'Opens along its middle: for what is pulled out, such as tissues.',
   worked: 'rows',
+  around: 'rows',
   bands: true,
   options,
   takes: {
@@ -237,6 +238,10 @@ export const packet: ShapeDefinition = {
     several: ONE_ROOM,
     given: true,
   },
+  caveat: ({ profile, givesWay }) =>
+    profile === 'given' || givesWay
+      ? undefined
+      : 'It lies open along its middle: what is stiff slides out of it. It is meant for what gives way.',
   offers: ['free-back', 'bundle'],
   build,
 };

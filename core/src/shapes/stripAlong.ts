@@ -268,6 +268,7 @@ export const stripAlong: ShapeDefinition = {
   summary: 'The same strip worked sideways: ribs run up the pouch, and it stretches round the thing.',
   why: 'Ribs run up and give most round the thing.',
   worked: 'rows',
+  around: 'rows',
   bands: true,
   options: [
     joinField('Sides', 'How the two sides are closed.'),

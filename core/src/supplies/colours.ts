@@ -1,6 +1,7 @@
 import { tallyRow, yarnNames, yarnOf, type FabricSpec } from '../fabric';
-import { bandsOf } from '../piece';
+import { bandsOf, fabricAt } from '../piece';
 import type { Piece } from '../shapes';
+import { weighedStitch, yarnIn } from './yarn';
 
 export interface ColourNeed {
   name: string;
@@ -11,36 +12,40 @@ export interface ColourNeed {
 
 /**
  * Yarn by colour from the rows each holds: of bands and pieces their own, else colours follow each other for so many rows,
- * over and over, from the first row of every piece (law, handbook 7). What is not in rows goes to the first colour.
+ * over and over, from the first row of every piece; each stitch at its own rate (law, handbook 7). What is not in rows is of
+ * the main colour.
  */
 export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: number, grams: number): ColourNeed[] {
   const { colours } = spec;
   if (!colours?.length && !pieces.some(isColoured)) return [];
-  const stitches = new Map<string, number>();
+  const weighed = weighedStitch(spec);
+  const strands = yarnOf(spec).strands ?? 1;
+  const own = new Map<string, number>();
   const rows = new Map<string, number>();
   const add = (to: Map<string, number>, name: string, count: number) => to.set(name, (to.get(name) ?? 0) + count);
-  let all = 0;
   for (const piece of pieces) {
     const colourOf = coloursOf(piece, spec);
     piece.courses.forEach(({ instructions }, index) => {
       const name = colourOf(index + 1) ?? mainColour(spec);
-      const count = piece.times * Object.values(tallyRow(instructions)).reduce((sum, one) => sum + one, 0);
-      const second = piece.secondColour ? 1 / piece.times : 0;
-      add(stitches, name, (1 - second) * count);
-      add(rows, name, (1 - second) * piece.times);
+      const each = (yarnIn(tallyRow(instructions), fabricAt(piece, index + 1), weighed) * strands) / 1000;
+      const seconds = piece.secondColour ? 1 : 0;
+      add(own, name, (piece.times - seconds) * each);
+      add(rows, name, piece.times - seconds);
       if (piece.secondColour) {
-        add(stitches, piece.secondColour, second * count);
+        add(own, piece.secondColour, each);
         add(rows, piece.secondColour, 1);
       }
-      all += count;
     });
   }
-  return [...stitches].map(([name, count]) => ({
-    name,
-    metres: all > 0 ? (metres * count) / all : 0,
-    grams: all > 0 ? (grams * count) / all : 0,
-    rows: rows.get(name)!,
-  }));
+  const all = [...own.values()].reduce((sum, one) => sum + one, 0);
+  const rest = Math.max(0, metres - all);
+  const main = mainColour(spec);
+  // foundations, borders, seams and tails are of the main colour, where it is worked with at all
+  const restOf = (name: string, mm: number) => (own.has(main) ? (name === main ? rest : 0) : (rest * mm) / all);
+  return [...own].map(([name, each]) => {
+    const needs = each + restOf(name, each);
+    return { name, metres: needs, grams: metres > 0 ? (grams * needs) / metres : 0, rows: rows.get(name)! };
+  });
 }
 
 /** What is not said to be of another colour, in words. */

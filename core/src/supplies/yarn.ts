@@ -31,7 +31,7 @@ export interface YarnNeed {
 }
 
 /** mm of yarn in a stitch of a weighed swatch: its grams over its stitches (law, handbook 7). */
-function weighedStitch(spec: FabricSpec): number | undefined {
+export function weighedStitch(spec: FabricSpec): number | undefined {
   const { weighed } = spec;
   if (!weighed) return undefined;
   const yarn = yarnOf(spec);
@@ -115,7 +115,7 @@ function tailYarn(pieces: readonly Piece[], steps: readonly WorkStep[]): number 
 }
 
 /** Yarn in stitches of a fabric, mm. */
-function yarnIn(tally: StitchTally, fabric: WorkedFabric, weighed: number | undefined): number {
+export function yarnIn(tally: StitchTally, fabric: WorkedFabric, weighed: number | undefined): number {
   const single = fabric.stitchWidth.value / fabric.stitch.factors.width;
   return Object.entries(tally).reduce((sum, [stitch, count]) => {
     if (weighed !== undefined && stitch !== 'chain') return sum + count * weighed;
@@ -165,9 +165,17 @@ export function yarnNeed(
   return {
     metres,
     grams,
-    balls: ballGrams === undefined ? null : Math.ceil(grams.value / ballGrams - 1e-9),
+    balls: ballGrams === undefined ? null : ballsFor(grams, ballGrams),
     enough: enoughOf(spec, grams),
   };
+}
+
+/** Standard deviations above the mean that nine in ten lie below (law of the normal). */
+const NINE_IN_TEN = 1.2816;
+
+/** Whole balls that suffice nine times in ten (handbook 7). */
+function ballsFor({ value, sd = 0 }: Figure<'g'>, ballGrams: number): number {
+  return Math.ceil((value + NINE_IN_TEN * sd) / ballGrams - 1e-9);
 }
 
 /** The chance that what there is lasts: of yarns held together, that of the one that is scarcest. */

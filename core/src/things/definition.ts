@@ -65,6 +65,8 @@ export interface WorkedThing {
   wants?: readonly PocketWant[];
   /** A round thing from the bottom up. */
   stations?: readonly Station[];
+  /** Whether it gives way, as a packet of tissues does. */
+  givesWay?: boolean;
   /** What hangs in the finished piece, g. */
   mass?: Figure<'g'>;
   advice: readonly Advice[];

@@ -66,6 +66,7 @@ function work(given: ThingSpec): WorkedThing {
   return {
     profile: 'flat',
     getsWet: false,
+    givesWay: Number(given.soft ?? 0) > 0,
     hazards,
     girth,
     height,
@@ -88,11 +89,13 @@ function isPhone(width: number, height: number, depth: number): boolean {
 function check(given: ThingSpec) {
   const radius = mmOf(given, 'edgeRadius') ?? 0;
   const depth = mmOf(given, 'depth') ?? 0;
-  if (radius <= depth / 2) return [];
+  const width = mmOf(given, 'width') ?? depth;
+  const [least, which] = width < depth ? [width, 'width'] : [depth, 'depth'];
+  if (radius <= least / 2) return [];
   return [
     {
       path: 'edgeRadius.mm',
-      message: `${formatLength(radius)} is more than half the depth (${formatLength(depth / 2)}). An edge cannot be rounder than that: make it ${formatLength(depth / 2)} or less.`,
+      message: `${formatLength(radius)} is more than half the ${which} (${formatLength(least / 2)}). An edge cannot be rounder than that: make it ${formatLength(least / 2)} or less.`,
     },
   ];
 }

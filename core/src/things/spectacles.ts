@@ -67,6 +67,7 @@ function work(given: ThingSpec): WorkedThing {
   return {
     profile: 'flat',
     getsWet: false,
+    givesWay: Number(given.soft ?? 0) > 0,
     hazards: [],
     girth,
     height,

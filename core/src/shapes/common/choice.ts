@@ -7,7 +7,7 @@ import {
   type CountCondition,
 } from '../../counts';
 import type { Multiple } from '../../fabric';
-import { derive, type Advice, type Figure } from '../../figure';
+import { derive, PlanProblem, type Advice, type Figure } from '../../figure';
 import { verdict, type Verdict } from '../../fit';
 import { formatLength } from '../../units';
 import type { Choice, ChoiceOption, ShapeContext } from '../definition';
@@ -23,7 +23,10 @@ export interface ChoiceWish {
   /** The inside girth for a count, mm, or what else is held against the thing. */
   insideOf: (count: number) => number;
   multiple: Multiple;
+  /** What the shape cannot be made without; a picked count is held to it. */
   conditions?: readonly CountCondition[];
+  /** What it wants besides, which a picked count may break. */
+  wishes?: readonly CountCondition[];
   atLeast: number;
   /** Stretch that lets the thing in, as a fraction. */
   stretch: number;
@@ -38,7 +41,8 @@ export interface ChoiceWish {
  * (handbook 4). A count the maker picked is marked, and listed with its own neighbours, so that the choice goes on from it.
  */
 export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: ShapeContext): Choice {
-  const conditions = [multipleOf(wish.multiple), ...(wish.conditions ?? []), ...(demands.conditions ?? [])];
+  const wishes = [...(wish.wishes ?? []), ...(demands.conditions ?? [])];
+  const conditions = [multipleOf(wish.multiple), ...(wish.conditions ?? []), ...wishes];
   const ask: CountAsk = {
     askedMm: wish.asked.value,
     sizeOf: wish.sizeOf,
@@ -53,6 +57,8 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
   refuseBeyond(best.count, unit, 'thing');
   const picked = picks[wish.id] ?? best.count;
   refuseBeyond(picked, unit, `picks.${wish.id}`);
+  refuseBroken(picked, wish, ask);
+  const broken = wishes.filter(({ allows }) => !allows(picked)).map(({ text }) => text);
   if (!counts.some((option) => option.count === picked))
     counts.push({ count: picked, mm: wish.sizeOf(picked), best: false });
   for (const option of picked === best.count ? [] : nearestCounts({ ...ask, askedMm: wish.sizeOf(picked) }))
@@ -79,11 +85,33 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
     askedMm: wish.asked.value,
     asked: wish.asked,
     options,
+    ...(broken.length > 0 ? { broken } : {}),
     costs:
       conditions.length > 1
         ? conditionCosts(ask).map(({ condition: { text }, mm, without }) => ({ text, mm, without }))
         : [],
   };
+}
+
+/**
+ * Refuses a picked count that the shape cannot be made of: what is written would be another one (handbook 4).
+ * @throws PlanProblem naming the count, what it must be, and the nearest two that are
+ */
+function refuseBroken(picked: number, { id, noun, conditions = [] }: ChoiceWish, ask: CountAsk): void {
+  const broken = conditions.filter(({ allows }) => !allows(picked));
+  if (broken.length === 0) return;
+  const near = nearestCounts({ ...ask, askedMm: ask.sizeOf(picked) }).map(({ count }) => count);
+  const two = [
+    Math.max(...near.filter((count) => count < picked)),
+    Math.min(...near.filter((count) => count > picked)),
+  ];
+  const taken = two.filter(Number.isFinite).join(' or ');
+  throw new PlanProblem([
+    {
+      path: `picks.${id}`,
+      message: `${picked} ${noun} cannot be made: the count must be ${broken.map(({ text }) => text).join(', and ')}. Choose ${taken}.`,
+    },
+  ]);
 }
 
 /**
@@ -143,6 +171,17 @@ export function pickAdvice(choice: Choice, { repeat, edge }: Multiple): Advice[]
         id: 'picked-count-breaks-multiple',
         severity: 'warning',
         text: `${picked.count} is no multiple of ${repeat}${edge > 0 ? ` plus ${edge}` : ''}: the stitch does not come out even.`,
+        repair: `Take ${best.count}: ${formatLength(best.mm)}.`,
+        at,
+        ...back,
+      },
+    ];
+  if (choice.broken)
+    return [
+      {
+        id: 'picked-count-breaks-wish',
+        severity: 'warning',
+        text: `${picked.count} ${choice.noun} are not ${choice.broken.join(', nor ')}, which the plan asks for.`,
         repair: `Take ${best.count}: ${formatLength(best.mm)}.`,
         at,
         ...back,
