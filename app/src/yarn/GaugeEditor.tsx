@@ -101,6 +101,23 @@ export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props
           </View>
         );
       })}
+      <FieldRow>
+        <LengthField
+          label="Thickness of two layers"
+          mm={gauge.twoLayers?.mm}
+          typed={gauge.twoLayers?.typed}
+          help="Optional. Press two layers together between the jaws of a calliper."
+          min={0.2}
+          max={100}
+          onChange={({ mm, typed }) =>
+            onChange({ ...gauge, twoLayers: { mm, by: 'calliper', typed: typed.slice(0, 60) } })
+          }
+          onClear={() => {
+            const { twoLayers: _layers, ...rest } = gauge;
+            onChange(rest);
+          }}
+        />
+      </FieldRow>
       {Object.values(gauge).some((list) => Array.isArray(list) && list.length > 0) ? (
         <FieldRow>
           <Pick

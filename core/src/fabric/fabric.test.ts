@@ -303,3 +303,20 @@ it('an open fabric of one’s own is mended by a hook that truly closes it, its 
   expect(workFabric(onHook(open, hook + 0.5)).cover.value).toBeLessThan(0.3);
   expect(advice!.change!['fabric.gauge.hookMm']).toBe(8);
 });
+
+describe('thickness', () => {
+  const twoLayers = { mm: 9, by: 'calliper' as const };
+
+  it('is half of two layers measured together, and surer', () => {
+    const { thickness } = workFabric({ ...oat, gauge: { twoLayers } });
+    expect(thickness).toMatchObject({ value: 4.5, kind: 'measured', sd: 0.1 });
+    expect(thickness.sd!).toBeLessThan(workFabric(oat).thickness.sd!);
+  });
+
+  it('follows into another stitch by what both are thick', () => {
+    const fabric = workFabric({ ...oat, gauge: { twoLayers } });
+    const double = fabric.also('double', 'rows').thickness;
+    expect(double.value).toBeCloseTo((4.5 * 1.6) / 1.8, 9);
+    expect(double.sd!).toBeGreaterThan(0.1);
+  });
+});

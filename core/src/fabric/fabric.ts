@@ -1,4 +1,4 @@
-import { chosen, derive, PlanProblem, prior, type Advice, type Figure } from '../figure';
+import { chosen, derive, measured, PlanProblem, prior, type Advice, type Figure } from '../figure';
 import type { FieldValues } from '../units';
 import { formatNumber, withArticle } from '../units';
 import type { BandSpec, WorkedBand } from './bands';
@@ -13,6 +13,7 @@ import {
   type Kin,
   type Measured,
 } from './gauge';
+import { methodInfo } from '../things';
 import { CHAIN, stitchDefinition, stitchPattern, type StitchPattern } from './stitches';
 import { isOfAnotherStitch, otherHookOf } from './swatch';
 import { yarnDiameter, yarnOf, type YarnSpec } from './yarn';
@@ -131,7 +132,7 @@ function swatched(
     stitchWidth: width,
     rowHeight: updateGauge(informed(estimate.height, estimate.width, stitchWidth), rowHeight),
     chain: onChainHook(spec, yarn, chain),
-    thickness: estimateThickness(yarn, stitch),
+    thickness: thicknessOf(spec, yarn, stitch),
     cover: coverOf(yarn, width),
     yarn,
     hookMm: spec.hookMm,
@@ -159,11 +160,34 @@ function akinTo(
     worked,
     stitchWidth: width,
     rowHeight: height,
-    thickness: estimateThickness(swatch.yarn, stitch),
+    thickness: thicknessLike(swatch, stitch),
     cover: coverOf(swatch.yarn, width),
     estimate: { stitchWidth: width, rowHeight: height },
     also,
   };
+}
+
+/** Half of two layers that were measured together, else an estimate; of a swatch in another stitch by what both are thick. */
+function thicknessOf(spec: FabricSpec, yarn: Figure<'mm'>, stitch: StitchPattern): Figure<'mm'> {
+  const layers = spec.gauge?.twoLayers;
+  if (!layers) return estimateThickness(yarn, stitch);
+  const { name, sd } = methodInfo(layers.by);
+  const two = measured(layers.mm, 'mm', sd(layers.mm), `two layers, ${name}`);
+  const own = derive('mm', 't = two layers / 2', { two }, (v) => v.two / 2);
+  if (!isOfAnotherStitch(spec)) return own;
+  return scaledThickness(own, stitchPattern(spec.gauge!.stitch!, spec.gauge!.pattern), stitch);
+}
+
+/** Another stitch's thickness in the same yarn: from the measured one by what both are thick, else estimated. */
+function thicknessLike(swatch: WorkedFabric, stitch: StitchPattern): Figure<'mm'> {
+  if (swatch.thickness.kind !== 'measured') return estimateThickness(swatch.yarn, stitch);
+  return scaledThickness(swatch.thickness, swatch.stitch, stitch);
+}
+
+function scaledThickness(t: Figure<'mm'>, from: StitchPattern, to: StitchPattern): Figure<'mm'> {
+  const ratio = to.factors.thickness / from.factors.thickness;
+  const f = prior(ratio, '1', OTHER_STITCH_SPREAD * ratio, `${to.name.US} against ${from.name.US}`);
+  return derive('mm', 't = t₀ × f', { 't₀': t, f }, (v) => v['t₀'] * v.f);
 }
 
 function coverOf(yarn: Figure<'mm'>, width: Figure<'mm'>): Figure<'1'> {

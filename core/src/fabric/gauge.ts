@@ -48,6 +48,8 @@ export interface GaugeSpec {
   roundStitches?: readonly GaugeMeasure[];
   rounds?: readonly GaugeMeasure[];
   chains?: readonly GaugeMeasure[];
+  /** Two layers of it pressed together, measured through. */
+  twoLayers?: { mm: number; by?: Method; typed?: string };
   state?: SwatchState;
   /** The stitch it was worked in, and what was set of it, where that is not the fabric's own. */
   stitch?: string;

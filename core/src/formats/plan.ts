@@ -107,6 +107,15 @@ export const gaugeForm: ObjectForm = {
     roundStitches: optional(gaugeMeasures),
     rounds: optional(gaugeMeasures),
     chains: optional(gaugeMeasures),
+    twoLayers: optional({
+      is: 'object',
+      keys: {
+        mm: required({ is: 'number', min: 0.2, max: 100, unit: 'mm' }),
+        by: optional(method),
+        typed: optional(typed),
+      },
+      note: 'two layers of it pressed together, measured through',
+    }),
     state: optional({ is: 'one-of', values: SWATCH_STATES, note: 'how the swatch was when it was measured' }),
     stitch: optional({
       is: 'one-of',

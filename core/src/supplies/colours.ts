@@ -1,7 +1,7 @@
 import { tallyRow, yarnNames, yarnOf, type FabricSpec } from '../fabric';
 import { bandsOf, fabricAt } from '../piece';
 import type { Piece } from '../shapes';
-import { weighedStitch, yarnIn } from './yarn';
+import { weighedScale, yarnIn } from './yarn';
 
 export interface ColourNeed {
   name: string;
@@ -18,7 +18,7 @@ export interface ColourNeed {
 export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: number, grams: number): ColourNeed[] {
   const { colours } = spec;
   if (!colours?.length && !pieces.some(isColoured)) return [];
-  const weighed = weighedStitch(spec);
+  const scale = pieces[0] ? weighedScale(spec, pieces[0].fabric) : 1;
   const strands = yarnOf(spec).strands ?? 1;
   const own = new Map<string, number>();
   const rows = new Map<string, number>();
@@ -27,7 +27,7 @@ export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: num
     const colourOf = coloursOf(piece, spec);
     piece.courses.forEach(({ instructions }, index) => {
       const name = colourOf(index + 1) ?? mainColour(spec);
-      const each = (yarnIn(tallyRow(instructions), fabricAt(piece, index + 1), weighed) * strands) / 1000;
+      const each = (yarnIn(tallyRow(instructions), fabricAt(piece, index + 1), scale) * strands) / 1000;
       const seconds = piece.secondColour ? 1 : 0;
       add(own, name, (piece.times - seconds) * each);
       add(rows, name, piece.times - seconds);

@@ -3,6 +3,7 @@ import {
   BASES,
   baseStitch,
   CHAIN,
+  countedIn,
   metresPer100g,
   tallyRow,
   yarnOf,
@@ -30,13 +31,31 @@ export interface YarnNeed {
   enough: number | null;
 }
 
-/** mm of yarn in a stitch of a weighed swatch: its grams over its stitches (law, handbook 7). */
-export function weighedStitch(spec: FabricSpec): number | undefined {
+/** Repeats of a row that a swatch is judged by: its edges then weigh little. */
+const REPEATS = 20;
+
+/**
+ * How much more yarn the maker's stitches take than their factors say, by a weighed swatch: its grams over what people
+ * count of it, stitches, Vs or loops, against the same by the factors (law, handbook 7); 1 where nothing was weighed.
+ */
+export function weighedScale(spec: FabricSpec, fabric: WorkedFabric): number {
   const { weighed } = spec;
-  if (!weighed) return undefined;
+  if (!weighed) return 1;
   const yarn = yarnOf(spec);
-  const strands = yarn.strands ?? 1;
-  return ((weighed.grams / weighed.stitches) * metresPer100g(yarn) * 10) / strands;
+  const each = ((weighed.grams / weighed.stitches) * metresPer100g(yarn) * 10) / (yarn.strands ?? 1);
+  return each / factorYarnOfOne(fabric.also(spec.stitch, fabric.worked, spec.pattern));
+}
+
+/** Yarn by the factors in one of what people count of a fabric, mm, over all rows of its repeat. */
+function factorYarnOfOne(fabric: WorkedFabric): number {
+  const { stitch } = fabric;
+  const stitches = stitch.rows.repeat * REPEATS + stitch.rows.edge;
+  const rows = Array.from({ length: stitch.rowsInRepeat }, (_, index) =>
+    stitch.row({ stitches, course: index + 2, below: 'pattern', turningChainCounts: false }),
+  );
+  const mm = rows.reduce((sum, row) => sum + yarnIn(tallyRow(row), fabric, 1), 0);
+  const counted = rows.map(countedIn).reduce((sum, { stitches: plain, others }) => sum + plain + others, 0);
+  return mm / Math.max(1, counted);
 }
 
 /** Stitches of every kind in so many of a piece's courses, its foundation among them where they begin with the first. */
@@ -114,13 +133,17 @@ function tailYarn(pieces: readonly Piece[], steps: readonly WorkStep[]): number 
   return ends * TAIL_MM + ofFree + longer.reduce((sum, [, mm]) => sum + Math.max(0, mm - TAIL_MM), 0);
 }
 
-/** Yarn in stitches of a fabric, mm. */
-export function yarnIn(tally: StitchTally, fabric: WorkedFabric, weighed: number | undefined): number {
+/**
+ * Yarn in stitches of a fabric, mm.
+ * @param scale as a weighed swatch has it against the factors
+ */
+export function yarnIn(tally: StitchTally, fabric: WorkedFabric, scale: number): number {
   const single = fabric.stitchWidth.value / fabric.stitch.factors.width;
-  return Object.entries(tally).reduce((sum, [stitch, count]) => {
-    if (weighed !== undefined && stitch !== 'chain') return sum + count * weighed;
-    return sum + count * yarnFactor(stitch, fabric) * (baseStitch(stitch)?.width ?? 1) * single;
-  }, 0);
+  return Object.entries(tally).reduce(
+    (sum, [stitch, count]) =>
+      sum + count * scale * yarnFactor(stitch, fabric) * (baseStitch(stitch)?.width ?? 1) * single,
+    0,
+  );
 }
 
 /**
@@ -136,13 +159,13 @@ export function yarnNeed(
   pieces: readonly Piece[],
   steps: readonly WorkStep[],
 ): YarnNeed {
-  const weighed = weighedStitch(spec);
   const yarn = yarnOf(spec);
-  const inStitches = tallies.reduce((sum, { tally, fabric }) => sum + yarnIn(tally, fabric, weighed), 0);
+  const scale = tallies[0] ? weighedScale(spec, tallies[0].fabric) : 1;
+  const inStitches = tallies.reduce((sum, { tally, fabric }) => sum + yarnIn(tally, fabric, scale), 0);
   const seams = steps.reduce((sum, step) => sum + seamYarn(step), 0);
   const tails = tailYarn(pieces, steps);
-  const from = weighed === undefined ? 'every stitch at its factor of a stitch’s width' : 'your weighed swatch';
-  const spread = weighed === undefined ? YARN_SPREAD : WEIGHED_SPREAD;
+  const from = !spec.weighed ? 'every stitch at its factor of a stitch’s width' : 'your weighed swatch';
+  const spread = !spec.weighed ? YARN_SPREAD : WEIGHED_SPREAD;
   const metres = derive(
     'm',
     'metres = (stitches + seams + tails) × strands / 1000',
