@@ -18,6 +18,9 @@ const STAGE_OF: Readonly<Record<Exclude<Help['id'], 'change-plan'>, string>> = {
 
 const inHundred = (share: number) => Math.round(100 * share);
 
+/** From estimates a chance is told in steps of five: no finer than it is known. */
+const inFives = (share: number) => 5 * Math.round(20 * share);
+
 interface Props {
   id: string;
   plan: Plan;
@@ -81,25 +84,25 @@ function Estimate({ chance, then }: { chance: Chance; then: number }) {
       <Words as="heading" level={2} tone="thread" live>
         Estimate only
       </Words>
-      <Words as="small">{`Measure ten rows of a swatch and ${inHundred(then)} of 100 fit.`}</Words>
+      <Words as="small">{`Measure ten rows of a swatch and about ${inFives(then)} of 100 fit.`}</Words>
       <Words as="small" tone="faint">
-        {`As estimated ${inHundred(chance.share)} of 100: ${failures(chance)}.`}
+        {`As estimated about ${inFives(chance.share)} of 100: ${failures(chance, inFives)}.`}
       </Words>
     </>
   );
 }
 
 /** The ways it fails, in a line. */
-export function failures({ draws, tight, loose, short, deep }: Chance): string {
+export function failures({ draws, tight, loose, short, deep }: Chance, told = inHundred): string {
   const parts = [
     ['too tight', tight],
     ['too loose', loose],
     ['too short', short],
     ['too deep', deep],
   ] as const;
-  const told = parts.filter(([, count]) => inHundred(count / draws) > 0);
-  if (told.length === 0) return 'hardly ever too tight or too loose';
-  return told.map(([word, count]) => `${word}\u00a0${inHundred(count / draws)}`).join(', ');
+  const said = parts.filter(([, count]) => told(count / draws) > 0);
+  if (said.length === 0) return 'hardly ever too tight or too loose';
+  return said.map(([word, count]) => `${word}\u00a0${told(count / draws)}`).join(', ');
 }
 
 /** What would help most; a change of the plan is made by its press, what is to be measured is led to. */

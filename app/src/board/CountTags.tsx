@@ -1,4 +1,4 @@
-import { formatLength, formatSigned, type Choice, type ChoiceOption } from '@keep-snug/core';
+import { formatKnown, formatSigned, type Choice, type ChoiceOption } from '@keep-snug/core';
 import { View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { Press } from '@/parts/Press';
@@ -63,8 +63,8 @@ function Tag({ option, estimate, noun, keys, onPick }: TagProps) {
   const { count, mm, easeShare, verdict, best, chosen } = option;
   const tone = chosen ? 'chalk' : 'ink';
   const words = estimate ? GUESSES[best ? 'best' : verdict] : `${best ? 'best, ' : ''}${VERDICTS[verdict]}`;
-  const size = formatLength(mm, units);
-  const ease = `${formatSigned(100 * easeShare)} % ease`;
+  const size = formatKnown(mm, undefined, units);
+  const ease = `${formatSigned(100 * easeShare, 0)} % ease`;
   return (
     <Press
       role="radio"
@@ -82,7 +82,7 @@ function Tag({ option, estimate, noun, keys, onPick }: TagProps) {
         {size}
       </Words>
       <Words as="small" tone={tone}>
-        {`${formatSigned(100 * easeShare)} %`}
+        {`${formatSigned(100 * easeShare, 0)} %`}
       </Words>
       <Words as="smallStrong" tone={chosen ? 'chalk' : estimate ? 'thread' : verdict === 'fits' ? 'lichen' : 'rowan'}>
         {words}

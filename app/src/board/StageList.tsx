@@ -1,4 +1,4 @@
-import { formatLength, formatLengthNumber, term } from '@keep-snug/core';
+import { formatDifference, formatLength, formatLengthNumber, term } from '@keep-snug/core';
 import { memo } from 'react';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
@@ -6,6 +6,7 @@ import { Press } from '@/parts/Press';
 import { Words } from '@/parts/Words';
 import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
+import { gaugeText } from './gaugeText';
 import { STAGES, type Say, type Stage, type StageProps } from './stages';
 import { useReader } from './useWorked';
 
@@ -32,6 +33,8 @@ export const StageList = memo(function StageList({ id, first = 'fit', without = 
   const say: Say = {
     length: (mm) => formatLength(mm, units),
     number: (mm) => formatLengthNumber(mm, units),
+    difference: (mm, sd) => formatDifference(mm, sd, units),
+    gauge: (fabric) => gaugeText(fabric, units),
     term: (id) => term(id, terms),
   };
   return (

@@ -1,4 +1,4 @@
-import { formatNumber, plural, type Worked } from '@keep-snug/core';
+import { plural, roundedAmount, type Figure, type Worked } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FigureLine } from '@/parts/FigureLine';
 import { Words } from '@/parts/Words';
@@ -19,10 +19,10 @@ export function Supplies({ worked: { supplies } }: { worked: Worked }) {
         <Words
           key={name}
           as="small"
-        >{`${name}: ${formatNumber(metres, 0)} m, ${formatNumber(grams, 0)} g, ${plural(rows, 'row')}`}</Words>
+        >{`${name}: about ${roundedAmount(metres)} m, ${roundedAmount(grams)} g, ${plural(rows, 'row')}`}</Words>
       ))}
       {byYarn.map(({ name, metres, grams }) => (
-        <Words key={name} as="small">{`${name}: ${formatNumber(metres, 0)} m, ${formatNumber(grams, 0)} g`}</Words>
+        <Words key={name} as="small">{`${name}: about ${roundedAmount(metres)} m, ${roundedAmount(grams)} g`}</Words>
       ))}
       <FigureLine name="Time" figure={time} text={duration(time.value)} />
       <Words as="small" tone="faint">{`Materials: ${notionsText(notions)}.`}</Words>
@@ -44,7 +44,11 @@ export function notionsText(notions: Worked['supplies']['notions']): string {
     .join(', ');
 }
 
+/** How much to buy, so that it suffices, m: two spreads more, to the next five (ours). */
+const toBuy = ({ value, sd = 0 }: Figure): number => Math.ceil((value + 2 * sd) / 5) * 5;
+
+/** What it takes, about, and what to buy: whole balls where a ball's weight is known. */
 export function yarnText({ yarn: { metres, grams, balls } }: Worked['supplies']): string {
-  const whole = balls === null ? '' : `, ${plural(balls, 'ball')}`;
-  return `${formatNumber(metres.value, 0)} m, ${formatNumber(grams.value, 0)} g${whole}`;
+  const buy = balls === null ? `buy ${toBuy(metres)} m` : `buy ${plural(balls, 'ball')}`;
+  return `about ${roundedAmount(metres.value)} m, ${roundedAmount(grams.value)} g; ${buy}`;
 }

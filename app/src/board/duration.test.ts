@@ -1,20 +1,22 @@
 import fc from 'fast-check';
 import { duration } from './duration';
 
+const PARTS: Readonly<Record<string, number>> = { '¼': 15, '½': 30, '¾': 45 };
+
 /** Minutes that a time in words comes to. */
 function minutesIn(text: string): number {
-  const [, hours = '0'] = /(\d+) h/.exec(text) ?? [];
-  const [, minutes = '0'] = /(\d+) min$/.exec(text) ?? /h (\d+)$/.exec(text) ?? [];
-  return 60 * Number(hours) + Number(minutes);
+  const [, amount = '', part = '', unit] = /^(\d+)?([¼½¾])? (minutes|hours?)$/.exec(text)!;
+  return unit === 'minutes' ? Number(amount) : 60 * Number(amount) + (PARTS[part] ?? 0);
 }
 
 describe('a time in words', () => {
   const span = fc.double({ min: 1, max: 6000, noNaN: true });
 
-  it('is the time, to the nearest five minutes, and five at the least', () => {
+  it('is the time to a quarter of an hour, from two hours on to half an hour, and a quarter at the least', () => {
     fc.assert(
       fc.property(span, (minutes) => {
-        expect(Math.abs(minutesIn(duration(minutes)) - Math.max(5, minutes))).toBeLessThanOrEqual(2.5 + 1e-9);
+        const step = minutes < 120 ? 15 : 30;
+        expect(Math.abs(minutesIn(duration(minutes)) - Math.max(15, minutes))).toBeLessThanOrEqual(step / 2 + 1e-9);
       }),
     );
   });
@@ -29,10 +31,13 @@ describe('a time in words', () => {
   });
 
   it.each([
-    [1, '5 min'],
-    [50, '50 min'],
-    [58, '1 h'],
-    [130, '2 h 10'],
-    [600, '10 h'],
-  ])('%d minutes are %s', (minutes, words) => expect(duration(minutes)).toBe(words));
+    [1, '15 minutes'],
+    [52, '45 minutes'],
+    [58, '1 hour'],
+    [107, '1¾ hours'],
+    [131, '2 hours'],
+    [600, '10 hours'],
+  ])('%d minutes are %s', (minutes, text) => {
+    expect(duration(minutes)).toBe(text);
+  });
 });

@@ -213,8 +213,8 @@ describe('supplies in words', () => {
   it('say yarn, balls, whether it lasts, what to have at hand', () => {
     const worked = reckon(planOf('tote'));
     show(<Supplies worked={worked} />);
-    expect(yarnText(worked.supplies)).toMatch(/^\d+ m, \d+ g, \d balls$/);
-    expect(screen.getByText(/^kelp: \d+ m, \d+ g, \d+ rows$/)).toBeTruthy();
+    expect(yarnText(worked.supplies)).toMatch(/^about \d+ m, \d+ g; buy \d balls$/);
+    expect(screen.getByText(/^kelp: about \d+ m, \d+ g, \d+ rows$/)).toBeTruthy();
     expect(notionsText(worked.supplies.notions)).toMatch(/hook 5 mm, tapestry needle/);
     expect([lastsText(0.99), lastsText(0.2), lastsText(0.7)]).toEqual([
       'You have enough yarn (99 in 100).',
@@ -224,7 +224,7 @@ describe('supplies in words', () => {
   });
 
   it('say time as people do', () => {
-    expect([3, 52, 60, 131, 600].map(duration)).toEqual(['5 min', '50 min', '1 h', '2 h 10', '10 h']);
+    expect([3, 52, 60, 131, 600].map(duration)).toEqual(['15 minutes', '45 minutes', '1 hour', '2 hours', '10 hours']);
   });
 });
 

@@ -1,4 +1,4 @@
-import { applyChange, formatLength, type Choice, type LengthUnit, type Plan, type View } from '@keep-snug/core';
+import { applyChange, formatKnown, type Choice, type LengthUnit, type Plan, type View } from '@keep-snug/core';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { View as Box, type ViewStyle } from 'react-native';
 import { useFocusRing } from '@/parts/useFocusRing';
@@ -87,8 +87,8 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
     },
   };
   const words = choice
-    ? `${chosen!.count} ${choice.noun}, ${formatLength(dimension.mm, units)}`
-    : formatLength(dimension.mm, units);
+    ? `${chosen!.count} ${choice.noun}, ${formatKnown(dimension.mm, undefined, units)}`
+    : formatKnown(dimension.mm, undefined, units);
   return (
     <Block
       {...(events as object)}

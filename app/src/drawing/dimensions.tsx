@@ -1,4 +1,4 @@
-import { formatLength, formatLengthNumber, type Dimension, type LengthUnit, type View } from '@keep-snug/core';
+import { formatKnown, type Dimension, type LengthUnit, type View } from '@keep-snug/core';
 import type { ReactElement } from 'react';
 import { Path, Text } from '@/parts/ink';
 import { LABEL_SIZE, placeSpans, px, wordsMiddle, wordWidth, type Span } from './layout';
@@ -34,7 +34,8 @@ function threadPath({ along, from, to, at: beside = 0 }: Dimension, scale: numbe
 function lyingWords(list: readonly Dimension[], { scale, colours, mirrored }: Ink, units: LengthUnit): ReactElement[] {
   const spans = list.map((dimension): Span => {
     const { from, to, mm } = dimension;
-    const text = (to - from) * scale > 64 ? formatLength(mm, units) : formatLengthNumber(mm, units);
+    const whole = formatKnown(mm, undefined, units);
+    const text = (to - from) * scale > 64 ? whole : withoutUnit(whole);
     return span(dimension, text, scale, mirrored ? from : to);
   });
   return placeSpans(spans).map(({ middle, tier }, index) => (
@@ -49,6 +50,9 @@ function lyingWords(list: readonly Dimension[], { scale, colours, mirrored }: In
   ));
 }
 
+/** A length whose unit stands beside it already. */
+const withoutUnit = (text: string) => text.replace(/ [a-z]+$/, '');
+
 /** A dimension with its words in px; a knob sits at its end where it can be drawn. */
 function span({ from, to, choice, drives }: Dimension, text: string, scale: number, end: number): Span {
   return { from: from * scale, to: to * scale, text, knob: choice || drives ? end * scale : undefined };
@@ -61,7 +65,7 @@ function standingWords(
   place: number,
 ): ReactElement[] {
   const { to, mm, count, at: beside = 0 } = dimension;
-  const lines = [count, formatLength(mm, units)].filter((word): word is string => word !== undefined);
+  const lines = [count, formatKnown(mm, undefined, units)].filter((word): word is string => word !== undefined);
   // between two pieces there is room for one line
   const inOne = lines.join(', ');
   const words = beside > 0 && wordWidth(inOne, LABEL_SIZE) <= (to - dimension.from) * scale ? [inOne] : lines;

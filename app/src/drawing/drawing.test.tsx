@@ -31,16 +31,16 @@ describe('a drawing', () => {
   it('dimensions every section, and the width with its count', () => {
     show(<Drawing view={flat} height={240} />);
     place(900);
-    for (const text of ['175.1 mm', '60 mm', '94.2 mm', '16 stitches']) expect(written()).toContain(text);
+    for (const text of ['175 mm', '60 mm', '94 mm', '16 stitches']) expect(written()).toContain(text);
   });
 
   it('follows the unit at once', () => {
     show(<Drawing view={folded} height={300} />);
     place(600);
-    expect(written()).toContain('94.2 mm');
+    expect(written()).toContain('94 mm');
     act(() => useSettings.getState().set({ units: 'in' }));
     expect(written()).toContain('3 11/16 in');
-    expect(written()).not.toContain('94.2 mm');
+    expect(written()).not.toContain('94 mm');
   });
 
   it('draws the loop and the button in both views, and never a number that is not one', () => {

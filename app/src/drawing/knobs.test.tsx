@@ -46,7 +46,7 @@ beforeEach(() => {
 describe('a knob', () => {
   it('says what it draws, how much there is, in the unit in use', () => {
     knobs();
-    expect(knob('Width').props).toMatchObject({ 'aria-valuenow': 16, 'aria-valuetext': '16 stitches, 94.2 mm' });
+    expect(knob('Width').props).toMatchObject({ 'aria-valuenow': 16, 'aria-valuetext': '16 stitches, 94 mm' });
     expect(knob('Flap').props['aria-valuetext']).toMatch(/ mm$/);
   });
 

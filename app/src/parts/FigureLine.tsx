@@ -4,7 +4,7 @@ import { Divider } from 'react-native-paper';
 import { useAsking } from '@/state/asking';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
-import { KIND_WORDS, valueText } from './figureText';
+import { figureText, KIND_WORDS } from './figureText';
 import { Press } from './Press';
 import { Words } from './Words';
 
@@ -20,7 +20,7 @@ export function FigureLine({ name, figure, text }: Props) {
   const colours = useColours();
   const units = useSettings((state) => state.units);
   const ask = useAsking((state) => state.ask);
-  const shown = text ?? valueText(figure.value, figure.unit, units);
+  const shown = text ?? figureText(figure, units);
   const estimate = figure.kind === 'prior';
   return (
     <Press onPress={() => ask(name, figure)} label={`${name}: ${shown}${estimate ? ', estimate' : ''}. Workings`}>

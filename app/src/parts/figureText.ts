@@ -1,6 +1,19 @@
-import { formatLength, formatNumber, type Kind, type LengthUnit, type Unit } from '@keep-snug/core';
+import {
+  formatKnown,
+  formatLength,
+  formatNumber,
+  type Figure,
+  type Kind,
+  type LengthUnit,
+  type Unit,
+} from '@keep-snug/core';
 
-/** A value with its unit, in the reader's own. */
+/** A figure for reading: a length no finer than it is known. */
+export function figureText({ value, unit, sd }: Pick<Figure, 'value' | 'unit' | 'sd'>, units: LengthUnit): string {
+  return unit === 'mm' && sd ? formatKnown(value, sd, units) : valueText(value, unit, units);
+}
+
+/** A value with its unit, in the reader's own, as finely as it is calculated. */
 export function valueText(value: number, unit: Unit, units: LengthUnit): string {
   if (unit === 'mm') return formatLength(value, units);
   if (unit === '1') return formatNumber(value, 3);

@@ -1,7 +1,8 @@
 import {
-  formatLength,
-  formatLengthNumber,
+  type Figure,
+  formatKnown,
   formatNumber,
+  roundedAmount,
   term,
   withArticle,
   type LengthUnit,
@@ -12,7 +13,7 @@ import {
 } from '@keep-snug/core';
 import { duration } from '@/board/duration';
 import { notionsText, yarnText } from '@/board/Supplies';
-import { GAUGE_OVER } from '@/parts/gaugeOver';
+import { gaugeText } from '@/board/gaugeText';
 
 /** How the pattern is read: which words, which unit. */
 export interface Reading {
@@ -33,28 +34,21 @@ const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperC
 export function factsOf(plan: Plan, worked: Worked, { terms, units }: Reading): [name: string, text: string][] {
   const { hookMm, stitch } = plan.fabric;
   const yarn = yarnOf(plan.fabric);
-  const { stitchWidth, rowHeight } = worked.fabric;
-  const over = GAUGE_OVER[units];
-  const per = (mm: number) => formatNumber(over.mm / mm, 1);
+  const { stitchWidth } = worked.fabric;
+  const known = ({ value, sd }: Figure) => formatKnown(value, sd, units);
   const { width, height } = worked.outside;
-  const colours = worked.supplies.byColour.map(({ name, grams }) => `${name} ${formatNumber(grams, 0)} g`);
-  const together = worked.supplies.byYarn.map(({ name, grams }) => `${name} ${formatNumber(grams, 0)} g`);
+  const colours = worked.supplies.byColour.map(({ name, grams }) => `${name} ${roundedAmount(grams)} g`);
+  const together = worked.supplies.byYarn.map(({ name, grams }) => `${name} ${roundedAmount(grams)} g`);
   const estimated = stitchWidth.kind === 'prior' ? ', estimated: work a swatch first' : '';
   return [
-    [
-      'Fits',
-      `${String(plan.thing.name ?? 'item')}, ${formatLength(worked.thing.girth.value, units)} around; ${plan.fit.name}`,
-    ],
-    [
-      'Size',
-      `${formatLengthNumber(width.value, units)} × ${formatLength(height.value, units)}; inside ${formatLength(worked.inside.girth.value, units)} around`,
-    ],
+    ['Fits', `${String(plan.thing.name ?? 'item')}, ${known(worked.thing.girth)} around; ${plan.fit.name}`],
+    ['Size', `${known(width)} × ${known(height)}; inside ${known(worked.inside.girth)} around`],
     ['Yarn', `${yarn.name ?? 'yarn'}: ${yarnText(worked.supplies)}`],
     ...(together.length > 0 ? [['Held together', together.join(', ')] as [string, string]] : []),
     ...(colours.length > 0 ? [['By colour', colours.join(', ')] as [string, string]] : []),
     [
       capital(term('gauge', terms)),
-      `${per(stitchWidth.value)} stitches and ${per(rowHeight.value)} rows to ${over.words} in ${term(stitch, terms)} with ${withArticle(`${formatNumber(hookMm, 2)} mm hook`)}${estimated}`,
+      `${gaugeText(worked.fabric, units)} in ${term(stitch, terms)} with ${withArticle(`${formatNumber(hookMm, 2)} mm hook`)}${estimated}`,
     ],
     ['Notions', notionsText(worked.supplies.notions)],
     ['Time', `about ${duration(worked.supplies.time.value)}`],

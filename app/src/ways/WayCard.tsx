@@ -1,4 +1,11 @@
-import { fitDefinition, fittingDefinition, formatNumber, shapeDefinition, type Way } from '@keep-snug/core';
+import {
+  fitDefinition,
+  fittingDefinition,
+  formatNumber,
+  roundedAmount,
+  shapeDefinition,
+  type Way,
+} from '@keep-snug/core';
 import { View } from 'react-native';
 import { duration } from '@/board/duration';
 import { Drawing } from '@/drawing/Drawing';
@@ -45,7 +52,7 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
       <ShareBar share={chance} />
       <Words as="strong">{`Fits ${Math.round(100 * chance)} times in 100`}</Words>
       <Words as="small">{`${fitDefinition(way.fit).name}, hook ${formatNumber(way.hookMm, 2)} mm`}</Words>
-      <Words as="small">{`${formatNumber(metres, 0)} m${lasting(way)}; about ${duration(minutes)}`}</Words>
+      <Words as="small">{`about ${roundedAmount(metres)} m${lasting(way)}; about ${duration(minutes)}`}</Words>
       <Words as="small" tone="faint" style={{ flexGrow: 1 }}>
         {way.why}
       </Words>

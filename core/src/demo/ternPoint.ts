@@ -324,7 +324,7 @@ const pliers: Plan = {
     depth: { mm: 16, by: 'calliper' },
     edgeRadius: { mm: 4, by: 'ruler' },
   },
-  fabric: { stitch: 'wrapped-half-double', hookMm: 4, yarn: slateYarn },
+  fabric: { stitch: 'wrapped-half-double', hookMm: 3.5, yarn: slateYarn },
   shape: { kind: 'layered', inner: 2, beltMm: 38 },
   fit: { name: 'slides' },
   fittings: [{ kind: 'flap' }],

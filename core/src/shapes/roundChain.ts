@@ -107,7 +107,7 @@ function build(context: ShapeContext): Built {
   refuseFloor(context, withFloor);
   const first = firstFabric(fabric).stitch;
   const floor = fabric.also(first.base, 'rounds');
-  const { choice, n, girth } = tubeRound(context, fabric, withFloor ? 10 : 4, [evenEnds(context)]);
+  const { choice, n, girth } = tubeRound(context, fabric, withFloor ? 10 : 4, [], [evenEnds(context)]);
   const count = chosenCount(choice);
   const bottom = bottomOf(context, floor, count);
   const { skipped } = first.foundation(false);

@@ -4,3 +4,4 @@ export * from './length';
 export * from './text';
 export * from './tape';
 export * from './typed';
+export * from './known';

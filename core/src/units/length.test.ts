@@ -60,7 +60,7 @@ describe('writing a length', () => {
   });
 
   it('reads a tape beyond a metre in centimetres, and leaves inches inches', () => {
-    expect([1247, 999, 1000].map((mm) => formatOnTape(mm))).toEqual(['124.7 cm', '999 mm', '100 cm']);
+    expect([1247, 999, 1000].map((mm) => formatOnTape(mm))).toEqual(['125 cm', '999 mm', '100 cm']);
     expect(formatOnTape(1270, 'in')).toBe('50 in');
   });
 

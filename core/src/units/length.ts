@@ -89,10 +89,18 @@ export function formatLength(mm: number, unit: LengthUnit = 'mm'): string {
   return `${formatLengthNumber(mm, unit)} ${unit}`;
 }
 
-/** A length as a tape is read: as formatLength, but a metre and more of millimetres in centimetres, `124.7 cm`. */
+/** What is shorter than this is told to its tenth, or sixteenth: as no tape shows it, but a needle does, mm. */
+const BELOW_TAPE_MM = 10;
+
+/**
+ * A length as a tape is read: whole millimetres or eighths of an inch; a metre and more of millimetres in centimetres,
+ * `125 cm`. What is very short keeps its tenths.
+ */
 export function formatOnTape(mm: number, unit: LengthUnit = 'mm'): string {
-  if (unit !== 'mm' || Math.abs(mm) < MM_PER.m) return formatLength(mm, unit);
-  return `${fixed(mm / MM_PER.cm, 1)} cm`;
+  if (Math.abs(mm) < BELOW_TAPE_MM) return formatLength(mm, unit);
+  if (unit === 'in') return formatLength((Math.round((mm / MM_PER.in) * 8) / 8) * MM_PER.in, unit);
+  if (unit === 'mm' && Math.abs(mm) >= MM_PER.m) return `${fixed(mm / MM_PER.cm, 0)} cm`;
+  return formatLength(Math.round(mm * (1 + 1e-12)), unit);
 }
 
 /** The number of formatLength without its unit, for places where the unit stands once beside many numbers. */

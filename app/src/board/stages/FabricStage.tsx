@@ -109,10 +109,7 @@ export const fabricStage: Stage = {
   owns: ['fabric'],
   summary: ({ fabric }, worked, say) => {
     const isSwatched = countMeasures(fabric.gauge ?? {}) > 0 && !isOfAnotherStitch(fabric);
-    const kind = isSwatched ? 'swatch' : 'estimate';
-    const size = worked
-      ? `; ${kind} ${say.number(worked.fabric.stitchWidth.value)} × ${say.length(worked.fabric.rowHeight.value)} a stitch`
-      : '';
+    const size = worked ? `; ${isSwatched ? '' : 'estimate '}${say.gauge(worked.fabric)}` : '';
     const bands = fabric.bands?.length ? ` and more in ${fabric.bands.length} bands` : '';
     return `${yarnOf(fabric).name ?? 'yarn'}, ${say.term(fabric.stitch)}${bands}, hook ${fabric.hookMm} mm${size}`;
   },

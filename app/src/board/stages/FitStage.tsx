@@ -1,4 +1,4 @@
-import { FITS, fitDefinition, formatSigned, type FitName, type FitSpec } from '@keep-snug/core';
+import { FITS, fitDefinition, formatDifference, formatSigned, type FitName, type FitSpec } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { FigureLine } from '@/parts/FigureLine';
@@ -9,6 +9,7 @@ import { Tabs } from '@/parts/Tabs';
 import { Words } from '@/parts/Words';
 import { CountTags } from '../CountTags';
 import { EaseTape } from '../EaseTape';
+import { useReader } from '../useWorked';
 import type { Stage, StageProps } from './definition';
 
 /** Typed eases: what the schema of a plan takes. */
@@ -16,6 +17,7 @@ const EASE = { min: -50, max: 200 };
 
 function Body({ plan, worked, faults, edit }: StageProps) {
   const { fit } = plan;
+  const { units } = useReader();
   const setFit = (next: FitSpec) => edit(({ picks: _picks, ...old }) => ({ ...old, fit: next }));
   const percent = worked ? (100 * worked.wanted.girth.value) / worked.thing.girth.value : 0;
   return (
@@ -58,8 +60,16 @@ function Body({ plan, worked, faults, edit }: StageProps) {
           <View>
             <FigureLine name="Item circumference" figure={worked.thing.girth} />
             <FigureLine name="Inside circumference" figure={worked.inside.girth} />
-            <FigureLine name="Ease, with these counts" figure={worked.ease.girth} />
-            <FigureLine name="Extra height, with these counts" figure={worked.ease.cover} />
+            <FigureLine
+              name="Ease, with these counts"
+              figure={worked.ease.girth}
+              text={formatDifference(worked.ease.girth.value, worked.ease.girth.sd ?? 1, units)}
+            />
+            <FigureLine
+              name="Extra height, with these counts"
+              figure={worked.ease.cover}
+              text={formatDifference(worked.ease.cover.value, worked.ease.cover.sd ?? 1, units)}
+            />
           </View>
         </>
       ) : null}
@@ -78,8 +88,8 @@ export const fitStage: Stage = {
   summary: ({ fit }, worked, say) => {
     if (!worked) return fit.name;
     const ease = worked.ease.girth.value;
-    const share = formatSigned((100 * ease) / worked.thing.girth.value);
-    return `${fit.name}, ${share} % around (${ease > 0 ? '+' : ''}${say.length(ease).replace('-', '−')})`;
+    const share = formatSigned((100 * ease) / worked.thing.girth.value, 0);
+    return `${fit.name}, ${share} % around, ${say.difference(ease, worked.ease.girth.sd ?? 1)}`;
   },
   Body,
 };

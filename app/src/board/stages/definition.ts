@@ -23,5 +23,8 @@ export interface Stage {
 export interface Say {
   length: (mm: number) => string;
   number: (mm: number) => string;
+  /** What two lengths differ by, no finer than it is known. */
+  difference: (mm: number, sd: number) => string;
+  gauge: (fabric: Worked['fabric']) => string;
   term: (id: string) => string;
 }

@@ -35,6 +35,7 @@ export function tubeRound(
   wall: WorkedFabric,
   atLeast: number,
   conditions: readonly CountCondition[] = [EVEN],
+  wishes: readonly CountCondition[] = [],
 ): TubeRound {
   const { thing } = context;
   const w = wall.stitchWidth;
@@ -49,6 +50,7 @@ export function tubeRound(
       insideOf: (count) => count * w.value - thing.pockets * Math.PI * t.value,
       multiple: wall.stitch.rounds,
       conditions,
+      wishes,
       atLeast,
       stretch: wall.stitch.factors.stretchAcross,
     },
