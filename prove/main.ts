@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { calibration } from './calibration/calibration';
 import { doors } from './doors';
 import { files } from './files';
 import { flood } from './flood';
@@ -13,7 +14,7 @@ import { properties } from './properties';
  * proofs may be given.
  */
 
-const PROOFS: readonly Proof[] = [kills, twoServers, files, flood, doors, offline, properties];
+const PROOFS: readonly Proof[] = [kills, twoServers, files, flood, doors, offline, calibration, properties];
 const SAMPLE = 0.1;
 
 const given = process.argv.slice(2);

@@ -68,6 +68,21 @@ Because a count is a whole number, a size in the direction that does not hurt ma
 other up to half a stitch.
 `;
 
+/** What `./snug prove calibration` found when it was last run whole. */
+const CALIBRATED = new URL('../prove/calibration/table.md', import.meta.url);
+
+const CALIBRATION = `## Is the chance true
+
+\`./snug prove calibration\` draws hands, yarns and things from the priors, measures them as makers do (ruler or calliper, edge
+to edge or whole stitches, with a swatch or without), plans, builds the piece from the plan's steps alone by formulas of its
+own, and sees whether it truly fits. Of plans said to fit so many times in a hundred, so many should; the two columns on the
+right say what becomes of the same when the world is not as the priors have it.
+
+It proves that measures, counts, sizes and the stated chance agree with each other for strips across and along, two panels,
+ring tubes and pieces round a chain, with borders and joins. It does not prove the priors, which only makes can; and discs,
+packets, layers, saddles, clusters, dividers, bands and flaps are not built in it yet.
+`;
+
 /** docs/WORKINGS.md, from the code. */
 export function workingsPage(): string {
   const folders = new Map<string, Working[]>();
@@ -83,7 +98,7 @@ export function workingsPage(): string {
     );
     return [`## ${folder}`, '', '| figure | name | in `core/src` |', '| --- | --- | --- |', ...rows].join('\n');
   });
-  return `${HEAD}\n${tables.join('\n\n')}\n`;
+  return `${HEAD}\n${tables.join('\n\n')}\n\n${CALIBRATION}\n${readFileSync(CALIBRATED, 'utf8')}`;
 }
 
 /** "handbook 4.1" as a link to that section. */

@@ -62,10 +62,10 @@ test('a repair is one press: a loop too small, a foundation too tight', async ({
     .getByRole('group', { name: 'Chains' })
     .getByRole('textbox', { name: 'Length of the chains' })
     .fill('90 mm');
-  await page.getByRole('button', { name: /Work the chain looser, or with a 4.5 mm hook/ }).click();
+  await page.getByRole('button', { name: /Work the chain looser, or with a 6 mm hook/ }).click();
   await expect
     .poll(async () => (await server.read<{ body: Plan }>(`/plans/${PHONE_ID}`)).body.fabric.chainHookMm)
-    .toBe(4.5);
+    .toBe(6);
 });
 
 test('a caution is read and set aside on the board, and stays on the sheet', async ({ page, server }) => {

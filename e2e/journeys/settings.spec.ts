@@ -10,7 +10,7 @@ test('words, unit, hand and light are this device’s own, and stay', async ({ p
   await expect(page.getByText(/double crochet in each of the next 16 stitches/).first()).toBeVisible();
 
   await page.goto(server.url + PHONE_PLAN);
-  await expect(page.getByRole('img', { name: /16 stitches, 3 11\/16 in wide/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /16 stitches, 3 3\/4 in wide/ })).toBeVisible();
   await openStage(page, 'Thing');
   await expect(field(page, 'Height')).toHaveValue('6 7/16 in');
   // a plain number is inches now

@@ -22,8 +22,8 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await expect(page.getByText('not measured yet')).toBeVisible();
   await choose(page, 'Stitch', 'single crochet');
   await field(page, 'Length of the stitches').fill('90 mm');
-  await expect(page.getByText(/22\.1 stitches to 10 cm/)).toBeVisible();
-  await page.getByRole('button', { name: /^Stitch width: 4.5 mm. Workings/ }).click();
+  await expect(page.getByText(/22 stitches to 10 cm/)).toBeVisible();
+  await page.getByRole('button', { name: /^Stitches to 10 cm: 22. Workings/ }).click();
   await expect(page.getByText('90 mm over 20')).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await expect
@@ -58,11 +58,11 @@ test('a plan without a swatch is an estimate everywhere, until rows of a swatch 
 }) => {
   await page.goto(`${server.url}/plan/b0000000-0000-4000-8000-000000000004`);
   await openStage(page, 'Fabric');
-  await expect(page.getByRole('button', { name: /^Stitch width: .*, estimate. Workings/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Stitches to 10 cm: .*, estimate. Workings/ })).toBeVisible();
   await page.getByRole('button', { name: 'Measure stitches of a swatch' }).click();
-  await expect(page.getByRole('button', { name: /^Stitch width: .*, estimate. Workings/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Stitches to 10 cm: .*, estimate. Workings/ })).toBeVisible();
   await field(page, 'Length of the stitches').fill('12 cm');
-  await expect(page.getByRole('button', { name: /^Stitch width: [^,]*\. Workings/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Stitches to 10 cm: [^,]*\. Workings/ })).toBeVisible();
   await page.getByRole('button', { name: 'Save this swatch' }).click();
   await page.goto(`${server.url}/yarn`);
   await expect(page.getByRole('group', { name: 'Swatch, oat cotton on 4.5 mm' })).toHaveCount(2);

@@ -103,7 +103,7 @@ describe('the stages', () => {
     expect(screen.queryByText(/No swatch yet/)).toBeNull();
     fireEvent.press(screen.getByLabelText('Remove: Stitches (width)'));
     expect(screen.getByText(/No swatch yet/)).toBeTruthy();
-    expect(screen.getByLabelText(/^Stitch width: .*estimate/)).toBeTruthy();
+    expect(screen.getByLabelText(/^Stitches to 10 cm: .*estimate/)).toBeTruthy();
   });
 });
 

@@ -1,4 +1,4 @@
-import { formatNumber, type LengthUnit, type Worked } from '@keep-snug/core';
+import { formatLength, formatNumber, LEAST_COVER, type Figure, type LengthUnit, type Worked } from '@keep-snug/core';
 import { GAUGE_OVER } from '@/parts/gaugeOver';
 
 /**
@@ -6,9 +6,25 @@ import { GAUGE_OVER } from '@/parts/gaugeOver';
  * sixteenths of an inch.
  */
 export function gaugeText({ stitchWidth, rowHeight }: Worked['fabric'], units: LengthUnit): string {
-  const { mm, words } = GAUGE_OVER[units];
-  const isEstimate = stitchWidth.kind === 'prior';
-  const per = (size: number) =>
-    isEstimate ? String(Math.round(mm / size)) : formatNumber(Math.round((2 * mm) / size) / 2, 1);
-  return `${isEstimate ? 'about ' : ''}${per(stitchWidth.value)} stitches and ${per(rowHeight.value)} rows to ${words}`;
+  const about = stitchWidth.kind === 'prior' ? 'about ' : '';
+  return `${about}${perTen(stitchWidth, units)} stitches and ${perTen(rowHeight, units)} rows to ${GAUGE_OVER[units].words}`;
 }
+
+/** How many go to 10 cm or 4 in: to the nearest half, of an estimate to whole ones. */
+export function perTen({ value, kind }: Figure, units: LengthUnit): string {
+  const many = GAUGE_OVER[units].mm / value;
+  return kind === 'prior' ? String(Math.round(many)) : formatNumber(Math.round(2 * many) / 2, 1);
+}
+
+/** From so much yarn for its width on a fabric is dense (prior, ours). */
+const DENSE_FROM = 0.45;
+
+/** How closed a fabric is, in a word; its ratio stands in the workings. */
+export function densityWord({ value }: Figure): string {
+  if (value < LEAST_COVER) return 'open';
+  return value < DENSE_FROM ? 'normal' : 'dense';
+}
+
+/** A thickness to half a millimetre, no finer than it is known. */
+export const thicknessText = ({ value }: Figure, units: LengthUnit): string =>
+  `about ${formatLength(Math.max(0.5, Math.round(2 * value) / 2), units)}`;

@@ -1,6 +1,6 @@
 import { reckon, type Figure, type Kind, type Term, type Unit } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
-import { KIND_WORDS, valueText } from './figureText';
+import { figureText, KIND_WORDS, valueText } from './figureText';
 import { termName } from './termNames';
 
 it.each<[number, Unit, string]>([
@@ -16,6 +16,13 @@ it.each<[number, Unit, string]>([
 it('writes lengths in the reader’s unit and leaves other units alone', () => {
   expect(valueText(25.4, 'mm', 'in')).toBe('1 in');
   expect(valueText(16, 'stitches', 'in')).toBe('16 stitches');
+});
+
+it('shows no figure finer than it is known', () => {
+  const figure = (value: number, unit: Unit, sd?: number) => ({ value, unit, ...(sd ? { sd } : {}) });
+  expect(figureText(figure(94.2, 'mm', 2.6), 'mm')).toBe('94 mm');
+  expect(figureText(figure(1063, 'g', 120), 'mm')).toBe('1050 g');
+  expect(figureText(figure(60, 'mm'), 'mm')).toBe('60 mm');
 });
 
 it('has a word and a sentence for every kind of figure', () => {

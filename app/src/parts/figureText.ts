@@ -1,5 +1,6 @@
 import {
   formatKnown,
+  shownStep,
   formatLength,
   formatNumber,
   type Figure,
@@ -8,9 +9,11 @@ import {
   type Unit,
 } from '@keep-snug/core';
 
-/** A figure for reading: a length no finer than it is known. */
+/** A figure for reading: a length or a weight no finer than it is known. */
 export function figureText({ value, unit, sd }: Pick<Figure, 'value' | 'unit' | 'sd'>, units: LengthUnit): string {
-  return unit === 'mm' && sd ? formatKnown(value, sd, units) : valueText(value, unit, units);
+  if (!sd) return valueText(value, unit, units);
+  if (unit === 'g') return `${Math.round(value / shownStep(sd)) * shownStep(sd)} g`;
+  return unit === 'mm' ? formatKnown(value, sd, units) : valueText(value, unit, units);
 }
 
 /** A value with its unit, in the reader's own, as finely as it is calculated. */

@@ -32,6 +32,7 @@ import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
+import { perTen } from '@/board/gaugeText';
 import { GAUGE_OVER } from '@/parts/gaugeOver';
 import { GaugeChart } from './GaugeChart';
 import { GaugeEditor } from './GaugeEditor';
@@ -166,8 +167,7 @@ function Yarn({ id, held, swatches }: YarnProps) {
 function handIn({ stitchWidth, estimate }: WorkedFabric, units: LengthUnit): string {
   const against = stitchWidth.value / estimate.stitchWidth.value - 1;
   const share = formatNumber(Math.abs(100 * against), 0);
-  const over = GAUGE_OVER[units];
-  return `${formatNumber(over.mm / stitchWidth.value)} stitches to ${over.words}, ${share} % ${against < 0 ? 'tighter' : 'looser'} than the estimate`;
+  return `${perTen(stitchWidth, units)} stitches to ${GAUGE_OVER[units].words}, ${share} % ${against < 0 ? 'tighter' : 'looser'} than the estimate`;
 }
 
 function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchRecord>; yarn: YarnRecord }) {
@@ -237,8 +237,16 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
           />
           {worked ? (
             <>
-              <FigureLine name="Stitch width" figure={worked.stitchWidth} />
-              <FigureLine name="Row height" figure={worked.rowHeight} />
+              <FigureLine
+                name={`Stitches to ${GAUGE_OVER[units].words}`}
+                figure={worked.stitchWidth}
+                text={perTen(worked.stitchWidth, units)}
+              />
+              <FigureLine
+                name={`Rows to ${GAUGE_OVER[units].words}`}
+                figure={worked.rowHeight}
+                text={perTen(worked.rowHeight, units)}
+              />
             </>
           ) : null}
         </>

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { measured, type Figure } from '../figure';
+import { measured, prior, type Figure } from '../figure';
 import { phi } from '../figure';
 import { chanceOfFit, fitWindow, type ChanceInputs } from './chance';
 import { fitDefinition } from './fits';
@@ -81,8 +81,13 @@ describe('draws', () => {
     });
     const face = { girth: ({ w, h }: { w: number; h: number }) => 50 * w + 50 * h, depth: () => 105, stretch: 0 };
     const { ratio } = chanceOfFit({ ...two({ h: measured(1, 'mm', 0.05, 'x') }), model: face }, 3);
-    // half of each, correlated by 0.6: sd 0.05 √((1 + 0.6) / 2)
-    expect(ratio.sd).toBeCloseTo(0.05 * Math.sqrt(0.8), 2);
+    // half of each; of what was measured the piece’s straying alone is shared: a quarter of 0.6
+    expect(ratio.sd).toBeCloseTo(0.05 * Math.sqrt((1 + 0.15) / 2), 3);
+    const guess = { w: prior(1, 'mm', 0.05, 'x'), h: prior(1, 'mm', 0.05, 'x') };
+    expect(chanceOfFit({ ...inputs(exact(100), 100, 'roomy', guess), model: face }, 3).ratio.sd).toBeCloseTo(
+      0.05 * Math.sqrt(0.8),
+      3,
+    );
     const edged = {
       girth: ({ w, edging }: Record<string, number>) => 90 * w! + 2 * edging!,
       depth: () => 105,

@@ -1,4 +1,4 @@
-import { HAND_RHO } from '../fabric';
+import { HAND_RHO, PIECE_STRAYS } from '../fabric';
 import type { Figure } from '../figure';
 import type { FitDefinition } from './fits';
 import { normals, seeded } from './random';
@@ -118,7 +118,7 @@ export function chanceOfFit(
   const noise = names.map(() => normals(draws, uniform));
   const sds = names.map((name) => spreads[name] ?? figures[name]!.sd ?? 0);
   const means = names.map((name) => figures[name]!.value);
-  const hand = handOf(names, sds, draws, uniform);
+  const hand = handOf(names, figures, sds, draws, uniform);
   const { from, to } = inputs.rooms?.length ? { from: 1, to: Infinity } : fitWindow(fit, model.stretch);
   const ratioOf = inputs.rooms?.length
     ? roomsRatio(inputs.rooms, seeded(seed ^ 0x5bd1e995), spreads)
@@ -165,20 +165,30 @@ export function inputsOf({ figures, model }: ChanceInputs): Readonly<Record<Inpu
 }
 
 /**
- * What one hand makes strays together: each such input is part its own noise and part the hand's. Where one alone varies
- * it keeps its own numbers, evenly laid.
+ * What one hand makes strays together: each such input is part its own noise and part the hand's. Of what was measured only
+ * the piece's own straying is shared, since two readings of a tape know nothing of each other. Where one alone varies it keeps
+ * its own numbers, evenly laid.
  */
 function handOf(
   names: readonly InputName[],
+  figures: Readonly<Record<InputName, Figure>>,
   sds: readonly number[],
   draws: number,
   uniform: () => number,
 ): (input: number, own: number, index: number) => number {
-  const of = names.map((name, index) => isOfHand(name) && sds[index]! > 0);
-  if (of.filter(Boolean).length < 2) return (_input, own) => own;
+  const shares = names.map((name, index) => (sds[index]! > 0 ? sharedPart(name, figures[name]!, sds[index]!) : 0));
+  if (shares.filter((share) => share > 0).length < 2) return (_input, own) => own;
   const common = normals(draws, uniform);
-  const [together, apart] = [Math.sqrt(HAND_RHO), Math.sqrt(1 - HAND_RHO)];
-  return (input, own, index) => (of[input] ? together * common[index]! + apart * own : own);
+  const together = shares.map(Math.sqrt);
+  const apart = shares.map((share) => Math.sqrt(1 - share));
+  return (input, own, index) => together[input]! * common[index]! + apart[input]! * own;
+}
+
+/** How much of an input's variance it shares with all else that the hand makes, 0 to 1. */
+function sharedPart(name: InputName, { value, kind }: Figure, sd: number): number {
+  if (!isOfHand(name)) return 0;
+  const strays = kind === 'measured' ? Math.min(1, (PIECE_STRAYS * value) ** 2 / sd ** 2) : 1;
+  return HAND_RHO * strays;
 }
 
 const wholeRatio =

@@ -9,6 +9,7 @@ import {
   withStitch,
   yarnOf,
   type FabricSpec,
+  type Worked,
 } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
@@ -16,6 +17,8 @@ import { FigureLine } from '@/parts/FigureLine';
 import { NumberField } from '@/parts/NumberField';
 import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
+import { GAUGE_OVER } from '@/parts/gaugeOver';
+import { densityWord, perTen, thicknessText } from '../gaugeText';
 import { useReader } from '../useWorked';
 import { BandFields } from './BandFields';
 import { ColourFields } from './ColourFields';
@@ -62,11 +65,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
       />
       {worked ? (
         <View>
-          <FigureLine name="Stitch width" figure={worked.fabric.stitchWidth} />
-          <FigureLine name="Row height" figure={worked.fabric.rowHeight} />
-          <FigureLine name="A chain" figure={worked.fabric.chain} />
-          <FigureLine name="Fabric thickness" figure={worked.fabric.thickness} />
-          <FigureLine name="Fabric density" figure={worked.fabric.cover} />
+          <Sizes fabric={worked.fabric} />
           {faults.length === 0 ? <OtherHooks fabric={fabric} /> : null}
         </View>
       ) : null}
@@ -99,6 +98,21 @@ function StitchPart({ plan: { fabric }, faults, edit }: Omit<StageProps, 'worked
           edit((old) => ({ ...old, fabric: { ...old.fabric, pattern: { ...old.fabric.pattern, [key]: value } } }))
         }
       />
+    </>
+  );
+}
+
+/** The sizes as makers say them, each with its workings in millimetres. */
+function Sizes({ fabric: { stitchWidth, rowHeight, chain, thickness, cover } }: { fabric: Worked['fabric'] }) {
+  const { units } = useReader();
+  const { words } = GAUGE_OVER[units];
+  return (
+    <>
+      <FigureLine name={`Stitches to ${words}`} figure={stitchWidth} text={perTen(stitchWidth, units)} />
+      <FigureLine name={`Rows to ${words}`} figure={rowHeight} text={perTen(rowHeight, units)} />
+      <FigureLine name={`Chains to ${words}`} figure={chain} text={perTen(chain, units)} />
+      <FigureLine name="Fabric thickness" figure={thickness} text={thicknessText(thickness, units)} />
+      <FigureLine name="Fabric density" figure={cover} text={densityWord(cover)} />
     </>
   );
 }
