@@ -265,7 +265,7 @@ function tailsLeft(steps: readonly WorkStep[]): readonly WorkStep[] {
 
 /** Before yarn is cut (handbook 8). */
 const tailCheck = (mm: number) => ({
-  look: `Before you cut: is the tail at least {mm:${mm}} long?`,
+  look: `Before you cut: is the tail at least {cut:${mm}} long?`,
   repair: 'Pull more yarn from the ball. What is cut too short is sewn with yarn of its own.',
 });
 

@@ -105,8 +105,8 @@ function pokes(spec: FabricSpec, fabric: WorkedFabric, { tipMm }: Duty, again: A
   ];
 }
 
-/** Holes as wide as this let coins and cards out, mm (prior, ours). */
-const FALLS_THROUGH_MM = 8;
+/** Holes as wide as this let coins out, which go through on edge, mm (prior, ours). */
+const FALLS_THROUGH_MM = 12;
 
 function falls(fabric: WorkedFabric, { small }: Duty): Advice[] {
   const gap = gapOf(fabric);

@@ -212,7 +212,7 @@ function cordMade(kind: string, length: Figure<'mm'>, { built, path }: FittingCo
   const wc = fabric.chain;
   if (kind === 'twisted') {
     const cut = derive('mm', 'cut = 2 × 1.35 × finished, of each pair', { length }, (v) => TWIST * v.length);
-    const says = `cut ${cords === 2 ? 'two pairs of strands, each' : 'a pair of strands'} {mm:${formatNumber(cut.value)}} long, twist hard, fold and let ${cords === 2 ? 'each' : 'them'} wind.`;
+    const says = `cut ${cords === 2 ? 'two pairs of strands, each' : 'a pair of strands'} {cut:${formatNumber(cut.value)}} long, twist hard, fold and let ${cords === 2 ? 'each' : 'them'} wind.`;
     const twist: Work = { do: 'sew', id: 'cord', mm: 2 * cut.value * cords, says };
     return { figures: { cut }, steps: [], does: [twist], tied: false, thick: 0.6 * wc.value };
   }

@@ -40,7 +40,7 @@ function place(context: FittingContext): Placed {
             do: 'sew',
             id: 'elastic',
             mm: 0,
-            says: `cut {mm:${formatNumber(cut.value)}} of elastic cord, lay it double and sew {mm:${SEWN_MM}} of both ends to the inside of the flap, ${where} of its edge, with thread.`,
+            says: `cut {cut:${formatNumber(cut.value)}} of elastic cord, lay it double and sew {mm:${SEWN_MM}} of both ends to the inside of the flap, ${where} of its edge, with thread.`,
           },
         ],
         check: { look: 'Do both ends hold a good pull?', repair: 'Sew over them three more times.' },

@@ -257,7 +257,7 @@ function strapMade(kind: string, length: Mm, context: FittingContext): Made {
                 do: 'sew',
                 id: 'twist',
                 mm: 2 * cut.value,
-                says: `cut two pairs of strands {mm:${formatNumber(cut.value)}} long, twist them hard, fold at the middle, let them wind round each other, knot both ends.`,
+                says: `cut two pairs of strands {cut:${formatNumber(cut.value)}} long, twist them hard, fold at the middle, let them wind round each other, knot both ends.`,
               },
             ],
           },
@@ -352,7 +352,7 @@ function clothStrap(
     steps: [
       step(
         {
-          text: `Cut a strip of cloth {mm:${formatNumber(length.value)}} × {mm:${formatNumber(cut.value)}}. Fold both long edges to the middle, fold it in half lengthwise and sew along the open edge.`,
+          text: `Cut a strip of cloth {cut:${formatNumber(length.value)}} × {mm:${formatNumber(cut.value)}}. Fold both long edges to the middle, fold it in half lengthwise and sew along the open edge.`,
         },
         25,
       ),

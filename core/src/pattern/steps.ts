@@ -107,7 +107,7 @@ export function pieceSteps(
   const pieceName = several || piece.times > 1 ? `${piece.name}${piece.times > 1 ? ` (make ${piece.times})` : ''}` : '';
   const begun = foundationStep(piece, pieceName, schools);
   const first = colourOf(1);
-  const leave = tail === undefined ? '' : wordText(`Leave a tail of {mm:${tail}} to sew with. `, schools);
+  const leave = tail === undefined ? '' : wordText(`Leave a tail of {cut:${tail}} to sew with. `, schools);
   const steps: Step[] = [{ ...begun, text: `${leave}${first ? `With ${first}: ` : ''}${begun.text}` }];
   const skipsFirst = steps[0]!.row === 1;
   // rounds keep their right side outside; turned rows change sides from there on

@@ -1,5 +1,5 @@
 import { baseStitch, stitchDefinition } from '../fabric';
-import { formatOnTape } from '../units';
+import { formatCut, formatOnTape } from '../units';
 import type { Schools } from './schools';
 
 /** Craft words that differ. */
@@ -28,8 +28,8 @@ const MIRRORED: Readonly<Record<string, string>> = {
 };
 
 /**
- * Fills the tokens of a text: `{single}` becomes the stitch's name, `{mm:62.3}` the length in the chosen unit,
- * `{side:left}` the side as it is for the hand that works.
+ * Fills the tokens of a text: `{single}` becomes the stitch's name, `{mm:62.3}` the length in the chosen unit, `{cut:525}` a
+ * length to cut, rounded up, `{side:left}` the side as it is for the hand that works.
  */
 export function wordText(
   text: string,
@@ -43,6 +43,7 @@ export function wordText(
     const token = text.slice(open + 1, close);
     said += text.slice(done, open);
     if (token.startsWith('mm:')) said += formatOnTape(Number(token.slice(3)), units);
+    else if (token.startsWith('cut:')) said += formatCut(Number(token.slice(4)), units);
     else if (token.startsWith('side:')) said += sideFor(token.slice(5), hand);
     else said += term(token, terms);
     done = close + 1;

@@ -47,7 +47,9 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
     case 'fold':
       return work.fold.says ?? '';
     case 'fasten-off':
-      return work.leave === undefined ? 'Fasten off.' : `Fasten off, leaving a tail of {mm:${work.leave}} to sew with.`;
+      return work.leave === undefined
+        ? 'Fasten off.'
+        : `Fasten off, leaving a tail of {cut:${work.leave}} to sew with.`;
     default:
       return '';
   }
@@ -107,7 +109,7 @@ function wordFree({ lead, from, courses, times, tails, rounds, onward }: Free, s
   const told = courses.map((course) => wordRow(course, schools));
   const rows = rounds ? told.map((text, index) => `Round ${index + 1}: ${text}`).join(' ') : told.join(' Turn. ');
   const many = times > 1 ? ` Make ${times} of them.` : '';
-  const leave = tails > 0 ? `Leave a tail of {mm:${tails}} to sew with.` : '';
+  const leave = tails > 0 ? `Leave a tail of {cut:${tails}} to sew with.` : '';
   const cut = tails > 0 ? 'Fasten off, leaving a tail as long.' : 'Fasten off.';
   const off = onward ? '' : cut;
   return [lead, leave, from && `Join the yarn ${from}.`, rows, off].filter(Boolean).join(' ') + many;
@@ -116,7 +118,7 @@ function wordFree({ lead, from, courses, times, tails, rounds, onward }: Free, s
 /** Sewn with the tails that hang there, or with yarn cut for it. */
 function wordSewing({ mm, tails = [], says }: Sewing): string {
   if (mm === 0) return capital(says);
-  if (tails.length === 0) return `With about {mm:${yarnToCut(mm)}} of yarn, ${says}`;
+  if (tails.length === 0) return `With about {cut:${yarnToCut(mm)}} of yarn, ${says}`;
   return `With ${tails.length === 1 ? 'its tail' : 'its tails'}, ${says}`;
 }
 
@@ -127,6 +129,6 @@ const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {
 
 function wordSeam({ how, through, along, mm, factor, tail }: Seam): string {
   if (along === '') return '';
-  const yarn = tail ? `the tail ${tail.at}` : `about {mm:${yarnToCut(mm * factor)}} of yarn`;
+  const yarn = tail ? `the tail ${tail.at}` : `about {cut:${yarnToCut(mm * factor)}} of yarn`;
   return `With ${yarn}, ${SEAM_WORDS[how]} ${through} of both layers together along ${along}.`;
 }

@@ -36,9 +36,9 @@ it('a difference below half its uncertainty is nothing', () => {
 
 it('what is cut is long enough', () => {
   expect([formatCut(525), formatCut(1247), formatCut(520), formatCut(525, 'in')]).toEqual([
-    '53 cm',
-    '1.25 m',
-    '52 cm',
+    '530 mm',
+    '125 cm',
+    '520 mm',
     '21 in',
   ]);
 });

@@ -1,4 +1,4 @@
-import { fixed, formatLength, MM_PER, type LengthUnit } from './length';
+import { formatLength, formatOnTape, MM_PER, type LengthUnit } from './length';
 
 /** Steps a length is shown in, mm. */
 const STEPS_MM = [1, 2, 5, 10, 20, 50] as const;
@@ -41,9 +41,7 @@ export function formatDifference(mm: number, sd: number, unit: LengthUnit = 'mm'
 /** A length to cut: up to the next centimetre, or half inch. */
 export function formatCut(mm: number, unit: LengthUnit = 'mm'): string {
   const step = unit === 'in' ? MM_PER.in / 2 : 10;
-  const up = Math.ceil(mm / step - 1e-9) * step;
-  if (unit === 'mm' && up >= MM_PER.m) return `${fixed(up / MM_PER.m, 2)} m`;
-  return unit === 'mm' ? `${fixed(up / MM_PER.cm, 0)} cm` : formatLength(up, unit);
+  return formatOnTape(Math.ceil(mm / step - 1e-9) * step, unit);
 }
 
 /** Metres or grams that are about right: to 10 from 50 on, to 5 from 20 on, below that to whole ones. */
