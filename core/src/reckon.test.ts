@@ -28,7 +28,13 @@ const anyPlan: fc.Arbitrary<Plan> = fc
   .map(({ W, H, D, round, hookMm, metres, swatch, fit, join, flap }) => ({
     format: PLAN_FORMAT,
     title: 'any',
-    thing: { kind: 'slab', width: { mm: W }, height: { mm: H }, depth: { mm: D }, edgeRadius: { mm: Math.min(W, D) * round } },
+    thing: {
+      kind: 'slab',
+      width: { mm: W },
+      height: { mm: H },
+      depth: { mm: D },
+      edgeRadius: { mm: Math.min(W, D) * round },
+    },
     fabric: {
       stitch: 'single',
       hookMm,
