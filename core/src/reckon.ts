@@ -23,7 +23,7 @@ import { inOrder, pieceSteps, wordText, workSteps, type Schools, type Step } fro
 import { bandsOf, tailOf, tailsAsked, walk, withTails, type Band, type Walked, type Work } from './piece';
 import { misfitAdvice } from './misfit';
 import type { Plan } from './plan';
-import type { Choice, Piece, View, WorkStep } from './shapes';
+import type { Choice, Part, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
 import { formatNumber } from './units';
 import { adviceOf, prepare, workOut, workWith, type WorkedOut } from './workOut';
@@ -160,14 +160,25 @@ export function reckonPicks(plan: Plan): (picks: Plan['picks']) => PickedPlan {
 }
 
 /** The shape's views with its fittings laid on. */
+/** A drawing tells whole millimetres unless they are known no better than to so many, mm (ours). */
+const ROUGH_FROM_MM = 5;
+
+/** A dimension is known as well as the stitches it is made of; what is rough is told so. */
+function asKnown(part: Part, spread: number): Part {
+  if (part.type !== 'dimension') return part;
+  const sd = spread * part.mm;
+  return sd < ROUGH_FROM_MM ? part : { ...part, sd };
+}
+
 function viewsOf({ built, placed, schools, fabric }: WorkedOut): View[] {
   const made = smallPieces(
     placed.flatMap(({ pieces }) => pieces ?? []),
     fabric,
   );
+  const spread = (fabric.stitchWidth.sd ?? 0) / fabric.stitchWidth.value;
   return [...built.views, ...(made ? [made] : [])].map((view) => ({
     ...view,
-    parts: [...view.parts, ...placed.flatMap((p) => p.parts[view.id] ?? [])],
+    parts: [...view.parts, ...placed.flatMap((p) => p.parts[view.id] ?? [])].map((part) => asKnown(part, spread)),
     text: wordText(view.text, schools),
   }));
 }

@@ -87,8 +87,8 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
     },
   };
   const words = choice
-    ? `${chosen!.count} ${choice.noun}, ${formatKnown(dimension.mm, undefined, units)}`
-    : formatKnown(dimension.mm, undefined, units);
+    ? `${chosen!.count} ${choice.noun}, ${formatKnown(dimension.mm, dimension.sd, units)}`
+    : formatKnown(dimension.mm, dimension.sd, units);
   return (
     <Block
       {...(events as object)}

@@ -33,8 +33,8 @@ function threadPath({ along, from, to, at: beside = 0 }: Dimension, scale: numbe
 
 function lyingWords(list: readonly Dimension[], { scale, colours, mirrored }: Ink, units: LengthUnit): ReactElement[] {
   const spans = list.map((dimension): Span => {
-    const { from, to, mm } = dimension;
-    const whole = formatKnown(mm, undefined, units);
+    const { from, to, mm, sd } = dimension;
+    const whole = formatKnown(mm, sd, units);
     const text = (to - from) * scale > 64 ? whole : withoutUnit(whole);
     return span(dimension, text, scale, mirrored ? from : to);
   });
@@ -64,8 +64,8 @@ function standingWords(
   units: LengthUnit,
   place: number,
 ): ReactElement[] {
-  const { to, mm, count, at: beside = 0 } = dimension;
-  const lines = [count, formatKnown(mm, undefined, units)].filter((word): word is string => word !== undefined);
+  const { to, mm, sd, count, at: beside = 0 } = dimension;
+  const lines = [count, formatKnown(mm, sd, units)].filter((word): word is string => word !== undefined);
   // between two pieces there is room for one line
   const inOne = lines.join(', ');
   const words = beside > 0 && wordWidth(inOne, LABEL_SIZE) <= (to - dimension.from) * scale ? [inOne] : lines;

@@ -105,6 +105,8 @@ export interface Dimension {
   /** Where its line stands, for pieces beside each other; the drawing's own edge where left out. */
   at?: number;
   mm: number;
+  /** How well it is known, mm: it is told no finer. */
+  sd?: number;
   /** The count behind the length, with its noun. */
   count?: string;
   /** The choice that changes this dimension. */
