@@ -20,7 +20,7 @@ export function perTen({ value, kind }: Figure, units: LengthUnit): string {
 const DENSE_FROM = 0.45;
 
 /** How closed a fabric is, in a word; its ratio stands in the workings. */
-export function densityWord({ value }: Figure): string {
+export function densityWord({ value }: Pick<Figure, 'value'>): string {
   if (value < LEAST_COVER) return 'open';
   return value < DENSE_FROM ? 'normal' : 'dense';
 }

@@ -119,7 +119,7 @@ describe('the fabric', () => {
 
   it('tells the same counts on another hook, larger and looser or smaller and firmer', () => {
     show(<Board start={phone} stage="fabric" />);
-    expect(screen.getByText(/^4\.5 mm: \d+ % larger, looser; cover 0\.\d+ → 0\.\d+/)).toBeTruthy();
+    expect(screen.getByText(/^4\.5 mm: \d+ % larger, looser/)).toBeTruthy();
     expect(screen.getByText(/^3\.5 mm: \d+ % smaller, firmer/)).toBeTruthy();
   });
 

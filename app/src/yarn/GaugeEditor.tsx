@@ -192,9 +192,9 @@ function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredPro
 
 /** How the tape lay over the stitches, in words; whole ones within a length hide a half on average. */
 const WAYS: readonly { id: Counted; name: string }[] = [
-  { id: 'edges', name: 'from the edge of one to the edge of another' },
-  { id: 'whole', name: 'whole ones in a fixed length, begun at an edge' },
-  { id: 'anywhere', name: 'whole ones in a fixed length, laid anywhere' },
+  { id: 'edges', name: 'from edge to edge' },
+  { id: 'whole', name: 'whole ones, begun at an edge' },
+  { id: 'anywhere', name: 'whole ones, laid anywhere' },
   { id: 'reaching', name: 'chained until they reached' },
 ];
 
@@ -237,15 +237,15 @@ function HowCounted({ name, measure, chains, onChange }: HowCountedProps) {
     onChange(id === 'edges' ? rest : { ...rest, counted: id as Counted });
   };
   return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', columnGap: 12 }}>
-      <View style={{ flexGrow: 1, minWidth: 200 }}>
+    <View style={{ gap: 4, paddingBottom: 8 }}>
+      <FieldRow>
         <Pick
           label={`${name}: how you counted`}
           value={counted}
           options={chains ? ofChains : ofStitches}
           onChange={change}
         />
-      </View>
+      </FieldRow>
       <CountedPicture counted={counted} />
     </View>
   );

@@ -1,6 +1,7 @@
 import { formatNumber, sameCountsOn, workFabric, type FabricSpec } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Words } from '@/parts/Words';
+import { densityWord } from '../gaugeText';
 
 /** Half a millimetre and a whole one either way. */
 const STEPS = [-1, -0.5, 0.5, 1];
@@ -20,7 +21,7 @@ export function OtherHooks({ fabric }: { fabric: FabricSpec }) {
           share === 0 ? 'as large' : `${Math.abs(share)} % ${share > 0 ? 'larger, looser' : 'smaller, firmer'}`;
         return (
           <Words key={mm} as="small" tone="faint">
-            {`${formatNumber(mm, 2)} mm: ${size}${coverTo(worked.cover.value, cover)}`}
+            {`${formatNumber(mm, 2)} mm: ${size}${becomes(worked.cover.value, cover)}`}
           </Words>
         );
       })}
@@ -28,7 +29,8 @@ export function OtherHooks({ fabric }: { fabric: FabricSpec }) {
   );
 }
 
-/** How closed the fabric was and becomes, where the yarn’s thickness is known. */
-function coverTo(from: number, to: number): string {
-  return Number.isFinite(to) ? `; cover ${formatNumber(from, 2)} → ${formatNumber(to, 2)}` : '';
+/** What the fabric becomes where that is another word: dense, normal or open. */
+function becomes(from: number, to: number): string {
+  if (!Number.isFinite(to) || densityWord({ value: from }) === densityWord({ value: to })) return '';
+  return `; ${densityWord({ value: to })}`;
 }
