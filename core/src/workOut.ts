@@ -1,5 +1,15 @@
-import { doubtGauge, fitness, swatchAdvice, withBands, workFabric, type Duty, type WorkedFabric } from './fabric';
-import { chosen, derive, PlanProblem, type Advice, type PlanFault } from './figure';
+import {
+  doubtGauge,
+  fitness,
+  swatchAdvice,
+  withBands,
+  workFabric,
+  type Duty,
+  type FabricSpec,
+  type WorkedFabric,
+  type WorkedIn,
+} from './fabric';
+import { chosen, derive, PlanProblem, type Advice, type Figure, type PlanFault } from './figure';
 import { workFit, type WorkedFit } from './fit';
 import {
   belongsOn,
@@ -18,7 +28,7 @@ import { DEFAULT_SCHOOLS, type Schools } from './pattern';
 import type { Plan } from './plan';
 import { shapeDefinition, type Built, type Demands, type ShapeContext, type ShapeDefinition } from './shapes';
 import { foundationAdvice } from './shapes/common/advice';
-import { checkThing, workThing, type WorkedThing } from './things';
+import { checkThing, workThing, type ThingSpec, type WorkedThing } from './things';
 import { formatLength, withDefaults, withArticle } from './units';
 
 /** What of a plan does not hang on the counts picked for it: worked out once for all of them. */
@@ -57,14 +67,13 @@ export function workOut(plan: Plan): WorkedOut {
 export function prepare(plan: Plan): Prepared {
   const shape = shapeDefinition(plan.shape.kind)!;
   refuse(fittingFaults(plan, shape));
-  refuse(checkThing(plan.thing).map((fault) => ({ ...fault, path: `thing.${fault.path}` })));
 
   const schools: Schools = { ...DEFAULT_SCHOOLS, ...plan.schools };
-  const thing = workThing(plan.thing);
+  const thing = thingOnce(plan.thing);
   refuseUnsuited(shape, thing);
   refuse(bandFaults(plan, shape));
   const { colours } = plan.fabric;
-  const swatched = withBands(plan.fabric, workFabric(plan.fabric, shape.worked, thing.girth));
+  const swatched = withBands(plan.fabric, fabricOnce(plan.fabric, shape.worked, thing.girth));
   const fabric = colours?.length ? { ...swatched, stripes: colours } : swatched;
   const { stretchAcross, stretchAlong } = fabric.stitch.factors;
   const fit = workFit(plan.fit, thing, shape.around === 'rows' ? stretchAlong : stretchAcross);
@@ -126,6 +135,37 @@ export function adviceOf(plan: Plan, { thing, fabric, built, placed }: WorkedOut
     ...conditionAdvice(built),
     ...collisions(placed),
   ];
+}
+
+const things = new WeakMap<ThingSpec, WorkedThing>();
+
+/**
+ * A plan's thing, checked and worked once for as long as the plan holds the same entry.
+ * @throws PlanProblem naming what of it cannot be
+ */
+function thingOnce(spec: ThingSpec): WorkedThing {
+  const known = things.get(spec);
+  if (known) return known;
+  refuse(checkThing(spec).map((fault) => ({ ...fault, path: `thing.${fault.path}` })));
+  const thing = workThing(spec);
+  things.set(spec, thing);
+  return thing;
+}
+
+const fabrics = new WeakMap<FabricSpec, Map<string, WorkedFabric>>();
+
+/**
+ * A plan's fabric, worked once for as long as the plan holds the same entry: a plan is never changed in place, and most that is
+ * changed of one leaves its fabric as it was.
+ */
+function fabricOnce(spec: FabricSpec, worked: WorkedIn, girth: Figure<'mm'>): WorkedFabric {
+  const known = fabrics.get(spec) ?? new Map<string, WorkedFabric>();
+  fabrics.set(spec, known);
+  // of the girth a fabric knows only what its chains reach around
+  const key = `${worked} ${girth.value} ${girth.sd ?? 0}`;
+  const fabric = known.get(key) ?? workFabric(spec, worked, girth);
+  known.set(key, fabric);
+  return fabric;
 }
 
 /** What the thing asks of the fabric: not to let its tips through, and to carry it. */

@@ -35,6 +35,17 @@ export function bandsDrawn(piece: Piece, from = 1, to = piece.rows): Pick<RowLin
 
 /** Its bands, each divided where the colour changes: stripes run on over them from the first row. */
 function runsOf(piece: Piece): Run[] {
+  const before = known.get(piece);
+  if (before) return before;
+  const runs = runsAnew(piece);
+  known.set(piece, runs);
+  return runs;
+}
+
+/** A piece is asked for its runs once for every part that is drawn of it. */
+const known = new WeakMap<Piece, Run[]>();
+
+function runsAnew(piece: Piece): Run[] {
   const { stripes = [] } = piece.fabric;
   const cycle = stripes.reduce((sum, { rows }) => sum + rows, 0);
   return bandsOf(piece).flatMap((band): Run[] => {

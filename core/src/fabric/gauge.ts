@@ -163,6 +163,28 @@ function disagreement(each: readonly LogNormal[]): number {
   return each.reduce((sum, one) => sum + (one.mean - mean) ** 2 / one.variance, 0) / (each.length - 1);
 }
 
+interface Said {
+  swatch: LogNormal | undefined;
+  piece: LogNormal | undefined;
+}
+
+/** One evidence is asked for its own size and for what it says of the other. */
+const heard = new WeakMap<Evidence, Said>();
+
+/** What was measured on a swatch, and what on the piece. */
+function saidIn(evidence: Evidence): Said {
+  const before = heard.get(evidence);
+  if (before) return before;
+  const { measures, akin = [] } = evidence;
+  const lists: Listed[] = [{ measures, ratio: 1, spread: 0 }, ...akin];
+  const isOnPiece = lists.some((list) => list.measures.some(({ onPiece }) => onPiece));
+  const taken = (onPiece: boolean) =>
+    saidBy(lists.map((list) => ({ ...list, measures: list.measures.filter((one) => one.onPiece === onPiece) })));
+  const said = isOnPiece ? { swatch: taken(false), piece: taken(true) } : { swatch: saidBy(lists), piece: undefined };
+  heard.set(evidence, said);
+  return said;
+}
+
 const logOf = ({ value, sd = 0 }: Figure<'mm'>): LogNormal => ({ mean: Math.log(value), variance: (sd / value) ** 2 });
 
 /**
@@ -174,11 +196,9 @@ const logOf = ({ value, sd = 0 }: Figure<'mm'>): LogNormal => ({ mean: Math.log(
  * @param estimate the size in mm believed before, with its sd
  * @param evidence any number of measures; none leaves the estimate as it is
  */
-export function updateGauge(estimate: Figure<'mm'>, { measures, akin = [] }: Evidence): Figure<'mm'> {
-  const lists: Listed[] = [{ measures, ratio: 1, spread: 0 }, ...akin];
-  const taken = (onPiece: boolean) =>
-    saidBy(lists.map((list) => ({ ...list, measures: list.measures.filter((one) => one.onPiece === onPiece) })));
-  const [swatch, piece] = [taken(false), taken(true)];
+export function updateGauge(estimate: Figure<'mm'>, evidence: Evidence): Figure<'mm'> {
+  const { measures, akin = [] } = evidence;
+  const { swatch, piece } = saidIn(evidence);
   if (!swatch && !piece) return estimate;
   const before = logOf(estimate);
   const first = swatch ? weighed([before, swatch]) : before;
