@@ -71,7 +71,8 @@ export interface Worked {
 /**
  * The one door: a plan in, everything reckoned from it out. Pure: no clock, no randomness, no network.
  *
- * @param plan a plan whose form has been checked (formats: parsePlan)
+ * @param plan a plan whose form has been checked (formats: parsePlan); never changed in place, since the sizes of its thing
+ *   and fabric are kept with those entries
  * @throws PlanProblem naming every entry that cannot be reckoned, its limit and the repair
  * @source the whole handbook, in its own order
  */
