@@ -166,7 +166,7 @@ export { FIRST_FABRIC, planFor } from './newPlan';
 export { proposalsFor, shapeTaking, type Proposal } from './proposals';
 export { thingInChains, type ThingForm } from './things';
 export { withFitting } from './withFitting';
-export { sectionWord } from './drawing';
+export { borderSigns, sectionWord } from './drawing';
 export { withShape } from './withShape';
 export { applyChange } from './change';
 export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';

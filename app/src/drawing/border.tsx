@@ -1,4 +1,4 @@
-import { baseStitch, type BorderPart } from '@keep-snug/core';
+import { borderSigns, type BorderPart } from '@keep-snug/core';
 import type { ReactElement } from 'react';
 import { G, Path } from '@/parts/ink';
 import type { Ink } from './lettering';
@@ -69,7 +69,6 @@ export function borderStitches(part: BorderPart, { scale, colours }: Ink, key: s
   if (Math.min(high, 1 / most) < STITCH_PX) return null;
   const transform = `translate(${px(part.x * scale + w / 2)} ${px(part.y * scale + h / 2)})`;
   const paths = part.rounds.flatMap(({ stitch, sides, corner }, round) => {
-    const symbol = baseStitch(stitch)!.symbol;
     return TURNS.flatMap((turn, side) => {
       const { left, right, top } = lyingOn(part, side, round, scale);
       const line = (columns: number, wide: number) =>
@@ -78,7 +77,7 @@ export function borderStitches(part: BorderPart, { scale, colours }: Ink, key: s
           : gridPath(
               { columns, rows: 1, w: wide / columns, h: high },
               { fromColumn: 0, toColumn: columns, fromRow: 0, toRow: 1 },
-              [[symbol]],
+              [borderSigns(stitch, columns)],
             );
       return [
         { turn, at: left, top, d: line(sides[side]!, right.at - left) },

@@ -73,10 +73,11 @@ function joinAround(
 ): Part[] {
   const { side, end } = front.rectangle!;
   const depth = join.rowHeight.value;
-  const around = (sides: readonly [number, number, number, number]) => [{ stitch: 'single', corner: 2, sides }];
+  const around = (sides: readonly [number, number, number, number]) => [{ stitch: 'single' as const, corner: 2, sides }];
   const joined: Part = { type: 'border', x: 0, y: 0, ...box, depth, rounds: around([0, side, end, side]) };
   if (flap === undefined || !back) return [joined];
-  const seen = Math.round(flap / back.fabric.stitchWidth.value);
+  // as much of the back’s own side as hangs in front
+  const seen = Math.round((back.rectangle!.side * flap) / back.height.value);
   return [joined, { type: 'border', x: 0, y: 0, w: box.w, h: flap, depth, rounds: around([0, seen, end, seen]) }];
 }
 

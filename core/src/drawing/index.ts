@@ -1,3 +1,4 @@
+export * from './borderSigns';
 export * from './closedViews';
 export * from './clusterViews';
 export * from './draw';

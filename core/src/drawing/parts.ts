@@ -1,3 +1,4 @@
+import type { BorderStitch } from '../piece';
 import type { FieldValues } from '../units';
 
 /** Geometry of a drawing in millimetres, x to the right and y down. The app paints it; nothing here knows pixels. */
@@ -32,7 +33,7 @@ export interface BorderPart {
    * Stitches of each round along its four sides, clockwise from the top, and into each corner. A side without any has no
    * border, and no corner where it would meet the next.
    */
-  rounds: readonly { stitch: string; sides: readonly [number, number, number, number]; corner: number }[];
+  rounds: readonly { stitch: BorderStitch; sides: readonly [number, number, number, number]; corner: number }[];
 }
 
 /** A thing as it lies or stands in the piece; `outline` runs round it within its box where it is no rounded box. */

@@ -2,6 +2,7 @@ import { tallyRow } from '../fabric';
 import { PLAN_FORMAT, type Plan } from '../plan';
 import { reckon } from '../reckon';
 import { workOut } from '../workOut';
+import { placesIn, type Stretch } from '../piece';
 import type { Cloth } from './parts';
 
 const plan = (shape: object, thing: object, more: object = {}): Plan =>
@@ -96,6 +97,16 @@ it('an edging around a flap shows its end and as much of its sides as hangs in f
   expect(first![0]).toBe(0);
   // the outer round has a stitch more at each corner
   expect(second![2]).toBe(first![2] + 2);
+});
+
+it('what an edging shows of a flap’s sides is its share of the stitches worked along them', () => {
+  const given = plan({ kind: 'strip-across' }, SLAB, { fittings: [{ kind: 'flap' }, { kind: 'edging' }] });
+  const [border] = bordersOf(given);
+  const { built } = workOut(given);
+  const side = (built.rim as () => readonly Stretch[])().find(({ name, corner }) => !corner && /side|edge/.test(name))!;
+  const rows = border!.h / built.pieces[0]!.fabric.rowHeight.value;
+  const perRow = side.stitches / placesIn(side.spans[0]);
+  expect(Math.abs(border!.rounds[0]!.sides[1] - rows * perRow)).toBeLessThanOrEqual(1);
 });
 
 it('the join of clusters lies around three sides, and goes on around the flap', () => {

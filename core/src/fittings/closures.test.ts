@@ -117,7 +117,19 @@ describe('a strap', () => {
     expect(ids.indexOf('make-strap')).toBeLessThan(ids.indexOf('fasten-off-body'));
     expect(step(strapped({ strap: 'worked-on', apart: 5 }, tube), 'make-strap').text).toContain('in stitch 6 of');
     expect(() => strapped({ strap: 'worked-on', apart: n }, tube)).toThrow(/comes round to it again/);
-    expect(() => strapped({ strap: 'worked-on' })).toThrow(/Only from a last round/);
+  });
+
+  it('is chained from one side of a flat opening to the other', () => {
+    const worked = strapped({ strap: 'worked-on' });
+    const { text } = step(worked, 'make-strap');
+    const [, chains] =
+      /Join the yarn with a slip stitch to the upper end of the right side edge. Chain (\d+), slip stitch in the upper end of the left side edge/.exec(
+        text,
+      )!;
+    expect(text).toContain(`Single crochet in each of the next ${chains} chains, slip stitch in the place it began at`);
+    expect(text).toMatch(/Fasten off\.$/);
+    expect(worked.supplies.yarn.metres.value).toBeGreaterThan(strapped({ strap: 'chain' }).supplies.yarn.metres.value);
+    expect(() => strapped({ strap: 'worked-on', apart: 5 })).toThrow(/Only along a last round can 5 stitches/);
   });
 });
 

@@ -1,6 +1,17 @@
 import { BASES } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
-import { borderAlong, borderCount, reversed, type Border, type BorderStitch, type Stretch } from '../piece';
+import {
+  borderAlong,
+  borderCount,
+  edgesOf,
+  placesIn,
+  reversed,
+  type Border,
+  type BorderStitch,
+  type Piece,
+  type RawEdge,
+  type Stretch,
+} from '../piece';
 import type { Cloth, Part } from '../drawing';
 import type { Built, WorkStep } from '../shapes';
 import { FRONT_TOP } from '../shapes/common/panelWork';
@@ -72,7 +83,7 @@ const counted = ({ id, repeat }: Kind, count: number): string =>
 /** What of it is seen from the front, stitch for stitch: of a flap what lies around it, else what lies along the mouth. */
 function seenFrom(built: Built, border: Border, deep: number): Part {
   const flap = clothsOf(built, 'folded').find(({ role }) => role === 'flap');
-  const around = flap && seenAround(flap, border, built.pieces[0]!.fabric.stitchWidth.value);
+  const around = flap && seenAround(flap, border, built.pieces[0]!);
   const { box, rounds } = around ?? { box: { ...mouthOf(built), h: 0 }, rounds: seenAlong(border) };
   return { type: 'border', ...box, depth: deep / rounds.length, rounds };
 }
@@ -91,20 +102,20 @@ function seenAlong(border: Border): Rounds {
   }));
 }
 
-/** Around a flap that hangs over the front: along its end, and up as much of its sides as is seen. */
-function seenAround(
-  { x, y, w, h }: Cloth,
-  border: Border,
-  stitchWidth: number,
-): { box: Box; rounds: Rounds } | undefined {
+/** Around a flap that hangs over the front: along its end, and of what lies along its sides as much as hangs there. */
+function seenAround({ x, y, w, h }: Cloth, border: Border, piece: Piece): { box: Box; rounds: Rounds } | undefined {
   const first = border.path.findIndex(({ corner }) => corner);
   if (first < 0) return undefined;
-  const side = Math.round(h / stitchWidth);
-  const rounds = borderAlong(border, (_stretch, at) => at === first + 1).map(({ stitch, stitches }) => ({
-    stitch,
-    corner: 3,
-    sides: [0, side, stitches, side] as const,
-  }));
+  const beside = border.path[first + 3] ?? border.path[first - 1]!;
+  const [span] = beside.spans;
+  const { pitch } = edgesOf(piece)[span.edge as RawEdge] ?? { pitch: piece.fabric.stitchWidth.value };
+  const share = Math.min(1, h / (placesIn(span) * pitch));
+  const ends = borderAlong(border, (_stretch, at) => at === first + 1);
+  const sides = borderAlong(border, (stretch) => stretch === beside);
+  const rounds = ends.map(({ stitch, stitches }, round) => {
+    const side = Math.round(share * sides[round]!.stitches);
+    return { stitch, corner: 3, sides: [0, side, stitches, side] as const };
+  });
   return { box: { x, y, w, h }, rounds };
 }
 

@@ -38,7 +38,7 @@ const KINDS: readonly StrapKind[] = [
   { id: 'chain-rows', name: 'a chain with rows along it', columns: (n) => n + 1, stretch: 0.05 },
   { id: 'chain', name: 'a chain', columns: () => 1, stretch: CHAIN.stretch },
   { id: 'cord', name: 'a cord of two-loop stitches', columns: () => 2, stretch: 0.06 },
-  { id: 'worked-on', name: 'chained on from the last round, covered with singles', columns: () => 2, stretch: 0.04 },
+  { id: 'worked-on', name: 'chained on where it hangs, covered with singles', columns: () => 2, stretch: 0.04 },
   { id: 'twisted', name: 'a twisted cord', columns: () => 3, stretch: 0.03 },
   { id: 'cloth', name: 'sewn cloth', columns: () => 100, stretch: 0 },
   { id: 'bought', name: 'bought, on swivel hooks', columns: () => 100, stretch: 0 },
@@ -271,42 +271,69 @@ function strapMade(kind: string, length: Mm, context: FittingContext): Made {
   return { ...nothing, figures: { chains, made }, steps: [step({ does: [corded(kind, chains.value, rows)] }, 4)] };
 }
 
+/** Where a strap is chained on: the hook is there or the yarn is joined there, and it is held at the other place. */
+interface ChainedOn extends Pick<Free, 'lead' | 'from' | 'onward'> {
+  began: string;
+  held: string;
+}
+
+/** At the two sides of an opening no hook waits at (handbook 6). */
+const FROM_A_SIDE: ChainedOn = {
+  lead: '',
+  from: 'with a {slip} to the upper end of the {side:right} side edge',
+  began: 'the place it began at',
+  held: 'the upper end of the {side:left} side edge',
+};
+
 /**
- * Chained on from the last round, held by a slip stitch in the place opposite or so many stitches on, and covered with singles
- * on the way back (handbook 6).
+ * From where the hook is in the last round, held opposite or so many stitches on; else from one side of the opening to the
+ * other.
  *
- * @throws PlanProblem where no last round becomes the opening
+ * @throws PlanProblem where so many stitches on is no other place, or there is no round to count them in
  */
-function workedOn(length: Mm, { fabric, built, options, path }: FittingContext): Made {
-  const { mouth, pieces, rimGoesOn } = built;
-  if (!rimGoesOn || !mouth)
-    return refuse(
-      `${path}.strap`,
-      'Only from a last round that becomes the opening can a strap be chained on. Take another kind of strap.',
-    );
-  const apart = options.apart === undefined ? Math.floor(mouth.stitches / 2) : Number(options.apart);
-  if (apart >= mouth.stitches)
+function chainedOn({ built: { mouth, rimGoesOn }, options, path }: FittingContext): ChainedOn {
+  const { apart } = options;
+  if (!rimGoesOn || !mouth) {
+    if (apart !== undefined)
+      refuse(
+        `${path}.apart`,
+        `Only along a last round can ${Number(apart)} stitches be counted. Leave it empty: here the strap goes from one side of the opening to the other.`,
+      );
+    return FROM_A_SIDE;
+  }
+  const on = apart === undefined ? Math.floor(mouth.stitches / 2) : Number(apart);
+  if (on >= mouth.stitches)
     refuse(
       `${path}.apart`,
-      `The last round has ${mouth.stitches} stitches; ${apart} on from the first comes round to it again. Make it ${mouth.stitches - 1} or less.`,
+      `The last round has ${mouth.stitches} stitches; ${on} on from the first comes round to it again. Make it ${mouth.stitches - 1} or less.`,
     );
-  const { chains, made } = chainsFor(length, fabric.chain);
+  return {
+    lead: 'The strap, from where the hook is:',
+    from: '',
+    onward: true,
+    began: 'the stitch it began at',
+    held: `stitch ${on + 1} of the last round`,
+  };
+}
+
+/** Chained on at one place, held at the other and covered with singles on the way back (handbook 6). */
+function workedOn(length: Mm, context: FittingContext): Made {
+  const { began, held: other, ...place } = chainedOn(context);
+  const { chains, made } = chainsFor(length, context.fabric.chain);
   const n = chains.value;
   const strap: Free = {
     do: 'free',
     id: 'strap',
-    lead: 'The strap, from where the hook is:',
-    from: '',
+    ...place,
     courses: [
       [
         { do: 'chain', chains: n, spans: n, as: 'chains' },
-        { do: 'anchor', place: `stitch ${apart + 1} of the last round` },
+        { do: 'anchor', place: other },
       ],
-      [work('single', n, 'chain'), { do: 'anchor', place: 'the stitch it began at' }],
+      [work('single', n, 'chain'), { do: 'anchor', place: began }],
     ],
     times: 1,
     tails: 0,
-    onward: true,
   };
   return {
     figures: { chains, made },
@@ -316,8 +343,7 @@ function workedOn(length: Mm, { fabric, built, options, path }: FittingContext):
         id: 'make-strap',
         section: 'strap',
         kind: 'assembly',
-        after: pieces[0]!.id,
-        goesOn: true,
+        ...(place.onward ? ({ after: context.built.pieces[0]!.id, goesOn: true } as const) : {}),
         does: [strap],
         check: {
           look: `Not twisted, and {mm:${formatNumber(length.value)}} long before it is loaded?`,

@@ -75,7 +75,7 @@ export function borderCount(border: Border): number {
 
 /** A round of a border as it is drawn: of what, and how many along each edge and in each corner. */
 export interface BorderRound {
-  stitch: string;
+  stitch: BorderStitch;
   corner: number;
   along: Readonly<Record<string, number>>;
 }
@@ -84,18 +84,19 @@ export interface BorderRound {
 export function borderAlong(
   border: Border,
   lies: (stretch: Stretch, at: number) => boolean,
-): { stitch: string; stitches: number }[] {
+): { stitch: BorderStitch; stitches: number }[] {
   return pathsOf(border).map((path, index) => {
     const kind = kindOf(border, index + 1);
     const stitches = path.reduce((sum, one, at) => sum + (lies(one, at) ? stitchesOf(one, kind) : 0), 0);
-    return { stitch: KINDS[kind].stitch, stitches };
+    return { stitch: kind, stitches };
   });
 }
 
 /** Every round of a border that runs all round a piece. */
 export function borderRounds(border: Border): BorderRound[] {
   return pathsOf(border).map((path, index) => {
-    const { stitch, corner } = KINDS[kindOf(border, index + 1)];
+    const stitch = kindOf(border, index + 1);
+    const { corner } = KINDS[stitch];
     const along = path.flatMap(({ spans: [{ edge }], stitches, corner: turns }) => (turns ? [] : [[edge, stitches]]));
     return { stitch, corner, along: Object.fromEntries(along) as Record<string, number> };
   });
