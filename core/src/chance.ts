@@ -28,6 +28,7 @@ export function chanceInputs({ thing, fit, built, placed }: WorkedOut): ChanceIn
       t: main.thickness,
     },
     cover: fit.coverEase.value,
+    wants: [...(built.model.wants ?? []), ...placed.flatMap(({ wants }) => wants ?? [])],
     rooms: [...(built.model.rooms ?? []), ...placed.flatMap(({ rooms }) => rooms ?? [])],
   };
 }

@@ -24,12 +24,12 @@ import {
   type FittingDefinition,
   type Placed,
 } from './fittings';
-import { DEFAULT_SCHOOLS, type Schools } from './pattern';
+import { DEFAULT_SCHOOLS, wordText, type Schools } from './pattern';
 import type { Plan } from './plan';
 import { shapeDefinition, type Built, type Demands, type ShapeContext, type ShapeDefinition } from './shapes';
 import { foundationAdvice } from './shapes/common/advice';
 import { checkThing, workThing, type ThingSpec, type WorkedThing } from './things';
-import { formatLength, withDefaults, withArticle } from './units';
+import { mmToken, withArticle, withDefaults } from './units';
 
 /** What of a plan does not hang on the counts picked for it: worked out once for all of them. */
 export interface Prepared {
@@ -64,7 +64,9 @@ export function workOut(plan: Plan): WorkedOut {
  * Thing, fabric, fit and what the fittings ask for.
  * @throws PlanProblem naming every entry that cannot be reckoned, its limit and the repair
  */
-export function prepare(plan: Plan): Prepared {
+export const prepare = (plan: Plan): Prepared => inWords(plan, () => prepared(plan));
+
+function prepared(plan: Plan): Prepared {
   const shape = shapeDefinition(plan.shape.kind)!;
   refuse(fittingFaults(plan, shape));
 
@@ -112,7 +114,21 @@ export function prepare(plan: Plan): Prepared {
  * The plan prepared, with these counts picked.
  * @throws PlanProblem where a fitting finds no place
  */
-export function workWith({ plan, shape, schools, context, asked }: Prepared, picks: Plan['picks'] = {}): WorkedOut {
+export const workWith = (given: Prepared, picks: Plan['picks'] = {}): WorkedOut =>
+  inWords(given.plan, () => workedWith(given, picks));
+
+/** What cannot be reckoned is told in the reader's unit and terms. */
+function inWords<T>({ schools }: Plan, make: () => T): T {
+  try {
+    return make();
+  } catch (error) {
+    if (!(error instanceof PlanProblem)) throw error;
+    const reader = { ...DEFAULT_SCHOOLS, ...schools };
+    throw new PlanProblem(error.errors.map(({ path, message }) => ({ path, message: wordText(message, reader) })));
+  }
+}
+
+function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: NonNullable<Plan['picks']>): WorkedOut {
   const { thing, fabric, fit } = context;
   const built = onChainHook(shape.build({ ...context, picks }), plan.fabric.chainHookMm);
   const placed = asked.map(({ definition, context: ask }) => ({
@@ -288,7 +304,7 @@ function conditionAdvice({ choices }: Built): Advice[] {
       .map(({ text, mm, without }) => ({
         id: `condition-costs-${id}`,
         severity: 'advice' as const,
-        text: `The count must be ${text}: that puts it ${formatLength(mm)} further off. Without it ${without} ${noun} would be best.`,
+        text: `The count must be ${text}: that puts it ${mmToken(mm)} further off. Without it ${without} ${noun} would be best.`,
         repair: 'Keep it, or change what asks for it.',
         at: 'fittings',
       })),

@@ -93,12 +93,14 @@ function Estimate({ chance, then }: { chance: Chance; then: number }) {
 }
 
 /** The ways it fails, in a line. */
-export function failures({ draws, tight, loose, short, deep }: Chance, told = inHundred): string {
+export function failures({ draws, tight, loose, short, deep, base, strap }: Chance, told = inHundred): string {
   const parts = [
     ['too tight', tight],
     ['too loose', loose],
     ['too short', short],
     ['too deep', deep],
+    ['base not flat', base],
+    ['strap too short', strap],
   ] as const;
   const said = parts.filter(([, count]) => told(count / draws) > 0);
   if (said.length === 0) return 'hardly ever too tight or too loose';

@@ -160,7 +160,7 @@ describe('fittings', () => {
   it('with a wrong entry keep it, and tell it at its field', () => {
     show(<Board start={phone} stage="fittings" />);
     fireEvent.changeText(screen.getByLabelText('Button diameter'), '75');
-    expect(screen.getAllByText(/A 75 mm button is more than half the flap/).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/A button of 75 mm is more than half the flap/).length).toBeGreaterThan(0);
   });
 });
 

@@ -76,7 +76,7 @@ describe('the reader’s own words', () => {
   it('measure in inches where inches are used', () => {
     useSettings.getState().set({ units: 'in' });
     show(<Sheet back={BACK} plan={phone} />);
-    expect(shown()).toMatch(/\d\S* in around/);
+    expect(shown()).toMatch(/\d\S* in \(\S+ cm\) around/);
     expect(shown()).not.toMatch(/\d mm around/);
   });
 

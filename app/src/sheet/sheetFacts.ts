@@ -35,7 +35,9 @@ export function factsOf(plan: Plan, worked: Worked, { terms, units }: Reading): 
   const { hookMm, stitch } = plan.fabric;
   const yarn = yarnOf(plan.fabric);
   const { stitchWidth } = worked.fabric;
-  const known = ({ value, sd }: Figure) => formatKnown(value, sd, units);
+  const other = units === 'in' ? 'cm' : 'in';
+  // a sheet goes to readers of either unit
+  const known = ({ value, sd }: Figure) => `${formatKnown(value, sd, units)} (${formatKnown(value, sd, other)})`;
   const { width, height } = worked.outside;
   const colours = worked.supplies.byColour.map(({ name, grams }) => `${name} ${roundedAmount(grams)} g`);
   const together = worked.supplies.byYarn.map(({ name, grams }) => `${name} ${roundedAmount(grams)} g`);

@@ -65,7 +65,7 @@ export function discToWall(
   wall: number,
   h: number,
   w: number,
-): { counts: number[]; advice: Advice[] } {
+): { counts: number[]; own: number; advice: Advice[] } {
   const counts = discCounts(growth, rounds);
   const own = counts.at(-1)!;
   const lies = flatness(growth.each, h, w);
@@ -90,5 +90,5 @@ export function discToWall(
       at: 'shape.each',
     });
   // no round has more than the wall: the last one would shrink again
-  return { counts: [...counts.slice(0, -1).map((count) => Math.min(count, wall)), wall], advice };
+  return { counts: [...counts.slice(0, -1).map((count) => Math.min(count, wall)), wall], own, advice };
 }

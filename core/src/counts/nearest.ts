@@ -1,5 +1,5 @@
 import { PlanProblem } from '../figure';
-import { formatLength } from '../units';
+import { mmToken } from '../units';
 import type { CountCondition } from './conditions';
 
 export interface CountAsk {
@@ -87,5 +87,5 @@ function cost(count: number, ask: CountAsk): number {
 
 function impossible({ conditions, askedMm }: CountAsk): string {
   const all = conditions.map(({ text }) => text).join('; ');
-  return `No count near ${formatLength(askedMm)} is ${all}. Drop one of these wishes.`;
+  return `No count near ${mmToken(askedMm)} is ${all}. Drop one of these wishes.`;
 }

@@ -56,7 +56,7 @@ describe('flat rounds', () => {
 
   it('carry the difference to the wall in their last round, and tell one too large to be rounding', () => {
     const growth = { start: 6, each: 6, doublings: 0 };
-    expect(discToWall(growth, 6, 38, 5, 5.1)).toEqual({ counts: [6, 12, 18, 24, 30, 38], advice: [] });
+    expect(discToWall(growth, 6, 38, 5, 5.1)).toEqual({ counts: [6, 12, 18, 24, 30, 38], own: 36, advice: [] });
     expect(discToWall(growth, 6, 52, 5, 5.1).advice.map(({ id }) => id)).toEqual(['base-against-wall']);
     expect(discToWall({ ...growth, each: 9 }, 6, 51, 5, 5.1).advice[0]).toMatchObject({
       id: 'base-ruffles',

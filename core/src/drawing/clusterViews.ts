@@ -73,7 +73,9 @@ function joinAround(
 ): Part[] {
   const { side, end } = front.rectangle!;
   const depth = join.rowHeight.value;
-  const around = (sides: readonly [number, number, number, number]) => [{ stitch: 'single' as const, corner: 2, sides }];
+  const around = (sides: readonly [number, number, number, number]) => [
+    { stitch: 'single' as const, corner: 2, sides },
+  ];
   const joined: Part = { type: 'border', x: 0, y: 0, ...box, depth, rounds: around([0, side, end, side]) };
   if (flap === undefined || !back) return [joined];
   // as much of the back’s own side as hangs in front

@@ -2,6 +2,7 @@ import { HAND_RHO, PIECE_STRAYS } from '../fabric';
 import type { Figure } from '../figure';
 import type { FitDefinition } from './fits';
 import { normals, seeded } from './random';
+import type { Want, WantId } from './wants';
 
 /** One sample of all that is uncertain: girth, height and depth of the thing, stitch, row and fabric thickness; all mm. */
 export interface Sample {
@@ -29,6 +30,8 @@ export interface FitModel {
   also?: Readonly<Record<string, Figure>>;
   /** Where it has a room for each of several things. */
   rooms?: readonly Room[];
+  /** What else it must do. */
+  wants?: readonly Want[];
 }
 
 /** A room of its own within a piece: a channel, a pocket beside others. */
@@ -51,19 +54,21 @@ export interface ChanceInputs {
   figures: { g: Figure<'mm'>; H: Figure<'mm'>; D: Figure<'mm'>; w: Figure<'mm'>; h: Figure<'mm'>; t: Figure<'mm'> };
   /** Where each of several things has a room of its own, it is those that must fit, not all of them together. */
   rooms?: readonly Room[];
+  /** What else it must do: its own base, its strap. */
+  wants?: readonly Want[];
 }
 
 /** The letters of the handbook, and whatever else a model names. */
 export type InputName = string;
 
 /** What is measured of the thing errs by so much; all else are scales, larger or smaller by a factor (handbook 3). */
-const MEASURES: ReadonlySet<string> = new Set(['g', 'H', 'D']);
+const MEASURES: ReadonlySet<string> = new Set(['g', 'H', 'D', 'loop']);
 
-/** What comes from the yarn, not from the hand. */
-const FABRIC_ALONE: ReadonlySet<string> = new Set(['t']);
+/** What is not of the hand: the fabric's thickness comes from the yarn, a strap's growth from its load. */
+const NOT_OF_HAND: ReadonlySet<string> = new Set(['t', 'grows', 'loop']);
 
 /** Whether an input is the hand's doing: the size of a stitch or of what is made of stitches. */
-export const isOfHand = (name: InputName): boolean => !MEASURES.has(name) && !FABRIC_ALONE.has(name);
+export const isOfHand = (name: InputName): boolean => !MEASURES.has(name) && !NOT_OF_HAND.has(name);
 
 /**
  * How far a thing may stand out of its cover before it counts as not covered: a twentieth of its height, 3 mm at the
@@ -81,6 +86,9 @@ export interface Tally {
   loose: number;
   short: number;
   deep: number;
+  /** It fits, but its base does not suit its wall; or its strap does not reach. */
+  base: number;
+  strap: number;
   /** The share of draws that fit, 0 to 1. */
   share: number;
   /** Inside girth against the thing's: mean and spread of the ratio, for the picture. */
@@ -124,7 +132,7 @@ export function chanceOfFit(
     ? roomsRatio(inputs.rooms, seeded(seed ^ 0x5bd1e995), spreads)
     : wholeRatio(model);
   const sample = Object.fromEntries(names.map((name, index) => [name, means[index]!])) as Sample;
-  const tally = { tight: 0, loose: 0, short: 0, deep: 0, sum: 0, square: 0 };
+  const tally = { tight: 0, loose: 0, short: 0, deep: 0, base: 0, strap: 0, sum: 0, square: 0 };
   for (let index = 0; index < draws; index += 1) {
     for (let input = 0; input < names.length; input += 1)
       sample[names[input]!] = sampled(
@@ -139,13 +147,13 @@ export function chanceOfFit(
     if (ratio < from) tally.tight += 1;
     else if (ratio > to) tally.loose += 1;
     else {
-      const missed = depthMissed(inputs, sample);
+      const missed = depthMissed(inputs, sample) ?? wantMissed(inputs, sample);
       if (missed) tally[missed] += 1;
     }
   }
-  const { tight, loose, short, deep } = tally;
+  const { tight, loose, short, deep, base, strap } = tally;
   const mean = tally.sum / draws;
-  const fits = draws - tight - loose - short - deep;
+  const fits = draws - tight - loose - short - deep - base - strap;
   return {
     draws,
     fits,
@@ -153,6 +161,8 @@ export function chanceOfFit(
     loose,
     short,
     deep,
+    base,
+    strap,
     share: fits / draws,
     ratio: { mean, sd: Math.sqrt(Math.max(0, tally.square / draws - mean * mean)) },
     window: { from, to: Number.isFinite(to) ? to : null },
@@ -160,8 +170,8 @@ export function chanceOfFit(
 }
 
 /** All that is drawn for a plan: the six letters, and what its model names besides. */
-export function inputsOf({ figures, model }: ChanceInputs): Readonly<Record<InputName, Figure>> {
-  return { ...figures, ...model.also };
+export function inputsOf({ figures, model, wants = [] }: ChanceInputs): Readonly<Record<InputName, Figure>> {
+  return Object.assign({}, figures, model.also, ...wants.map(({ also }) => also)) as Record<InputName, Figure>;
 }
 
 /**
@@ -213,6 +223,10 @@ function roomsRatio(
     return least;
   };
 }
+
+/** The first of its other wants that it does not meet. */
+const wantMissed = ({ wants = [] }: ChanceInputs, sample: Sample): WantId | undefined =>
+  wants.find(({ met }) => !met(sample))?.id;
 
 /** Scales are sampled lognormal, so that none is ever negative; measures normal. */
 function sampled(name: string, mean: number, sd: number, z: number): number {

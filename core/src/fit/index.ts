@@ -5,3 +5,4 @@ export * from './fits';
 export * from './helps';
 export * from './random';
 export * from './verdict';
+export * from './wants';

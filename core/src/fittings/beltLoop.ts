@@ -1,6 +1,6 @@
 import { chosen, derive, prior } from '../figure';
 import { tailOf } from '../piece';
-import { formatLength, formatNumber, withArticle } from '../units';
+import { formatNumber, mmToken, mostToken, typedToken } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, plainRows, refuse, smallPiece } from './common';
 
@@ -20,7 +20,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
   if (length.value > face.height)
     refuse(
       `${path}.beltMm`,
-      `A loop for ${withArticle(`${formatLength(belt)} belt`)} is ${formatLength(length.value)} long, the back ${formatLength(face.height)} high. Choose a belt of ${formatLength(Math.max(5, belt - (length.value - face.height)))} or less.`,
+      `A loop for a belt of ${typedToken(belt)} is ${mmToken(length.value)} long, the back ${mmToken(face.height)} high. Choose a belt of ${mostToken(Math.max(5, belt - (length.value - face.height)))} or less.`,
     );
   const width = derive(
     'mm',

@@ -1,7 +1,7 @@
 import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '../figure';
 import type { Instruction } from '../fabric';
 import type { Cloth, FlapPlace, Part, Piece, WorkStep } from '../shapes';
-import { formatLength, formatNumber, plural, withArticle } from '../units';
+import { formatNumber, mmToken, mostToken, plural, typedToken, withArticle } from '../units';
 import { BUTTON_FIELDS, IN_FROM, refuseBeside, sewnWhere } from './common';
 import { loopAfter } from './loops';
 import { type Area, type FittingContext, type FittingDefinition, type Placed } from './definition';
@@ -240,7 +240,7 @@ function refuseWide(diameter: number, flap: FlapPlace, path: string): void {
   throw new PlanProblem([
     {
       path: `${path}.buttonMm`,
-      message: `${withArticle(`${formatLength(diameter)} button`).replace(/^a/, 'A')} is more than half the flap’s width (${formatLength(flap.width.value)}). Choose one of ${formatLength(limit)} or less.`,
+      message: `A button of ${typedToken(diameter)} is more than half the flap’s width (${mmToken(flap.width.value)}). Choose one of ${mostToken(limit)} or less.`,
     },
   ]);
 }
@@ -250,7 +250,7 @@ function refuseLow(lowest: number, flap: FlapPlace, path: string): void {
   throw new PlanProblem([
     {
       path: `${path}.buttonMm`,
-      message: `The button would reach ${formatLength(lowest)} down a front of ${formatLength(flap.frontMm)}. Make the flap ${formatLength(lowest - flap.frontMm)} shorter or the button smaller.`,
+      message: `The button would reach ${mmToken(lowest)} down a front of ${mmToken(flap.frontMm)}. Make the flap ${mmToken(lowest - flap.frontMm)} shorter or the button smaller.`,
     },
   ]);
 }

@@ -1,7 +1,7 @@
 import { parityOf, slotChains } from '../counts';
 import { work, type Instruction } from '../fabric';
 import { derive, type Figure } from '../figure';
-import { formatLength, formatNumber, plural, withArticle } from '../units';
+import { formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
 import { acrossFlap, buttonArea } from './buttonLoop';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import {
@@ -40,7 +40,7 @@ function place(context: FittingContext): Placed {
   if (a > n - 4)
     refuse(
       `${path}.buttonMm`,
-      `${withArticle(`${formatLength(Number(options.buttonMm))} button`).replace(/^a/, 'A')} needs a hole of ${plural(a, 'chain')} in a flap of ${plural(n, 'stitch', 'stitches')}. Choose one of ${formatLength(Math.max(5, (n - 4) * fabric.chain.value - Number(options.buttonThicknessMm)))} or less.`,
+      `A button of ${typedToken(Number(options.buttonMm))} needs a hole of ${plural(a, 'chain')} in a flap of ${plural(n, 'stitch', 'stitches')}. Choose one of ${mostToken(Math.max(5, (n - 4) * fabric.chain.value - Number(options.buttonThicknessMm)))} or less.`,
     );
   const section = piece.sections.find(({ name }) => name === 'flap')!;
   if (section.rows < ROWS_BELOW + 2)
@@ -67,7 +67,7 @@ function place(context: FittingContext): Placed {
   if (below + diameter / 2 > flap.frontMm)
     refuse(
       `${path}.buttonMm`,
-      `The button would lie below the front, ${formatLength(flap.frontMm)} deep. Make the flap shorter.`,
+      `The button would lie below the front, ${mmToken(flap.frontMm)} deep. Make the flap shorter.`,
     );
   return {
     figures: { chains, hole: derive('mm', 'chains × wc', { a: chains, wc: fabric.chain }, (v) => v.a * v.wc) },

@@ -4,7 +4,7 @@ import { chosen, derive, PlanProblem, type Figure } from '../figure';
 import type { Built, Cloth, Course, MouthPlace, Foundation, Piece, ShapeSchools } from '../shapes';
 import { rowPiece } from '../shapes/common/rowPiece';
 import type { Free, Work } from '../piece';
-import { formatLength, type Field } from '../units';
+import { type Field, leastToken, mostToken, typedToken } from '../units';
 
 type Mm = Figure<'mm'>;
 
@@ -71,7 +71,7 @@ export function refuseBeside(
   if (mm >= least && mm <= most) return;
   refuse(
     path,
-    `${formatLength(mm)} ${from} does not leave it on ${on}. Make it ${formatLength(least)} to ${formatLength(most)}.`,
+    `${typedToken(mm)} ${from} does not leave it on ${on}. Make it ${leastToken(least)} to ${mostToken(most)}.`,
   );
 }
 

@@ -1,6 +1,6 @@
 import type { Instruction, WorkedFabric } from '../fabric';
 import type { Advice, Figure } from '../figure';
-import type { Room, WorkedFit } from '../fit';
+import type { Room, Want, WorkedFit } from '../fit';
 import type { RawEdge } from '../piece';
 import type { Notion, Built, Demands, Offer, Part, Piece, ShapeSchools, View, WorkStep } from '../shapes';
 import type { CarrierSpec, Hazard, Say, WorkedThing } from '../things';
@@ -66,6 +66,8 @@ export interface Placed {
   areas?: Area[];
   /** Rooms it makes, each for one of several things (handbook 3). */
   rooms?: Room[];
+  /** What it asks of the piece besides. */
+  wants?: Want[];
   notions?: Notion[];
   /** What it brings with it as it is chosen. */
   hazards?: readonly Hazard[];

@@ -3,7 +3,7 @@ import { chosen, derive, prior, type Advice, type Figure } from '../figure';
 import { work, type WorkedFabric } from '../fabric';
 import type { Work } from '../piece';
 import type { PocketWant } from '../things';
-import { formatLength, formatNumber, plural } from '../units';
+import { formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
 import type { Part } from '../shapes';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, refuse, type Face } from './common';
@@ -179,7 +179,7 @@ function shallowWork(
   if (deep >= most)
     return refuse(
       `${path}.shallowMm`,
-      `${formatLength(deep)} is no shallower than the pocket (${formatLength(most)}). Make it less than ${formatLength(most)}.`,
+      `${typedToken(deep)} is no shallower than the pocket (${mmToken(most)}). Make it less than ${mostToken(most)}.`,
     );
   return [
     {
@@ -212,7 +212,7 @@ function curl(over: number, w: number, columns: number, { stitch: { rows } }: Wo
     {
       id: 'case-curls',
       severity: 'warning',
-      text: `The channels need ${plural(-over, 'stitch', 'stitches')} (${formatLength(-over * w)}) more than the front has: the case curls.`,
+      text: `The channels need ${plural(-over, 'stitch', 'stitches')} (${mmToken(-over * w)}) more than the front has: the case curls.`,
       repair: `Use ${enough} stitches.`,
       at: 'picks.width',
       change: { 'picks.width': enough },
@@ -234,7 +234,7 @@ function slim(
     {
       id: 'short-tool-sinks',
       severity: 'advice',
-      text: `The shortest tool (${formatLength(shortest)}) sinks in a pocket made for the longest (${formatLength(longest)}).`,
+      text: `The shortest tool (${mmToken(shortest)}) sinks in a pocket made for the longest (${mmToken(longest)}).`,
       repair: 'Sew across its channel, so that it is only as deep as that tool wants.',
       at: `${path}.shallow`,
       change: {

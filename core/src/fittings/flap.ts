@@ -1,7 +1,7 @@
 import { chosen, derive, type Advice } from '../figure';
 import { LEAST_WITH_CLOSURE_MM } from '../shapes/common/flat';
 import type { Built } from '../shapes';
-import { formatLength, formatNumber, LONGEST_MM, type Field } from '../units';
+import { type Field, formatNumber, leastToken, LONGEST_MM, typedToken } from '../units';
 import { NOTHING_PLACED, type FittingDefinition, type Placed } from './definition';
 
 const options: readonly Field[] = [
@@ -43,8 +43,8 @@ function tooShort(overlapMm: unknown, closesFlap: boolean, path: string): Advice
     {
       id: 'flap-short',
       severity: 'advice',
-      text: `A flap that reaches ${formatLength(Number(overlapMm))} down hardly carries what closes it.`,
-      repair: `Let it reach ${formatLength(LEAST_WITH_CLOSURE_MM)}.`,
+      text: `A flap that reaches ${typedToken(Number(overlapMm))} down hardly carries what closes it.`,
+      repair: `Let it reach ${leastToken(LEAST_WITH_CLOSURE_MM)}.`,
       at: `${path}.overlapMm`,
       change: { [`${path}.overlapMm`]: LEAST_WITH_CLOSURE_MM },
     },

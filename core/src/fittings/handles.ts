@@ -1,7 +1,7 @@
 import { EVEN, type CountCondition } from '../counts';
 import { work, type Instruction } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
-import { formatLength, formatNumber, plural } from '../units';
+import { formatNumber, leastToken, mmToken, mostToken, plural } from '../units';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, mouthAt, ownStitch, refuse, refuseOpen, withStitches } from './common';
 
@@ -46,7 +46,7 @@ function place(context: FittingContext): Placed {
   if (a + LEAST_BETWEEN > half)
     refuse(
       `${path}.openMm`,
-      `A handle of ${plural(a, 'chain')} (${formatLength(a * fabric.chain.value)}) is longer than half the round (${plural(half, 'stitch', 'stitches')}) allows. Make it ${formatLength(Math.max(10, (half - LEAST_BETWEEN) * fabric.chain.value))} or less, or the bag wider.`,
+      `A handle of ${plural(a, 'chain')} (${mmToken(a * fabric.chain.value)}) is longer than half the round (${plural(half, 'stitch', 'stitches')}) allows. Make it ${mostToken(Math.max(10, (half - LEAST_BETWEEN) * fabric.chain.value))} or less, or the bag wider.`,
     );
   const above = Number(options.above);
   const rounds = top - wall.from + 1;
@@ -134,7 +134,7 @@ function atNeck({ built, thing }: FittingContext, below: number): Placed['advice
     {
       id: 'handles-at-neck',
       severity: 'advice',
-      text: `The handles lie ${formatLength(height - shoulder.height)} above the shoulder, beside the neck: nothing fills the bag there.`,
+      text: `The handles lie ${mmToken(height - shoulder.height)} above the shoulder, beside the neck: nothing fills the bag there.`,
       repair: 'Take more rounds above them, or a top handle.',
       at: 'fittings',
     },
@@ -163,7 +163,7 @@ function roomAdvice(mm: number, size: string) {
     {
       id: 'handle-narrow',
       severity: 'advice' as const,
-      text: `An opening of ${formatLength(mm)} is narrow for a ${size}: ${formatLength(least)} is usual.`,
+      text: `An opening of ${mmToken(mm)} is narrow for a ${size}: ${leastToken(least)} is usual.`,
       repair: `Make it ${formatNumber(least)} mm.`,
       at: 'fittings',
     },

@@ -1,6 +1,6 @@
 import { chosen, derive, type Figure } from '../figure';
 import type { Free } from '../piece';
-import { formatLength, formatNumber, plural } from '../units';
+import { formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { buttonArea } from './buttonLoop';
 import { BUTTON_FIELDS, chainsFor, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere } from './common';
@@ -29,7 +29,7 @@ function place({ built, fabric, thing, options, path }: FittingContext): Placed 
   if (below.value + diameter.value / 2 > face.height / 2)
     refuse(
       `${path}.buttonMm`,
-      `A button of ${formatLength(diameter.value)} fills half the front, ${formatLength(face.height)} high. Take one of ${formatLength(Math.max(5, face.height / 2 - BELOW_MM))} or less.`,
+      `A button of ${typedToken(diameter.value)} fills half the front, ${mmToken(face.height)} high. Take one of ${mostToken(Math.max(5, face.height / 2 - BELOW_MM))} or less.`,
     );
   const gap = derive('mm', 'gap = D + button below the edge', { D: thing.depth, below }, (v) => v.D + v.below);
   const asked = loopAsked(diameter, thickness, gap);

@@ -1,6 +1,6 @@
 import { gapOf } from '../fabric';
 import { chosen, derive, type Advice } from '../figure';
-import { formatLength, formatNumber } from '../units';
+import { formatNumber, mmToken, typedToken } from '../units';
 import { acrossFlap, buttonArea } from './buttonLoop';
 import { BUTTON_FIELDS, flapDown, frontOf, IN_FROM, sewnWhere } from './common';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
@@ -73,7 +73,7 @@ function tooClose(diameter: number, most: number, path: string): Advice[] {
     {
       id: 'button-too-large',
       severity: 'warning',
-      text: `A button of ${formatLength(diameter)} does not pass through this fabric: its spaces let ${formatLength(Math.max(0, most))} through.`,
+      text: `A button of ${typedToken(diameter)} does not pass through this fabric: its spaces let ${mmToken(Math.max(0, most))} through.`,
       repair: 'Take a smaller button, an open stitch, or a button loop.',
       at: `${path}.buttonMm`,
     },

@@ -1,5 +1,5 @@
 import { chosen, derive, type Advice } from '../figure';
-import { formatLength, formatNumber, withArticle } from '../units';
+import { formatNumber, mmToken, mostToken, typedToken, withArticle } from '../units';
 import type { Part } from '../shapes';
 import type { Hazard } from '../things';
 import { buttonArea } from './buttonLoop';
@@ -45,12 +45,12 @@ function placed(kind: Kind, context: FittingContext): Placed {
   if (below.value < across / 2)
     refuse(
       `${path}.acrossMm`,
-      `${withArticle(`${formatLength(across)} ${kind.noun}`).replace(/^a/, 'A')} does not fit under a flap that reaches ${formatLength(Math.max(0, flap.edgeBelowFrontTop.value))} down. Make the flap longer.`,
+      `${withArticle(kind.noun).replace(/^a/, 'A')} of ${typedToken(across)} does not fit under a flap that reaches ${mmToken(Math.max(0, flap.edgeBelowFrontTop.value))} down. Make the flap longer.`,
     );
   if (across > face.width / 3)
     refuse(
       `${path}.acrossMm`,
-      `${withArticle(`${formatLength(across)} ${kind.noun}`).replace(/^a/, 'A')} is more than a third of the front (${formatLength(face.width)}). Choose one of ${formatLength(face.width / 3)} or less.`,
+      `${withArticle(kind.noun).replace(/^a/, 'A')} of ${typedToken(across)} is more than a third of the front (${mmToken(face.width)}). Choose one of ${mostToken(face.width / 3)} or less.`,
     );
   const corners = options.at === 'corners';
   const count = corners || face.width > TWO_ABOVE_MM ? 2 : 1;

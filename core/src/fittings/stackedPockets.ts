@@ -1,6 +1,6 @@
 import { chosen, derive } from '../figure';
 import { nth, tailOf } from '../piece';
-import { formatLength, formatNumber, plural } from '../units';
+import { formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
 import type { WorkStep } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, plainRows, refuse, smallPiece } from './common';
@@ -16,13 +16,13 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
   if (high > face.height - 10)
     refuse(
       `${path}.heightMm`,
-      `A pocket of ${formatLength(high)} does not fit on a front of ${formatLength(face.height)}. Make it ${formatLength(Math.max(10, face.height - 10))} or less.`,
+      `A pocket of ${typedToken(high)} does not fit on a front of ${mmToken(face.height)}. Make it ${mostToken(Math.max(10, face.height - 10))} or less.`,
     );
   const need = high * (1 + SHOWS * (count - 1));
   if (need > face.height)
     refuse(
       `${path}.count`,
-      `${plural(count, 'pocket')} of ${formatLength(high)} reach ${formatLength(need)} up a front of ${formatLength(face.height)}. Take fewer or lower ones.`,
+      `${plural(count, 'pocket')} of ${typedToken(high)} reach ${mmToken(need)} up a front of ${mmToken(face.height)}. Take fewer or lower ones.`,
     );
   const plain = plainRows(fabric);
   const margin = chosen(2 * plain.stitchWidth.value, 'mm', 'a stitch left free on each side');

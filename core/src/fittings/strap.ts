@@ -1,7 +1,8 @@
 import type { WorkedThing } from '../things';
 import { CHAIN, work, type Instruction } from '../fabric';
 import { chosen, derive, prior, type Advice, type Figure } from '../figure';
-import { formatLength, formatNumber } from '../units';
+import { formatNumber, leastToken, mmToken, mostToken, typedToken } from '../units';
+import { strapReaches } from '../fit';
 import { tailOf, type Free, type Sewing } from '../piece';
 import type { Piece, WorkStep } from '../shapes';
 import {
@@ -95,8 +96,11 @@ function loopOf({ carrier, path, options }: DemandContext): Mm {
       `${path}.loopMm`,
       'How long is the loop the strap follows, anchor to anchor? Measure it on the body, or type it here.',
     );
-  return chosen(loop.mm, 'mm', 'measured on the body');
+  return { ...chosen(loop.mm, 'mm', 'measured on the body'), sd: LOOP_SD_MM };
 }
+
+/** How well a loop is measured on a body, over whatever is worn (prior, ours), mm. */
+const LOOP_SD_MM = 10;
 
 /** What is carried where nothing is known of it, g (prior, ours). */
 const USUAL_LOAD = { g: 300, sd: 150 };
@@ -141,12 +145,12 @@ function place(context: FittingContext): Placed {
   if (length.value > LONGEST_MM)
     refuse(
       `${path}.loopMm`,
-      `A strap of ${formatLength(length.value)} is longer than any body loop (${formatLength(LONGEST_MM)}). Check the loop, ${formatLength(loop.value)}, and its unit.`,
+      `A strap of ${mmToken(length.value)} is longer than any body loop (${mostToken(LONGEST_MM)}). Check the loop, ${typedToken(loop.value)}, and its unit.`,
     );
   if (length.value < 3 * SEWN_MM)
     refuse(
       `${path}.loopMm`,
-      `A loop of ${formatLength(loop.value)} leaves no strap beyond the ${formatLength(face.width)} between its anchors. Make it ${formatLength(face.width + 3 * SEWN_MM)} or more.`,
+      `A loop of ${typedToken(loop.value)} leaves no strap beyond the ${mmToken(face.width)} between its anchors. Make it ${leastToken(face.width + 3 * SEWN_MM)} or more.`,
     );
   const made = strapMade(kind.id, length, context);
   const anchors = anchorWords(built);
@@ -175,6 +179,9 @@ function place(context: FittingContext): Placed {
       { face: 'front', x: [face.width - 8, face.width], y: [0, SEWN_MM] },
     ],
     notions: [...made.notions, ...(end.id === 'hooks' ? HOOKED : [])],
+    ...(kind.stretch > 0
+      ? { wants: [strapReaches(length.value - 2 * end.mm, edgeToEdge ? 0 : face.width, loop, grows)] }
+      : {}),
   };
 }
 
@@ -481,7 +488,7 @@ function advise(length: Mm, grows: number, loadG: number, untested: boolean, row
     {
       id: 'strap-grows',
       severity: 'advice',
-      text: `Under ${formatNumber(loadG, 0)} g it grows by about ${formatLength(longer)}; it is made so much shorter.`,
+      text: `Under ${formatNumber(loadG, 0)} g it grows by about ${mmToken(longer)}; it is made so much shorter.`,
       repair:
         kind.id === 'rows' || kind.id === 'chain-rows'
           ? `Hang the load on a finished piece for a minute and type what it grew; ${rows + 2} stitches wide would grow less.`

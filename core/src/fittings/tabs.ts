@@ -4,7 +4,7 @@ import { workBar } from '../things';
 import { work, type Instruction } from '../fabric';
 import type { Piece } from '../shapes';
 import { nth, tailOf } from '../piece';
-import { formatLength, formatNumber } from '../units';
+import { formatNumber, mmToken } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from './common';
 
@@ -44,7 +44,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
   if (2 * width.value > face.width)
     refuse(
       `${path}.buttonMm`,
-      `Two tabs of ${formatLength(width.value)} are wider than the ${formatLength(face.width)} they hang from. Choose a smaller button.`,
+      `Two tabs of ${mmToken(width.value)} are wider than the ${mmToken(face.width)} they hang from. Choose a smaller button.`,
     );
   const piece = smallPiece({ id: 'tab', name: 'Tab', times: 2, fabric: plain, width, length, schools });
   const x = face.width / 6;

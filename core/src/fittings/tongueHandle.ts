@@ -1,7 +1,7 @@
 import { EVEN, reachOf, refuseBeyond } from '../counts';
 import { work, type Instruction } from '../fabric';
 import { chosen, derive, prior } from '../figure';
-import { formatLength, formatNumber, plural } from '../units';
+import { formatNumber, leastToken, plural } from '../units';
 import { backwards, type Span, type Work } from '../piece';
 import type { Course, MouthPlace, Piece } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
@@ -162,7 +162,7 @@ function place({ built, options, path }: FittingContext): Placed {
         does: tongueJoin(piece, mouth, before),
         check: {
           look: 'Not twisted, as many stitches free left and right of it?',
-          repair: `It stands ${formatLength(ROOM_MM)} above the mouth at its middle: move it by a stitch.`,
+          repair: `It stands ${leastToken(ROOM_MM)} above the mouth at its middle: move it by a stitch.`,
         },
         minutes: 2,
       },

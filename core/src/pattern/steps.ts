@@ -1,7 +1,7 @@
 import { baseStitch, type Instruction } from '../fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
 import { borderCount, fabricAt, type Walked, type Work } from '../piece';
-import { formatNumber, plural, withArticle } from '../units';
+import { formatNumber, mmToken, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { countedWords } from './counted';
@@ -266,14 +266,14 @@ function rowCheck(
   const count = counted ?? plural(ends, 'stitch', 'stitches');
   if (row === 1 && piece.worked === 'rows')
     return {
-      look: `${count}. Laid flat, the row is about ${wordText(`{mm:${Math.round(piece.width.value)}}`, schools)} ${piece.width.value > LONG_ROW * piece.height.value ? 'long' : 'wide'}.`,
+      look: `${count}. Laid flat, the row is about ${checked(piece.width.value, piece.fabric.stitchWidth.value, piece.width.value > LONG_ROW * piece.height.value ? 'long' : 'wide', schools)}.`,
       repair: `If it is more than a stitch off, stop here: measure your ${term('gauge', schools.terms)} on this row, enter it in the plan and start again with the new count.`,
     };
   const isLast = piece.courses[row]?.section !== section;
   if (!isLast) return null;
   if (section === 'base')
     return {
-      look: `${count}. The base lies flat and is about ${wordText(`{mm:${Math.round(2 * piece.reach(row))}}`, schools)} wide.`,
+      look: `${count}. The base lies flat and is about ${checked(2 * piece.reach(row), fabricAt(piece, row).rowHeight.value, 'wide', schools)}.`,
       repair: 'If it cups, use a larger hook. If it ruffles, use a smaller hook. Then start the base again.',
     };
   if (kind === 'round')
@@ -286,6 +286,12 @@ function rowCheck(
     repair:
       'If a stitch is missing, look at the ends of the rows first: the last stitch is easily overlooked. Pull out the rows down to the mistake and work them again.',
   };
+}
+
+/** A size to check against, with what is fine: a stitch, or a round, more or less. */
+function checked(mm: number, off: number, way: string, schools: Schools): string {
+  const said = `${mmToken(mm)} ${way} (${mmToken(mm - off)} to ${mmToken(mm + off)} is fine)`;
+  return wordText(said, schools);
 }
 
 /** How many rows there are: from the chain, or where it was begun in rounds since the last of them. */

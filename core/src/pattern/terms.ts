@@ -1,5 +1,5 @@
 import { baseStitch, stitchDefinition } from '../fabric';
-import { formatCut, formatOnTape } from '../units';
+import { formatCut, formatLeast, formatLength, formatMost, formatOnTape } from '../units';
 import type { Schools } from './schools';
 
 /** Craft words that differ. */
@@ -44,6 +44,9 @@ export function wordText(
     said += text.slice(done, open);
     if (token.startsWith('mm:')) said += formatOnTape(Number(token.slice(3)), units);
     else if (token.startsWith('cut:')) said += formatCut(Number(token.slice(4)), units);
+    else if (token.startsWith('typed:')) said += formatLength(Number(token.slice(6)), units);
+    else if (token.startsWith('most:')) said += formatMost(Number(token.slice(5)), units);
+    else if (token.startsWith('least:')) said += formatLeast(Number(token.slice(6)), units);
     else if (token.startsWith('side:')) said += sideFor(token.slice(5), hand);
     else said += term(token, terms);
     done = close + 1;

@@ -2,7 +2,7 @@ import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, refuseBeyond, shareOut } from '../counts';
 import { BASES, lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
-import { tubeGirth } from '../fit';
+import { baseSuits, tubeGirth, type Sample, type Want } from '../fit';
 import { formatNumber, plural, type Field } from '../units';
 import type { Band } from '../piece';
 import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from './definition';
@@ -164,6 +164,7 @@ function build(context: ShapeContext): Built {
       depth: depth.of,
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(girth, depth),
+      ...(given.cupped === 'on-purpose' ? {} : { wants: [baseWant(disc, base, fabric, n)] }),
     },
     mouth: shoulder
       ? { piece: 'body', fabric: plain, from: piece.rows, to: piece.rows, stitches: shoulder.neck }
@@ -178,6 +179,26 @@ function build(context: ShapeContext): Built {
 
 /** What a shoulder is worked in: the wall's stitch plainly. */
 const plainOf = (wall: WorkedFabric): WorkedFabric => wall.also(wall.stitch.base, 'rounds');
+
+/** Its base, flat, as large round as the wall: of the wall's own stitch or of another. */
+function baseWant(
+  { counts, own }: ReturnType<typeof discOf>,
+  base: WorkedFabric,
+  wall: WorkedFabric,
+  n: Figure<'stitches'>,
+): Want {
+  const alike = base.stitch.id === wall.stitch.id;
+  const width = (sample: Sample) => (alike ? sample.w : sample.wBase!);
+  const height = (sample: Sample) => (alike ? sample.h : sample.hBase!);
+  return baseSuits(
+    {
+      flat: (sample) => 2 * Math.PI * counts.length * height(sample),
+      stitches: (sample) => own * width(sample),
+      wall: (sample) => n.value * sample.w,
+    },
+    alike ? {} : { wBase: base.stitchWidth, hBase: base.rowHeight },
+  );
+}
 
 /** The diameter the base must have: the thing's own; of a bag given flat, that of the round it makes. */
 function baseDiameter({ thing, fit }: ShapeContext): Mm {
@@ -196,7 +217,7 @@ function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
   const radius = derive('mm', 'b / 2', { b: baseDiameter(context) }, (v) => v.b / 2);
   const rounds = roundsFor(radius, base);
   refuseBeyond(start * 2 ** Number(given.doublings) + each * rounds, 'stitches', 'thing');
-  const { counts, advice } = discToWall({ start, each, doublings: Number(given.doublings) }, rounds, wall, h, w);
+  const { counts, own, advice } = discToWall({ start, each, doublings: Number(given.doublings) }, rounds, wall, h, w);
   const stitch = base.stitch.id;
   const courses = counts.map((ends, index): Course => {
     const before = counts[index - 1];
@@ -204,7 +225,7 @@ function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
       before === undefined ? [work(stitch, ends, 'ring')] : changeRound(before, ends, stitch, staggered(index));
     return roundOf(body, ends, base.stitch.base, schools, 'base');
   });
-  return { counts, courses, radius, advice: given.cupped === 'on-purpose' ? [] : advice };
+  return { counts, own, courses, radius, advice: given.cupped === 'on-purpose' ? [] : advice };
 }
 
 /** Heights of wall and shoulder (law, handbook 3): the wall turns up out of the base by a quarter turn. */

@@ -4,7 +4,7 @@ import { STITCHES, type WorkedFabric } from '../fabric';
 import { layeredViews } from '../drawing';
 import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
 import { flapTurn } from '../fit';
-import { formatLength, plural, type Field } from '../units';
+import { type Field, mmToken, plural } from '../units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { besideColumns, flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';
@@ -238,7 +238,7 @@ function stackAdvice({ fabric, thing }: ShapeContext, inner: number): Advice[] {
     {
       id: 'too-many-layers',
       severity: 'warning',
-      text: `${plural(inner + 1, 'layer')} of ${formatLength(fabric.thickness.value)} make ${formatLength(stack)} to sew through and to fold, where the flap turns over ${formatLength(thing.depth.value + (Math.PI * fabric.thickness.value) / 2)}.`,
+      text: `${plural(inner + 1, 'layer')} of ${mmToken(fabric.thickness.value)} make ${mmToken(stack)} to sew through and to fold, where the flap turns over ${mmToken(thing.depth.value + (Math.PI * fabric.thickness.value) / 2)}.`,
       repair: `Keep to ${MOST_INNER} pocket pieces, or take a thinner yarn.`,
       at: 'shape.inner',
       change: { 'shape.inner': MOST_INNER },

@@ -1,6 +1,6 @@
 import { packetViews } from '../drawing';
 import { chosen, derive, PlanProblem, type Figure } from '../figure';
-import { formatLength, plural, type Field } from '../units';
+import { type Field, mmToken, mostToken, plural, typedToken } from '../units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { edgingDepth, wantedRound } from './common/flat';
@@ -159,7 +159,7 @@ function refuseOverlap(overlap: number, length: number): void {
   throw new PlanProblem([
     {
       path: 'shape.overlapMm',
-      message: `Edges that overlap by ${formatLength(overlap)} on a piece ${formatLength(length)} long would reach round its back. Make it ${formatLength(most)} or less.`,
+      message: `Edges that overlap by ${typedToken(overlap)} on a piece ${mmToken(length)} long would reach round its back. Make it ${mostToken(most)} or less.`,
     },
   ]);
 }

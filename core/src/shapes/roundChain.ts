@@ -2,8 +2,8 @@ import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, flatIncrease, ovalCounts, ovalFloor, type CountCondition, refuseBeyond } from '../counts';
 import { firstFabric, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
-import { bottomGive } from '../fit';
-import { formatLength, formatNumber, type Field } from '../units';
+import { baseSuits, bottomGive, type Sample, type Want } from '../fit';
+import { type Field, formatNumber, leastToken, mmToken } from '../units';
 import type { Built, Course, Foundation, ShapeContext, ShapeDefinition } from './definition';
 import { floorTail, panel, roundsDrawn, type Part } from '../drawing';
 import { aroundChain } from './common/aroundChain';
@@ -67,12 +67,14 @@ interface Bottom {
   ends: number;
   /** Rounds of the floor after the first, growing, the last of them to the wall's count. */
   counts: number[];
+  /** The last of them as it grew, before the wall’s count is carried. */
+  own: number;
 }
 
 /** As many along one side of the chain as along the other, the rest at its ends. */
 function alongBoth(count: number, ends: number): Bottom {
   const side = Math.max(1, Math.floor((count - ends) / 2));
-  return { side, ends: count - 2 * side, counts: [count] };
+  return { side, ends: count - 2 * side, counts: [count], own: count };
 }
 
 /** How the first rounds go: straight from the chain, or a floor that grows to the wall's count. */
@@ -92,8 +94,9 @@ function bottomOf(context: ShapeContext, floor: WorkedFabric, count: number): Bo
   const over = count - (2 * side + FLOOR_ENDS + each * (rounds - 1)) - FLOOR_SLACK;
   const long = side + Math.max(0, Math.ceil(over / 2));
   const counts = ovalCounts({ side: long, ends: FLOOR_ENDS }, each, rounds);
+  const own = counts[rounds - 1]!;
   counts[rounds - 1] = count;
-  return { side: long, ends: FLOOR_ENDS, counts };
+  return { side: long, ends: FLOOR_ENDS, counts, own };
 }
 
 /**
@@ -186,6 +189,7 @@ function build(context: ShapeContext): Built {
       depth: depth.of,
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(girth, depth),
+      ...(withFloor ? { wants: [floorWant(bottom, floor, fabric)] } : {}),
     },
     mouth: mouthOf(piece, bands.at(-1)!, wallCount),
     assembly: tubeEnd(piece, schools, 'Is the last round the height you want with the thing in it?'),
@@ -223,6 +227,21 @@ function wallAboveFloor({ thing, fit, fabric }: ShapeContext): Figure<'mm'> {
     'wall = H + cover ease + πt/4',
     { H: thing.height, cover: fit.coverEase, t: fabric.thickness },
     (v) => v.H + v.cover + (Math.PI * v.t) / 4,
+  );
+}
+
+/** Its floor, flat, as large round as the wall: along both sides of the chain and around its ends. */
+function floorWant({ side, counts, own }: Bottom, floor: WorkedFabric, wall: WorkedFabric): Want {
+  const alike = floor.stitch.id === wall.stitch.id;
+  const width = (sample: Sample) => (alike ? sample.w : sample.wBase!);
+  const height = (sample: Sample) => (alike ? sample.h : sample.hBase!);
+  return baseSuits(
+    {
+      flat: (sample) => 2 * side * width(sample) + 2 * Math.PI * counts.length * height(sample),
+      stitches: (sample) => own * width(sample),
+      wall: (sample) => counts.at(-1)! * sample.w,
+    },
+    alike ? {} : { wBase: floor.stitchWidth, hBase: floor.rowHeight },
   );
 }
 
@@ -282,14 +301,14 @@ function refuseFloor({ thing, fabric }: ShapeContext, withFloor: boolean): void 
     throw new PlanProblem([
       {
         path: 'shape.floor',
-        message: `A floor takes ${formatLength(least)} of depth or more, a round each side of the chain; this is ${formatLength(depth.value)} deep. Take it without a floor.`,
+        message: `A floor takes ${leastToken(least)} of depth or more, a round each side of the chain; this is ${mmToken(depth.value)} deep. Take it without a floor.`,
       },
     ]);
   if (width.value - depth.value < fabric.stitchWidth.value)
     throw new PlanProblem([
       {
         path: 'shape.floor',
-        message: `An oval floor is longer than it is deep; ${formatLength(width.value)} by ${formatLength(depth.value)} wants a round one. Take a disc and wall, or no floor.`,
+        message: `An oval floor is longer than it is deep; ${mmToken(width.value)} by ${mmToken(depth.value)} wants a round one. Take a disc and wall, or no floor.`,
       },
     ]);
 }

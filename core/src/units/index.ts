@@ -5,3 +5,4 @@ export * from './text';
 export * from './tape';
 export * from './typed';
 export * from './known';
+export * from './tokens';

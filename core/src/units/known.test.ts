@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { formatCut, formatDifference, formatKnown, roundedAmount, shownStep } from './known';
-import { parseLength } from './length';
+import { formatLeast, formatMost, parseLength } from './length';
 
 it.each([
   [94.2, 2.6, '94 mm', '9.4 cm', '3 3/4 in'],
@@ -45,4 +45,28 @@ it('what is cut is long enough', () => {
 
 it('an amount of yarn is about right', () => {
   expect([57, 32, 8.4, 0.2, 143].map(roundedAmount)).toEqual([60, 30, 8, 1, 140]);
+});
+
+it('a limit is never told beyond what it is', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 10, max: 900, noNaN: true }),
+      fc.constantFrom('mm' as const, 'in' as const),
+      (mm, unit) => {
+        const of = (text: string) => {
+          const read = parseLength(text, unit);
+          return read.ok ? read.mm : NaN;
+        };
+        expect(of(formatMost(mm, unit))).toBeLessThanOrEqual(mm + 1e-3);
+        expect(of(formatLeast(mm, unit))).toBeGreaterThanOrEqual(mm - 1e-3);
+        expect(of(formatLeast(mm, unit)) - of(formatMost(mm, unit))).toBeLessThan(4);
+      },
+    ),
+  );
+  expect([formatMost(56.9), formatLeast(56.1), formatMost(57), formatLeast(57)]).toEqual([
+    '56 mm',
+    '57 mm',
+    '57 mm',
+    '57 mm',
+  ]);
 });

@@ -95,13 +95,30 @@ const BELOW_TAPE_MM = 10;
 /**
  * A length as a tape is read: whole millimetres or eighths of an inch; a metre and more of millimetres in centimetres,
  * `125 cm`. What is very short keeps its tenths.
+ *
+ * @param rounded to which mark, where not the nearest
  */
-export function formatOnTape(mm: number, unit: LengthUnit = 'mm'): string {
-  if (Math.abs(mm) < BELOW_TAPE_MM) return formatLength(mm, unit);
-  if (unit === 'in') return formatLength((Math.round((mm / MM_PER.in) * 8) / 8) * MM_PER.in, unit);
-  if (unit === 'mm' && Math.abs(mm) >= MM_PER.m) return `${fixed(mm / MM_PER.cm, 0)} cm`;
-  return formatLength(Math.round(mm * (1 + 1e-12)), unit);
+export function formatOnTape(
+  mm: number,
+  unit: LengthUnit = 'mm',
+  rounded: (marks: number) => number = Math.round,
+): string {
+  if (Math.abs(mm) < BELOW_TAPE_MM) return formatLength(rounded(mm * 10 * (1 + 1e-12)) / 10, unit);
+  if (unit === 'in') return formatLength((rounded((mm / MM_PER.in) * 8) / 8) * MM_PER.in, unit);
+  if (unit === 'mm' && Math.abs(mm) >= MM_PER.m) return `${fixed(rounded(mm / MM_PER.cm), 0)} cm`;
+  return formatLength(rounded(mm * (1 + 1e-12)), unit);
 }
+
+/** A tape's mark is met by what lies so near it. */
+const ON_THE_MARK = 1e-6;
+
+/** The most that may be, as a tape is read: never told to be more. */
+export const formatMost = (mm: number, unit: LengthUnit = 'mm'): string =>
+  formatOnTape(mm, unit, (marks) => Math.floor(marks + ON_THE_MARK));
+
+/** The least that must be, as a tape is read: never told to be less. */
+export const formatLeast = (mm: number, unit: LengthUnit = 'mm'): string =>
+  formatOnTape(mm, unit, (marks) => Math.ceil(marks - ON_THE_MARK));
 
 /** The number of formatLength without its unit, for places where the unit stands once beside many numbers. */
 export function formatLengthNumber(mm: number, unit: LengthUnit = 'mm'): string {

@@ -1,6 +1,6 @@
 import { singleWidth, type WorkedFabric } from '../../fabric';
 import type { Advice, Figure } from '../../figure';
-import { formatLength, formatNumber, plural } from '../../units';
+import { formatNumber, mmToken, plural } from '../../units';
 import type { Piece } from '../definition';
 import { widthOf, type ClusterGauge } from './piece';
 
@@ -22,7 +22,7 @@ export function stepMisses(asked: Mm, rounds: number, gauge: ClusterGauge, fabri
   const best = hooksBelow(fabric.hookMm)
     .map((hookMm) => ({ hookMm, ...nearest(asked, gauge, singleRatio(hookMm, fabric)) }))
     .reduce<Nearest | undefined>((so, one) => (!so || one.off < so.off - 1e-9 ? one : so), undefined);
-  const misses = `A round of clusters adds ${formatLength(step)} to the width: ${plural(rounds, 'round')} ${rounds === 1 ? 'is' : 'are'} ${formatLength(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
+  const misses = `A round of clusters adds ${mmToken(step)} to the width: ${plural(rounds, 'round')} ${rounds === 1 ? 'is' : 'are'} ${mmToken(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
   if (!best || best.off > Math.abs(off) / 2)
     return [
       {
@@ -38,7 +38,7 @@ export function stepMisses(asked: Mm, rounds: number, gauge: ClusterGauge, fabri
       id: 'cluster-step',
       severity: 'advice',
       text: misses,
-      repair: `With a ${formatNumber(best.hookMm, 2)} mm hook ${plural(best.rounds, 'round')} come to within about ${formatLength(Math.max(1, Math.round(best.off)))}. Measure a swatch on it.`,
+      repair: `With a ${formatNumber(best.hookMm, 2)} mm hook ${plural(best.rounds, 'round')} come to within about ${mmToken(Math.max(1, Math.round(best.off)))}. Measure a swatch on it.`,
       at: 'fabric.hookMm',
       change: { 'fabric.hookMm': best.hookMm, 'fabric.gauge': {} },
     },
@@ -75,7 +75,7 @@ export function tooTall(wanted: Mm, { height, width }: Piece, { pitch }: Cluster
     {
       id: 'clusters-too-tall',
       severity: 'warning',
-      text: `Rounds of clusters as wide as ${formatLength(width.value)} are at least ${formatLength(height.value)} long; ${formatLength(wanted.value)} would do. The front stands ${formatLength(over)} above the thing.`,
+      text: `Rounds of clusters as wide as ${mmToken(width.value)} are at least ${mmToken(height.value)} long; ${mmToken(wanted.value)} would do. The front stands ${mmToken(over)} above the thing.`,
       repair: 'Put it in with its longer side upright, or take two panels in rows.',
       at: 'shape.kind',
       change: { 'shape.kind': 'two-panels' },

@@ -1,6 +1,6 @@
 import { singleWidth, type WorkedFabric } from '../../fabric';
 import type { Advice } from '../../figure';
-import { formatLength, formatNumber, withArticle } from '../../units';
+import { formatNumber, mmToken, withArticle } from '../../units';
 import type { Foundation } from '../definition';
 import { GAPES_ABOVE, PUCKERS_BELOW } from './flat';
 
@@ -15,7 +15,7 @@ export function foundationAdvice(
   if (kind === 'ring') return [];
   const { chain, stitchWidth } = fabric;
   const ratio = chain.value / stitchWidth.value;
-  const measures = `${count} chains measure ${formatLength(count * chain.value)}, the stitches on them ${formatLength(count * stitchWidth.value)}`;
+  const measures = `${count} chains measure ${mmToken(count * chain.value)}, the stitches on them ${mmToken(count * stitchWidth.value)}`;
   if (edge === 'opening' && ratio < PUCKERS_BELOW) {
     const other = chainHook(fabric, foundationHookMm, HOOK_STEP, PUCKERS_BELOW);
     return [

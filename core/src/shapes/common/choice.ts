@@ -9,7 +9,7 @@ import {
 import type { Multiple } from '../../fabric';
 import { derive, PlanProblem, type Advice, type Figure } from '../../figure';
 import { verdict, type Verdict } from '../../fit';
-import { formatLength } from '../../units';
+import { mmToken } from '../../units';
 import type { Choice, ChoiceOption, ShapeContext } from '../definition';
 
 export interface ChoiceWish {
@@ -171,7 +171,7 @@ export function pickAdvice(choice: Choice, { repeat, edge }: Multiple): Advice[]
         id: 'picked-count-breaks-multiple',
         severity: 'warning',
         text: `${picked.count} is no multiple of ${repeat}${edge > 0 ? ` plus ${edge}` : ''}: the stitch does not come out even.`,
-        repair: `Take ${best.count}: ${formatLength(best.mm)}.`,
+        repair: `Take ${best.count}: ${mmToken(best.mm)}.`,
         at,
         ...back,
       },
@@ -182,7 +182,7 @@ export function pickAdvice(choice: Choice, { repeat, edge }: Multiple): Advice[]
         id: 'picked-count-breaks-wish',
         severity: 'warning',
         text: `${picked.count} ${choice.noun} are not ${choice.broken.join(', nor ')}, which the plan asks for.`,
-        repair: `Take ${best.count}: ${formatLength(best.mm)}.`,
+        repair: `Take ${best.count}: ${mmToken(best.mm)}.`,
         at,
         ...back,
       },
@@ -192,8 +192,8 @@ export function pickAdvice(choice: Choice, { repeat, edge }: Multiple): Advice[]
     {
       id: 'picked-count-misfits',
       severity: 'warning',
-      text: `${picked.count} ${choice.noun} measure ${formatLength(picked.mm)}, which is ${picked.verdict === 'tight' ? 'too tight to go in' : 'so loose that it falls out'}.`,
-      repair: `Take ${best.count}: ${formatLength(best.mm)}.`,
+      text: `${picked.count} ${choice.noun} measure ${mmToken(picked.mm)}, which is ${picked.verdict === 'tight' ? 'too tight to go in' : 'so loose that it falls out'}.`,
+      repair: `Take ${best.count}: ${mmToken(best.mm)}.`,
       at,
       ...back,
     },

@@ -1,6 +1,6 @@
 import { chosen, derive, prior, PlanProblem, type Figure } from '../../figure';
 import { bottomGive, tubeGirth } from '../../fit';
-import { formatLength } from '../../units';
+import { mmToken, mostToken, typedToken } from '../../units';
 import type { Demands, ShapeContext } from '../definition';
 import { joinOf } from './joins';
 
@@ -69,7 +69,7 @@ export function flapOverlap(flap: NonNullable<Demands['flap']>, height: Mm): Mm 
       throw new PlanProblem([
         {
           path: `${flap.path}.overlapMm`,
-          message: `A flap reaching ${formatLength(flap.overlapMm)} down would pass the bottom of the front (${formatLength(height.value)}). Make it ${formatLength(height.value)} or less.`,
+          message: `A flap reaching ${typedToken(flap.overlapMm)} down would pass the bottom of the front (${mmToken(height.value)}). Make it ${mostToken(height.value)} or less.`,
         },
       ]);
     return chosen(flap.overlapMm, 'mm', 'typed');

@@ -15,7 +15,7 @@ import {
 import type { WorkedBand, WorkedFabric } from '../../fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../figure';
 import type { Band } from '../../piece';
-import { formatLength, plural } from '../../units';
+import { mmToken, plural } from '../../units';
 import type { Foundation, Piece, Section, ShapeContext } from '../definition';
 import { bandCourses } from './courses';
 
@@ -154,7 +154,7 @@ function refuseBands(takes: number, whole: number): never {
   throw new PlanProblem([
     {
       path: 'fabric.bands',
-      message: `The bands beside the one that fills take ${formatLength(takes)}, and the piece is ${formatLength(whole)}: nothing is left to fill. Give them fewer rows.`,
+      message: `The bands beside the one that fills take ${mmToken(takes)}, and the piece is ${mmToken(whole)}: nothing is left to fill. Give them fewer rows.`,
     },
   ]);
 }

@@ -1,6 +1,6 @@
 import type { Advice } from '../../figure';
 import type { WorkedBar } from '../../things';
-import { formatLength, formatNumber } from '../../units';
+import { formatNumber, leastToken, mmToken } from '../../units';
 import { BELOW_TABS, TAB_ROWS } from './courses';
 import { masses, type Shares } from './shares';
 import { behindMm, type SaddleSizes } from './sizes';
@@ -56,8 +56,8 @@ export function handRoom({ dropFront, dropBack }: WorkedBar): Advice[] {
     {
       id: 'hand-room',
       severity: 'advice',
-      text: `A hand needs about ${formatLength(HAND_ROOM_MM)} between the bar and a pocket’s mouth; here ${tight.map(({ mm }) => formatLength(mm)).join(' and ')} ${tight.length > 1 ? 'are' : 'is'} free.`,
-      repair: `Let the mouth hang ${formatLength(HAND_ROOM_MM)} down.`,
+      text: `A hand needs about ${mmToken(HAND_ROOM_MM)} between the bar and a pocket’s mouth; here ${tight.map(({ mm }) => mmToken(mm)).join(' and ')} ${tight.length > 1 ? 'are' : 'is'} free.`,
+      repair: `Let the mouth hang ${mmToken(HAND_ROOM_MM)} down.`,
       at: `carrier.${tight[0]!.key}`,
       change: Object.fromEntries(tight.map(({ key }) => [`carrier.${key}`, { mm: HAND_ROOM_MM }])),
     },
@@ -72,8 +72,8 @@ export function tabRoom({ dropBack }: WorkedBar, { tab, rows: { rowHeight } }: S
     {
       id: 'tabs-over-the-bar',
       severity: 'warning',
-      text: `The tabs reach ${formatLength(needs)} up from the mouth behind, and the bar’s middle is ${formatLength(dropBack.value)} above it: they would lie on the bar.`,
-      repair: `Let the mouth behind hang ${formatLength(Math.ceil(needs))} down or more.`,
+      text: `The tabs reach ${mmToken(needs)} up from the mouth behind, and the bar’s middle is ${mmToken(dropBack.value)} above it: they would lie on the bar.`,
+      repair: `Let the mouth behind hang ${leastToken(Math.ceil(needs))} down or more.`,
       at: 'carrier.dropBack',
       change: { 'carrier.dropBack': { mm: Math.max(HAND_ROOM_MM, Math.ceil(needs)) } },
     },
@@ -88,7 +88,7 @@ export function unlevel(bar: WorkedBar, sizes: SaddleSizes): Advice[] {
     {
       id: 'hangs-unlevel',
       severity: 'advice',
-      text: `The side ${apart > 0 ? 'behind' : 'in front'} hangs ${formatLength(Math.abs(apart))} lower than the other.`,
+      text: `The side ${apart > 0 ? 'behind' : 'in front'} hangs ${mmToken(Math.abs(apart))} lower than the other.`,
       repair:
         apart > 0 ? 'Make the pocket in front deeper, or the drop behind shorter.' : 'Make the drop behind longer.',
       at: 'shape.pocketMm',

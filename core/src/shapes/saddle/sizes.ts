@@ -4,7 +4,7 @@ import { chosen, derive, PlanProblem, type Figure } from '../../figure';
 import { bottomGive } from '../../fit';
 import type { Band } from '../../piece';
 import { isFlat, type PocketWant, type WorkedBar } from '../../things';
-import { formatLength, plural, withArticle } from '../../units';
+import { leastToken, mmToken, plural, typedToken } from '../../units';
 import { wallBands } from '../common/roundPiece';
 import type { ShapeContext } from '../definition';
 import { BELOW_TABS, fromTheMouth, leavesSpaces, levelled, TAB_ROWS, type Tab } from './courses';
@@ -145,7 +145,7 @@ function pocketsBehind(
     throw new PlanProblem([
       {
         path: 'shape.behindPockets',
-        message: `The pockets above take ${formatLength(used)} of the ${formatLength(used + left)} behind: less than ${formatLength(least)} is left for the last. Take fewer or shallower ones, or a deeper pocket in front.`,
+        message: `The pockets above take ${mmToken(used)} of the ${mmToken(used + left)} behind: less than ${leastToken(least)} is left for the last. Take fewer or shallower ones, or a deeper pocket in front.`,
       },
     ]);
   const last = chosen(Math.max(least, left), 'mm', 'what is left, so that both sides hang level');
@@ -175,14 +175,14 @@ function tabOf({ options: given }: ShapeContext, half: number, { stitch, chain, 
     throw new PlanProblem([
       {
         path: given.tabMm === undefined ? 'shape.buttonMm' : 'shape.tabMm',
-        message: `${withArticle(`${formatLength(buttonMm)} button`).replace(/^a/, 'A')} needs a hole of ${hole} chains, and a tab of ${formatLength(wanted)} has ${plural(stitches, 'stitch', 'stitches')}. Make it ${formatLength(Math.ceil((hole + BEYOND_HOLE + 1) * stitchWidth.value))} or longer, or choose a smaller button.`,
+        message: `A button of ${typedToken(buttonMm)} needs a hole of ${hole} chains, and a tab of ${mmToken(wanted)} has ${plural(stitches, 'stitch', 'stitches')}. Make it ${leastToken(Math.ceil((hole + BEYOND_HOLE + 1) * stitchWidth.value))} or longer, or choose a smaller button.`,
       },
     ]);
   if (buttonMm > half * stitchWidth.value)
     throw new PlanProblem([
       {
         path: 'shape.buttonMm',
-        message: `${withArticle(`${formatLength(buttonMm)} button`).replace(/^a/, 'A')} is wider than the pocket (${formatLength(half * stitchWidth.value)}). Choose a smaller button.`,
+        message: `A button of ${typedToken(buttonMm)} is wider than the pocket (${mmToken(half * stitchWidth.value)}). Choose a smaller button.`,
       },
     ]);
   return { outer: BEYOND_HOLE, hole, inner };
