@@ -1,4 +1,5 @@
-import { chanceOfFit, DRAWS, whatHelps, type ChanceInputs, type Help, type Tally } from './fit';
+import { chanceInputs } from './chanceInputs';
+import { chanceOfFit, DRAWS, whatHelps, type Help, type Tally } from './fit';
 import { isMisfit, whatWouldFit } from './misfit';
 import type { Plan } from './plan';
 import { workOut, type WorkedOut } from './workOut';
@@ -11,26 +12,6 @@ export interface Chance extends Tally {
   seed: number;
   /** What would help most, the most helpful first. */
   helps: Help[];
-}
-
-/** What the chance of a plan worked out is drawn from. */
-export function chanceInputs({ thing, fit, built, placed }: WorkedOut): ChanceInputs {
-  const main = built.pieces[0]!.fabric;
-  return {
-    model: built.model,
-    fit: fit.definition,
-    figures: {
-      g: thing.girth,
-      H: thing.height,
-      D: thing.depth,
-      w: main.stitchWidth,
-      h: main.rowHeight,
-      t: main.thickness,
-    },
-    cover: fit.coverEase.value,
-    wants: [...(built.model.wants ?? []), ...placed.flatMap(({ wants }) => wants ?? [])],
-    rooms: [...(built.model.rooms ?? []), ...placed.flatMap(({ rooms }) => rooms ?? [])],
-  };
 }
 
 /**
@@ -55,7 +36,7 @@ const CHANGE_DRAWS = 4000;
 
 /** Where no whole count fits, what would change that, with the chance it would lead to (handbook 3: silence is a defect). */
 function changesThatHelp(plan: Plan, out: WorkedOut, now: number): Help[] {
-  if (!isMisfit(out)) return [];
+  if (!isMisfit(plan, out)) return [];
   return whatWouldFit(plan).flatMap(({ text, change, plan: next, out: then }): Help[] => {
     const { share } = chanceOfFit(chanceInputs(then), seedOf(next), CHANGE_DRAWS);
     return share > now ? [{ id: 'change-plan', text, change, share, of: 0, minutes: 0 }] : [];

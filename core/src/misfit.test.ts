@@ -24,11 +24,11 @@ const adviceOf = (plan: Plan) => reckon(plan).advice.filter(({ id }) => id === '
 
 it('says what would fit where no whole count does, each truly, the nearest hook first', () => {
   const plan = coarse();
-  expect(isMisfit(workOut(plan))).toBe(true);
+  expect(isMisfit(plan, workOut(plan))).toBe(true);
   const found = whatWouldFit(plan);
   expect(found.length).toBeGreaterThan(1);
-  for (const { change, out } of found) {
-    expect(isMisfit(out)).toBe(false);
+  for (const { change, plan: next, out } of found) {
+    expect(isMisfit(next, out)).toBe(false);
     expect(checkPlan(applyChange(plan, change)).ok).toBe(true);
   }
   const [advice] = adviceOf(plan);
@@ -55,7 +55,7 @@ it.each(SHAPES.map(({ id }) => [id]))('%s is never silent about a best count tha
     fc.property(anyPlanOf(shape), (plan) => {
       try {
         const out = workOut(plan);
-        expect(misfitAdvice(plan, out).length).toBe(isMisfit(out) ? 1 : 0);
+        expect(misfitAdvice(plan, out).length).toBe(isMisfit(plan, out) ? 1 : 0);
         for (const choice of out.built.choices) {
           const chosen = choice.options.find((option) => option.chosen)!;
           if (!chosen.best || chosen.verdict === 'fits') continue;
@@ -68,4 +68,48 @@ it.each(SHAPES.map(({ id }) => [id]))('%s is never silent about a best count tha
     }),
     { numRuns: 25 },
   );
+});
+
+/** Plans whose counts fit round the thing, and that do not cover it, or swallow it. */
+const BESIDE: readonly [string, Plan, string][] = [
+  [
+    'clusters round what is wider than tall',
+    coarse({
+      thing: { kind: 'slab', width: { mm: 150 }, height: { mm: 80 }, depth: { mm: 12 } },
+      fabric: { stitch: 'cluster', hookMm: 4, yarn: { metresPer100g: 190 } },
+      shape: { kind: 'cluster-panels' },
+      fit: { name: 'roomy' },
+    }),
+    'clusters-too-tall',
+  ],
+  [
+    'edged panels for what is low',
+    coarse({
+      thing: { kind: 'slab', width: { mm: 150 }, height: { mm: 14 }, depth: { mm: 6 } },
+      fabric: { stitch: 'single', hookMm: 6, yarn: { metresPer100g: 90 } },
+      shape: { kind: 'two-panels', edging: 4 },
+      fit: { name: 'slides' },
+    }),
+    'too-deep',
+  ],
+  [
+    'a base that grows too slowly',
+    coarse({
+      thing: { kind: 'cylinder', height: { mm: 160 }, diameter: { mm: 80 } },
+      fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 } },
+      shape: { kind: 'disc-wall', each: 4, start: 4 },
+      fit: { name: 'slides' },
+    }),
+    'base-cups',
+  ],
+];
+
+it.each(BESIDE)('%s: told with what would fit, which does', (_, plan, id) => {
+  expect(isMisfit(plan, workOut(plan))).toBe(true);
+  const told = reckon(plan).advice.find((one) => one.id === id)!;
+  expect(told.text).toMatch(/\d/);
+  const mended = applyChange(plan, told.change!);
+  expect(isMisfit(mended, workOut(mended))).toBe(false);
+  expect(reckon(mended).advice.map((one) => one.id)).not.toContain(id);
+  expect(chance(mended, 1000).share).toBeGreaterThan(chance(plan, 1000).share);
 });

@@ -1,10 +1,11 @@
 import { hookChange } from './fabric';
 import { PlanProblem, type Advice } from './figure';
-import { FITS, type Verdict } from './fit';
+import { chanceInputs } from './chanceInputs';
+import { FITS, missedAsPlanned, type Verdict } from './fit';
 import type { Plan } from './plan';
 import { applyChange } from './change';
-import { shapeDefinition, type Choice, type ChoiceOption } from './shapes';
-import { formatNumber, withArticle } from './units';
+import { shapeDefinition, SHAPES, type Choice, type ChoiceOption } from './shapes';
+import { formatNumber, mmToken, withArticle } from './units';
 import { workOut, type WorkedOut } from './workOut';
 
 /** One change of a plan after which its counts fit. */
@@ -41,24 +42,36 @@ function misfits({ choices }: WorkedOut['built']): Misfit[] {
 }
 
 /** Whether no whole count of a plan fits as it is. */
-export const isMisfit = ({ built }: WorkedOut): boolean => misfits(built).length > 0;
+const noCountFits = ({ built }: WorkedOut): boolean => misfits(built).length > 0;
 
 /**
- * What would make a plan's counts fit whose best one does not: the nearest hook, another fit, an edging, another stitch, each
- * only where it truly does (handbook 3: silence is a defect).
+ * What the rest of it misses though its counts fit: it does not cover, is too deep, or its base does not suit its wall; where
+ * no count was picked, which is answered for where it is picked.
+ */
+function missed(plan: Plan, out: WorkedOut): ReturnType<typeof missedAsPlanned> {
+  if (noCountFits(out) || Object.keys(plan.picks ?? {}).length > 0) return undefined;
+  return missedAsPlanned(chanceInputs(out));
+}
+
+/** Whether a plan does not fit though everything comes out as planned. */
+export const isMisfit = (plan: Plan, out: WorkedOut): boolean => noCountFits(out) || missed(plan, out) !== undefined;
+
+/**
+ * What would make a plan fit whose best counts do not: the nearest hook, an edging, another fit, another stitch, and where
+ * none of them does another shape, each only where it truly does (handbook 3: silence is a defect).
  */
 export function whatWouldFit(plan: Plan): WouldFit[] {
-  return [hookTrials(plan), edgingTrials(plan), fitTrials(plan), stitchTrials(plan)].flatMap((trials) => {
-    const found = firstThatFits(plan, trials);
-    return found ? [found] : [];
-  });
+  const found = [hookTrials, edgingTrials, growthTrials, fitTrials, stitchTrials].flatMap(
+    (trials) => firstThatFits(plan, trials(plan)) ?? [],
+  );
+  return found.length > 0 ? found : [firstThatFits(plan, shapeTrials(plan)) ?? []].flat();
 }
 
 function firstThatFits(plan: Plan, trials: readonly Trial[]): WouldFit | undefined {
   for (const trial of trials) {
     const next = applyChange(plan, trial.change);
     const out = workedOrNot(next);
-    if (out && !isMisfit(out)) return { ...trial, plan: next, out };
+    if (out && !isMisfit(next, out)) return { ...trial, plan: next, out };
   }
   return undefined;
 }
@@ -94,6 +107,24 @@ function edgingTrials({ shape }: Plan): Trial[] {
     }));
 }
 
+/** A base grows by another number in each round, where it is asked for one. */
+function growthTrials({ shape }: Plan): Trial[] {
+  if (!shapeDefinition(shape.kind)!.options.some(({ key }) => key === 'each')) return [];
+  return [...(shape.each === undefined ? [] : [undefined]), 6, 7, 5, 8, 12, 10].map((each) => ({
+    text:
+      each === undefined ? 'let the base grow as lies flat' : `work ${each} stitches more in each round of the base`,
+    change: { 'shape.each': each, 'shape.start': each },
+  }));
+}
+
+/** Other shapes, as they are proposed. */
+function shapeTrials({ shape }: Plan): Trial[] {
+  return SHAPES.filter(({ id }) => id !== shape.kind).map(({ id, name }) => ({
+    text: `take the shape “${name}”`,
+    change: { shape: { kind: id } },
+  }));
+}
+
 function fitTrials({ fit }: Plan): Trial[] {
   // what was typed for one fit is not meant for another
   const typed = Object.fromEntries(
@@ -125,25 +156,80 @@ function gaugeUnder({ stitch, pattern, gauge }: Plan['fabric']): Record<string, 
 
 const COMES: Readonly<Record<Exclude<Verdict, 'fits'>, string>> = { tight: 'too tight', loose: 'too loose' };
 
-/** Says that no whole count fits, and what would. */
+/** Says that no whole count fits, or what the rest of the piece misses, and what would. */
 export function misfitAdvice(plan: Plan, out: WorkedOut): Advice[] {
   const [first] = misfits(out.built);
-  if (!first) return [];
-  const { choice, option } = first;
+  const misses = missed(plan, out);
+  const told = first ? countTold(plan, first) : misses ? TOLD[misses](out) : undefined;
+  if (!told) return [];
   const [best, ...more] = whatWouldFit(plan);
   const others = more.map(({ text }) => text);
   return [
     {
-      id: 'no-count-fits',
+      ...told,
       severity: 'warning',
-      text: `No whole count fits: ${option.count} ${choice.noun} come out ${Math.abs(Math.round(100 * option.easeShare))} % ${option.easeShare < 0 ? 'smaller' : 'larger'} than the item, ${COMES[option.verdict as 'tight' | 'loose']} for “${plan.fit.name}”.`,
-      repair: best
-        ? `${capital(best.text)}${others.length > 0 ? `, or ${others.join(', or ')}` : ''}.`
-        : 'Choose a thinner yarn: its smaller stitches come nearer to what is asked.',
-      at: `picks.${choice.id}`,
+      repair: best ? `${capital(best.text)}${others.length > 0 ? `, or ${others.join(', or ')}` : ''}.` : told.repair,
       ...(best ? { change: best.change } : {}),
     },
   ];
 }
+
+/** What a shape says of the same by itself: told in its words, which know why, and with the change that was tried. */
+const SAID_BY_SHAPE: Readonly<Record<string, readonly string[]>> = {
+  'too-deep': ['clusters-too-tall'],
+  'base-unlike-wall': ['base-cups', 'base-ruffles', 'base-against-wall', 'floor-against-wall'],
+};
+
+/** All advice on a plan, what there is to say of fitting as a whole first. */
+export function withMisfit(plan: Plan, out: WorkedOut, advice: readonly Advice[]): Advice[] {
+  return misfitAdvice(plan, out).reduce<Advice[]>(
+    (others, found) => {
+      const ids = SAID_BY_SHAPE[found.id] ?? [];
+      const said = others.find(({ id }) => ids.includes(id));
+      const own = said ? { ...found, id: said.id, text: said.text } : found;
+      return [own, ...others.filter(({ id }) => !ids.includes(id))];
+    },
+    [...advice],
+  );
+}
+
+/** What is said of a misfit, and what to do where no change of the plan was found. */
+type Told = Pick<Advice, 'id' | 'text' | 'repair' | 'at'>;
+
+const countTold = ({ fit }: Plan, { choice, option }: Misfit): Told => ({
+  id: 'no-count-fits',
+  text: `No whole count fits: ${option.count} ${choice.noun} come out ${Math.abs(Math.round(100 * option.easeShare))} % ${option.easeShare < 0 ? 'smaller' : 'larger'} than the item, ${COMES[option.verdict as 'tight' | 'loose']} for “${fit.name}”.`,
+  repair: 'Choose a thinner yarn: its smaller stitches come nearer to what is asked.',
+  at: `picks.${choice.id}`,
+});
+
+const OTHER_YARN = 'Choose another yarn, whose rows come nearer to what is asked, or another shape.';
+
+const TOLD: Readonly<Record<NonNullable<ReturnType<typeof missedAsPlanned>>, (out: WorkedOut) => Told>> = {
+  short: ({ built, thing }) => ({
+    id: 'does-not-cover',
+    text: `It comes out ${mmToken(built.inside.depth.value)} deep inside, and the item is ${mmToken(thing.height.value)} high: it stands out of it.`,
+    repair: OTHER_YARN,
+    at: 'shape.kind',
+  }),
+  deep: ({ built, thing }) => ({
+    id: 'too-deep',
+    text: `It comes out ${mmToken(built.inside.depth.value)} deep inside, and the item is ${mmToken(thing.height.value)} high: it drops out of reach.`,
+    repair: OTHER_YARN,
+    at: 'shape.kind',
+  }),
+  base: () => ({
+    id: 'base-unlike-wall',
+    text: 'The base does not lie flat and as large round as the wall: it cups or ruffles.',
+    repair: 'Work the base on another hook until it lies flat, and measure it before the wall.',
+    at: 'shape.kind',
+  }),
+  strap: () => ({
+    id: 'strap-short',
+    text: 'The strap does not reach as far round as was measured.',
+    repair: 'Measure the loop again, or hang the load on the strap and type what it grew.',
+    at: 'fittings',
+  }),
+};
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -21,7 +21,7 @@ import { pieceEnd } from './shapes/common/joins';
 import { markersIn } from './shapes/common/markers';
 import { inOrder, pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
 import { bandsOf, tailOf, tailsAsked, walk, withTails, type Band, type Walked, type Work } from './piece';
-import { misfitAdvice } from './misfit';
+import { withMisfit } from './misfit';
 import type { Plan } from './plan';
 import type { Choice, Part, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
@@ -108,7 +108,7 @@ export function reckon(plan: Plan): Worked {
       place: wordText(place, schools),
     })),
     supplies,
-    advice: [...misfitAdvice(plan, out), ...adviceOf(plan, out)].map((one) => ({
+    advice: withMisfit(plan, out, adviceOf(plan, out)).map((one) => ({
       ...one,
       text: wordText(one.text, schools),
       repair: wordText(one.repair, schools),

@@ -1,4 +1,5 @@
-import { chanceInputs, seedOf } from './chance';
+import { seedOf } from './chance';
+import { chanceInputs } from './chanceInputs';
 import { onHook, yarnOf, type FabricSpec } from './fabric';
 import { PlanProblem } from './figure';
 import { chanceOfFit, FITS, type FitName } from './fit';

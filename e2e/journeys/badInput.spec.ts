@@ -50,7 +50,7 @@ test('on the board a wrong entry keeps the last good drawing and says how to men
 
   await openStage(page, 'Fittings');
   await field(page, 'Button diameter').fill('60');
-  await expect(page.getByText(/A 60 mm button is more than half the flap/).first()).toBeVisible();
+  await expect(page.getByText(/A button of 60 mm is more than half the flap/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Remove: Flap' }).click();
   await expect(page.getByText(/button is more than half/)).toHaveCount(0);
   await choose(page, 'Add a fitting', 'Button loop');

@@ -1,5 +1,6 @@
 import { HAND_RHO, PIECE_STRAYS } from '../fabric';
 import type { Figure } from '../figure';
+import { depthWindow } from './depthWindow';
 import type { FitDefinition } from './fits';
 import { normals, seeded } from './random';
 import type { Want, WantId } from './wants';
@@ -69,15 +70,6 @@ const NOT_OF_HAND: ReadonlySet<string> = new Set(['t', 'grows', 'loop']);
 
 /** Whether an input is the hand's doing: the size of a stitch or of what is made of stitches. */
 export const isOfHand = (name: InputName): boolean => !MEASURES.has(name) && !NOT_OF_HAND.has(name);
-
-/**
- * How far a thing may stand out of its cover before it counts as not covered: a twentieth of its height, 3 mm at the
- * least; under a flap, as far as the flap must reach at the least (prior, ours).
- */
-const STANDS_OUT = { share: 0.05, leastMm: 3 } as const;
-
-/** Deeper than was asked by more than a fifth of the thing, 15 mm at the least, and it drops out of reach (prior, ours). */
-const TOO_DEEP = { share: 0.2, leastMm: 15 } as const;
 
 export interface Tally {
   draws: number;
@@ -228,6 +220,14 @@ function roomsRatio(
 const wantMissed = ({ wants = [] }: ChanceInputs, sample: Sample): WantId | undefined =>
   wants.find(({ met }) => !met(sample))?.id;
 
+/** What a finished piece misses where everything comes out as planned: the first of all it must do but its count. */
+export function missedAsPlanned(inputs: ChanceInputs): 'short' | 'deep' | WantId | undefined {
+  const middle = Object.fromEntries(
+    Object.entries(inputsOf(inputs)).map(([name, { value }]) => [name, value]),
+  ) as Sample;
+  return depthMissed(inputs, middle) ?? wantMissed(inputs, middle);
+}
+
 /** Scales are sampled lognormal, so that none is ever negative; measures normal. */
 function sampled(name: string, mean: number, sd: number, z: number): number {
   if (sd === 0) return mean;
@@ -237,16 +237,9 @@ function sampled(name: string, mean: number, sd: number, z: number): number {
 
 /** Whether it does not cover, its flap does not reach, or it is too deep. */
 function depthMissed({ model, cover = 0 }: ChanceInputs, sample: Sample): 'short' | 'deep' | undefined {
-  // who asks for less than the whole height wants the rest to stand out
-  const out = Math.max(
-    STANDS_OUT.leastMm,
-    STANDS_OUT.share * sample.H,
-    model.flap?.least ?? 0,
-    -cover + STANDS_OUT.leastMm,
-  );
+  const { least, most } = depthWindow(sample.H, cover, model.flap?.least);
   const depth = model.depth(sample);
-  if (depth < sample.H - out) return 'short';
+  if (depth < least) return 'short';
   if (model.flap !== undefined && model.flap.reach(sample) < model.flap.least) return 'short';
-  const most = sample.H + Math.max(0, cover) + Math.max(TOO_DEEP.leastMm, TOO_DEEP.share * sample.H);
   return depth > most ? 'deep' : undefined;
 }

@@ -1,5 +1,6 @@
 export * from './allowances';
 export * from './chance';
+export * from './depthWindow';
 export * from './ease';
 export * from './fits';
 export * from './helps';

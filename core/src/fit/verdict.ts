@@ -1,3 +1,4 @@
+import { depthWindow } from './depthWindow';
 import type { FitDefinition } from './fits';
 
 export type Verdict = 'tight' | 'fits' | 'loose';
@@ -13,4 +14,11 @@ export type Verdict = 'tight' | 'fits' | 'loose';
 export function verdict(inside: number, girth: number, stretch: number, fit: FitDefinition): Verdict {
   if (inside * (1 + fit.useOfStretch * stretch) < girth) return 'tight';
   return inside > girth * (1 + fit.slack) ? 'loose' : 'fits';
+}
+
+/** The same of an inside depth that a count decides: tight where the thing stands out, loose where it drops out of reach. */
+export function depthVerdict(inside: number, height: number, cover: number): Verdict {
+  const { least, most } = depthWindow(height, cover);
+  if (inside < least) return 'tight';
+  return inside > most ? 'loose' : 'fits';
 }

@@ -8,7 +8,7 @@ import {
 } from '../../counts';
 import type { Multiple } from '../../fabric';
 import { derive, PlanProblem, type Advice, type Figure } from '../../figure';
-import { verdict, type Verdict } from '../../fit';
+import { depthVerdict, verdict, type Verdict } from '../../fit';
 import { mmToken } from '../../units';
 import type { Choice, ChoiceOption, ShapeContext } from '../definition';
 
@@ -30,7 +30,7 @@ export interface ChoiceWish {
   atLeast: number;
   /** Stretch that lets the thing in, as a fraction. */
   stretch: number;
-  /** What the inside is held against, mm, where that is not the thing's girth. */
+  /** The thing's height, mm, where it is the depth inside that the count decides, not the girth. */
   against?: number;
   /** Whether each of several things has a room of its own: what is over is theirs, and none falls out. */
   parted?: boolean;
@@ -74,7 +74,10 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
       ...option,
       easeMm: inside - girth,
       easeShare: (inside - girth) / girth,
-      verdict: judged(verdict(inside, girth, wish.stretch, fit.definition)),
+      verdict:
+        wish.against === undefined
+          ? judged(verdict(inside, girth, wish.stretch, fit.definition))
+          : depthVerdict(inside, wish.against, fit.coverEase.value),
       chosen: option.count === picked,
     };
   });
