@@ -1,10 +1,10 @@
 import { writeFileSync } from 'node:fs';
 import type { Plan, Worked } from '@keep-snug/core';
 import type { Proof } from '../proof';
-import { made, SHAPES, wayOf, type Shaped } from './made';
 import { diceOf, type Dice } from './random';
-import { drawTruth, measureSwatch, read, type Truth, type World } from './truth';
-import { FIT_NAMES, fits, type Fit } from './verdict';
+import { SCENES, type Measure, type Scene } from './scenes';
+import { drawFabric, measureSwatch, read, type Fabric, type World } from './truth';
+import { FIT_NAMES, fits } from './verdict';
 
 /** The program's two doors that are held against each other: what it plans, and how sure it says it is. */
 interface Doors {
@@ -17,11 +17,8 @@ const PLANS = 12_000;
 const DRAWS = 2_000;
 const SEED = 20_261;
 
-/** Stretch of single, around and upwards (handbook 2.2). */
-const STRETCH = { across: 0.08, along: 0.06 };
-
 interface Trial {
-  shape: string;
+  scene: string;
   stated: number;
   fitted: boolean;
 }
@@ -43,53 +40,46 @@ const WORLDS: readonly { name: string; world: World }[] = [
 ];
 
 /** A thing, a fabric and a wish; the plan of them from what its maker measured, and what becomes of it. */
-function trial(doors: Doors, dice: Dice, world: World): Trial | undefined {
-  const how: Shaped = { shape: dice.oneOf(SHAPES), edging: 0, join: dice.oneOf(['whip', 'slip']) };
-  const edged = how.shape === 'two-panels' || (how.shape === 'strip-across' && dice.uniform() < 0.3);
-  how.edging = edged ? 1 + Math.floor(2 * dice.uniform()) : 0;
-  const fit: Fit = dice.oneOf(FIT_NAMES);
-  const thing = { width: dice.between(50, 160), height: dice.between(70, 220), depth: dice.between(5, 35) };
+function trial(doors: Doors, scene: Scene, dice: Dice, world: World): Trial {
+  const { thing, typed, plan: asked, made } = scene.draw(dice);
+  const fit = dice.oneOf(FIT_NAMES);
   const yarn = { metresPer100g: Math.round(dice.between(110, 320)) };
-  const hookMm = dice.oneOf([3, 3.5, 4, 4.5, 5]);
+  const fabric = { stitch: scene.stitch, hookMm: dice.oneOf([3, 3.5, 4, 4.5, 5]), yarn, ...asked.fabric };
+  const by = dice.oneOf(['ruler', 'calliper'] as const);
+  const measure: Measure = (mm) => ({ mm: Math.max(1, read(dice, world, by, mm)), by });
   const base: Plan = {
     format: 'keep-snug.plan/1',
     title: 'drawn',
-    thing: { kind: 'slab', width: { mm: thing.width }, height: { mm: thing.height }, depth: { mm: thing.depth } },
-    fabric: { stitch: 'single', hookMm, yarn },
-    shape: { kind: how.shape, ...(how.edging > 0 ? { edging: how.edging } : {}), ...joined(how) },
+    ...asked,
+    thing: typed(measure),
+    fabric,
     fit: { name: fit },
   };
-  const { stitchWidth, thickness } = doors.reckon(base).fabric;
-  const usual = {
+  const { stitchWidth, rowHeight, thickness } = doors.reckon(base).fabric;
+  const truth = drawFabric(dice, world, {
     w: stitchWidth.value,
-    way: wayOf(how.shape),
+    h: rowHeight.value,
+    way: scene.way,
+    single: scene.stitch === 'single',
     t: thickness.value,
     tSpread: thickness.sd! / thickness.value,
-  };
-  const truth = drawTruth(dice, world, usual, thing);
-  const plan = measured(base, truth, dice, world);
+  });
+  const plan =
+    dice.uniform() < SWATCHED ? { ...base, fabric: { ...fabric, gauge: swatch(scene, truth, dice, world) } } : base;
   const worked = doors.reckon(plan);
   const { share } = doors.chance(plan, DRAWS);
-  const stretch = how.shape === 'strip-along' ? STRETCH.along : STRETCH.across;
-  return { shape: how.shape, stated: share, fitted: fits(made(worked, truth, how), truth, fit, stretch) };
+  return { scene: scene.id, stated: share, fitted: fits(made(worked.steps, truth), thing, fit, scene.stretch) };
 }
 
-const joined = ({ shape, join }: Shaped) => (shape === 'strip-across' || shape === 'strip-along' ? { join } : {});
+/** Makers who work a swatch, by their share. */
+const SWATCHED = 0.7;
 
-/** The plan as its maker measured: thing and swatch, or no swatch, by tape or calliper, by edges or whole stitches. */
-function measured(base: Plan, truth: Truth, dice: Dice, world: World): Plan {
-  const by = dice.oneOf(['ruler', 'calliper'] as const);
-  const measure = (mm: number) => ({ mm: Math.max(1, read(dice, world, by, mm)), by });
-  const { width, height, depth } = truth.thing;
-  const thing = { kind: 'slab', width: measure(width), height: measure(height), depth: measure(depth) };
-  const swatched = dice.uniform() < 0.7;
-  if (!swatched) return { ...base, thing };
+/** A swatch in rows, or in rounds of what has no rows; by edges or by whole stitches. */
+function swatch({ stitch }: Scene, truth: Fabric, dice: Dice, world: World): Plan['fabric']['gauge'] {
   const counting = dice.oneOf(['edges', 'whole'] as const);
-  const gauge = {
-    stitches: [measureSwatch(dice, world, truth.swatch.w, counting)],
-    rows: [measureSwatch(dice, world, truth.swatch.h, counting)],
-  };
-  return { ...base, thing, fabric: { ...base.fabric, gauge } };
+  const across = [measureSwatch(dice, world, truth.swatch.w, counting)];
+  const up = [measureSwatch(dice, world, truth.swatch.h, counting)];
+  return stitch === 'cluster' ? { roundStitches: across, rounds: up } : { stitches: across, rows: up };
 }
 
 function drawn(doors: Doors, world: World, plans: number): Trial[] {
@@ -97,7 +87,7 @@ function drawn(doors: Doors, world: World, plans: number): Trial[] {
   const all: Trial[] = [];
   for (let index = 0; index < plans; index += 1) {
     try {
-      all.push(trial(doors, dice, world)!);
+      all.push(trial(doors, dice.oneOf(SCENES), dice, world));
     } catch (error) {
       // what cannot be made is refused, and tells nothing of chances
       if (!(error instanceof Error) || !('errors' in error)) throw error;
@@ -159,12 +149,14 @@ function told(doors: Doors, share: number): Told {
       return [`| ${[...here, ...elsewhere].join(' | ')} |`];
     }),
     '',
-    '| shape | plans | said | fitted |',
-    '| --- | --- | --- | --- |',
-    ...SHAPES.map((shape) => {
-      const of = handbook!.trials.filter((one) => one.shape === shape);
+    '| of what | plans | said | fitted | by chance ± |',
+    '| --- | --- | --- | --- | --- |',
+    ...SCENES.map(({ id }) => {
+      const of = handbook!.trials.filter((one) => one.scene === id);
       const stated = of.reduce((sum, one) => sum + one.stated, 0) / of.length;
-      return `| ${shape} | ${of.length} | ${percent(stated)} | ${percent(of.filter((one) => one.fitted).length / of.length)} |`;
+      const fitted = of.filter((one) => one.fitted).length / of.length;
+      const chance = band({ plans: of.length, stated, fitted }, times);
+      return `| ${[id, of.length, percent(stated), percent(fitted), percent(chance)].join(' | ')} |`;
     }),
   ];
   return { lines, missed, plans: handbook!.trials.length };

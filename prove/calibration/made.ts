@@ -1,93 +1,80 @@
-import type { Step, Worked } from '@keep-snug/core';
-import type { Truth } from './truth';
-
-/** What a finished piece leaves inside, mm; nothing of the program's own sizes goes into it, only its steps. */
-export interface Made {
-  girth: number;
-  depth: number;
-}
+import type { Step } from '@keep-snug/core';
+import type { Fabric } from './truth';
+import type { Made } from './verdict';
 
 /** What joins take of each side, in stitches (handbook 3). */
 const TAKE: Readonly<Record<string, number>> = { whip: 0.25, mattress: 0.25, slip: 0, single: 0 };
 
-const isCourse = ({ kind }: Step) => kind === 'row' || kind === 'round';
+/** What a sewn line between channels takes of the fabric, in stitches (handbook 6). */
+const LINE_TAKES = 0.3;
 
-/** Rows of a piece by their sections, and stitches of its longest course; row 1 may be told with its chain. */
-function courses(steps: readonly Step[]): { count: Record<string, number>; stitches: number } {
-  const count: Record<string, number> = {};
-  let stitches = 0;
-  for (const step of steps.filter((one) => isCourse(one) || (one.kind === 'foundation' && one.row === 1))) {
-    count[step.section] = (count[step.section] ?? 0) + 1;
-    stitches = Math.max(stitches, step.ends ?? 0);
-  }
-  return { count, stitches };
+const isCourse = ({ kind, row }: Step) => kind === 'row' || kind === 'round' || (kind === 'foundation' && row === 1);
+
+/** Courses of a piece by their sections, and their counts; row 1 may be told with its chain. */
+export interface Courses {
+  /** How many courses there are of these sections. */
+  of: (...sections: string[]) => number;
+  all: number;
+  /** Stitches each of a section ends on. */
+  ends: (section: string) => number[];
+  /** Stitches of the longest. */
+  stitches: number;
 }
 
-/** How deep so many rounds of border are. */
-const borderRounds = (rounds: number, truth: Truth): number => rounds * truth.border;
-
-export interface Shaped {
-  shape: string;
-  edging: number;
-  join: string;
-}
-
-type Build = (steps: readonly Step[], truth: Truth, how: Shaped) => Made;
-
-/** Pieces of two faces: as wide as their stitches between the joins, with what is edged. */
-function faces(n: number, rows: number, { piece, t, thing, ...truth }: Truth, edging: number, take: number): Made {
-  const border = borderRounds(edging, { piece, t, thing, ...truth });
+export function coursesOf(steps: readonly Step[], piece = 'body'): Courses {
+  const own = steps.filter((step) => step.piece === piece && isCourse(step));
+  const ends = (section: string) => own.filter((step) => step.section === section).map(({ ends: n }) => n ?? 0);
   return {
-    girth: 2 * ((n - 2 * take) * piece.w + 2 * border) - Math.PI * t,
-    depth: rows * piece.h - thing.depth / 2 - (Math.PI * t) / 4,
+    of: (...sections) => own.filter(({ section }) => sections.includes(section)).length,
+    all: own.length,
+    ends,
+    stitches: Math.max(...own.map((step) => step.ends ?? 0)),
   };
 }
 
-/** A wall of rounds above a bottom that takes its half of the thing's depth. */
-const tube = (n: number, rounds: number, { piece, t, thing }: Truth, bottom: number): Made => ({
-  girth: n * piece.w - Math.PI * t,
-  depth: rounds * piece.h - bottom * (thing.depth / 2) - (Math.PI * t) / 4,
-});
+/** How wide the stitches between two joins lie, with what is edged, and what that is inside round both faces. */
+export function flatRound(n: number, join: string, { piece, border, t }: Fabric, edging = 0): number {
+  return 2 * ((n - 2 * TAKE[join]!) * piece.w + 2 * edging * border) - Math.PI * t;
+}
 
-/** How the steps of each shape become a piece (handbook 3 and 5). */
-const BUILDS: Readonly<Record<string, Build>> = {
-  'strip-across': (steps, truth, { edging, join }) => {
-    const { count, stitches } = courses(steps);
-    const made = faces(stitches, count.front!, truth, edging, TAKE[join]!);
-    return { ...made, depth: made.depth + borderRounds(edging, truth) };
-  },
-  'two-panels': (steps, truth, { edging }) => {
-    const { count, stitches } = courses(steps.filter(({ piece }) => piece === 'body'));
-    const made = faces(stitches, Object.values(count)[0]!, truth, edging, 0);
-    return { ...made, depth: made.depth + 2 * borderRounds(edging, truth) };
-  },
-  'strip-along': (steps, truth, { join }) => {
-    const { count, stitches } = courses(steps);
-    const rows = Object.values(count).reduce((sum, one) => sum + one, 0);
-    const { piece, t, thing } = truth;
-    return {
-      girth: 2 * (rows - 2 * TAKE[join]!) * piece.h - Math.PI * t,
-      // of an odd number the front has one more
-      depth: Math.ceil(stitches / 2) * piece.w - thing.depth / 2 - (Math.PI * t) / 4,
-    };
-  },
-  'ring-tube': (steps, truth) => {
-    const { count, stitches } = courses(steps);
-    return tube(stitches, count.wall!, truth, 1);
-  },
-  'round-chain': (steps, truth) => {
-    const { count, stitches } = courses(steps);
-    return tube(stitches, count.wall!, truth, 1);
-  },
-};
+/** What a front of so much fabric is deep inside: its bottom turns under half the thing (handbook 3). */
+export const frontDepth = (front: number, depth: number, { t }: Fabric): number =>
+  front - depth / 2 - (Math.PI * t) / 4;
 
-export const SHAPES = Object.keys(BUILDS);
+/**
+ * How far what goes up behind, over the thing's top and down in front comes to lie below the front's own top, which stands
+ * above the thing's by what it is deeper inside (handbook 3).
+ */
+export function flapBelow(
+  behind: number,
+  front: number,
+  { height, depth }: { height: number; depth: number },
+  { t }: Fabric,
+): number {
+  const belowThing = behind - (depth / 2 + (Math.PI * t) / 4) - height - (depth + (Math.PI * t) / 2);
+  return belowThing + front - height;
+}
 
-/** Which way each is worked. */
-export const wayOf = (shape: string): 'rows' | 'rounds' =>
-  shape === 'ring-tube' || shape === 'round-chain' ? 'rounds' : 'rows';
+/** A tube of so many stitches round. */
+export const tubeRound = (n: number, { piece, t }: Fabric): number => n * piece.w - Math.PI * t;
 
-/** The piece that the steps of a plan make in a hand. */
-export function made({ steps }: Pick<Worked, 'steps'>, truth: Truth, how: Shaped): Made {
-  return BUILDS[how.shape]!(steps, truth, how);
+/** A flat base by its rounds: what it is round its edge, what its stitches make of it before the last carries the rest. */
+export function baseOf(rounds: readonly number[], wall: number, { piece }: Fabric, straight = 0): Made['base'] {
+  const [last = 0, before = 0] = rounds.slice(0, -1).reverse();
+  return {
+    flat: 2 * straight * piece.w + 2 * Math.PI * rounds.length * piece.h,
+    stitches: (last + (last - before)) * piece.w,
+    wall: wall * piece.w,
+  };
+}
+
+/** Channels between lines that are told as lying between two stitches: what each holds inside. */
+export function channels(steps: readonly Step[], columns: number, { piece, t }: Fabric): number[] {
+  const text = steps.find(({ id }) => id === 'sew-dividers')!.text;
+  const lines = [...text.matchAll(/between (?:stitch )?(\d+) and \d+/g)].map(([, at]) => Number(at));
+  const edges = [0, ...lines, columns];
+  return edges.slice(1).map((to, index) => {
+    const sides = Number(index > 0) + Number(index < lines.length);
+    return 2 * (to - edges[index]! - (sides * LINE_TAKES) / 2) * piece.w - Math.PI * t;
+  });
 }

@@ -6,25 +6,45 @@ export interface World {
   bias: number;
 }
 
-/** What is so, whatever was measured: the maker's stitches, and the thing. All mm. */
-export interface Truth {
-  /** Stitch width and row height of the swatch in rows. */
-  swatch: { w: number; h: number };
-  /** The same of the piece, in rows or in rounds as it is worked, and the height of its borders. */
-  piece: { w: number; h: number };
+/** What is so of the maker's stitches, whatever was measured, mm. */
+export interface Fabric {
+  /** Stitch width and row height of the swatch, which is in rows unless the stitch has none. */
+  swatch: Size;
+  /** The same of the piece, in rows or in rounds as it is worked. */
+  piece: Size;
+  /** Height of a round of single on the piece. */
   border: number;
+  /** Height of half doubles in the same piece. */
+  halfDouble: number;
   t: number;
-  thing: { width: number; height: number; depth: number };
 }
 
-/** Spreads of the handbook (2.1): of hands, of a piece against its swatch, of rounds against rows; and how far two go together. */
+interface Size {
+  w: number;
+  h: number;
+}
+
+/** Spreads of the handbook (2.1): of hands, of a piece against its swatch, of rounds against rows, of one stitch against another; and how far two go together. */
 const HAND = { width: 0.12, height: 0.15 };
 const STRAYS = 0.025;
 const OTHER_WAY = 0.04;
+const OTHER_STITCH = 0.05;
 const TOGETHER = 0.6;
 
-/** Rows of single against its width, and rounds (handbook 2.2). */
+/** Rows of single against its width, and rounds; rows of half double (handbook 2.2). */
 const SINGLE = { row: 0.88, round: 0.98 };
+const HALF_DOUBLE_ROW = 1.25;
+
+export type Way = 'rows' | 'rounds';
+
+/** What the yarn on its hook is estimated to give in the piece, and thickness with its spread. */
+export interface Usual extends Size {
+  way: Way;
+  /** Worked in single, so that a swatch in rows tells of it. */
+  single: boolean;
+  t: number;
+  tSpread: number;
+}
 
 /** Two normals that go together. */
 function pair({ normal }: Dice): [number, number] {
@@ -33,35 +53,29 @@ function pair({ normal }: Dice): [number, number] {
 }
 
 /**
- * A hand, a yarn and a thing drawn from the priors: what is estimated of the piece strays as hands do; rows stray from rounds
+ * A hand and a yarn drawn from the priors: what is estimated of the piece strays as hands do; rows stray from rounds
  * besides, where the piece is of rounds and the swatch of rows.
- *
- * @param usual stitch width and height the yarn on its hook is estimated to have in the piece, and thickness with its spread
  */
-export function drawTruth(
-  dice: Dice,
-  { wider }: World,
-  usual: { w: number; way: 'rows' | 'rounds'; t: number; tSpread: number },
-  thing: Truth['thing'],
-): Truth {
+export function drawFabric(dice: Dice, { wider }: World, usual: Usual): Fabric {
   const [wide, tall] = pair(dice);
   const [strayWide, strayTall] = pair(dice);
-  const other = () => Math.exp(wider * OTHER_WAY * dice.normal());
-  const inRounds = usual.way === 'rounds';
+  const apart = (spread: number) => Math.exp(wider * spread * dice.normal());
   const own = {
     w: usual.w * Math.exp(wider * HAND.width * wide),
-    h: usual.w * (inRounds ? SINGLE.round : SINGLE.row) * Math.exp(wider * HAND.height * tall),
+    h: usual.h * Math.exp(wider * HAND.height * tall),
   };
   const piece = {
     w: own.w * Math.exp(wider * STRAYS * strayWide),
     h: own.h * Math.exp(wider * STRAYS * strayTall),
   };
+  const turned = usual.single && usual.way === 'rounds';
+  const single = usual.single ? piece.h : piece.w * SINGLE.row;
   return {
-    swatch: inRounds ? { w: own.w * other(), h: own.h * (SINGLE.row / SINGLE.round) * other() } : own,
+    swatch: turned ? { w: own.w * apart(OTHER_WAY), h: own.h * (SINGLE.row / SINGLE.round) * apart(OTHER_WAY) } : own,
     piece,
-    border: piece.h * (SINGLE.round / SINGLE.row) * other(),
-    t: usual.t * Math.exp(wider * usual.tSpread * dice.normal()),
-    thing,
+    border: (single * SINGLE.round * apart(OTHER_WAY)) / SINGLE.row,
+    halfDouble: (piece.h * HALF_DOUBLE_ROW * apart(OTHER_STITCH)) / SINGLE.row,
+    t: usual.t * apart(usual.tSpread),
   };
 }
 

@@ -1,30 +1,47 @@
-import type { Made } from './made';
-import type { Truth } from './truth';
+/** What a finished piece leaves, mm; nothing of the program's own sizes goes into it, only its steps. */
+export interface Made {
+  girth: number;
+  depth: number;
+  /** How far its flap comes down below the thing's top, and the least it must. */
+  flap?: { reach: number; least: number };
+  /** Round the edge of its base: lying flat, by its own stitches, and the wall on it. */
+  base?: { flat: number; stitches: number; wall: number };
+  /** Where several things have rooms of their own: the inside of each, and what goes in. */
+  rooms?: readonly { inside: number; holds: number }[];
+}
 
-/** What each fit lets pass (handbook 3): stretch used for getting in, slack before it falls out. */
+/** The thing as it truly is, mm. */
+export interface Thing {
+  girth: number;
+  height: number;
+  depth: number;
+}
+
+/** What each fit lets pass (handbook 3): stretch used for getting in, slack before it falls out; what is asked above the thing, mm. */
 const FITS = {
-  grips: { use: 1, slack: 0 },
-  snug: { use: 0.5, slack: 0.06 },
-  slides: { use: 0, slack: 0.12 },
-  roomy: { use: 0, slack: Infinity },
+  grips: { use: 1, slack: 0, cover: 0 },
+  snug: { use: 0.5, slack: 0.06, cover: 2 },
+  slides: { use: 0, slack: 0.12, cover: 5 },
+  roomy: { use: 0, slack: Infinity, cover: 10 },
 } as const;
 
 export type Fit = keyof typeof FITS;
 export const FIT_NAMES = Object.keys(FITS) as Fit[];
 
-/** What each fit asks above the thing, mm (handbook 3). */
-const COVER: Readonly<Record<Fit, number>> = { grips: 0, snug: 2, slides: 5, roomy: 10 };
-
-/** Girth of a box with square edges. */
-const girthOf = ({ width, depth }: Truth['thing']): number => 2 * (width + depth);
+/** A base may be so much larger or smaller than its wall (handbook 4.1). */
+const BASE_WITHIN = 0.15;
 
 /** Whether a finished piece truly fits the thing as it truly is (handbook 3, one verdict over everything). */
-export function fits({ girth, depth }: Made, truth: Truth, fit: Fit, stretch: number): boolean {
-  const { use, slack } = FITS[fit];
-  const { thing } = truth;
-  const goesIn = girth * (1 + use * stretch) >= girthOf(thing);
-  const stays = girth <= girthOf(thing) * (1 + slack);
-  const covered = depth >= thing.height - Math.max(3, 0.05 * thing.height);
-  const notTooDeep = depth <= thing.height + COVER[fit] + Math.max(15, 0.2 * thing.height);
-  return goesIn && stays && covered && notTooDeep;
+export function fits({ girth, depth, flap, base, rooms }: Made, thing: Thing, fit: Fit, stretch: number): boolean {
+  const { use, slack, cover } = FITS[fit];
+  const gives = 1 + use * stretch;
+  const goesIn = rooms
+    ? rooms.every(({ inside, holds }) => inside * gives >= holds)
+    : girth * gives >= thing.girth && girth <= thing.girth * (1 + slack);
+  const out = Math.max(3, 0.05 * thing.height, flap?.least ?? 0);
+  const covered = depth >= thing.height - out;
+  const notTooDeep = depth <= thing.height + cover + Math.max(15, 0.2 * thing.height);
+  const closes = !flap || flap.reach >= flap.least;
+  const stands = !base || [base.stitches, base.wall].every((round) => Math.abs(round / base.flat - 1) <= BASE_WITHIN);
+  return goesIn && covered && notTooDeep && closes && stands;
 }

@@ -92,7 +92,7 @@ function build(context: ShapeContext): Built {
     { rows, h: fabric.rowHeight, D: thing.depth, t },
     (v) => v.rows * v.h - v.D / 2 - (Math.PI * v.t) / 4,
   );
-  const reach = flapReach(context, back, inner);
+  const reach = flapReach(context, back, pockets[0]!, inner);
   const flap: FlapPlace = {
     piece: back.id,
     row: back.rows,
@@ -220,13 +220,14 @@ function loopPiece(context: ShapeContext, n: number): Piece | undefined {
 }
 
 /** How far the flap comes down in front of the filled pouch (law, handbook 3): seamed at the bottom, each face gives half. */
-function flapReach({ thing, fabric }: ShapeContext, back: Piece, inner: number): Sized {
-  const rows = chosen(back.height.value / fabric.rowHeight.value, 'rows', 'rows of the back with its flap');
+function flapReach({ thing, fabric }: ShapeContext, back: Piece, pocket: Piece, inner: number): Sized {
+  const both = back.height.value + pocket.height.value;
+  const rows = chosen(both / fabric.rowHeight.value, 'rows', 'rows of the back with its flap, and of the pocket');
   const more = chosen(inner - 1, '1', 'further pocket pieces');
   return sized(
-    'edge = rows × h − H − 3D/2 − 3πt/4 − further pieces × t',
+    'edge = rows × h − 2H − 2D − πt − further pieces × t',
     { rows, h: fabric.rowHeight, H: thing.height, D: thing.depth, t: fabric.thickness, more },
-    (v) => v.rows * v.h - v.H - 1.5 * v.D - (3 * Math.PI * v.t) / 4 - v.more * v.t,
+    (v) => v.rows * v.h - 2 * v.H - 2 * v.D - Math.PI * v.t - v.more * v.t,
   );
 }
 

@@ -1,0 +1,380 @@
+import type { Plan, Step } from '@keep-snug/core';
+import { baseOf, channels, coursesOf, flapBelow, flatRound, frontDepth, tubeRound } from './made';
+import type { Dice } from './random';
+import type { Fabric, Way } from './truth';
+import type { Made, Thing } from './verdict';
+
+/** A length as the maker measures it. */
+export type Measure = (mm: number) => { mm: number; by: 'ruler' | 'calliper' };
+
+/** A thing as it is, what of it is typed into the plan, and how the steps of that plan become a piece in a hand. */
+export interface Drawn {
+  thing: Thing;
+  typed: (measure: Measure) => Plan['thing'];
+  plan: Omit<Partial<Plan>, 'fabric'> & Pick<Plan, 'shape'> & { fabric?: Partial<Plan['fabric']> };
+  made: (steps: readonly Step[], fabric: Fabric) => Made;
+}
+
+export interface Scene {
+  id: string;
+  way: Way;
+  stitch: 'single' | 'cluster';
+  /** Comfortable stretch the way it runs round the thing (handbook 2.2). */
+  stretch: number;
+  draw: (dice: Dice) => Drawn;
+}
+
+/** Stretch of single across and along its rows, and of clusters (handbook 2.2). */
+const ACROSS = 0.08;
+const ALONG = 0.06;
+const OF_CLUSTERS = 0.2;
+
+interface Box {
+  width: number;
+  height: number;
+  depth: number;
+}
+
+const boxOf = ({ between }: Dice): Box => ({
+  width: between(50, 160),
+  height: between(70, 220),
+  depth: between(5, 35),
+});
+
+/** Round a box with square edges. */
+const boxThing = ({ width, height, depth }: Box): Thing => ({ girth: 2 * (width + depth), height, depth });
+
+const boxTyped =
+  ({ width, height, depth }: Box) =>
+  (measure: Measure) =>
+    ({ kind: 'slab', width: measure(width), height: measure(height), depth: measure(depth) }) as Plan['thing'];
+
+/** What is the same of all that hold one box. */
+const boxed = (dice: Dice) => {
+  const box = boxOf(dice);
+  return { box, thing: boxThing(box), typed: boxTyped(box) };
+};
+
+const joins = ['whip', 'slip'] as const;
+
+/** A flap asked to come down so far, and the half of it that must. */
+const flapTo = (dice: Dice) => Math.round(dice.between(30, 60));
+
+const strip: Scene = {
+  id: 'strip-across',
+  way: 'rows',
+  stitch: 'single',
+  stretch: ACROSS,
+  draw: (dice) => {
+    const { box, ...of } = boxed(dice);
+    const join = dice.oneOf(joins);
+    const edging = dice.uniform() < 0.3 ? 1 + Math.floor(2 * dice.uniform()) : 0;
+    return {
+      ...of,
+      plan: { shape: { kind: 'strip-across', join, ...(edging > 0 ? { edging } : {}) } },
+      made: (steps, fabric) => {
+        const { of: rows, stitches } = coursesOf(steps);
+        const front = rows('front') * fabric.piece.h + edging * fabric.border;
+        return { girth: flatRound(stitches, join, fabric, edging), depth: frontDepth(front, box.depth, fabric) };
+      },
+    };
+  },
+};
+
+const flapped: Scene = {
+  ...strip,
+  id: 'strip with a flap',
+  draw: (dice) => {
+    const { box, ...of } = boxed(dice);
+    const join = dice.oneOf(joins);
+    const overlapMm = flapTo(dice);
+    return {
+      ...of,
+      plan: { shape: { kind: 'strip-across', join }, fittings: [{ kind: 'flap', overlapMm }] },
+      made: (steps, fabric) => {
+        const { of: rows, stitches } = coursesOf(steps);
+        const { h } = fabric.piece;
+        const depth = frontDepth(rows('front') * h, box.depth, fabric);
+        return {
+          girth: flatRound(stitches, join, fabric),
+          depth,
+          flap: { reach: flapBelow(rows('back', 'turn', 'flap') * h, depth, box, fabric), least: overlapMm / 2 },
+        };
+      },
+    };
+  },
+};
+
+const banded: Scene = {
+  ...strip,
+  id: 'strip with a band',
+  draw: (dice) => {
+    const { box, ...of } = boxed(dice);
+    const join = dice.oneOf(joins);
+    const courses = 1 + Math.floor(4 * dice.uniform());
+    return {
+      ...of,
+      plan: {
+        shape: { kind: 'strip-across', join },
+        fabric: {
+          bands: [
+            { stitch: 'half-double', courses },
+            { stitch: 'single', fill: true },
+          ],
+        },
+      },
+      made: (steps, fabric) => {
+        const { of: rows, stitches } = coursesOf(steps);
+        const front = courses * fabric.halfDouble + (rows('front') - courses) * fabric.piece.h;
+        return { girth: flatRound(stitches, join, fabric), depth: frontDepth(front, box.depth, fabric) };
+      },
+    };
+  },
+};
+
+const divided: Scene = {
+  ...strip,
+  id: 'strip with dividers',
+  draw: (dice) => {
+    const grips = Array.from({ length: 2 + Math.floor(3 * dice.uniform()) }, () => dice.between(8, 22));
+    const height = dice.between(120, 200);
+    const join = dice.oneOf(joins);
+    return {
+      thing: { girth: 0, height, depth: Math.max(...grips) },
+      typed: (measure) =>
+        ({
+          kind: 'tools',
+          tools: grips.map((grip) => ({ length: measure(height), grip: measure(grip) })),
+        }) as unknown as Plan['thing'],
+      plan: { shape: { kind: 'strip-across', join }, fittings: [{ kind: 'dividers' }] },
+      made: (steps, fabric) => {
+        const { of: rows, stitches } = coursesOf(steps);
+        const rooms = channels(steps, stitches, fabric).map((inside, at) => ({ inside, holds: Math.PI * grips[at]! }));
+        return { girth: 0, depth: frontDepth(rows('front') * fabric.piece.h, Math.max(...grips), fabric), rooms };
+      },
+    };
+  },
+};
+
+const twoPanels: Scene = {
+  ...strip,
+  id: 'two-panels',
+  draw: (dice) => {
+    const { box, ...of } = boxed(dice);
+    const edging = 1 + Math.floor(2 * dice.uniform());
+    return {
+      ...of,
+      plan: { shape: { kind: 'two-panels', edging } },
+      made: (steps, fabric) => {
+        const { all, stitches } = coursesOf(steps);
+        const front = all * fabric.piece.h + 2 * edging * fabric.border;
+        return { girth: flatRound(stitches, 'single', fabric, edging), depth: frontDepth(front, box.depth, fabric) };
+      },
+    };
+  },
+};
+
+const along: Scene = {
+  ...strip,
+  id: 'strip-along',
+  stretch: ALONG,
+  draw: (dice) => {
+    const { box, ...of } = boxed(dice);
+    const join = dice.oneOf(joins);
+    return {
+      ...of,
+      plan: { shape: { kind: 'strip-along', join } },
+      made: (steps, { piece: { w, h }, ...fabric }) => {
+        const { all, stitches } = coursesOf(steps);
+        const turned = { ...fabric, piece: { w: h, h: w } };
+        // of an odd number the front has one more
+        const front = Math.ceil(stitches / 2) * w;
+        return { girth: flatRound(all, join, turned), depth: frontDepth(front, box.depth, turned) };
+      },
+    };
+  },
+};
+
+const packet: Scene = {
+  ...strip,
+  id: 'packet',
+  stretch: ALONG,
+  draw: (dice) => {
+    const { box, ...of } = boxed(dice);
+    const overlapMm = Math.round(dice.between(-20, 30));
+    return {
+      ...of,
+      plan: { shape: { kind: 'packet', join: 'slip', overlapMm } },
+      made: (steps, { piece: { w, h }, t }) => {
+        const { all, stitches } = coursesOf(steps);
+        return {
+          girth: all * h - overlapMm - Math.PI * t,
+          depth: stitches * w - box.depth - (Math.PI * t) / 2,
+        };
+      },
+    };
+  },
+};
+
+const layered: Scene = {
+  ...strip,
+  id: 'layered',
+  draw: (dice) => {
+    const { box, ...of } = boxed(dice);
+    const join = dice.oneOf(joins);
+    const overlapMm = flapTo(dice);
+    return {
+      ...of,
+      plan: { shape: { kind: 'layered', join, beltMm: 0 }, fittings: [{ kind: 'flap', overlapMm }] },
+      made: (steps, fabric) => {
+        const { h } = fabric.piece;
+        const back = coursesOf(steps);
+        const depth = frontDepth(coursesOf(steps, 'pocket-1').all * h, box.depth, fabric);
+        return {
+          girth: flatRound(back.stitches, join, fabric),
+          depth,
+          flap: { reach: flapBelow(back.all * h, depth, box, fabric), least: overlapMm / 2 },
+        };
+      },
+    };
+  },
+};
+
+const clusters: Scene = {
+  id: 'cluster-panels',
+  way: 'rounds',
+  stitch: 'cluster',
+  stretch: OF_CLUSTERS,
+  draw: (dice) => {
+    const box = { ...boxOf(dice), height: 0 };
+    box.height = box.width * dice.between(1.2, 1.9);
+    return {
+      thing: boxThing(box),
+      typed: boxTyped(box),
+      plan: { shape: { kind: 'cluster-panels', strip: 'chain' } },
+      made: (steps, { piece: { w, h }, t, ...fabric }) => {
+        const { of: courses, ends } = coursesOf(steps, 'front');
+        const rounds = courses('front');
+        const strip = ends('strip')[0]!;
+        const edge = 2 * rounds * h;
+        return {
+          girth: 2 * (h + edge) - Math.PI * t,
+          depth: frontDepth(strip * w + edge, box.depth, { ...fabric, piece: { w, h }, t }),
+        };
+      },
+    };
+  },
+};
+
+const tube: Scene = {
+  id: 'ring-tube',
+  way: 'rounds',
+  stitch: 'single',
+  stretch: ACROSS,
+  draw: (dice) => {
+    const { box, ...of } = boxed(dice);
+    const kind = dice.oneOf(['ring-tube', 'round-chain']);
+    return {
+      ...of,
+      plan: { shape: { kind } },
+      made: (steps, fabric) => {
+        const { of: rounds, stitches } = coursesOf(steps);
+        return {
+          girth: tubeRound(stitches, fabric),
+          depth: frontDepth(rounds('wall') * fabric.piece.h, box.depth, fabric),
+        };
+      },
+    };
+  },
+};
+
+/** A wall stands on a base: nothing of it turns under the thing but a quarter turn of fabric. */
+const standing = (rounds: number, { piece, t }: Fabric) => rounds * piece.h - (Math.PI * t) / 4;
+
+/** A base that grew for three rounds or more tells what it grows by. */
+const GROWN = 3;
+
+const floored: Scene = {
+  ...tube,
+  id: 'round-chain with a floor',
+  draw: (dice) => {
+    const box = { ...boxOf(dice), width: dice.between(90, 180), depth: dice.between(36, 60) };
+    return {
+      thing: boxThing(box),
+      typed: boxTyped(box),
+      plan: { shape: { kind: 'round-chain', floor: 'flat' } },
+      made: (steps, fabric) => {
+        const { of: rounds, ends, stitches } = coursesOf(steps);
+        const base = ends('base');
+        const straight = (base[0]! - 6) / 2;
+        return {
+          girth: tubeRound(stitches, fabric),
+          depth: standing(rounds('wall'), fabric),
+          ...(base.length >= GROWN ? { base: baseOf(base, stitches, fabric, straight)! } : {}),
+        };
+      },
+    };
+  },
+};
+
+const disc: Scene = {
+  ...tube,
+  id: 'disc-wall',
+  draw: (dice) => {
+    const diameter = dice.between(55, 120);
+    const height = dice.between(90, 240);
+    return {
+      thing: { girth: Math.PI * diameter, height, depth: diameter },
+      typed: (measure) => ({ kind: 'cylinder', height: measure(height), diameter: measure(diameter) }) as Plan['thing'],
+      plan: { shape: { kind: 'disc-wall' } },
+      made: (steps, fabric) => {
+        const { of: rounds, ends } = coursesOf(steps);
+        const wall = ends('wall')[0]!;
+        return {
+          girth: tubeRound(wall, fabric),
+          depth: standing(rounds('wall'), fabric),
+          base: baseOf(ends('base'), wall, fabric)!,
+        };
+      },
+    };
+  },
+};
+
+const saddle: Scene = {
+  ...tube,
+  id: 'saddle',
+  draw: (dice) => {
+    const [front, behind] = [boxOf(dice), boxOf(dice)];
+    return {
+      // what stands in a caddy is not covered: its height is met by whatever there is
+      thing: { girth: 0, height: 0, depth: 0 },
+      typed: (measure) =>
+        ({ kind: 'set', members: [boxTyped(front)(measure), boxTyped(behind)(measure)] }) as unknown as Plan['thing'],
+      plan: {
+        shape: { kind: 'saddle', behind: 1, pocketMm: 110 },
+        carrier: { kind: 'bar', diameter: { mm: 45 }, dropFront: { mm: 110 }, dropBack: { mm: 110 } },
+      },
+      made: (steps, fabric) => {
+        const round = tubeRound(coursesOf(steps).ends('pocket in front')[0]!, fabric);
+        const rooms = [front, behind].map((box) => ({ inside: round, holds: boxThing(box).girth }));
+        return { girth: 0, depth: 0, rooms };
+      },
+    };
+  },
+};
+
+export const SCENES: readonly Scene[] = [
+  strip,
+  flapped,
+  banded,
+  divided,
+  twoPanels,
+  along,
+  packet,
+  layered,
+  clusters,
+  tube,
+  floored,
+  disc,
+  saddle,
+];
