@@ -19,6 +19,7 @@ const ORDER = [
   'supplies',
   'pattern',
   'making',
+  'mend',
   'cautions',
   'formats',
   'demo',

@@ -171,5 +171,6 @@ export { withShape } from './withShape';
 export { applyChange } from './change';
 export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';
 export { chance, type Chance } from './chance';
+export { mend, type MendChoice, type Mended, planFollowed } from './mend';
 export { type Way, ways, type Ways, type WaysAsk } from './ways';
 export { workOut } from './workOut';

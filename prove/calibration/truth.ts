@@ -25,8 +25,9 @@ interface Size {
 }
 
 /** Spreads of the handbook (2.1): of hands, of a piece against its swatch, of rounds against rows, of one stitch against another; and how far two go together. */
-const HAND = { width: 0.12, height: 0.15 };
 const STRAYS = 0.025;
+// what is estimated of a piece takes in how far it strays from a swatch of the same hand
+const HAND = { width: Math.sqrt(0.12 ** 2 - STRAYS ** 2), height: Math.sqrt(0.15 ** 2 - STRAYS ** 2) };
 const OTHER_WAY = 0.04;
 const OTHER_STITCH = 0.05;
 const TOGETHER = 0.6;

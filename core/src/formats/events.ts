@@ -4,7 +4,8 @@ import { optional, required, type Form, type Key } from './form';
 import { planForm } from './plan';
 import { check, toJoi, type Checked } from './toJoi';
 
-const MOST_EVENTS = 1000;
+/** Events sent at once. */
+export const MOST_EVENTS = 1000;
 const MOST_AT_ONCE = 500;
 const MOST_COURSES_COUNTED = 100_000;
 

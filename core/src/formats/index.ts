@@ -8,4 +8,5 @@ export * from './toJoi';
 export * from './toJsonSchema';
 export * from './published';
 export * from './tables';
+export { checkMend, type MendAsk } from './mend';
 export * from './ways';

@@ -2,7 +2,7 @@ import type { Step } from '../pattern';
 import type { KeptEvent } from './events';
 import { groupBy } from './group';
 import { inOrder, isFinished } from './order';
-import { stepsTicked, type Tick } from './ticks';
+import { lastDecision, stepsTicked, type Tick } from './ticks';
 
 /** What the fold has to know of a step. */
 export type StepPlace = Pick<Step, 'id' | 'piece' | 'kind' | 'row'> & {
@@ -17,8 +17,10 @@ export interface MakeState {
   last: { step: string; ticks: string[] } | null;
   /** Steps that several devices ticked, none knowing of the other: each was worked once, or the work is further on. */
   twice: string[];
-  /** The last decision, by its event's id. */
+  /** The last decision that stands, by its event's id. */
   decided: string | null;
+  /** The events that an undo takes back: the last decision where nothing was ticked since, else the last ticks; none where nothing is done. */
+  undoes: string[];
   /** `step` is a step's id. */
   notes: { id: string; text: string; step: string | null; at: string }[];
   finished: boolean;
@@ -39,12 +41,14 @@ export function foldMake(events: readonly KeptEvent[], steps: readonly StepPlace
   const ticks = stepsTicked(ordered, steps);
   const byStep = groupBy(ticks, ({ step }) => step);
   const last = ticks.filter(({ implied }) => !implied).at(-1);
+  const decision = lastDecision(ordered);
   const pauses = ordered.filter(({ kind }) => kind === 'paused' || kind === 'resumed');
   return {
     done: steps.flatMap(({ id }) => (byStep.has(id) ? id : [])),
     last: last ? { step: last.step, ticks: byStep.get(last.step)!.map(({ by }) => by.id) } : null,
     twice: steps.flatMap(({ id }) => (byMany(byStep.get(id) ?? []) ? id : [])),
-    decided: ordered.filter(({ kind }) => kind === 'decided').at(-1)?.id ?? null,
+    decided: decision?.id ?? null,
+    undoes: undoable(ordered, last, decision, byStep),
     notes: ordered.flatMap((event) =>
       event.kind === 'noted'
         ? [{ id: event.id, text: event.text, step: stepNoted(event.step, steps), at: event.at }]
@@ -54,6 +58,17 @@ export function foldMake(events: readonly KeptEvent[], steps: readonly StepPlace
     paused: pauses.at(-1)?.kind === 'paused',
     lastAt: ordered.reduce<string | null>((latest, { at }) => (latest === null || at > latest ? at : latest), null),
   };
+}
+
+function undoable(
+  ordered: readonly KeptEvent[],
+  last: Tick | undefined,
+  decision: KeptEvent | undefined,
+  byStep: ReadonlyMap<string, readonly Tick[]>,
+): string[] {
+  const at = (event: KeptEvent | undefined) => (event ? ordered.indexOf(event) : -1);
+  if (decision && at(decision) > at(last?.by)) return [decision.id];
+  return last ? byStep.get(last.step)!.map(({ by }) => by.id) : [];
 }
 
 function byMany(ticks: readonly Tick[]): boolean {

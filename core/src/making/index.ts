@@ -3,3 +3,4 @@ export * from './events';
 export * from './fold';
 export * from './order';
 export * from './tape';
+export * from './ticks';

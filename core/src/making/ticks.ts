@@ -16,18 +16,27 @@ const is =
   (event: KeptEvent): event is Of<Kind> =>
     event.kind === kind;
 
+/** The events that were not taken back. */
+export function standingEvents(ordered: readonly KeptEvent[]): KeptEvent[] {
+  const undone = new Set(
+    ordered.filter(is('undone')).flatMap(({ ticks = [], undoes }) => (undoes ? [...ticks, undoes] : ticks)),
+  );
+  return ordered.filter(({ id }) => !undone.has(id));
+}
+
+/** The last decision that was not taken back: the make follows its plan. */
+export const lastDecision = (ordered: readonly KeptEvent[]): Of<'decided'> | undefined =>
+  standingEvents(ordered).filter(is('decided')).at(-1);
+
 /**
  * Which steps are done, in the order in which they were ticked.
  * @param ordered the events of one make, in order
  */
 export function stepsTicked(ordered: readonly KeptEvent[], steps: readonly StepPlace[]): Tick[] {
-  const undone = new Set(
-    ordered.filter(is('undone')).flatMap(({ ticks = [], undoes }) => (undoes ? [...ticks, undoes] : ticks)),
-  );
-  const standing = ordered.filter(({ id }) => !undone.has(id));
+  const standing = standingEvents(ordered);
   const placed = new Map(standing.filter(is('placed')).map((event) => [event.piece, event]));
   const places = new Map(steps.map((step) => [step.id, step]));
-  const decisions = ordered.filter(is('decided'));
+  const decisions = standing.filter(is('decided'));
   const unnamed = unnamedOrder(steps);
   let counted = 0;
 
@@ -52,11 +61,15 @@ function placedSteps(event: Of<'placed'>, steps: readonly StepPlace[]): Tick[] {
   return until.map(({ id }, index) => ({ step: id, by: event, implied: index < until.length - 1 }));
 }
 
+/** A foundation stands before the first row: who goes back to nothing begins with another. */
+const BEFORE_ROW_1 = 0.5;
+
 /** A tick made before a decision was known counts up to where that decision begins. */
 function reaches({ under }: Of<'ticked'>, { piece, row }: StepPlace, decisions: readonly Of<'decided'>[]): boolean {
   const known = under ? decisions.findIndex(({ id }) => id === under) : -1;
   if (under && known < 0) return true;
-  return decisions.slice(known + 1).every(({ from }) => !beyond({ piece, course: row ?? 0 }, from));
+  const course = row ?? BEFORE_ROW_1;
+  return decisions.slice(known + 1).every(({ from }) => !beyond({ piece, course }, from));
 }
 
 function beyond({ piece, course }: Place, from: Place | null): boolean {

@@ -2,7 +2,12 @@ import { Piscina } from 'piscina';
 import type { Question, Reckoned } from './work';
 
 /** From the start of the work, ms. */
-export const DEADLINE_MS: Readonly<Record<Question['is'], number>> = { reckon: 2000, chance: 2000, ways: 5000 };
+export const DEADLINE_MS: Readonly<Record<Question['is'], number>> = {
+  reckon: 2000,
+  chance: 2000,
+  ways: 5000,
+  mend: 5000,
+};
 
 /** One works, one is kept ready for when the other has to be ended. */
 const THREADS = 2;

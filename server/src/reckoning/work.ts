@@ -1,7 +1,12 @@
-import { chance, PlanProblem, reckon, ways, type Plan, type PlanFault, type WaysAsk } from '@keep-snug/core';
+import { chance, mend, PlanProblem, reckon, ways, type Plan, type PlanFault, type WaysAsk } from '@keep-snug/core';
+import type { MendAsk } from '@keep-snug/core/formats';
 
 /** What is asked of a reckoning thread, by the name of the question. */
-export type Question = { is: 'reckon'; ask: Plan } | { is: 'chance'; ask: Plan } | { is: 'ways'; ask: WaysAsk };
+export type Question =
+  | { is: 'reckon'; ask: Plan }
+  | { is: 'chance'; ask: Plan }
+  | { is: 'ways'; ask: WaysAsk }
+  | { is: 'mend'; ask: MendAsk };
 
 export type Reckoned = { ok: true; value: unknown } | { ok: false; errors: readonly PlanFault[] };
 
@@ -13,6 +18,8 @@ function answerTo(question: Question): unknown {
       return chance(question.ask);
     case 'ways':
       return ways(question.ask);
+    case 'mend':
+      return mend(question.ask.plan, question.ask.events);
   }
 }
 

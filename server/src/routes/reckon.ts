@@ -1,5 +1,5 @@
 import { PlanProblem } from '@keep-snug/core';
-import { checkPlan, checkWays, type Checked } from '@keep-snug/core/formats';
+import { checkMend, checkPlan, checkWays, type Checked } from '@keep-snug/core/formats';
 import { Router, type RequestHandler } from 'express';
 import type { Reckoner } from '../reckoning/reckoner';
 import type { Question } from '../reckoning/work';
@@ -29,6 +29,10 @@ export function reckonRoutes({ reckon }: Reckoner): Router {
   router.post(
     '/ways',
     answering(checkWays, (ask) => ({ is: 'ways', ask })),
+  );
+  router.post(
+    '/mend',
+    answering(checkMend, (ask) => ({ is: 'mend', ask })),
   );
   return router;
 }

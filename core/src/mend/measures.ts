@@ -1,0 +1,67 @@
+import type { GaugeMeasure, GaugeSpec } from '../fabric';
+import type { KeptEvent } from '../making';
+import type { Plan } from '../plan';
+import type { Worked } from '../reckon';
+import { METHODS, type Method } from '../things';
+
+/** What the tape said of the work so far. */
+export type Measured = Extract<KeptEvent, { kind: 'measured' }>;
+
+/** The lists of a gauge that a measure belongs to. */
+type GaugeList = 'stitches' | 'rows' | 'roundStitches' | 'rounds';
+
+/** What was measured: which way the stitches run in it, and over how many times the length it counts. */
+const READ_AS: Readonly<Record<Measured['what'], { of: 'stitches' | 'courses'; over: (rounds: boolean) => number }>> = {
+  // a tube laid flat shows half of its round
+  width: { of: 'stitches', over: (rounds) => (rounds ? 2 : 1) },
+  girth: { of: 'stitches', over: () => 1 },
+  stitches: { of: 'stitches', over: () => 1 },
+  height: { of: 'courses', over: () => 1 },
+  rows: { of: 'courses', over: () => 1 },
+  // every round lies on both sides of the middle
+  diameter: { of: 'courses', over: () => 0.5 },
+};
+
+/**
+ * The plan with what was measured on its pieces as measures of its gauge: on the first piece such of the piece itself, on
+ * any other such of a swatch (handbook 2.1 and 8). A swatch of another stitch or hook gives way to them.
+ *
+ * @param worked the same plan, reckoned
+ */
+export function withMeasures(
+  plan: Plan,
+  worked: Pick<Worked, 'pieces' | 'steps'>,
+  measures: readonly Measured[],
+): Plan {
+  const lists = measures.flatMap((event) => measureOf(event, worked) ?? []);
+  if (lists.length === 0) return plan;
+  const { gauge = {} } = plan.fabric;
+  const before: GaugeSpec = gauge.stitch !== undefined || gauge.hookMm !== undefined ? {} : gauge;
+  const next = lists.reduce<GaugeSpec>(
+    (all, { list, measure }) => ({ ...all, [list]: [...(all[list] ?? []), measure] }),
+    before,
+  );
+  return { ...plan, fabric: { ...plan.fabric, gauge: next } };
+}
+
+function measureOf(
+  { piece: id, what, count, mm, by, counted, atStep }: Measured,
+  { pieces, steps }: Pick<Worked, 'pieces' | 'steps'>,
+): { list: GaugeList; measure: GaugeMeasure } | undefined {
+  const piece = pieces.find((one) => one.id === id);
+  const { of, over } = READ_AS[what];
+  const step = steps.find((one) => one.id === atStep);
+  const n = count ?? (of === 'stitches' ? step?.ends : step?.row) ?? undefined;
+  if (!piece || !n || mm <= 0) return undefined;
+  const rounds = piece.worked === 'rounds';
+  const list = of === 'stitches' ? (rounds ? 'roundStitches' : 'stitches') : rounds ? 'rounds' : 'rows';
+  const method = METHODS.find((one) => one.id === by)?.id as Method | undefined;
+  const measure: GaugeMeasure = {
+    count: n,
+    overMm: over(rounds) * mm,
+    ...(method ? { by: method } : {}),
+    ...(counted === 'whole' ? { counted: 'whole' } : {}),
+    ...(piece.id === pieces[0]!.id ? { on: 'piece' } : {}),
+  };
+  return { list, measure };
+}

@@ -1,0 +1,169 @@
+import fc from 'fast-check';
+import { TERN_POINT } from '../demo';
+import { checkEvents, checkPlan } from '../formats';
+import type { Happening, KeptEvent } from '../making';
+import type { Plan } from '../plan';
+import { reckon } from '../reckon';
+import { mend } from './mend';
+
+const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
+const [, phone] = PLANS.find(([title]) => title === 'Field phone pouch')!;
+
+const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+
+const event = (n: number, what: Happening): KeptEvent => ({
+  id: uuid(n),
+  make: uuid(900),
+  device: uuid(901),
+  at: '2026-05-01T18:00:00.000Z',
+  n,
+  ...what,
+});
+
+/** The first piece begun and so many courses on. */
+function begun(plan: Plan, courses: number): KeptEvent[] {
+  const { steps, pieces } = reckon(plan);
+  return steps
+    .filter(({ piece, kind, row }) => piece === pieces[0]!.id && (kind === 'foundation' || row !== null))
+    .slice(0, courses + 1)
+    .map(({ id }, index) => event(index + 1, { kind: 'ticked', step: id, under: null }));
+}
+
+/** What the tape says across the piece, its stitches so much wider than planned. */
+function across(plan: Plan, events: readonly KeptEvent[], wider: number): KeptEvent {
+  const { steps, pieces, fabric } = reckon(plan);
+  const last = events.at(-1) as Extract<KeptEvent, { kind: 'ticked' }>;
+  const { id, ends } = steps.find((step) => step.id === last.step)!;
+  const [piece] = pieces;
+  const count = ends ?? piece!.stitches;
+  return event(events.length + 1, {
+    kind: 'measured',
+    piece: piece!.id,
+    what: 'stitches',
+    count,
+    mm: Math.round(wider * fabric.stitchWidth.value * count * 10) / 10,
+    by: 'ruler',
+    atStep: id,
+  });
+}
+
+function measured(plan: Plan, wider: number, courses = 12): KeptEvent[] {
+  const events = begun(plan, courses);
+  return [...events, across(plan, events, wider)];
+}
+
+it('asks nothing where nothing was measured, and follows the plan it was begun with', () => {
+  const { choices, plan, gauge, state } = mend(phone, begun(phone, 5));
+  expect([choices, plan, state.done.length]).toEqual([[], phone, 6]);
+  expect(gauge.now).toEqual(gauge.planned);
+});
+
+describe.each(PLANS)('%s, 8 in 100 wider than planned', (_, plan) => {
+  const events = measured(plan, 1.08);
+  const { choices, gauge, worked } = mend(plan, events);
+
+  it('is told so, with ways to go on that can all be followed, one of them recommended', () => {
+    expect(gauge.now.stitchWidth).toBeGreaterThan(gauge.planned.stitchWidth);
+    expect(choices[0]!.id).toBe('carry-on');
+    expect(choices.filter(({ recommended }) => recommended)).toHaveLength(1);
+    expect(new Set(choices.map(({ id }) => id)).size).toBe(choices.length);
+    for (const choice of choices) {
+      expect([choice.id, checkPlan(choice.plan).ok]).toEqual([choice.id, true]);
+      expect(choice.chance).toBeGreaterThanOrEqual(0);
+      expect(Math.min(choice.minutes, choice.metres, choice.outside.width, choice.outside.height)).toBeGreaterThan(0);
+      expect(`${choice.title}${choice.why}`).not.toMatch(/[{}]|NaN/);
+    }
+    const best = choices.find(({ recommended }) => recommended)!;
+    expect(best.chance).toBeGreaterThanOrEqual(choices[0]!.chance);
+  });
+
+  it('whichever way is taken, what is kept of the work keeps its words', () => {
+    const before = new Map(worked.steps.map((step) => [step.id, step.text]));
+    const n = events.length + 1;
+    for (const { id, from, plan: next } of choices) {
+      const decided = event(n, { kind: 'decided', choice: id, from, plan: next });
+      expect(checkEvents([...events, decided]).ok).toBe(true);
+      const after = mend(plan, [...events, decided]);
+      expect([id, after.plan]).toEqual([id, next]);
+      expect([id, after.choices]).toEqual([id, []]);
+      const steps = new Map(after.worked.steps.map((step) => [step.id, step.text]));
+      for (const done of after.state.done) expect([id, steps.get(done)]).toEqual([id, before.get(done)]);
+      const rows = after.state.done.length;
+      if (from === null) expect([id, rows]).toEqual([id, events.length - 1]);
+      else expect([id, rows]).toEqual([id, from.course === 0 ? 0 : from.course + 1]);
+    }
+  });
+});
+
+it('is the same in any order of what happened', () => {
+  const events = measured(phone, 1.06);
+  const expected = mend(phone, events).choices;
+  fc.assert(
+    fc.property(fc.shuffledSubarray(events, { minLength: events.length }), (mixed) => {
+      expect(mend(phone, mixed).choices).toEqual(expected);
+    }),
+    { numRuns: 5 },
+  );
+});
+
+it('carries on where the tape says what was planned', () => {
+  const { choices } = mend(phone, measured(phone, 1));
+  const [carryOn] = choices;
+  expect(carryOn!.recommended).toBe(true);
+  expect(carryOn!.chance).toBeGreaterThan(0.8);
+});
+
+it('begins again where much too wide, and costs more than what is left', () => {
+  const { choices } = mend(phone, measured(phone, 1.25));
+  const again = choices.find(({ id }) => id === 'other-count')!;
+  expect(again.title).toBe('Begin again with the count that fits');
+  expect(again.from).toEqual({ piece: 'body', course: 0 });
+  expect(again.minutes).toBeGreaterThan(choices[0]!.minutes);
+  expect(again.chance).toBeGreaterThan(choices[0]!.chance + 0.3);
+});
+
+it('takes a base as it is and goes on from it', () => {
+  const [, sling] = PLANS.find(([, { shape }]) => shape.kind === 'disc-wall' && shape.takeIn === 'shoulder')!;
+  const again = mend(sling, measured(sling, 1.1)).choices.find(({ id }) => id === 'other-count')!;
+  expect(again.from!.course).toBeGreaterThan(2);
+  expect(again.title).toMatch(/^Take it back to round \d+ and go on/);
+});
+
+it('a decision is taken back like anything else', () => {
+  const events = measured(phone, 1.25);
+  const { choices } = mend(phone, events);
+  const { id, from, plan } = choices.find((choice) => choice.id === 'other-count')!;
+  const n = events.length + 1;
+  const decided = event(n, { kind: 'decided', choice: id, from, plan });
+  const { state } = mend(phone, [...events, decided]);
+  expect([state.done, state.undoes]).toEqual([[], [decided.id]]);
+  const undone = event(n + 1, { kind: 'undone', ticks: state.undoes });
+  const back = mend(phone, [...events, decided, undone]);
+  expect([back.plan, back.state.done.length, back.state.decided]).toEqual([phone, events.length - 1, null]);
+  expect(back.choices).toEqual(choices);
+});
+
+it('reads a tape laid along as rows, and one round a tube laid flat as half its round', () => {
+  const events = begun(phone, 20);
+  const along = (mm: number) =>
+    mend(phone, [
+      ...events,
+      event(40, { kind: 'measured', piece: 'body', what: 'height', mm, by: 'ruler', atStep: null, count: 20 }),
+    ]);
+  const { rowHeight } = mend(phone, events).gauge.planned;
+  expect(along(20 * rowHeight * 1.1).gauge.now.rowHeight).toBeGreaterThan(rowHeight * 1.03);
+  const [, tube] = PLANS.find(([, { shape }]) => shape.kind === 'ring-tube')!;
+  const rounds = begun(tube, 8);
+  const { stitches } = reckon(tube).pieces[0]!;
+  const { stitchWidth } = mend(tube, rounds).gauge.planned;
+  const flat = event(30, {
+    kind: 'measured',
+    piece: reckon(tube).pieces[0]!.id,
+    what: 'width',
+    count: stitches,
+    mm: (stitches * stitchWidth) / 2,
+    by: 'ruler',
+    atStep: null,
+  });
+  expect(mend(tube, [...rounds, flat]).gauge.now.stitchWidth).toBeCloseTo(stitchWidth, 1);
+});

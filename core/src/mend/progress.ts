@@ -1,0 +1,49 @@
+import type { MakeState, MakingStep } from '../making';
+import type { Piece } from '../piece';
+import type { Worked } from '../reckon';
+
+/** How far the pieces of a plan are made, and what that is of the whole. */
+export interface Standing {
+  /** Courses done of each piece that was begun, by its id. */
+  courses: ReadonlyMap<string, number>;
+  /** Steps besides courses that are done. */
+  others: readonly MakingStep[];
+}
+
+/** Where a make stands: a piece that is begun has its foundation at the least. */
+export function standingOf(steps: readonly MakingStep[], { done }: Pick<MakeState, 'done'>): Standing {
+  const isDone = new Set(done);
+  const courses = new Map<string, number>();
+  const others: MakingStep[] = [];
+  for (const step of steps.filter(({ id }) => isDone.has(id))) {
+    if (step.row === null && step.kind !== 'foundation') others.push(step);
+    else courses.set(step.piece, Math.max(courses.get(step.piece) ?? 0, step.row ?? 0));
+  }
+  return { courses, others };
+}
+
+/** How many courses two pieces have alike from their beginning; -1 where they do not begin alike. */
+export function alikeUpTo(one: Piece, other: Piece | undefined): number {
+  if (!other) return -1;
+  const start = ({ foundation: { kind, count } }: Piece) => `${kind} ${count}`;
+  if (start(one) !== start(other)) return -1;
+  const same = (index: number) =>
+    JSON.stringify(one.courses[index]!.instructions) === JSON.stringify(other.courses[index]!.instructions);
+  const most = Math.min(one.courses.length, other.courses.length);
+  for (let index = 0; index < most; index += 1) if (!same(index)) return index;
+  return most;
+}
+
+/** Stitches in the first so many courses of pieces, by the counts their steps end on. */
+export function stitchesIn(steps: readonly MakingStep[], courses: ReadonlyMap<string, number>): number {
+  return steps.reduce((sum, { piece, row, ends }) => {
+    const upTo = courses.get(piece);
+    return row === null || upTo === undefined || row > upTo ? sum : sum + (ends ?? 0);
+  }, 0);
+}
+
+/** What is left of a plan's minutes and metres when so many of its stitches are worked. */
+export function leftOf({ supplies }: Worked, stitches: number): { minutes: number; metres: number } {
+  const share = 1 - Math.min(1, stitches / Math.max(1, supplies.stitches));
+  return { minutes: share * supplies.time.value, metres: share * supplies.yarn.metres.value };
+}
