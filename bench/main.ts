@@ -1,6 +1,7 @@
 import { benchDrag } from './drag';
 import { benchFirstLoad } from './firstLoad';
 import { benchGrowth } from './growth';
+import { benchMend } from './mend';
 import { benchReckon, benchSearch, benchSheet } from './reckon';
 import { benchTick } from './tick';
 
@@ -9,6 +10,7 @@ const BENCHMARKS: Readonly<Record<string, () => void | Promise<void>>> = {
   reckon: benchReckon,
   sheet: benchSheet,
   search: benchSearch,
+  mend: benchMend,
   firstLoad: benchFirstLoad,
   tick: benchTick,
   drag: benchDrag,

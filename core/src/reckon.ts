@@ -79,16 +79,13 @@ export interface Worked {
 export function reckon(plan: Plan): Worked {
   const out = workOut(plan);
   const { thing, fabric, fit, schools, built, placed } = out;
-  const after = stepsAfter(out);
-  const pieces = allPieces(out);
-  const walked = walkedWork(pieces, after);
-  const supplies = suppliesOf(plan, out, after, walked);
+  const { steps, supplies } = toMake(plan, out);
   return {
     format: WORKED_FORMAT,
     title: plan.title,
     thing: pickThing(thing),
     fabric: pickFabric(fabric),
-    pieces: pieces.map((piece) => pieceTold(piece, schools)),
+    pieces: allPieces(out).map((piece) => pieceTold(piece, schools)),
     inside: built.inside,
     outside: built.outside,
     ease: {
@@ -114,8 +111,19 @@ export function reckon(plan: Plan): Worked {
       repair: wordText(one.repair, schools),
     })),
     cautions: cautionsOf(hazardsOf(plan, out, supplies.time.value), plan.setAside),
-    steps: allSteps(pieces, after, schools, walked, plan.fabric),
+    steps,
     views: viewsOf(out),
+  };
+}
+
+/** What is done, step by step, and what it takes. */
+export function toMake(plan: Plan, out: WorkedOut): Pick<Worked, 'steps' | 'supplies'> {
+  const after = stepsAfter(out);
+  const pieces = allPieces(out);
+  const walked = walkedWork(pieces, after);
+  return {
+    steps: allSteps(pieces, after, out.schools, walked, plan.fabric),
+    supplies: suppliesOf(plan, out, after, walked),
   };
 }
 

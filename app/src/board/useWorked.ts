@@ -14,7 +14,7 @@ import { useSettings } from '@/state/settings';
 export type Outcome = { worked: Worked; faults: readonly PlanFault[] } | { worked: null; faults: readonly PlanFault[] };
 
 /** How this device reads, and the habits of whoever works by it where a plan does not say otherwise. */
-interface Reader extends Pick<Schools, 'terms' | 'hand' | 'units'> {
+export interface Reader extends Pick<Schools, 'terms' | 'hand' | 'units'> {
   habits: Pick<Schools, 'rounds' | 'turningChainCounts' | 'ring' | 'foundation'>;
 }
 
@@ -39,7 +39,7 @@ function reckonAnew(plan: Plan, reader: Reader): Outcome {
 }
 
 /** A plan in the words and units of this reader, with this reader's habits where it has none of its own. */
-function readBy(plan: Plan, { habits, ...reads }: Reader): Plan {
+export function readBy(plan: Plan, { habits, ...reads }: Reader): Plan {
   return { ...plan, schools: { ...habits, ...plan.schools, ...reads } };
 }
 

@@ -7,6 +7,7 @@ import { useWide } from '@/theme/useWide';
 interface Props {
   canUndo: boolean;
   onUndo: () => void;
+  onMeasure: () => void;
   onNote: () => void;
   onKeys: () => void;
   onPlan: () => void;
@@ -14,7 +15,7 @@ interface Props {
 }
 
 /** What can be done besides the next row: always in its place above the target, on the side of the free hand. */
-export function Controls({ canUndo, onUndo, onNote, onKeys, onPlan, onBench }: Props) {
+export function Controls({ canUndo, onUndo, onMeasure, onNote, onKeys, onPlan, onBench }: Props) {
   const colours = useColours();
   const wide = useWide();
   const left = useSettings((state) => state.hand) === 'left';
@@ -25,6 +26,7 @@ export function Controls({ canUndo, onUndo, onNote, onKeys, onPlan, onBench }: P
       <Action disabled={!canUndo} onPress={onUndo}>
         Undo
       </Action>
+      <Action onPress={onMeasure}>Measure</Action>
       <Action onPress={onNote}>Note</Action>
       <Action onPress={onPlan}>Plan</Action>
       <Action onPress={onBench}>Bench</Action>

@@ -24,11 +24,14 @@ import { KeysPanel } from '@/parts/KeysPanel';
 import { MAKE_KEYS } from './keys';
 import { Beside } from './Beside';
 import { Controls } from './Controls';
+import { MeasurePanel } from './MeasurePanel';
 import { NotePanel } from './NotePanel';
 import { PlanChanged } from './PlanChanged';
 import { Target } from './Target';
 import { Twice } from './Twice';
+import { TapeAsks } from './TapeAsks';
 import { useAwake } from './useAwake';
+import { useMended } from './useMended';
 import { courseWord, useProgress, type Progress } from './useProgress';
 
 interface Props {
@@ -50,11 +53,12 @@ export function MakeRoom({ id, held }: Props) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
-  const [open, setOpen] = useState<'note' | 'keys' | null>(null);
+  const [open, setOpen] = useState<'note' | 'measure' | 'keys' | null>(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
   const left = useSettings((state) => state.hand) === 'left';
   const progress = useProgress(id, held.body);
+  const mended = useMended(id, held.body);
   usePageTitle(held.body.title);
   const happened = useEvents((state) => state.happened);
   useAwake();
@@ -68,13 +72,15 @@ export function MakeRoom({ id, held }: Props) {
     if (!progress.state.finished) happened(id, { kind: 'finished' });
     router.navigate('/ledger');
   };
-  const undo = () => last && happened(id, { kind: 'undone', ticks: last.ticks });
+  const undoes = progress?.state.undoes ?? [];
+  const undo = () => undoes.length > 0 && happened(id, { kind: 'undone', ticks: undoes });
   useKeys(
     {
       ' ': tick,
       ArrowRight: tick,
       Backspace: undo,
       ArrowLeft: undo,
+      m: () => setOpen('measure'),
       n: () => setOpen('note'),
       '?': () => setOpen('keys'),
     },
@@ -84,8 +90,9 @@ export function MakeRoom({ id, held }: Props) {
   if (!progress) return <Unreadable planId={held.body.planId} />;
   const controls = (
     <Controls
-      canUndo={last !== null}
+      canUndo={undoes.length > 0}
       onUndo={() => undo()}
+      onMeasure={() => setOpen('measure')}
       onNote={() => setOpen('note')}
       onKeys={() => setOpen('keys')}
       onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
@@ -124,6 +131,7 @@ export function MakeRoom({ id, held }: Props) {
                 {told}
                 <Glance progress={progress} title={held.body.title} />
                 <Latest progress={progress} />
+                <TapeAsks id={id} progress={progress} mended={mended} onMeasure={() => setOpen('measure')} />
                 {progress.state.done.length === 0 ? (
                   <Cautions cautions={progress.worked.cautions.filter(({ setAside }) => !setAside)} />
                 ) : null}
@@ -137,6 +145,9 @@ export function MakeRoom({ id, held }: Props) {
         </View>
         {open === 'note' ? (
           <NotePanel make={id} step={last?.step ?? progress.worked.steps[0]!.id} onClose={() => setOpen(null)} />
+        ) : null}
+        {open === 'measure' ? (
+          <MeasurePanel id={id} make={held.body} progress={progress} mended={mended} onClose={() => setOpen(null)} />
         ) : null}
         {open === 'keys' ? <KeysPanel keys={MAKE_KEYS} onClose={() => setOpen(null)} /> : null}
       </View>

@@ -65,6 +65,36 @@ describe('the counter room', () => {
     expect(screen.getByText('Row 22 of 86')).toBeTruthy();
   });
 
+  it('takes what the tape says, shows the ways to go on, follows the one taken, and takes that back', () => {
+    open();
+    const before = stateOf(phoneId).done.length;
+    fireEvent.press(screen.getByText('Measure'));
+    fireEvent.press(screen.getByText('See what it says'));
+    expect(useEvents.getState().unsent).toHaveLength(0);
+    fireEvent.press(screen.getByLabelText('Lay the tape upwards'));
+    expect(screen.getByLabelText('How many rows').props.value).toBe('22');
+    fireEvent.press(screen.getByLabelText('Lay the tape across'));
+    fireEvent.changeText(screen.getByLabelText('They measure'), '118 mm');
+    fireEvent.press(screen.getByText('See what it says'));
+    expect(screen.getByText(/^Your stitches are \d+ % wider; your rows are/)).toBeTruthy();
+    expect(screen.getByText('Recommended')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Do this: Begin again with the count that fits'));
+    expect(screen.getByText('Foundation chain')).toBeTruthy();
+    fireEvent.press(screen.getByText('Undo'));
+    expect(screen.getByText('Row 23 of 86')).toBeTruthy();
+    expect(stateOf(phoneId).done).toHaveLength(before);
+    expect(screen.getByText('The tape says otherwise')).toBeTruthy();
+  });
+
+  it('says when is a good moment for the tape, and lets it pass', () => {
+    steps(phoneId).slice(23, 35).forEach(tick);
+    open();
+    fireEvent.press(screen.getByLabelText('Row 35 done'));
+    expect(screen.getByText('A good moment for the tape')).toBeTruthy();
+    fireEvent.press(screen.getByText('Looks right'));
+    expect(screen.queryByText('A good moment for the tape')).toBeNull();
+  });
+
   it('brings the fold’s marker and its check at their row', () => {
     steps(phoneId).slice(23, 35).forEach(tick);
     open();

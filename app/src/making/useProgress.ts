@@ -1,6 +1,7 @@
 import {
   foldMake,
   madeUncounted,
+  planFollowed,
   stepsToMake,
   tapeOf,
   type MakingStep,
@@ -39,7 +40,8 @@ export function courseWord({ kind }: Pick<Step, 'kind'>): 'Row' | 'Round' {
 export function useProgress(id: string, make: Make): Progress | null {
   const reader = useReader();
   const events = useMakeEvents(id);
-  const { worked: told } = reckonFor(make.plan, reader);
+  const plan = useMemo(() => planFollowed(make.plan, events), [make.plan, events]);
+  const { worked: told } = reckonFor(plan, reader);
   const steps = useMemo(() => stepsToMake(told?.steps ?? []), [told]);
   const state = useMemo(() => foldMake(events, steps), [events, steps]);
   if (!told) return null;

@@ -16,7 +16,7 @@ import {
 import { wordText } from '../pattern';
 import type { Piece } from '../piece';
 import type { Plan } from '../plan';
-import { allPieces, reckon, type Worked } from '../reckon';
+import { allPieces, reckon, toMake, type Worked } from '../reckon';
 import { workOut, type WorkedOut } from '../workOut';
 import { FINDERS, type Candidate } from './candidates';
 import { withMeasures, type Measured } from './measures';
@@ -162,7 +162,10 @@ type Weighed = Omit<MendChoice, 'recommended'> &
     says: string;
   };
 
-const saysOf = ({ fit }: Plan, { steps }: Worked): string =>
+/** What is to be done of a plan, and what it takes. */
+type ToMake = Pick<Worked, 'steps' | 'supplies'>;
+
+const saysOf = ({ fit }: Plan, { steps }: ToMake): string =>
   `${fit.name}\n${steps.map(({ id, text }) => `${id} ${text}`).join('\n')}`;
 
 /** Gone on with as written, at the gauge the piece has. */
@@ -285,9 +288,10 @@ function titleOf(
     : `${where} and go on with the count that fits`;
 }
 
-function reckonedOrNot(plan: Plan): { out: WorkedOut; worked: Worked } | undefined {
+function reckonedOrNot(plan: Plan): { out: WorkedOut; worked: ToMake } | undefined {
   try {
-    return { out: workOut(plan), worked: reckon(plan) };
+    const out = workOut(plan);
+    return { out, worked: toMake(plan, out) };
   } catch (error) {
     if (error instanceof PlanProblem) return undefined;
     throw error;

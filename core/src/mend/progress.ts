@@ -43,7 +43,7 @@ export function stitchesIn(steps: readonly MakingStep[], courses: ReadonlyMap<st
 }
 
 /** What is left of a plan's minutes and metres when so many of its stitches are worked. */
-export function leftOf({ supplies }: Worked, stitches: number): { minutes: number; metres: number } {
+export function leftOf({ supplies }: Pick<Worked, 'supplies'>, stitches: number): { minutes: number; metres: number } {
   const share = 1 - Math.min(1, stitches / Math.max(1, supplies.stitches));
   return { minutes: share * supplies.time.value, metres: share * supplies.yarn.metres.value };
 }

@@ -1,0 +1,112 @@
+import { LONGEST_MM, METHODS, type Make, type Mended, type Method } from '@keep-snug/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
+import { Action } from '@/parts/Action';
+import { LengthField } from '@/parts/LengthField';
+import { NumberField } from '@/parts/NumberField';
+import { Panel } from '@/parts/Panel';
+import { Pick } from '@/parts/Pick';
+import { RadioList } from '@/parts/RadioList';
+import { Words } from '@/parts/Words';
+import { useEvents } from '@/state/events';
+import { MendWays } from './MendWays';
+import { measurables } from './measurable';
+import { MeasurePicture } from './MeasurePicture';
+import type { Progress } from './useProgress';
+
+interface Props {
+  id: string;
+  make: Make;
+  progress: Progress;
+  mended: Mended | null;
+  onClose: () => void;
+}
+
+/** A tape lies on what is soft. */
+const USUAL_TOOL: Method = 'tape';
+
+/** What the tape says of the work so far; once it has said something, the ways to go on. */
+export function MeasurePanel({ id, make, progress, mended, onClose }: Props) {
+  const said = mended && mended.choices.length > 0;
+  const [again, setAgain] = useState(false);
+  if (said && !again)
+    return (
+      <Panel title="What the tape says" onClose={onClose}>
+        <MendWays id={id} make={make} mended={mended} onTaken={onClose} />
+        <Action onPress={() => setAgain(true)}>Measure something else</Action>
+      </Panel>
+    );
+  return (
+    <Panel title="Measure now" onClose={onClose}>
+      <Ask id={id} progress={progress} onMeasured={() => setAgain(false)} />
+    </Panel>
+  );
+}
+
+function Ask({ id, progress, onMeasured }: { id: string; progress: Progress; onMeasured: () => void }) {
+  const happened = useEvents((state) => state.happened);
+  const list = measurables(progress);
+  const [what, setWhat] = useState(list[0]?.what);
+  const [counted, setCounted] = useState<number>();
+  const [mm, setMm] = useState<{ mm: number; typed: string }>();
+  const [by, setBy] = useState<Method>(USUAL_TOOL);
+  const chosen = list.find((one) => one.what === what) ?? list[0];
+  if (!chosen) return <Words>Work the first row, then measure it.</Words>;
+  const choose = (next: (typeof list)[number]) => {
+    setWhat(next.what);
+    setCounted(undefined);
+  };
+  const count = counted ?? chosen.count;
+  const save = () => {
+    if (!mm) return;
+    happened(id, {
+      kind: 'measured',
+      piece: progress.piece.id,
+      what: chosen.what,
+      count,
+      mm: mm.mm,
+      by,
+      atStep: progress.state.last?.step ?? null,
+    });
+    onMeasured();
+  };
+  return (
+    <View style={{ gap: 12 }}>
+      <MeasurePicture measurables={list} chosen={chosen} onChoose={choose} />
+      <RadioList
+        label="What is measured"
+        options={list.map(({ what: option, name, counts, count: of }) => ({
+          id: option,
+          name: `${name}: ${of} ${counts}`,
+        }))}
+        value={chosen.what}
+        onChange={(next) => choose(list.find((one) => one.what === next)!)}
+      />
+      <FieldRow>
+        <NumberField
+          key={chosen.what}
+          label={`How many ${chosen.counts}`}
+          value={count}
+          min={1}
+          max={9999}
+          whole
+          onChange={setCounted}
+        />
+        <LengthField
+          label="They measure"
+          help="Lay it flat, and do not pull."
+          mm={mm?.mm}
+          typed={mm?.typed}
+          min={1}
+          max={LONGEST_MM}
+          onChange={setMm}
+        />
+        <Pick label="Measured with" value={by} options={METHODS} onChange={(next) => setBy(next as Method)} />
+      </FieldRow>
+      <Action main disabled={!mm} onPress={save}>
+        See what it says
+      </Action>
+    </View>
+  );
+}

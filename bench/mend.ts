@@ -1,0 +1,32 @@
+import type { KeptEvent, Plan } from '@keep-snug/core';
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { core } from './core';
+import { ms, timed } from './measure';
+
+const { mend, reckon } = core;
+const COURSES = 12;
+const RUNS = 30;
+
+/** So many courses ticked, and ten stitches that measure so much more than planned. */
+function measured(plan: Plan, wider: number): KeptEvent[] {
+  const { steps, pieces, fabric } = reckon(plan);
+  const base = { make: 'make', device: 'bench', at: '2026-05-01T18:00:00.000Z' };
+  const ticks = steps
+    .filter(({ piece, kind, row }) => piece === pieces[0]!.id && (kind === 'foundation' || row !== null))
+    .slice(0, COURSES + 1)
+    .map(({ id }, n): KeptEvent => ({ ...base, id: `t${n}`, n: n + 1, kind: 'ticked', step: id, under: null }));
+  const tape = { kind: 'measured', what: 'stitches', count: 10, by: 'tape', atStep: null } as const;
+  const mm = 10 * wider * fabric.stitchWidth.value;
+  return [...ticks, { ...base, ...tape, id: 'm', n: COURSES + 2, piece: pieces[0]!.id, mm }];
+}
+
+/** What to do with a make that comes out wider than planned, for every plan of the sample data. */
+export async function benchMend(): Promise<void> {
+  console.log('mend with its choices (wanted: under 30 ms)');
+  for (const plan of Object.values(TERN_POINT.plans)) {
+    const events = measured(plan, 1.08);
+    mend(plan, events);
+    const { median, p95 } = await timed(RUNS, () => mend(plan, events));
+    console.log(`  ${plan.title}: median ${ms(median)}, p95 ${ms(p95)}, ${mend(plan, events).choices.length} choices`);
+  }
+}

@@ -1,0 +1,65 @@
+import type { KeptEvent } from '@keep-snug/core';
+import {
+  BOTH_SIZES,
+  expect,
+  field,
+  PHONE_MAKE,
+  PHONE_MAKE_ID,
+  PHONE_ONLY,
+  test,
+  tick,
+  type TestServer,
+} from '../testServer';
+
+const eventsOf = async (server: TestServer) =>
+  (await server.read<{ event: KeptEvent }[]>(`/events?make=${PHONE_MAKE_ID}`)).map(({ event }) => event);
+
+test(
+  'what the tape says of the work is answered with ways to go on, one is taken and taken back',
+  BOTH_SIZES,
+  async ({ page, server }) => {
+    await page.goto(server.url + PHONE_MAKE);
+    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    await page.keyboard.press('m');
+    await field(page, 'They measure').fill('4 1/2 in');
+    await page.getByRole('button', { name: 'See what it says' }).click();
+    await expect(page.getByRole('heading', { name: /^Your stitches are \d+ % wider/ })).toBeVisible();
+    const again = page.getByRole('group', { name: 'Begin again with the count that fits' });
+    await expect(again.getByText(/^Fits \d+ times in 100$/)).toBeVisible();
+    await again.getByRole('button', { name: /^Do this/ }).click();
+    await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();
+    await expect
+      .poll(async () => (await eventsOf(server)).map(({ kind }) => kind).slice(-2))
+      .toEqual(['measured', 'decided']);
+    // it is the make's own plan from there
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  },
+);
+
+test('rows still to come make up for rows that are too high', PHONE_ONLY, async ({ page, server }) => {
+  await page.goto(server.url + PHONE_MAKE);
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await page.getByRole('radio', { name: /^Some rows/ }).click();
+  await field(page, 'They measure').fill('128 mm');
+  await page.getByRole('button', { name: 'See what it says' }).click();
+  await expect(page.getByRole('heading', { name: /your rows are \d+ % higher\.$/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Do this: Keep the count, and let the rows still to come/ }).click();
+  const heading = page.getByRole('heading', { name: /^Row 23 of \d+$/ });
+  await expect(heading).not.toHaveText('Row 23 of 86');
+  const of = Number((await heading.textContent())!.split(' ').at(-1));
+  expect(of).toBeLessThan(86);
+  for (let row = 23; row <= 26; row += 1) await tick(page, `Row ${row} done`);
+  await expect(page.getByRole('heading', { name: `Row 27 of ${of}` })).toBeVisible();
+});
+
+test('at its moment the tape is asked for, and nothing waits for it', PHONE_ONLY, async ({ page, server }) => {
+  await page.goto(server.url + PHONE_MAKE);
+  for (let row = 23; row <= 35; row += 1) await tick(page, `Row ${row} done`);
+  await expect(page.getByText('The back comes next. Measure before you go on.')).toBeVisible();
+  await page.getByRole('button', { name: 'Looks right' }).click();
+  await expect(page.getByText('A good moment for the tape')).toBeHidden();
+  await tick(page, 'Row 36 done');
+});
