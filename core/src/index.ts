@@ -154,6 +154,8 @@ export {
   type KeptEvent,
   type Make,
   MAKE_FORMAT,
+  finishOf,
+  type Fitted,
   type MakeEvent,
   type MakeState,
   nextCount,
@@ -171,6 +173,6 @@ export { withShape } from './withShape';
 export { applyChange } from './change';
 export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';
 export { chance, type Chance } from './chance';
-export { mend, type MendChoice, type Mended, planFollowed } from './mend';
+export { fabricMade, mend, type MendChoice, type Mended, planFollowed, sizesMade, type SizeMade } from './mend';
 export { type Way, ways, type Ways, type WaysAsk } from './ways';
 export { workOut } from './workOut';

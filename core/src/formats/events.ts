@@ -56,7 +56,7 @@ const happenings: Record<string, Record<string, Key>> = {
       is: 'object',
       keys: { width: optional(length), height: optional(length), girth: optional(length), depth: optional(length) },
     }),
-    fits: optional({ is: 'truth' }),
+    fits: optional({ is: 'either', of: [{ is: 'one-of', values: ['tight', 'right', 'loose'] }, { is: 'truth' }] }),
     grams: count(100_000, 'g'),
     minutes: count(1_000_000, 'min'),
     note: optional(note),

@@ -32,12 +32,16 @@ export type Happening =
   | {
       kind: 'finished';
       asMade?: { width?: number; height?: number; girth?: number; depth?: number };
-      fits?: boolean;
+      /** How it sits; yes or no, as earlier versions wrote it. */
+      fits?: Fitted | boolean;
       grams?: number;
       minutes?: number;
       note?: string;
     }
   | { kind: 'reopened' };
+
+/** How a finished piece sits on its thing. */
+export type Fitted = 'tight' | 'right' | 'loose';
 
 /** A row or round of a piece, counted from 1. */
 export interface Place {

@@ -1,5 +1,6 @@
 export * from './copies';
 export * from './events';
+export * from './finish';
 export * from './fold';
 export * from './order';
 export * from './tape';

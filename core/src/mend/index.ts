@@ -1,1 +1,2 @@
 export * from './mend';
+export * from './learnt';
