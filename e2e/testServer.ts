@@ -1,4 +1,6 @@
+import type { Happening } from '@keep-snug/core';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -22,6 +24,9 @@ function program(): Promise<{ startServer: typeof StartServer }> {
 }
 
 /** The real server on a real SQLite file of its own, that can be stopped and started again. */
+/** After all that the sample data has. */
+const LATER = 1000;
+
 export class TestServer {
   private running: RunningServer | null = null;
   private port = 0;
@@ -77,6 +82,25 @@ export class TestServer {
       body: JSON.stringify(body),
     });
     if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+  }
+
+  /** Says what happened to a make, as another device would. */
+  async happened(make: string, what: readonly Happening[]): Promise<void> {
+    const device = randomUUID();
+    const events = what.map((one, index) => ({
+      ...one,
+      id: randomUUID(),
+      make,
+      device,
+      at: new Date().toISOString(),
+      n: LATER + index,
+    }));
+    const answer = await fetch(`${this.url}/api/events`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(events),
+    });
+    if (!answer.ok) throw new Error(`events: ${answer.status} ${await answer.text()}`);
   }
 
   async reckon<T>(plan: object): Promise<T> {

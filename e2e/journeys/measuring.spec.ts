@@ -1,4 +1,4 @@
-import type { KeptEvent } from '@keep-snug/core';
+import type { KeptEvent, Plan } from '@keep-snug/core';
 import {
   BOTH_SIZES,
   expect,
@@ -63,3 +63,29 @@ test('at its moment the tape is asked for, and nothing waits for it', PHONE_ONLY
   await expect(page.getByText('A good moment for the tape')).toBeHidden();
   await tick(page, 'Row 36 done');
 });
+
+test(
+  'finished with its sizes: the hand moves, and the ledger shows planned beside made',
+  PHONE_ONLY,
+  async ({ page, server }) => {
+    await page.goto(server.url + PHONE_MAKE);
+    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    const made = await server.read<{ body: { plan: Plan } }>(`/makes/${PHONE_MAKE_ID}`);
+    const { steps } = await server.reckon<{ steps: { id: string }[] }>(made.body.plan);
+    await server.happened(
+      PHONE_MAKE_ID,
+      steps.slice(23).map(({ id }) => ({ kind: 'ticked', step: id, under: null })),
+    );
+    await page.reload();
+    await page.getByRole('button', { name: 'Mark as finished' }).click();
+    await field(page, 'Width').fill('98 mm');
+    await page.getByRole('radio', { name: 'just right' }).click();
+    await field(page, 'For next time').fill('a closer chain');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByText(/^In this one your stitches came out/)).toBeVisible();
+    await page.getByRole('button', { name: 'Go to the ledger' }).click();
+    const entry = page.getByRole('group', { name: 'Field phone pouch' });
+    await expect(entry.getByText(/^Made: 98.mm/)).toBeVisible();
+    await expect(entry.getByText('For next time: a closer chain')).toBeVisible();
+  },
+);

@@ -1,12 +1,22 @@
-import { fabricFromSwatch, FIRST_FABRIC, planFor, type FabricSpec, type Plan, type ThingSpec } from '@keep-snug/core';
+import {
+  countMeasures,
+  fabricFromSwatch,
+  FIRST_FABRIC,
+  planFor,
+  yarnOf,
+  type FabricSpec,
+  type Plan,
+  type ThingSpec,
+} from '@keep-snug/core';
 import type { SwatchRecord } from '@keep-snug/core/documents';
 import { useLibrary, type LocalDocument } from '@/state/library';
 import { useUsed } from '@/state/used';
+import { handNow } from '@/yarn/useHand';
 
 /** Makes a plan for a thing, with the last fabric used, and returns its id. */
 export function newPlan(thing: ThingSpec): string {
   const { add } = useLibrary.getState();
-  return add('plans', planFor(thing, usualFabric()));
+  return add('plans', planFor(thing, byOwnHand(usualFabric())));
 }
 
 /** The same for an item measured in the maker's own chains: so many of them reach around it. */
@@ -14,6 +24,13 @@ export function planInChains(thing: ThingSpec, fabric: FabricSpec, around: numbe
   const chains = [{ count: around, reaches: 'round' as const }];
   const { add } = useLibrary.getState();
   return add('plans', planFor(thing, { ...fabric, gauge: { ...fabric.gauge, chains } }));
+}
+
+/** What is estimated is estimated by the maker's own hand, where it is known; what was measured is as it was. */
+function byOwnHand(fabric: FabricSpec): FabricSpec {
+  if (countMeasures(fabric.gauge ?? {}) > 0 || fabric.hand) return fabric;
+  const hand = handNow(yarnOf(fabric).category);
+  return hand ? { ...fabric, hand } : fabric;
 }
 
 interface Candidate {

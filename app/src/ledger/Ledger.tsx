@@ -1,9 +1,21 @@
-import { formatLength, formatLengthNumber, isFinished, type KeptEvent, type Make } from '@keep-snug/core';
+import {
+  finishOf,
+  formatLength,
+  formatLengthNumber,
+  formatNumber,
+  isFinished,
+  sizesMade,
+  type KeptEvent,
+  type Make,
+  type Worked,
+} from '@keep-snug/core';
 import { useRouter, type Href } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { copyPlan } from '@/board/copyPlan';
 import { MiniPiece } from '@/drawing/MiniPiece';
+import { FITTED } from '@/making/FinishPanel';
+import { SizesBeside } from '@/making/SizesBeside';
 import { useProgress } from '@/making/useProgress';
 import { startMake } from '@/making/start';
 import { Action } from '@/parts/Action';
@@ -17,7 +29,7 @@ import { Press } from '@/parts/Press';
 import { useFinding } from '@/parts/useFinding';
 import { Words } from '@/parts/Words';
 import { useDevice } from '@/state/device';
-import { useEvents } from '@/state/events';
+import { useEvents, useMakeEvents } from '@/state/events';
 import { useDeleting } from '@/state/deleting';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
@@ -117,6 +129,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
       <Words>
         {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${formatLengthNumber(worked.outside.width.value, units)} × ${formatLength(worked.outside.height.value, units)} folded, ${make.plan.fit.name}.`}
       </Words>
+      <CameOut id={id} worked={worked} />
       <Clash kind="makes" id={id} held={held} />
       {state.notes.map((note) => (
         <Words key={note.id} as="small" tone="thread">{`Note: ${note.text}`}</Words>
@@ -141,6 +154,28 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
     </CardBox>
   );
 }
+
+/** How it came out, where that was said. */
+function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 'inside'> }) {
+  const events = useMakeEvents(id);
+  const finish = finishOf(events);
+  if (!finish) return null;
+  const { asMade, fits, grams, note } = finish;
+  const fitted = FITTED.find((one) => one.id === fits)?.name;
+  const said = [
+    ...(fitted ? [`sits ${fitted}`] : []),
+    ...(grams === undefined ? [] : [`${formatNumber(grams, 0)} g of yarn`]),
+  ].join(', ');
+  return (
+    <>
+      {asMade ? <SizesBeside sizes={sizesMade(worked, events)} /> : null}
+      {said ? <Words as="smallStrong">{capital(said)}</Words> : null}
+      {note ? <Words as="small" tone="thread">{`For next time: ${note}`}</Words> : null}
+    </>
+  );
+}
+
+const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
 function latest(events: readonly KeptEvent[]): string {
   return events.reduce((last, { at }) => (at > last ? at : last), '');

@@ -24,6 +24,7 @@ import { KeysPanel } from '@/parts/KeysPanel';
 import { MAKE_KEYS } from './keys';
 import { Beside } from './Beside';
 import { Controls } from './Controls';
+import { FinishPanel } from './FinishPanel';
 import { MeasurePanel } from './MeasurePanel';
 import { NotePanel } from './NotePanel';
 import { PlanChanged } from './PlanChanged';
@@ -53,7 +54,7 @@ export function MakeRoom({ id, held }: Props) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
-  const [open, setOpen] = useState<'note' | 'measure' | 'keys' | null>(null);
+  const [open, setOpen] = useState<'note' | 'measure' | 'finish' | 'keys' | null>(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
   const left = useSettings((state) => state.hand) === 'left';
@@ -69,8 +70,10 @@ export function MakeRoom({ id, held }: Props) {
     if (!progress) return;
     const { next, state } = progress;
     if (next) return happened(id, { kind: 'ticked', step: next.id, under: state.decided });
-    if (!progress.state.finished) happened(id, { kind: 'finished' });
-    router.navigate('/ledger');
+    if (progress.state.finished) return router.navigate('/ledger');
+    // finished at once: what more there is to say can be left out
+    happened(id, { kind: 'finished' });
+    return setOpen('finish');
   };
   const undoes = progress?.state.undoes ?? [];
   const undo = () => undoes.length > 0 && happened(id, { kind: 'undone', ticks: undoes });
@@ -148,6 +151,17 @@ export function MakeRoom({ id, held }: Props) {
         ) : null}
         {open === 'measure' ? (
           <MeasurePanel id={id} make={held.body} progress={progress} mended={mended} onClose={() => setOpen(null)} />
+        ) : null}
+        {open === 'finish' ? (
+          <FinishPanel
+            id={id}
+            make={held.body}
+            worked={progress.worked}
+            onClose={() => {
+              setOpen(null);
+              router.navigate('/ledger');
+            }}
+          />
         ) : null}
         {open === 'keys' ? <KeysPanel keys={MAKE_KEYS} onClose={() => setOpen(null)} /> : null}
       </View>

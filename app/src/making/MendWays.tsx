@@ -1,9 +1,10 @@
-import { formatKnown, roundedAmount, type Make, type Mended, type MendChoice, type Plan } from '@keep-snug/core';
+import { roundedAmount, type Make, type Mended, type MendChoice, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
 import { duration } from '@/board/duration';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { Drawing } from '@/drawing/Drawing';
 import { Action } from '@/parts/Action';
+import { figureLength } from '@/parts/figureLength';
 import { ShareBar } from '@/parts/ShareBar';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
@@ -57,7 +58,7 @@ function WayOn({ choice, onTake }: { choice: MendChoice; onTake: () => void }) {
   const reader = useReader();
   const { title, why, recommended, chance, minutes, metres, outside, inside, shows } = choice;
   const view = reckonFor(choice.plan, reader).worked?.views.find(({ id }) => id === 'folded');
-  const mm = (value: number) => formatKnown(value, 1, reader.units).replaceAll(' ', '\u00a0');
+  const mm = (value: number) => figureLength(value, reader.units);
   return (
     <View
       role="group"

@@ -1,7 +1,8 @@
-import { foldMake, reckon, type Make } from '@keep-snug/core';
+import { finishOf, foldMake, reckon, type Make } from '@keep-snug/core';
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { Bench } from '@/bench/Bench';
+import { newPlan } from '@/board/newPlan';
 import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
 import { fromMenu, show } from '@/fixtures/show';
 import { Ledger } from '@/ledger/Ledger';
@@ -136,7 +137,45 @@ describe('the counter room', () => {
     expect(screen.getByText('All done')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Mark as finished'));
     expect(stateOf(phoneId).finished).toBe(true);
+    // how it came out can be left out
+    fireEvent.press(screen.getByText('Skip'));
     expect(mockGo.navigate).toHaveBeenCalledWith('/ledger');
+  });
+
+  it('keeps how it came out, tells what that taught, and the ledger shows it beside what was planned', () => {
+    steps(phoneId).slice(23).forEach(tick);
+    const { unmount } = open();
+    fireEvent.press(screen.getByLabelText('Mark as finished'));
+    fireEvent.changeText(screen.getByLabelText('Width'), '104 mm');
+    fireEvent.press(screen.getByText('just right'));
+    fireEvent.changeText(screen.getByLabelText('Yarn used'), '34');
+    fireEvent.changeText(screen.getByLabelText('For next time'), 'a hook smaller');
+    fireEvent.press(screen.getByText('Save'));
+    expect(screen.getByText(/^In this one your stitches came out \d+ % wider/)).toBeTruthy();
+    expect(screen.getByText(/the next plan without a swatch reckons with that/)).toBeTruthy();
+    fireEvent.press(screen.getByText('Go to the ledger'));
+    expect(finishOf(useEvents.getState().byMake[phoneId]!)).toMatchObject({
+      asMade: { width: 104 },
+      fits: 'right',
+      grams: 34,
+      note: 'a hook smaller',
+    });
+    unmount();
+    show(<Ledger />);
+    expect(screen.getByText(/^Made: 104.mm × not measured/)).toBeTruthy();
+    expect(screen.getByText('Sits just right, 34 g of yarn')).toBeTruthy();
+    expect(screen.getByText('For next time: a hook smaller')).toBeTruthy();
+  });
+
+  it('a plan without a swatch is estimated by the hand that a finished make showed', () => {
+    steps(phoneId).slice(23).forEach(tick);
+    const made = reckon(TERN_POINT.makes[phoneId]!.plan).outside;
+    useEvents.getState().happened(phoneId, { kind: 'finished', asMade: { width: 1.1 * made.width.value } });
+    useLibrary.setState((state) => ({ shelves: { ...state.shelves, swatches: {}, plans: {} } }));
+    const id = newPlan({ kind: 'slab', width: { mm: 70 }, height: { mm: 140 }, depth: { mm: 9 } });
+    const { hand } = useLibrary.getState().shelves.plans[id]!.body.fabric;
+    expect(hand!.makes).toBe(1);
+    expect(hand!.width).toBeGreaterThan(1);
   });
 
   it('keeps a note for its row', () => {

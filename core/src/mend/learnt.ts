@@ -13,7 +13,7 @@ export interface SizeMade {
 }
 
 /** Every size a finished piece is asked for, beside the planned one. */
-export function sizesMade(worked: Worked, events: readonly KeptEvent[]): SizeMade[] {
+export function sizesMade(worked: Pick<Worked, 'outside' | 'inside'>, events: readonly KeptEvent[]): SizeMade[] {
   const { asMade = {} } = finishOf(events) ?? {};
   const planned = {
     width: worked.outside.width.value,

@@ -1,7 +1,5 @@
 import {
   countMeasures,
-  fabricFromSwatch,
-  handFrom,
   isOfAnotherStitch,
   otherHookOf,
   plural,
@@ -11,7 +9,6 @@ import {
   withSwatch,
   type FabricSpec,
   type Hand,
-  type YarnSpec,
   yarnOf,
 } from '@keep-snug/core';
 import { View } from 'react-native';
@@ -21,6 +18,7 @@ import { Pick } from '@/parts/Pick';
 import { Words } from '@/parts/Words';
 import { useLibrary, useShelf } from '@/state/library';
 import { GaugeEditor } from '@/yarn/GaugeEditor';
+import { useHand } from '@/yarn/useHand';
 import { useReader } from '../useWorked';
 import { useYarnInBox } from './YarnPart';
 
@@ -149,20 +147,8 @@ function OwnHand({ fabric, onChange }: Props) {
   );
 }
 
-/** The hand that the swatches in the box show: those of yarn of this category, else all. */
-function useHand({ category }: YarnSpec): Hand | undefined {
-  const yarns = useLibrary((state) => state.shelves.yarns);
-  const swatches = useShelf('swatches');
-  const fabrics = swatches.flatMap(([, { body }]) => {
-    const yarn = yarns[body.yarn]?.body.yarn;
-    return yarn ? [fabricFromSwatch(body, yarn)] : [];
-  });
-  const alike = fabrics.filter(({ yarn }) => yarn.category !== undefined && yarn.category === category);
-  return handFrom(alike.length > 0 ? alike : fabrics);
-}
-
 function handWords({ width, makes }: Hand): string {
   const share = Math.round(Math.abs(100 * (width - 1)));
   const words = share === 0 ? 'as estimated' : `${share} % ${width < 1 ? 'tighter' : 'looser'}`;
-  return `${words}, from ${plural(makes, 'swatch', 'swatches')}`;
+  return `${words}, from ${plural(makes, 'swatch or make', 'swatches and makes')}`;
 }

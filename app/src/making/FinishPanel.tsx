@@ -1,0 +1,127 @@
+import {
+  isBlank,
+  LONGEST_MM,
+  sizesMade,
+  withoutHidden,
+  type Fitted,
+  type Happening,
+  type Make,
+  type SizeMade,
+  type Worked,
+} from '@keep-snug/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
+import { Action } from '@/parts/Action';
+import { figureLength } from '@/parts/figureLength';
+import { LengthField, type TypedLength } from '@/parts/LengthField';
+import { NumberField } from '@/parts/NumberField';
+import { Panel } from '@/parts/Panel';
+import { RadioList } from '@/parts/RadioList';
+import { TextField } from '@/parts/TextField';
+import { Words } from '@/parts/Words';
+import { useEvents } from '@/state/events';
+import { useSettings } from '@/state/settings';
+import { Learnt } from './Learnt';
+
+interface Props {
+  id: string;
+  make: Make;
+  worked: Pick<Worked, 'outside' | 'inside'>;
+  onClose: () => void;
+}
+
+export const FITTED: readonly { id: Fitted; name: string }[] = [
+  { id: 'tight', name: 'tight' },
+  { id: 'right', name: 'just right' },
+  { id: 'loose', name: 'loose' },
+];
+
+/** What is asked of a finished piece, in the order in which it is picked up and looked at. */
+const SIZES: readonly { of: SizeMade['of']; label: string }[] = [
+  { of: 'width', label: 'Width' },
+  { of: 'height', label: 'Height' },
+];
+
+const LONGEST_NOTE = 2000;
+
+type Finish = Extract<Happening, { kind: 'finished' }>;
+
+/** How it came out: each line can be left out. What it teaches is told before the ledger is opened. */
+export function FinishPanel({ id, make, worked, onClose }: Props) {
+  const happened = useEvents((state) => state.happened);
+  const units = useSettings((state) => state.units);
+  const [sizes, setSizes] = useState<Partial<Record<SizeMade['of'], TypedLength>>>({});
+  const [fits, setFits] = useState<Fitted | undefined>();
+  const [grams, setGrams] = useState<number>();
+  const [note, setNote] = useState('');
+  const [saved, setSaved] = useState(false);
+  const planned = sizesMade(worked, []);
+  const save = () => {
+    const asMade = Object.fromEntries(Object.entries(sizes).map(([of, { mm }]) => [of, mm]));
+    const line = withoutHidden(note.trim().slice(0, LONGEST_NOTE), 'lines');
+    const finish: Finish = {
+      kind: 'finished',
+      ...(Object.keys(asMade).length > 0 ? { asMade } : {}),
+      ...(fits ? { fits } : {}),
+      ...(grams === undefined ? {} : { grams }),
+      ...(isBlank(line) ? {} : { note: line }),
+    };
+    if (Object.keys(finish).length === 1) return onClose();
+    happened(id, finish);
+    return setSaved(true);
+  };
+  if (saved)
+    return (
+      <Panel title="What this taught" onClose={onClose}>
+        <Learnt id={id} make={make} />
+        <Action main onPress={onClose}>
+          Go to the ledger
+        </Action>
+      </Panel>
+    );
+  return (
+    <Panel title="How did it come out?" onClose={onClose}>
+      <Words as="small" tone="faint">
+        Leave out what you do not want to measure. The next plan learns from what you say.
+      </Words>
+      <FieldRow>
+        {SIZES.map(({ of, label }) => (
+          <LengthField
+            key={of}
+            label={label}
+            help={`Planned: ${figureLength(planned.find((size) => size.of === of)!.planned, units)}`}
+            mm={sizes[of]?.mm}
+            typed={sizes[of]?.typed}
+            min={1}
+            max={LONGEST_MM}
+            onChange={(length) => setSizes((old) => ({ ...old, [of]: length }))}
+            onClear={() => setSizes(({ [of]: _cleared, ...old }) => old)}
+          />
+        ))}
+      </FieldRow>
+      <View>
+        <Words as="smallStrong">How does it sit?</Words>
+        <RadioList label="How does it sit?" options={FITTED} value={fits as Fitted} onChange={setFits} />
+      </View>
+      <FieldRow>
+        <NumberField
+          label="Yarn used"
+          unit="g"
+          value={grams}
+          min={0}
+          max={100_000}
+          onChange={setGrams}
+          onClear={() => setGrams(undefined)}
+        />
+        <TextField label="For next time" value={note} onChange={setNote} hint="A line that you will read then." />
+      </FieldRow>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+        <Action main onPress={save}>
+          Save
+        </Action>
+        <Action onPress={onClose}>Skip</Action>
+      </View>
+    </Panel>
+  );
+}
