@@ -89,3 +89,17 @@ test(
     await expect(entry.getByText('For next time: a closer chain')).toBeVisible();
   },
 );
+
+test('a lost count is set by the ridges that are seen', PHONE_ONLY, async ({ page, server }) => {
+  await page.goto(server.url + PHONE_MAKE);
+  await page.keyboard.press('l');
+  await field(page, 'Ridges').fill('12');
+  await expect(page.getByRole('heading', { name: 'Row 24 of 86 is done.' })).toBeVisible();
+  await page.getByRole('radio', { name: 'at the edge where the beginning tail hangs' }).click();
+  await page.getByRole('button', { name: 'Set the count' }).click();
+  await expect(page.getByRole('heading', { name: 'Row 26 of 86' })).toBeVisible();
+  await tick(page, 'Row 26 done');
+  await expect
+    .poll(async () => (await eventsOf(server)).map(({ kind }) => kind).slice(-2))
+    .toEqual(['placed', 'ticked']);
+});

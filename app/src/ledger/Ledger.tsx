@@ -1,14 +1,4 @@
-import {
-  finishOf,
-  formatLength,
-  formatLengthNumber,
-  formatNumber,
-  isFinished,
-  sizesMade,
-  type KeptEvent,
-  type Make,
-  type Worked,
-} from '@keep-snug/core';
+import { finishOf, formatNumber, isFinished, sizesMade, type KeptEvent, type Make, type Worked } from '@keep-snug/core';
 import { useRouter, type Href } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -21,6 +11,7 @@ import { startMake } from '@/making/start';
 import { Action } from '@/parts/Action';
 import { CardBox } from '@/parts/CardBox';
 import { Clash } from '@/parts/Clash';
+import { figureLength } from '@/parts/figureLength';
 import { EmptyPlace, Fetching } from '@/parts/EmptyPlace';
 import { ListTools } from '@/parts/ListTools';
 import { MoreMenu } from '@/parts/MoreMenu';
@@ -127,7 +118,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
       </View>
       <MiniPiece sections={piece.sections} rowsDone={piece.rows} width={140} height={34} />
       <Words>
-        {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${formatLengthNumber(worked.outside.width.value, units)} × ${formatLength(worked.outside.height.value, units)} folded, ${make.plan.fit.name}.`}
+        {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${make.plan.fit.name}.`}
       </Words>
       <CameOut id={id} worked={worked} />
       <Clash kind="makes" id={id} held={held} />

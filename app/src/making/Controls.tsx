@@ -1,5 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Action } from '@/parts/Action';
+import { MoreMenu } from '@/parts/MoreMenu';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
@@ -8,6 +9,7 @@ interface Props {
   canUndo: boolean;
   onUndo: () => void;
   onMeasure: () => void;
+  onLost: () => void;
   onNote: () => void;
   onKeys: () => void;
   onPlan: () => void;
@@ -15,7 +17,7 @@ interface Props {
 }
 
 /** What can be done besides the next row: always in its place above the target, on the side of the free hand. */
-export function Controls({ canUndo, onUndo, onMeasure, onNote, onKeys, onPlan, onBench }: Props) {
+export function Controls({ canUndo, onUndo, onMeasure, onLost, onNote, onKeys, onPlan, onBench }: Props) {
   const colours = useColours();
   const wide = useWide();
   const left = useSettings((state) => state.hand) === 'left';
@@ -28,9 +30,17 @@ export function Controls({ canUndo, onUndo, onMeasure, onNote, onKeys, onPlan, o
       </Action>
       <Action onPress={onMeasure}>Measure</Action>
       <Action onPress={onNote}>Note</Action>
-      <Action onPress={onPlan}>Plan</Action>
-      <Action onPress={onBench}>Bench</Action>
-      {wide ? <Action onPress={onKeys}>Keys</Action> : null}
+      <Action onPress={onLost}>Lost count</Action>
+      <View style={STYLES.more}>
+        <MoreMenu
+          of="this make"
+          entries={[
+            { name: 'Plan', do: onPlan },
+            { name: 'Bench', do: onBench },
+            ...(wide ? [{ name: 'Keys', do: onKeys }] : []),
+          ]}
+        />
+      </View>
     </View>
   );
 }
@@ -38,4 +48,5 @@ export function Controls({ canUndo, onUndo, onMeasure, onNote, onKeys, onPlan, o
 const STYLES = StyleSheet.create({
   bar: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: 1, paddingHorizontal: 12, columnGap: 14 },
   left: { flexDirection: 'row-reverse' },
+  more: { flexGrow: 1, alignItems: 'flex-end' },
 });

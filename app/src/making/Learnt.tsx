@@ -31,7 +31,7 @@ export function Learnt({ id, make }: { id: string; make: Make }) {
       </Words>
       <Words>
         {hand
-          ? `Over ${hand.makes === 1 ? 'one swatch or make' : `${hand.makes} swatches and makes`} in such yarn they are ${share(hand.width)}; the next plan without a swatch reckons with that.`
+          ? `Over ${hand.makes === 1 ? 'one swatch or make' : `${hand.makes} swatches and makes`} in such yarn they are ${share(hand.width)}. The next plan without a swatch reckons with that.`
           : 'Measure it next time: width and height teach the next plan your hand.'}
       </Words>
       {finish?.fits !== undefined && finish.fits !== 'right' && finish.fits !== true ? (
@@ -57,6 +57,6 @@ function ownHand(make: Make, events: Parameters<typeof fabricMade>[1]): Hand | u
 const ALIKE = 0.005;
 
 function share(ratio: number): string {
-  if (Math.abs(ratio - 1) < ALIKE) return 'as wide as is usual';
-  return `${Math.round(100 * Math.abs(ratio - 1))} % ${ratio > 1 ? 'wider' : 'narrower'} than is usual for it`;
+  if (Math.abs(ratio - 1) < ALIKE) return 'as wide as such yarn on such a hook usually gives';
+  return `${Math.round(100 * Math.abs(ratio - 1))} % ${ratio > 1 ? 'wider' : 'narrower'} than such yarn on such a hook usually gives`;
 }

@@ -25,6 +25,7 @@ import { MAKE_KEYS } from './keys';
 import { Beside } from './Beside';
 import { Controls } from './Controls';
 import { FinishPanel } from './FinishPanel';
+import { LostPanel } from './LostPanel';
 import { MeasurePanel } from './MeasurePanel';
 import { NotePanel } from './NotePanel';
 import { PlanChanged } from './PlanChanged';
@@ -54,7 +55,7 @@ export function MakeRoom({ id, held }: Props) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
-  const [open, setOpen] = useState<'note' | 'measure' | 'finish' | 'keys' | null>(null);
+  const [open, setOpen] = useState<'note' | 'measure' | 'lost' | 'finish' | 'keys' | null>(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
   const left = useSettings((state) => state.hand) === 'left';
@@ -84,6 +85,7 @@ export function MakeRoom({ id, held }: Props) {
       Backspace: undo,
       ArrowLeft: undo,
       m: () => setOpen('measure'),
+      l: () => setOpen('lost'),
       n: () => setOpen('note'),
       '?': () => setOpen('keys'),
     },
@@ -96,6 +98,7 @@ export function MakeRoom({ id, held }: Props) {
       canUndo={undoes.length > 0}
       onUndo={() => undo()}
       onMeasure={() => setOpen('measure')}
+      onLost={() => setOpen('lost')}
       onNote={() => setOpen('note')}
       onKeys={() => setOpen('keys')}
       onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
@@ -151,6 +154,9 @@ export function MakeRoom({ id, held }: Props) {
         ) : null}
         {open === 'measure' ? (
           <MeasurePanel id={id} make={held.body} progress={progress} mended={mended} onClose={() => setOpen(null)} />
+        ) : null}
+        {open === 'lost' ? (
+          <LostPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
         ) : null}
         {open === 'finish' ? (
           <FinishPanel

@@ -4,6 +4,7 @@ export const MAKE_KEYS: Keys = [
   ['Space or →', 'next row'],
   ['Backspace or ←', 'back a row'],
   ['M', 'measure'],
+  ['L', 'lost count'],
   ['N', 'note'],
   ['?', 'this list'],
 ];

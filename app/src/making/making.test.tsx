@@ -87,6 +87,20 @@ describe('the counter room', () => {
     expect(screen.getByText('The tape says otherwise')).toBeTruthy();
   });
 
+  it('sets a lost count by what is seen on the work, and takes that back', () => {
+    open();
+    fireEvent.press(screen.getByText('Lost count'));
+    expect(screen.getByText(/two rows close up to one ridge/)).toBeTruthy();
+    expect(screen.getByText('That is where the count stands.')).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('Ridges'), '9');
+    fireEvent.press(screen.getByText('at the edge where the beginning tail hangs'));
+    expect(screen.getByText('Row 19 of 86 is done.')).toBeTruthy();
+    fireEvent.press(screen.getByText('Set the count'));
+    expect(screen.getByText('Row 20 of 86')).toBeTruthy();
+    fireEvent.press(screen.getByText('Undo'));
+    expect(screen.getByText('Row 23 of 86')).toBeTruthy();
+  });
+
   it('says when is a good moment for the tape, and lets it pass', () => {
     steps(phoneId).slice(23, 35).forEach(tick);
     open();
@@ -152,7 +166,7 @@ describe('the counter room', () => {
     fireEvent.changeText(screen.getByLabelText('For next time'), 'a hook smaller');
     fireEvent.press(screen.getByText('Save'));
     expect(screen.getByText(/^In this one your stitches came out \d+ % wider/)).toBeTruthy();
-    expect(screen.getByText(/the next plan without a swatch reckons with that/)).toBeTruthy();
+    expect(screen.getByText(/The next plan without a swatch reckons with that/)).toBeTruthy();
     fireEvent.press(screen.getByText('Go to the ledger'));
     expect(finishOf(useEvents.getState().byMake[phoneId]!)).toMatchObject({
       asMade: { width: 104 },

@@ -3,5 +3,6 @@ export * from './events';
 export * from './finish';
 export * from './fold';
 export * from './order';
+export * from './ridges';
 export * from './tape';
 export * from './ticks';
