@@ -176,6 +176,16 @@ export { withShape } from './withShape';
 export { applyChange } from './change';
 export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';
 export { chance, type Chance } from './chance';
-export { fabricMade, mend, type MendChoice, type Mended, planFollowed, sizesMade, type SizeMade } from './mend';
+export {
+  fabricMade,
+  mend,
+  type MendChoice,
+  type Mended,
+  planFollowed,
+  sizesMade,
+  type SizeMade,
+  yarnLeft,
+  type YarnLeft,
+} from './mend';
 export { type Way, ways, type Ways, type WaysAsk } from './ways';
 export { workOut } from './workOut';

@@ -7,12 +7,14 @@ import { roleOf } from './layout';
 interface Props {
   sections: readonly Pick<Section, 'name' | 'rows'>[];
   rowsDone: number;
+  /** Up to which row something reaches: marked across it. */
+  reaches?: number;
   width: number;
   height: number;
 }
 
 /** The piece drawn small, filled up to the row that is done. */
-export function MiniPiece({ sections, rowsDone, width, height }: Props) {
+export function MiniPiece({ sections, rowsDone, reaches, width, height }: Props) {
   const colours = useColours();
   const hand = useSettings((state) => state.hand);
   const rows = sections.reduce((sum, section) => sum + section.rows, 0);
@@ -41,6 +43,15 @@ export function MiniPiece({ sections, rowsDone, width, height }: Props) {
         stroke={colours.ink}
         strokeWidth={1.5}
       />
+      {reaches === undefined ? null : (
+        <Rect
+          x={Math.min(width - 4, Math.max(0, place(reaches, 0) - 2))}
+          y={0}
+          width={4}
+          height={height}
+          fill={colours.tape}
+        />
+      )}
     </Svg>
   );
 }

@@ -10,6 +10,7 @@ interface Props {
   onUndo: () => void;
   onMeasure: () => void;
   onLost: () => void;
+  onWeigh: () => void;
   onNote: () => void;
   onKeys: () => void;
   onPlan: () => void;
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** What can be done besides the next row: always in its place above the target, on the side of the free hand. */
-export function Controls({ canUndo, onUndo, onMeasure, onLost, onNote, onKeys, onPlan, onBench }: Props) {
+export function Controls({ canUndo, onUndo, onMeasure, onLost, onWeigh, onNote, onKeys, onPlan, onBench }: Props) {
   const colours = useColours();
   const wide = useWide();
   const left = useSettings((state) => state.hand) === 'left';
@@ -35,6 +36,7 @@ export function Controls({ canUndo, onUndo, onMeasure, onLost, onNote, onKeys, o
         <MoreMenu
           of="this make"
           entries={[
+            { name: 'Weigh the ball', do: onWeigh },
             { name: 'Plan', do: onPlan },
             { name: 'Bench', do: onBench },
             ...(wide ? [{ name: 'Keys', do: onKeys }] : []),

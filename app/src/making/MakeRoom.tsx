@@ -34,6 +34,7 @@ import { Twice } from './Twice';
 import { TapeAsks } from './TapeAsks';
 import { useAwake } from './useAwake';
 import { useMended } from './useMended';
+import { WeighPanel } from './WeighPanel';
 import { courseWord, useProgress, type Progress } from './useProgress';
 
 interface Props {
@@ -55,7 +56,7 @@ export function MakeRoom({ id, held }: Props) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
-  const [open, setOpen] = useState<'note' | 'measure' | 'lost' | 'finish' | 'keys' | null>(null);
+  const [open, setOpen] = useState<'note' | 'measure' | 'lost' | 'weigh' | 'finish' | 'keys' | null>(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
   const left = useSettings((state) => state.hand) === 'left';
@@ -86,6 +87,7 @@ export function MakeRoom({ id, held }: Props) {
       ArrowLeft: undo,
       m: () => setOpen('measure'),
       l: () => setOpen('lost'),
+      w: () => setOpen('weigh'),
       n: () => setOpen('note'),
       '?': () => setOpen('keys'),
     },
@@ -99,6 +101,7 @@ export function MakeRoom({ id, held }: Props) {
       onUndo={() => undo()}
       onMeasure={() => setOpen('measure')}
       onLost={() => setOpen('lost')}
+      onWeigh={() => setOpen('weigh')}
       onNote={() => setOpen('note')}
       onKeys={() => setOpen('keys')}
       onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
@@ -157,6 +160,9 @@ export function MakeRoom({ id, held }: Props) {
         ) : null}
         {open === 'lost' ? (
           <LostPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
+        ) : null}
+        {open === 'weigh' ? (
+          <WeighPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
         ) : null}
         {open === 'finish' ? (
           <FinishPanel

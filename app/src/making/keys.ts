@@ -5,6 +5,7 @@ export const MAKE_KEYS: Keys = [
   ['Backspace or ←', 'back a row'],
   ['M', 'measure'],
   ['L', 'lost count'],
+  ['W', 'weigh the ball'],
   ['N', 'note'],
   ['?', 'this list'],
 ];

@@ -101,6 +101,20 @@ describe('the counter room', () => {
     expect(screen.getByText('Row 23 of 86')).toBeTruthy();
   });
 
+  it('weighs the ball: how far it goes, and where it runs out', () => {
+    open();
+    fireEvent.press(screen.getByLabelText('More: this make'));
+    fireEvent.press(screen.getByLabelText('Weigh the ball: this make'));
+    fireEvent.changeText(screen.getByLabelText('The ball weighs'), '14 g');
+    fireEvent.press(screen.getByText('See how far it goes'));
+    expect(screen.getByText(/^It lasts \d times in 100\.$/)).toBeTruthy();
+    expect(screen.getByText(/^It runs out near row \d+, /)).toBeTruthy();
+    expect(screen.getByText(/^Begin the flap in a second yarn/)).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('The ball weighs'), '200 g');
+    fireEvent.press(screen.getByText('See how far it goes'));
+    expect(screen.getByText('It lasts to the end.')).toBeTruthy();
+  });
+
   it('says when is a good moment for the tape, and lets it pass', () => {
     steps(phoneId).slice(23, 35).forEach(tick);
     open();

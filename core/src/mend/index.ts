@@ -1,2 +1,3 @@
 export * from './mend';
 export * from './learnt';
+export * from './weighed';

@@ -229,7 +229,7 @@ export function yarnShares({ yarns = [] }: FabricSpec, metres: number): YarnShar
 }
 
 /** The chance that a normal figure stays at or below a limit (law). */
-export function chanceBelow(limit: number, { value, sd = 0 }: Figure): number {
+export function chanceBelow(limit: number, { value, sd = 0 }: Pick<Figure, 'value' | 'sd'>): number {
   if (sd === 0) return value <= limit ? 1 : 0;
   return phi((limit - value) / sd);
 }

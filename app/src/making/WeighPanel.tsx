@@ -1,0 +1,100 @@
+import {
+  planFollowed,
+  roundedAmount,
+  sectionWord,
+  yarnLeft,
+  type Make,
+  type Worked,
+  type YarnLeft,
+} from '@keep-snug/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { MiniPiece } from '@/drawing/MiniPiece';
+import { Action } from '@/parts/Action';
+import { FieldRow } from '@/parts/FieldRow';
+import { NumberField } from '@/parts/NumberField';
+import { Panel } from '@/parts/Panel';
+import { ShareBar } from '@/parts/ShareBar';
+import { Words } from '@/parts/Words';
+import { useEvents, useMakeEvents } from '@/state/events';
+import { courseWord, type Progress } from './useProgress';
+
+interface Props {
+  id: string;
+  make: Make;
+  progress: Progress;
+  onClose: () => void;
+}
+
+/** The ball on the scale: how far it goes, and where it runs out. */
+export function WeighPanel({ id, make, progress, onClose }: Props) {
+  const happened = useEvents((state) => state.happened);
+  const events = useMakeEvents(id);
+  const [grams, setGrams] = useState<number>();
+  const left = yarnLeft(planFollowed(make.plan, events), progress.worked as Worked, events);
+  const weigh = () => {
+    happened(id, { kind: 'weighed', grams: grams! });
+    setGrams(undefined);
+  };
+  return (
+    <Panel title="Weigh the ball" onClose={onClose}>
+      <Words as="small" tone="faint">
+        Only the ball, without a bowl. Weighed once more some rows on, it tells what your stitches truly take.
+      </Words>
+      <FieldRow>
+        <NumberField
+          key={events.length}
+          label="The ball weighs"
+          unit="g"
+          value={grams}
+          min={0}
+          max={100_000}
+          onChange={setGrams}
+        />
+      </FieldRow>
+      <Action main={!left} disabled={grams === undefined} onPress={weigh}>
+        See how far it goes
+      </Action>
+      {left ? <Reaches left={left} progress={progress} /> : null}
+    </Panel>
+  );
+}
+
+/** Surer than this nobody need worry. */
+const SURE = 0.95;
+
+function Reaches({ left: { grams, needs, lasts, runsOut }, progress }: { left: YarnLeft; progress: Progress }) {
+  const { worked, piece, rowsDone } = progress;
+  const course = runsOut && worked.steps.find((step) => step.piece === runsOut.piece && step.row === runsOut.row);
+  const reached = runsOut && runsOut.piece === piece.id ? runsOut.row : piece.rows;
+  return (
+    <View style={{ gap: 8 }}>
+      <Words as="heading" level={3} live>
+        {lasts > SURE ? 'It lasts to the end.' : `It lasts ${Math.round(100 * lasts)} times in 100.`}
+      </Words>
+      <ShareBar share={lasts} />
+      <Words>{`${roundedAmount(grams)} g are there, and about ${roundedAmount(needs.value)} g are still needed.`}</Words>
+      <MiniPiece sections={piece.sections} rowsDone={rowsDone} reaches={reached} width={300} height={56} />
+      {runsOut && course ? (
+        <>
+          <Words as="strong" tone="rowan">
+            {`It runs out near ${courseWord(course).toLowerCase()} ${runsOut.row}, ${sectionWord(runsOut.section)}.`}
+          </Words>
+          <Words as="small">{remedy(runsOut.section, progress)}</Words>
+        </>
+      ) : (
+        <Words as="small" tone="faint">
+          The mark shows how far it reaches.
+        </Words>
+      )}
+    </View>
+  );
+}
+
+/** What can be done where it does not last: the part that takes a second yarn best. */
+function remedy(section: string, { piece }: Progress): string {
+  const names = piece.sections.map(({ name }) => name);
+  if (section === 'flap' || names.at(-1) === 'flap')
+    return 'Begin the flap in a second yarn, with the first of its rows: there the change looks meant. Or work the flap some rows shorter.';
+  return 'Begin a second yarn where the next part begins, or end some rows earlier and measure what that leaves.';
+}
