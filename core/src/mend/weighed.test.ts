@@ -62,4 +62,7 @@ it('what the work took between two weighings outweighs the estimate, and more of
 it('a ball that was changed for a fuller one tells how much there is, and no rate', () => {
   const left = yarnLeft(unknown, worked, [weigh(99, 5), ...ticks(0, 20), weigh(500, 50)])!;
   expect(left.needs.value).toBeCloseTo(each * (worked.supplies.stitches - stitches(20)), 6);
+  // nor one of several in the box
+  const one = yarnLeft(plan, worked, [...ticks(0, 20), weigh(500, 14)])!;
+  expect(one.needs).toEqual(left.needs);
 });

@@ -62,7 +62,6 @@ function between(plan: Plan, weighed: readonly Weighing[], doneBy: (event: KeptE
   if (before === undefined) return undefined;
   const stitches = doneBy(last) - (first !== last ? doneBy(first!) : 0);
   const grams = before - last.grams;
-  // a new ball between two weighings tells nothing
   return stitches > 0 && grams > 0 ? { stitches, grams } : undefined;
 }
 
@@ -70,11 +69,14 @@ function between(plan: Plan, weighed: readonly Weighing[], doneBy: (event: KeptE
 function gramsEach({ supplies }: Worked, took: Took | undefined): { value: number; sd: number } {
   const { value: all, sd = 0 } = supplies.yarn.grams;
   const planned = { value: all / supplies.stitches, sd: sd / supplies.stitches };
-  if (!took) return planned;
+  if (!took || isOtherBall(took.grams / took.stitches / planned.value)) return planned;
   const read = { value: took.grams / took.stitches, sd: (Math.SQRT2 * SCALE_SD_G) / took.stitches };
   const [a, b] = [1 / planned.sd ** 2, 1 / read.sd ** 2];
   return { value: (a * planned.value + b * read.value) / (a + b), sd: 1 / Math.sqrt(a + b) };
 }
+
+/** Nobody takes so much more or less yarn than is usual: another ball was weighed, or only one of several. */
+const isOtherBall = (ratio: number): boolean => ratio > 2 || ratio < 0.5;
 
 function stitchesDone(steps: readonly MakingStep[], events: readonly KeptEvent[]): number {
   return stitchesIn(steps, standingOf(steps, foldMake(events, steps)).courses);
