@@ -151,7 +151,13 @@ function told(doors: Doors, share: number): Told {
       const elsewhere = beside.map((one) =>
         one.tenths[at]!.plans < LEAST_PLANS ? '' : percent(one.tenths[at]!.fitted),
       );
-      const here = [spanOf(at), tenth.plans, percent(tenth.stated), percent(tenth.fitted), percent(band(tenth, OWN_BAND))];
+      const here = [
+        spanOf(at),
+        tenth.plans,
+        percent(tenth.stated),
+        percent(tenth.fitted),
+        percent(band(tenth, OWN_BAND)),
+      ];
       return [`| ${[...here, ...elsewhere].join(' | ')} |`];
     }),
     '',
