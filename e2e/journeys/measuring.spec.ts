@@ -103,3 +103,33 @@ test('a lost count is set by the ridges that are seen', PHONE_ONLY, async ({ pag
     .poll(async () => (await eventsOf(server)).map(({ kind }) => kind).slice(-2))
     .toEqual(['placed', 'ticked']);
 });
+
+test(
+  'a whole evening by clicker and keys: rows on and back, the count, the tape',
+  PHONE_ONLY,
+  async ({ page, server }) => {
+    await page.addInitScript(() => {
+      const said: string[] = [];
+      Object.assign(window, { said });
+      window.speechSynthesis.speak = ({ text }: SpeechSynthesisUtterance) => void said.push(text);
+    });
+    await page.goto(server.url + PHONE_MAKE);
+    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    await page.keyboard.press('r');
+    await page.keyboard.press('PageDown');
+    await expect(page.getByRole('heading', { name: 'Row 24 of 86' })).toBeVisible();
+    await page.keyboard.press('h');
+    await page.keyboard.press('PageUp');
+    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    const said = await page.evaluate(() => (window as unknown as { said: string[] }).said);
+    expect(said[0]).toMatch(/^Row 23 of 86\. Chain 1, does not count as a stitch, single crochet/);
+    expect(said[1]).toMatch(/^Row 24 of 86\. /);
+    expect(said[2]).toBe('16');
+    expect(said[3]).toMatch(/^Row 23 of 86\. /);
+    await page.keyboard.press('m');
+    await expect(page.getByRole('heading', { name: 'Measure now' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('w');
+    await expect(page.getByRole('heading', { name: 'Weigh the ball' })).toBeVisible();
+  },
+);

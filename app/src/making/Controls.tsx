@@ -4,6 +4,7 @@ import { MoreMenu } from '@/parts/MoreMenu';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
+import type { Aloud } from './useAloud';
 
 interface Props {
   canUndo: boolean;
@@ -15,10 +16,22 @@ interface Props {
   onKeys: () => void;
   onPlan: () => void;
   onBench: () => void;
+  aloud: Pick<Aloud, 'can' | 'on' | 'turn'>;
 }
 
 /** What can be done besides the next row: always in its place above the target, on the side of the free hand. */
-export function Controls({ canUndo, onUndo, onMeasure, onLost, onWeigh, onNote, onKeys, onPlan, onBench }: Props) {
+export function Controls({
+  canUndo,
+  onUndo,
+  onMeasure,
+  onLost,
+  onWeigh,
+  onNote,
+  onKeys,
+  onPlan,
+  onBench,
+  aloud,
+}: Props) {
   const colours = useColours();
   const wide = useWide();
   const left = useSettings((state) => state.hand) === 'left';
@@ -37,6 +50,7 @@ export function Controls({ canUndo, onUndo, onMeasure, onLost, onWeigh, onNote, 
           of="this make"
           entries={[
             { name: 'Weigh the ball', do: onWeigh },
+            ...(aloud.can ? [{ name: aloud.on ? 'Stop reading aloud' : 'Read rows aloud', do: aloud.turn }] : []),
             { name: 'Plan', do: onPlan },
             { name: 'Bench', do: onBench },
             ...(wide ? [{ name: 'Keys', do: onKeys }] : []),

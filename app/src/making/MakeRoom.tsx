@@ -32,7 +32,9 @@ import { PlanChanged } from './PlanChanged';
 import { Target } from './Target';
 import { Twice } from './Twice';
 import { TapeAsks } from './TapeAsks';
+import { useAloud } from './useAloud';
 import { useAwake } from './useAwake';
+import { useHeadset } from './useHeadset';
 import { useMended } from './useMended';
 import { WeighPanel } from './WeighPanel';
 import { courseWord, useProgress, type Progress } from './useProgress';
@@ -68,6 +70,7 @@ export function MakeRoom({ id, held }: Props) {
   useWholeMake(id);
 
   const last = progress?.state.last ?? null;
+  const aloud = useAloud(saidOf(progress));
   const tick = () => {
     if (!progress) return;
     const { next, state } = progress;
@@ -79,12 +82,18 @@ export function MakeRoom({ id, held }: Props) {
   };
   const undoes = progress?.state.undoes ?? [];
   const undo = () => undoes.length > 0 && happened(id, { kind: 'undone', ticks: undoes });
+  const howMany = () => aloud.say(progress?.next?.counted ?? String(progress?.next?.ends ?? 'Nothing to count'));
+  useHeadset(aloud.on && open === null, { next: tick, back: undo, again: () => aloud.say(saidOf(progress)) });
   useKeys(
     {
       ' ': tick,
       ArrowRight: tick,
+      // what clickers for slides send
+      PageDown: tick,
+      PageUp: undo,
       Backspace: undo,
       ArrowLeft: undo,
+      ...(aloud.can ? { r: aloud.turn, h: howMany } : {}),
       m: () => setOpen('measure'),
       l: () => setOpen('lost'),
       w: () => setOpen('weigh'),
@@ -106,6 +115,7 @@ export function MakeRoom({ id, held }: Props) {
       onKeys={() => setOpen('keys')}
       onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
       onBench={() => router.navigate('/')}
+      aloud={aloud}
     />
   );
   const told = (
@@ -179,6 +189,13 @@ export function MakeRoom({ id, held }: Props) {
       </View>
     </View>
   );
+}
+
+/** What is said of where the work stands: the row, and what to do. */
+function saidOf(progress: Progress | null): string {
+  if (!progress) return '';
+  const { next } = progress;
+  return next ? `${where(next)}. ${next.text}${next.note ? ` ${next.note}` : ''}` : 'All done.';
 }
 
 /** Lower than this, target and text stand beside each other, px. */

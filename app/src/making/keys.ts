@@ -1,11 +1,13 @@
 import type { Keys } from '@/parts/KeysPanel';
 
 export const MAKE_KEYS: Keys = [
-  ['Space or →', 'next row'],
+  ['Space, → or a clicker', 'next row'],
   ['Backspace or ←', 'back a row'],
   ['M', 'measure'],
   ['L', 'lost count'],
   ['W', 'weigh the ball'],
   ['N', 'note'],
+  ['R', 'read rows aloud, or stop'],
+  ['H', 'how many: say the count'],
   ['?', 'this list'],
 ];
