@@ -4,6 +4,7 @@ import { doors } from './doors';
 import { files } from './files';
 import { flood } from './flood';
 import { kills } from './kills';
+import { makers } from './makers';
 import { offline } from './offline';
 import type { Proof } from './proof';
 import { twoServers } from './twoServers';
@@ -14,7 +15,7 @@ import { properties } from './properties';
  * proofs may be given.
  */
 
-const PROOFS: readonly Proof[] = [kills, twoServers, files, flood, doors, offline, calibration, properties];
+const PROOFS: readonly Proof[] = [kills, twoServers, files, flood, doors, offline, calibration, makers, properties];
 const SAMPLE = 0.1;
 
 const given = process.argv.slice(2);

@@ -112,7 +112,9 @@ function growthTrials({ shape }: Plan): Trial[] {
   if (!shapeDefinition(shape.kind)!.options.some(({ key }) => key === 'each')) return [];
   return [...(shape.each === undefined ? [] : [undefined]), 6, 7, 5, 8, 12, 10].map((each) => ({
     text:
-      each === undefined ? 'let the base grow as lies flat' : `work ${each} stitches more in each round of the base`,
+      each === undefined
+        ? 'leave the increases of the base to the program'
+        : `work ${each} stitches more in each round of the base`,
     change: { 'shape.each': each, 'shape.start': each },
   }));
 }

@@ -24,7 +24,7 @@ test(
     await field(page, 'They measure').fill('4 1/2 in');
     await page.getByRole('button', { name: 'See what it says' }).click();
     await expect(page.getByRole('heading', { name: /^Your stitches are \d+ % wider/ })).toBeVisible();
-    const again = page.getByRole('group', { name: 'Begin again with the count that fits' });
+    const again = page.getByRole('group', { name: 'Start again with the count that fits' });
     await expect(again.getByText(/^Fits \d+ times in 100$/)).toBeVisible();
     await again.getByRole('button', { name: /^Do this/ }).click();
     await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();
@@ -58,7 +58,7 @@ test('rows still to come make up for rows that are too high', PHONE_ONLY, async 
 test('at its moment the tape is asked for, and nothing waits for it', PHONE_ONLY, async ({ page, server }) => {
   await page.goto(server.url + PHONE_MAKE);
   for (let row = 23; row <= 35; row += 1) await tick(page, `Row ${row} done`);
-  await expect(page.getByText('The back comes next. Measure before you go on.')).toBeVisible();
+  await expect(page.getByText('The back comes next. Measure before you start it.')).toBeVisible();
   await page.getByRole('button', { name: 'Looks right' }).click();
   await expect(page.getByText('A good moment for the tape')).toBeHidden();
   await tick(page, 'Row 36 done');

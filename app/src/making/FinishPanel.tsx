@@ -83,7 +83,7 @@ export function FinishPanel({ id, make, worked, onClose }: Props) {
   return (
     <Panel title="How did it come out?" onClose={onClose}>
       <Words as="small" tone="faint">
-        Leave out what you do not want to measure. The next plan learns from what you say.
+        Skip what you have not measured. The next plan learns from your answers.
       </Words>
       <FieldRow>
         {SIZES.map(({ of, label }) => (

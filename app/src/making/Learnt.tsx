@@ -31,7 +31,7 @@ export function Learnt({ id, make }: { id: string; make: Make }) {
       </Words>
       <Words>
         {hand
-          ? `Over ${hand.makes === 1 ? 'one swatch or make' : `${hand.makes} swatches and makes`} in such yarn they are ${share(hand.width)}. The next plan without a swatch reckons with that.`
+          ? `Over ${hand.makes === 1 ? 'one swatch or make' : `${hand.makes} swatches and makes`} in such yarn they are ${share(hand.width)}. The next plan without a swatch uses this.`
           : 'Measure it next time: width and height teach the next plan your hand.'}
       </Words>
       {finish?.fits !== undefined && finish.fits !== 'right' && finish.fits !== true ? (

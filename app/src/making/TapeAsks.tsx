@@ -23,7 +23,7 @@ export function TapeAsks({ id, progress, mended, onMeasure }: Props) {
     return (
       <Notice tone="rowan" word="The tape says otherwise" text={`Best now: ${best.title.toLowerCase()}.`}>
         <View style={{ flexDirection: 'row' }}>
-          <Action onPress={onMeasure}>See the ways to go on</Action>
+          <Action onPress={onMeasure}>See what you can do</Action>
         </View>
       </Notice>
     );

@@ -79,7 +79,7 @@ describe('the counter room', () => {
     fireEvent.press(screen.getByText('See what it says'));
     expect(screen.getByText(/^Your stitches are \d+ % wider; your rows are/)).toBeTruthy();
     expect(screen.getByText('Recommended')).toBeTruthy();
-    fireEvent.press(screen.getByLabelText('Do this: Begin again with the count that fits'));
+    fireEvent.press(screen.getByLabelText('Do this: Start again with the count that fits'));
     expect(screen.getByText('Foundation chain')).toBeTruthy();
     fireEvent.press(screen.getByText('Undo'));
     expect(screen.getByText('Row 23 of 86')).toBeTruthy();
@@ -180,7 +180,7 @@ describe('the counter room', () => {
     fireEvent.changeText(screen.getByLabelText('For next time'), 'a hook smaller');
     fireEvent.press(screen.getByText('Save'));
     expect(screen.getByText(/^In this one your stitches came out \d+ % wider/)).toBeTruthy();
-    expect(screen.getByText(/The next plan without a swatch reckons with that/)).toBeTruthy();
+    expect(screen.getByText(/The next plan without a swatch uses this/)).toBeTruthy();
     fireEvent.press(screen.getByText('Go to the ledger'));
     expect(finishOf(useEvents.getState().byMake[phoneId]!)).toMatchObject({
       asMade: { width: 104 },

@@ -19,7 +19,7 @@ export function momentOf({ worked, state, next, piece }: Progress, events: reado
   if (done.row === 1)
     return { step: done.id, text: 'The first one is done. Is it as wide as planned? Now a change costs least.' };
   if (next.section !== done.section)
-    return { step: done.id, text: `The ${sectionWord(next.section)} comes next. Measure before you go on.` };
+    return { step: done.id, text: `The ${sectionWord(next.section)} comes next. Measure before you start it.` };
   const before = worked.steps.find(({ piece: of, row }) => of === done.piece && row === done.row! - 1);
   const passed = (mm: number | null | undefined) => Math.floor((mm ?? 0) / EVERY_MM);
   if (passed(done.heightMm) === passed(before?.heightMm)) return null;

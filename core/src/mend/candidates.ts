@@ -47,7 +47,7 @@ const rowsToCome: Finder = (situation) => [
   {
     id: 'rows-to-come',
     title: 'Keep the count, and let the rows still to come make up for it',
-    why: 'Nothing is pulled out; only how many rows there are, and where it folds, is reckoned again.',
+    why: 'Nothing is pulled out. Only the number of rows, and where it folds, changes.',
     plan: kept(situation),
     shows: 'no',
   },
@@ -57,8 +57,8 @@ const rowsToCome: Finder = (situation) => [
 const otherCount: Finder = ({ measured }) => [
   {
     id: 'other-count',
-    title: 'Take it back and go on with the count that fits',
-    why: 'It comes out as if the gauge had been known from the first.',
+    title: 'Pull out and use the count that fits',
+    why: 'It comes out as if you had known your gauge from the start.',
     plan: { ...measured, picks: {} },
     shows: 'no',
   },
@@ -92,7 +92,7 @@ const otherJoin: Finder = (situation) => {
     .filter(({ id }) => id !== now)
     .map(({ id, name }) => ({
       id: `join-${id}`,
-      title: `Join it otherwise: ${name}`,
+      title: `Join it another way: ${name}`,
       why: 'Joins differ in what they take of each side.',
       plan: applyChange(kept(situation), { 'shape.join': id }),
       shows: 'outside' as const,

@@ -116,7 +116,7 @@ it('carries on where the tape says what was planned', () => {
 it('begins again where much too wide, and costs more than what is left', () => {
   const { choices } = mend(phone, measured(phone, 1.25));
   const again = choices.find(({ id }) => id === 'other-count')!;
-  expect(again.title).toBe('Begin again with the count that fits');
+  expect(again.title).toBe('Start again with the count that fits');
   expect(again.from).toEqual({ piece: 'body', course: 0 });
   expect(again.minutes).toBeGreaterThan(choices[0]!.minutes);
   expect(again.chance).toBeGreaterThan(choices[0]!.chance + 0.3);
@@ -126,7 +126,7 @@ it('takes a base as it is and goes on from it', () => {
   const [, sling] = PLANS.find(([, { shape }]) => shape.kind === 'disc-wall' && shape.takeIn === 'shoulder')!;
   const again = mend(sling, measured(sling, 1.1)).choices.find(({ id }) => id === 'other-count')!;
   expect(again.from!.course).toBeGreaterThan(2);
-  expect(again.title).toMatch(/^Take it back to round \d+ and go on/);
+  expect(again.title).toMatch(/^Pull out to round \d+ and use/);
 });
 
 it('a decision is taken back like anything else', () => {

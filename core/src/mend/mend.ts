@@ -187,7 +187,7 @@ function asWritten({ followed, worked, steps, before, standing, seed }: Here, no
   return {
     id: 'carry-on',
     title: 'Carry on as written',
-    why: 'What is worked stays, and so does what is to come.',
+    why: 'Nothing changes.',
     from: null,
     plan: followed,
     chance: chanceOfFit(inputs, seed, DRAWS).share,
@@ -281,11 +281,11 @@ function titleOf(
   pieces: ReadonlyMap<string, Piece>,
 ): string {
   if (!from) return title;
-  if (from.course === 0) return 'Begin again with the count that fits';
-  const where = `Take it back to ${pieces.get(from.piece)?.worked === 'rounds' ? 'round' : 'row'} ${from.course}`;
+  if (from.course === 0) return 'Start again with the count that fits';
+  const where = `Pull out to ${pieces.get(from.piece)?.worked === 'rounds' ? 'round' : 'row'} ${from.course}`;
   return id === 'rows-to-come'
-    ? `${where}, keep the count and reckon what follows anew`
-    : `${where} and go on with the count that fits`;
+    ? `${where}, keep the count and calculate the rest again`
+    : `${where} and use the count that fits`;
 }
 
 function reckonedOrNot(plan: Plan): { out: WorkedOut; worked: ToMake } | undefined {

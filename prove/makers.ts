@@ -1,0 +1,159 @@
+import type { Happening, KeptEvent, Mended, MendChoice, Plan, Worked } from '@keep-snug/core';
+import { diceOf, type Dice } from './calibration/random';
+import { SCENES, type Drawn, type Scene } from './calibration/scenes';
+import { drawFabric, read, type Fabric, type World } from './calibration/truth';
+import { FIT_NAMES, fits, type Fit } from './calibration/verdict';
+import type { Proof } from './proof';
+
+interface Doors {
+  reckon: (plan: Plan) => Worked;
+  mend: (plan: Plan, events: readonly KeptEvent[]) => Mended;
+}
+
+/** Makers of each shape, none of whom worked a swatch. */
+const MAKERS = 80;
+const SEED = 4_711;
+const SHAPES = ['strip-across', 'two-panels', 'strip-along', 'packet', 'ring-tube', 'disc-wall'];
+
+const WORLD: World = { wider: 1, bias: 0 };
+
+/** A piece drifts by so much from its beginning to its end, and its first course lies so much wider. */
+const DRIFT = 0.01;
+const FIRST_WIDER = 0.02;
+
+/** They measure after the first course and every so often. */
+const EVERY_MM = 40;
+
+/** What is taken: the ways that change counts and courses alone, as the pieces here are built from nothing else. */
+const TAKEN: ReadonlySet<string> = new Set(['carry-on', 'rows-to-come', 'other-count']);
+
+interface Tried {
+  shape: string;
+  without: boolean;
+  mended: boolean;
+  /** Times the work was pulled out. */
+  ripped: number;
+}
+
+/** One maker: the plan followed blindly, and the same with the tape in hand. */
+function tried(doors: Doors, scene: Scene, dice: Dice): Tried {
+  const drawn = scene.draw(dice);
+  const fit = dice.oneOf(FIT_NAMES);
+  const plan: Plan = {
+    format: 'keep-snug.plan/1',
+    title: 'drawn',
+    ...drawn.plan,
+    thing: drawn.typed((mm) => ({ mm: Math.max(1, read(dice, WORLD, 'ruler', mm)), by: 'ruler' })),
+    fabric: {
+      stitch: scene.stitch,
+      hookMm: dice.oneOf([3, 3.5, 4, 4.5, 5]),
+      yarn: { metresPer100g: Math.round(dice.between(110, 320)) },
+    },
+    fit: { name: fit },
+  };
+  const worked = doors.reckon(plan);
+  const { stitchWidth, rowHeight, thickness } = worked.fabric;
+  const truth = drawFabric(dice, WORLD, {
+    w: stitchWidth.value,
+    h: rowHeight.value,
+    way: scene.way,
+    single: true,
+    t: thickness.value,
+    tSpread: thickness.sd! / thickness.value,
+  });
+  const made = withTape(doors, plan, truth, dice);
+  return {
+    shape: scene.id,
+    without: itFits(drawn, worked, truth, fit, scene),
+    mended: itFits(drawn, made.worked, truth, fit, scene),
+    ripped: made.ripped,
+  };
+}
+
+const itFits = ({ made, thing }: Drawn, { steps }: Worked, truth: Fabric, fit: Fit, { stretch }: Scene): boolean =>
+  fits(made(steps, truth), thing, fit, stretch);
+
+/** Made with a tape in hand: measured after the first course and every 40 mm, what is recommended taken each time. */
+function withTape(doors: Doors, plan: Plan, truth: Fabric, dice: Dice): { worked: Worked; ripped: number } {
+  const events: KeptEvent[] = [];
+  const happened = (what: Happening) =>
+    events.push({ id: `e${events.length}`, make: 'm', device: 'd', at: '', n: events.length + 1, ...what });
+  let ripped = 0;
+  let decided: string | null = null;
+  for (let turn = 0; turn < 60; turn += 1) {
+    const { worked, state } = doors.mend(plan, events);
+    const piece = worked.pieces[0]!;
+    const steps = worked.steps.filter(
+      (step) => step.piece === piece.id && (step.kind === 'foundation' || step.row !== null),
+    );
+    const done = new Set(state.done);
+    const left = steps.filter(({ id }) => !done.has(id));
+    if (left.length === 0) break;
+    const rows = steps.length - left.length;
+    const many = rows < 2 ? 2 - rows + (steps[0]!.row === 1 ? -1 : 0) : Math.round(EVERY_MM / truth.piece.h);
+    const now = left.slice(0, Math.max(1, many));
+    for (const { id } of now) happened({ kind: 'ticked', step: id, under: decided });
+    const last = now.at(-1)!;
+    const course = last.row ?? 0;
+    if (course === 0) continue;
+    const wide = truth.piece.w * (1 + DRIFT * (course / piece.rows - 0.5)) * (course === 1 ? 1 + FIRST_WIDER : 1);
+    const tape = (what: 'stitches' | 'rows', count: number, size: number) =>
+      happened({
+        kind: 'measured',
+        piece: piece.id,
+        what,
+        count,
+        mm: Math.max(1, read(dice, WORLD, 'tape', count * size)),
+        by: 'tape',
+        atStep: last.id,
+      });
+    tape('stitches', last.ends ?? piece.stitches, wide);
+    if (course > 4) tape('rows', course, truth.piece.h);
+    const choice = taken(doors.mend(plan, events).choices);
+    if (!choice || choice.id === 'carry-on') continue;
+    if (choice.from) ripped += 1;
+    decided = `e${events.length}`;
+    happened({ kind: 'decided', choice: choice.id, from: choice.from, plan: choice.plan });
+  }
+  return { worked: doors.mend(plan, events).worked, ripped };
+}
+
+/** What is recommended, or of the ways these pieces can be built from the surest. */
+function taken(choices: readonly MendChoice[]): MendChoice | undefined {
+  const possible = choices.filter(({ id }) => TAKEN.has(id));
+  const best = possible.find(({ recommended }) => recommended);
+  return best ?? [...possible].sort((a, b) => b.chance - a.chance)[0];
+}
+
+export const makers: Proof = {
+  id: 'makers',
+  says: 'makers without a swatch who mend by the tape make what fits',
+  run: async ({ share }) => {
+    const doors = (await import(new URL('../core/.cache/core.mjs', import.meta.url).href)) as Doors;
+    const dice = diceOf(SEED);
+    const all: Tried[] = [];
+    for (const shape of SHAPES) {
+      const scene = SCENES.find(({ id }) => id === shape)!;
+      for (let maker = 0; maker < MAKERS * share; maker += 1)
+        try {
+          all.push(tried(doors, scene, dice));
+        } catch (error) {
+          // what cannot be made is refused, and nobody makes it
+          if (!(error instanceof Error) || !('errors' in error)) throw error;
+        }
+    }
+    const inHundred = (of: readonly Tried[], what: 'without' | 'mended') =>
+      Math.round((100 * of.filter((one) => one[what]).length) / of.length);
+    if (share === 1)
+      for (const shape of SHAPES) {
+        const of = all.filter((one) => one.shape === shape);
+        const rips = of.reduce((sum, { ripped }) => sum + ripped, 0) / of.length;
+        console.log(
+          `  ${shape}: ${inHundred(of, 'without')} in 100 without, ${inHundred(of, 'mended')} with the tape, pulled out ${rips.toFixed(2)} times each`,
+        );
+      }
+    const [without, mended] = [inHundred(all, 'without'), inHundred(all, 'mended')];
+    if (mended < without + 20) throw new Error(`${mended} in 100 fit with the tape, ${without} without`);
+    return `${all.length} makers: ${without} in 100 fit without, ${mended} with the tape`;
+  },
+};
