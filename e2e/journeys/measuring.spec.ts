@@ -92,6 +92,7 @@ test(
 
 test('a lost count is set by the ridges that are seen', PHONE_ONLY, async ({ page, server }) => {
   await page.goto(server.url + PHONE_MAKE);
+  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
   await page.keyboard.press('l');
   await field(page, 'Ridges').fill('12');
   await expect(page.getByRole('heading', { name: 'Row 24 of 86 is done.' })).toBeVisible();
