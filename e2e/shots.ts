@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { launchBrowser } from './browser';
 import setup from './setup';
-import { openStage, PHONE_MAKE, PHONE_PLAN, planAt, SEED, TestServer } from './testServer';
+import { field, openStage, PHONE_MAKE, PHONE_PLAN, planAt, SEED, TestServer } from './testServer';
 
 /** The pictures in docs/screenshots, taken of the sample data through the real program. */
 
@@ -11,6 +11,12 @@ const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
 const SHEET = PHONE_PLAN.replace('plan', 'sheet');
 const WAYS = PHONE_PLAN.replace('plan', 'ways');
+
+const measure = async (page: Page) => {
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await field(page, 'They measure').fill('104 mm');
+  await page.getByRole('button', { name: 'See what it says' }).click();
+};
 
 interface Shot {
   name: string;
@@ -38,7 +44,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'plan-round-phone', path: planAt(9), size: 'phone' },
   { name: 'ways-phone', path: WAYS, size: 'phone' },
   { name: 'ways-wide', path: WAYS, size: 'wide' },
-  { name: 'workings-phone', path: PHONE_PLAN, size: 'phone', before: openWorkings },
   { name: 'workings-wide', path: PHONE_PLAN, size: 'wide', before: openWorkings },
   { name: 'make-phone', path: PHONE_MAKE, size: 'phone' },
   { name: 'make-wide', path: PHONE_MAKE, size: 'wide' },
@@ -48,6 +53,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'things-wide', path: '/things', size: 'wide' },
   { name: 'yarn-wide', path: '/yarn', size: 'wide' },
   { name: 'settings-phone', path: '/settings', size: 'phone' },
+  // last: it is measured from there on
+  { name: 'measure-phone', path: PHONE_MAKE, size: 'phone', before: measure },
 ];
 
 async function main(): Promise<void> {
