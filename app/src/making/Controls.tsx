@@ -37,7 +37,12 @@ export function Controls({
   const left = useSettings((state) => state.hand) === 'left';
   return (
     <View
-      style={[STYLES.bar, { borderColor: colours.line, backgroundColor: colours.surface }, left ? STYLES.left : null]}
+      style={[
+        STYLES.bar,
+        // all of it in one line of a phone
+        { borderColor: colours.line, backgroundColor: colours.surface, columnGap: wide ? 14 : 6 },
+        left ? STYLES.left : null,
+      ]}
     >
       <Action disabled={!canUndo} onPress={onUndo}>
         Undo
@@ -62,7 +67,7 @@ export function Controls({
 }
 
 const STYLES = StyleSheet.create({
-  bar: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: 1, paddingHorizontal: 12, columnGap: 14 },
+  bar: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: 1, paddingHorizontal: 12 },
   left: { flexDirection: 'row-reverse' },
   more: { flexGrow: 1, alignItems: 'flex-end' },
 });
