@@ -3,6 +3,7 @@ import { FITS } from '../fit';
 import type { Plan } from '../plan';
 import type { Worked } from '../reckon';
 import { shapeDefinition } from '../shapes';
+import { joinOf } from '../shapes/common/joins';
 import { plural } from '../units';
 
 /** A way to go on from here: a plan to follow, in words. */
@@ -88,8 +89,11 @@ const otherJoin: Finder = (situation) => {
   const field = shapeDefinition(shape.kind)!.options.find(({ key }) => key === 'join');
   if (field?.kind !== 'choice') return [];
   const now = shape.join ?? field.default;
-  return field.options
-    .filter(({ id }) => id !== now)
+  const { take } = joinOf(now);
+  // of those that take as much the first will do
+  const others = field.options.filter(({ id }) => joinOf(id).take !== take);
+  return others
+    .filter(({ id }, index) => others.findIndex((one) => joinOf(one.id).take === joinOf(id).take) === index)
     .map(({ id, name }) => ({
       id: `join-${id}`,
       title: `Join it another way: ${name}`,
