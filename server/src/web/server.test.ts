@@ -66,6 +66,23 @@ describe('chance and ways', () => {
     expect(body.ways).toHaveLength(40);
   }, 60_000);
 
+  it('what to do with a make is answered from its plan and its events', async () => {
+    const make = randomUUID();
+    const base = { make, device: randomUUID(), at: '2026-05-01T18:00:00.000Z' };
+    const { body: worked } = await request(server).post('/api/reckon').send(plan);
+    const steps = worked.steps as { id: string; piece: string; row: number | null }[];
+    const begun = steps.slice(0, 12).map(({ id }, n) => ({ ...base, id: randomUUID(), n, kind: 'ticked', step: id }));
+    const tape = { kind: 'measured', piece: steps[0]!.piece, what: 'stitches', count: 10, mm: 80, atStep: null };
+    const events = [...begun, { ...base, id: randomUUID(), n: 99, ...tape }];
+    const { status, body } = await request(server).post('/api/mend').send({ plan, events });
+    expect([status, body.state.done.length, body.choices[0].id]).toEqual([200, 12, 'carry-on']);
+    expect(body.choices.filter(({ recommended }: { recommended: boolean }) => recommended)).toHaveLength(1);
+    const wrong = await request(server)
+      .post('/api/mend')
+      .send({ plan, events: [{ ...base, id: 'x' }] });
+    expect(wrong.status).toBe(422);
+  });
+
   it('refuse what is not of their form', async () => {
     const answer = await request(server)
       .post('/api/ways')
