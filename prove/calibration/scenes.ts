@@ -57,8 +57,15 @@ const boxed = (dice: Dice) => {
 
 const joins = ['whip', 'slip'] as const;
 
-/** A flap asked to come down so far, and the half of it that must. */
-const flapTo = (dice: Dice) => Math.round(dice.between(30, 60));
+/** A flap asked to come down so far, half of which must: with so much fabric in front and behind. */
+function flapOver(dice: Dice, box: Box) {
+  const overlapMm = Math.round(dice.between(30, 60));
+  const closed = (front: number, behind: number, fabric: Fabric): Pick<Made, 'depth' | 'flap'> => {
+    const depth = frontDepth(front, box.depth, fabric);
+    return { depth, flap: { reach: flapBelow(behind, depth, box, fabric), least: overlapMm / 2 } };
+  };
+  return { overlapMm, closed };
+}
 
 const strip: Scene = {
   id: 'strip-across',
@@ -87,18 +94,16 @@ const flapped: Scene = {
   draw: (dice) => {
     const { box, ...of } = boxed(dice);
     const join = dice.oneOf(joins);
-    const overlapMm = flapTo(dice);
+    const { overlapMm, closed } = flapOver(dice, box);
     return {
       ...of,
       plan: { shape: { kind: 'strip-across', join }, fittings: [{ kind: 'flap', overlapMm }] },
       made: (steps, fabric) => {
         const { of: rows, stitches } = coursesOf(steps);
         const { h } = fabric.piece;
-        const depth = frontDepth(rows('front') * h, box.depth, fabric);
         return {
+          ...closed(rows('front') * h, rows('back', 'turn', 'flap') * h, fabric),
           girth: flatRound(stitches, join, fabric),
-          depth,
-          flap: { reach: flapBelow(rows('back', 'turn', 'flap') * h, depth, box, fabric), least: overlapMm / 2 },
         };
       },
     };
@@ -222,19 +227,15 @@ const layered: Scene = {
   draw: (dice) => {
     const { box, ...of } = boxed(dice);
     const join = dice.oneOf(joins);
-    const overlapMm = flapTo(dice);
+    const { overlapMm, closed } = flapOver(dice, box);
     return {
       ...of,
       plan: { shape: { kind: 'layered', join, beltMm: 0 }, fittings: [{ kind: 'flap', overlapMm }] },
       made: (steps, fabric) => {
         const { h } = fabric.piece;
         const back = coursesOf(steps);
-        const depth = frontDepth(coursesOf(steps, 'pocket-1').all * h, box.depth, fabric);
-        return {
-          girth: flatRound(back.stitches, join, fabric),
-          depth,
-          flap: { reach: flapBelow(back.all * h, depth, box, fabric), least: overlapMm / 2 },
-        };
+        const front = coursesOf(steps, 'pocket-1').all * h;
+        return { ...closed(front, back.all * h, fabric), girth: flatRound(back.stitches, join, fabric) };
       },
     };
   },

@@ -2,7 +2,7 @@ import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, refuseBeyond, shareOut } from '../counts';
 import { BASES, lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
-import { baseSuits, tubeGirth, type Sample, type Want } from '../fit';
+import { baseSuits, tubeGirth, type Want } from '../fit';
 import { formatNumber, plural, type Field } from '../units';
 import type { Band } from '../piece';
 import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from './definition';
@@ -19,6 +19,7 @@ import {
   type View,
   roundsDrawn,
 } from '../drawing';
+import { baseSizes } from './common/baseSizes';
 import { chosenCount, pickAdvice } from './common/choice';
 import { BASE_ROUNDS, baseSchools, bandRounds, levelOnLast, roundOf, staggered } from './common/courses';
 import { coverDrive } from './common/drive';
@@ -187,16 +188,14 @@ function baseWant(
   wall: WorkedFabric,
   n: Figure<'stitches'>,
 ): Want {
-  const alike = base.stitch.id === wall.stitch.id;
-  const width = (sample: Sample) => (alike ? sample.w : sample.wBase!);
-  const height = (sample: Sample) => (alike ? sample.h : sample.hBase!);
+  const { w, h, also } = baseSizes(base, wall);
   return baseSuits(
     {
-      flat: (sample) => 2 * Math.PI * counts.length * height(sample),
-      stitches: (sample) => own * width(sample),
+      flat: (sample) => 2 * Math.PI * counts.length * h(sample),
+      stitches: (sample) => own * w(sample),
       wall: (sample) => n.value * sample.w,
     },
-    alike ? {} : { wBase: base.stitchWidth, hBase: base.rowHeight },
+    also,
   );
 }
 

@@ -2,11 +2,12 @@ import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, flatIncrease, ovalCounts, ovalFloor, type CountCondition, refuseBeyond } from '../counts';
 import { firstFabric, type WorkedFabric } from '../fabric';
 import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
-import { baseSuits, bottomGive, type Sample, type Want } from '../fit';
+import { baseSuits, bottomGive, type Want } from '../fit';
 import { type Field, formatNumber, leastToken, mmToken } from '../units';
 import type { Built, Course, Foundation, ShapeContext, ShapeDefinition } from './definition';
 import { floorTail, panel, roundsDrawn, type Part } from '../drawing';
 import { aroundChain } from './common/aroundChain';
+import { baseSizes } from './common/baseSizes';
 import { chosenCount, pickAdvice } from './common/choice';
 import { BASE_ROUNDS, baseSchools, bandRounds, roundOf, staggered } from './common/courses';
 import { wantedFront } from './common/flat';
@@ -232,16 +233,14 @@ function wallAboveFloor({ thing, fit, fabric }: ShapeContext): Figure<'mm'> {
 
 /** Its floor, flat, as large round as the wall: along both sides of the chain and around its ends. */
 function floorWant({ side, counts, own }: Bottom, floor: WorkedFabric, wall: WorkedFabric): Want {
-  const alike = floor.stitch.id === wall.stitch.id;
-  const width = (sample: Sample) => (alike ? sample.w : sample.wBase!);
-  const height = (sample: Sample) => (alike ? sample.h : sample.hBase!);
+  const { w, h, also } = baseSizes(floor, wall);
   return baseSuits(
     {
-      flat: (sample) => 2 * side * width(sample) + 2 * Math.PI * counts.length * height(sample),
-      stitches: (sample) => own * width(sample),
+      flat: (sample) => 2 * side * w(sample) + 2 * Math.PI * counts.length * h(sample),
+      stitches: (sample) => own * w(sample),
       wall: (sample) => counts.at(-1)! * sample.w,
     },
-    alike ? {} : { wBase: floor.stitchWidth, hBase: floor.rowHeight },
+    also,
   );
 }
 
