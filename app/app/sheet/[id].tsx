@@ -1,6 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { Missing } from '@/parts/Missing';
 import { OfPlan } from '@/parts/OfPlan';
+import { MadeSheet } from '@/sheet/MadeSheet';
 import { Sheet } from '@/sheet/Sheet';
 import { useLibrary } from '@/state/library';
 
@@ -8,7 +9,6 @@ import { useLibrary } from '@/state/library';
 export default function SheetRoute() {
   const { id, of } = useLocalSearchParams<{ id: string; of?: string }>();
   const make = useLibrary((state) => (of === 'make' ? state.shelves.makes[id]?.body : undefined));
-  if (of === 'make')
-    return make ? <Sheet plan={make.plan} back={{ to: '/ledger', name: 'the ledger' }} /> : <Missing what="make" />;
+  if (of === 'make') return make ? <MadeSheet id={id} make={make} /> : <Missing what="make" />;
   return <OfPlan id={id}>{(plan) => <Sheet plan={plan} back={{ to: `/plan/${id}`, name: 'the plan' }} />}</OfPlan>;
 }

@@ -6,7 +6,7 @@ import { copyPlan } from '@/board/copyPlan';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { FITTED } from '@/making/FinishPanel';
 import { SizesBeside } from '@/making/SizesBeside';
-import { useProgress } from '@/making/useProgress';
+import { useFollowed, useProgress } from '@/making/useProgress';
 import { startMake } from '@/making/start';
 import { Action } from '@/parts/Action';
 import { CardBox } from '@/parts/CardBox';
@@ -86,10 +86,11 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const hasPlan = useLibrary((state) => state.shelves.plans[make.planId] !== undefined);
   useWholeMake(id);
   const progress = useProgress(id, make);
+  const plan = useFollowed(id, make);
   if (!progress) return null;
   const { worked, state } = progress;
   const piece = worked.pieces[0]!;
-  const { yarn, hookMm } = make.plan.fabric;
+  const { yarn, hookMm } = plan.fabric;
   const open = (to: Href) => router.push(to);
   return (
     <CardBox label={make.title}>
@@ -104,7 +105,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
           of={make.title}
           entries={[
             ...(hasPlan ? [{ name: 'Open plan', do: () => open(`/plan/${make.planId}`) }] : []),
-            { name: 'Copy plan', do: () => open(`/plan/${copyPlan(make.plan)}`) },
+            { name: 'Copy plan', do: () => open(`/plan/${copyPlan(plan)}`) },
             {
               name: 'Move back to the bench',
               do: () => {
@@ -118,7 +119,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
       </View>
       <MiniPiece sections={piece.sections} rowsDone={piece.rows} width={140} height={34} />
       <Words>
-        {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${make.plan.fit.name}.`}
+        {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${plan.fit.name}.`}
       </Words>
       <CameOut id={id} worked={worked} />
       <Clash kind="makes" id={id} held={held} />
@@ -131,13 +132,13 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
         </Words>
         <Action
           label={`Make the same again: ${make.title}`}
-          onPress={() => open(`/make/${startMake(make.planId, make.plan)}`)}
+          onPress={() => open(`/make/${startMake(make.planId, plan)}`)}
         >
           the same
         </Action>
         <Action
           label={`Make it again with changes: ${make.title}`}
-          onPress={() => open(`/plan/${copyPlan(make.plan)}?stage=fabric`)}
+          onPress={() => open(`/plan/${copyPlan(plan)}?stage=fabric`)}
         >
           with changes
         </Action>

@@ -1,6 +1,6 @@
 import { finishOf, foldMake, reckon, type Make } from '@keep-snug/core';
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
-import { act, fireEvent, screen } from '@testing-library/react-native';
+import { act, fireEvent, renderHook, screen } from '@testing-library/react-native';
 import { Bench } from '@/bench/Bench';
 import { newPlan } from '@/board/newPlan';
 import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
@@ -12,6 +12,7 @@ import { useLibrary, type LocalDocument } from '@/state/library';
 import { useLine } from '@/state/sync';
 import { MakeRoom } from './MakeRoom';
 import { startMake } from './start';
+import { useFollowed } from './useProgress';
 
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
@@ -334,4 +335,13 @@ it('a make follows the plan as it stood when it was begun', () => {
     revision: 0,
     body: { planId, plan: { title: 'Field phone pouch' } },
   });
+});
+
+it('pattern and ledger are of the plan that was decided for on the way', () => {
+  const { plan } = makeOf(phoneId).body;
+  const other = { ...plan, picks: { width: 15 } };
+  const followed = () => renderHook(() => useFollowed(phoneId, makeOf(phoneId).body)).result.current;
+  expect(followed()).toEqual(plan);
+  useEvents.getState().happened(phoneId, { kind: 'decided', choice: 'other-count', from: null, plan: other });
+  expect(followed()).toEqual(other);
 });

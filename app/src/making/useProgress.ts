@@ -7,6 +7,7 @@ import {
   type MakingStep,
   type Make,
   type MakeState,
+  type Plan,
   type Step,
   type WorkedPiece,
   type Worked,
@@ -36,11 +37,17 @@ export function courseWord({ kind }: Pick<Step, 'kind'>): 'Row' | 'Round' {
   return kind === 'round' ? 'Round' : 'Row';
 }
 
+/** The plan a make follows now: the one it was begun with, or that of what was decided on the way. */
+export function useFollowed(id: string, make: Make): Plan {
+  const events = useMakeEvents(id);
+  return useMemo(() => planFollowed(make.plan, events), [make.plan, events]);
+}
+
 /** How far a make has got: its frozen plan, reckoned, and the sum of what happened. */
 export function useProgress(id: string, make: Make): Progress | null {
   const reader = useReader();
   const events = useMakeEvents(id);
-  const plan = useMemo(() => planFollowed(make.plan, events), [make.plan, events]);
+  const plan = useFollowed(id, make);
   const { worked: told } = reckonFor(plan, reader);
   const steps = useMemo(() => stepsToMake(told?.steps ?? []), [told]);
   const state = useMemo(() => foldMake(events, steps), [events, steps]);
