@@ -36,6 +36,7 @@ export {
   withDefaults,
   withoutHidden,
   withUnit,
+  wordLengths,
 } from './units';
 export {
   type Advice,

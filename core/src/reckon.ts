@@ -25,7 +25,7 @@ import { withMisfit } from './misfit';
 import type { Plan } from './plan';
 import type { Choice, Part, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
-import { formatNumber } from './units';
+import { formatNumber, wordLengths } from './units';
 import { adviceOf, prepare, workOut, workWith, type WorkedOut } from './workOut';
 
 export const WORKED_FORMAT = 'keep-snug.worked/1';
@@ -200,7 +200,7 @@ export function suppliesOf(
   told: ReadonlyMap<Work, Walked> = walkedWork(allPieces(out), after),
 ): Worked['supplies'] {
   const pieces = allPieces(out);
-  const { placed, fabric } = out;
+  const { placed, fabric, schools } = out;
   const borders = { fabric: fabric.also('single', fabric.worked), colour: undefined, tally: tallyWork(told.values()) };
   const tallies = [...tallyPieces(pieces), borders];
   const yarn = yarnNeed(plan.fabric, tallies, pieces, after);
@@ -213,10 +213,13 @@ export function suppliesOf(
       ...pieces.flatMap((piece) => [...markersOf(piece.notes, piece.times), ...hooksOf(piece)]),
       ...after.flatMap(({ notions }) => notions ?? []),
       ...placed.flatMap(({ notions }) => notions ?? []),
-    ]),
+    ]).map((notion) => sized(notion, schools)),
     stitches: tallies.reduce((all, { tally }) => all + Object.values(tally).reduce((sum, count) => sum + count, 0), 0),
   };
 }
+
+const sized = (notion: Notion, { units }: Schools): Notion =>
+  notion.size === undefined ? notion : { ...notion, size: wordLengths(notion.size, units) };
 
 /** The markers that hang in a piece while it is worked. */
 function markersOf(notes: Readonly<Record<number, string>>, times: number): Notion[] {

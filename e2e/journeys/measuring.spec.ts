@@ -129,7 +129,11 @@ test(
     expect(said[3]).toMatch(/^Row 23 of 86\. /);
     await page.keyboard.press('m');
     await expect(page.getByRole('heading', { name: 'Measure now' })).toBeVisible();
-    await page.keyboard.press('Escape');
+    // the panel listens for Escape a moment after it is seen
+    await expect(async () => {
+      await page.keyboard.press('Escape');
+      await expect(page.getByRole('heading', { name: 'Measure now' })).toBeHidden({ timeout: 500 });
+    }).toPass();
     await page.keyboard.press('w');
     await expect(page.getByRole('heading', { name: 'Weigh the ball' })).toBeVisible();
   },

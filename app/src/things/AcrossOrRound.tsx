@@ -1,4 +1,4 @@
-import { formatLength, mixedUp, parseLength } from '@keep-snug/core';
+import { formatLength, mixedUp, parseLength, wordLengths } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
@@ -37,7 +37,7 @@ export function AcrossOrRound({ at, keys }: Props) {
           : `A diameter of ${say(parsed.mm)} is ${say(parsed.mm * Math.PI)} around.`}
       </Words>
       {doubt ? (
-        <Notice tone="thread" word="Diameter or around?" text={doubt.text}>
+        <Notice tone="thread" word="Diameter or around?" text={wordLengths(doubt.text, units)}>
           <Action onPress={move}>{other === 'round' ? 'It is the circumference' : 'It is the diameter'}</Action>
         </Notice>
       ) : null}

@@ -1,5 +1,5 @@
 import type { Advice } from '../figure';
-import { formatNumber } from '../units';
+import { formatNumber, mmToken, typedToken } from '../units';
 import type { FabricSpec, WorkedFabric } from './fabric';
 import { workFabric } from './fabric';
 import { hookChange, onHook } from './swatch';
@@ -95,7 +95,7 @@ function pokes(spec: FabricSpec, fabric: WorkedFabric, { tipMm }: Duty, again: A
     {
       id: 'pokes-through',
       severity: 'warning',
-      text: `A tip of ${formatNumber(tipMm)} mm goes through the holes of this fabric, about ${formatNumber(gap)} mm.`,
+      text: `A tip of ${typedToken(tipMm)} goes through the holes of this fabric, about ${mmToken(gap)}.`,
       repair: firm
         ? `Add a lining, or use a hook of ${formatNumber(firm.hookMm, 2)} mm (the counts will change).`
         : 'Add a lining: no hook closes holes this large.',
@@ -115,7 +115,7 @@ function falls(fabric: WorkedFabric, { small }: Duty): Advice[] {
     {
       id: 'falls-through',
       severity: 'warning',
-      text: `Small things fall through the holes of this fabric, about ${formatNumber(gap)} mm.`,
+      text: `Small things fall through the holes of this fabric, about ${mmToken(gap)}.`,
       repair: 'Add a lining, or choose a stitch that closes.',
       at: 'fabric.stitch',
     },

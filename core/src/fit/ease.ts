@@ -1,6 +1,6 @@
 import { chosen, derive, PlanProblem, prior, type Figure } from '../figure';
 import type { WorkedThing } from '../things';
-import { formatLength, formatNumber, formatSigned } from '../units';
+import { formatNumber, formatSigned, leastToken, mmToken, typedToken } from '../units';
 import { fitDefinition, type FitDefinition, type FitName } from './fits';
 
 /** A fit as a plan writes it. A typed ease, in percent or in mm, takes the place of the fit's own. */
@@ -72,7 +72,7 @@ function refuseShrinking(easeMm: number, girth: number): void {
   throw new PlanProblem([
     {
       path: 'fit.easeMm',
-      message: `Ease of ${formatLength(easeMm)} would make the cover less than half as big around as the item (${formatLength(girth)}). The smallest ease here is ${formatLength(Math.ceil(limit))}.`,
+      message: `Ease of ${typedToken(easeMm)} would make the cover less than half as big around as the item (${mmToken(girth)}). The smallest ease here is ${leastToken(limit)}.`,
     },
   ]);
 }

@@ -72,7 +72,7 @@ function place(context: FittingContext): Placed {
     areas: [buttonArea(share * flap.width.value, below.value, diameter.value)],
     notions: [
       { name: 'button', size: `${formatNumber(diameter.value)} mm`, count: 1 },
-      { name: 'elastic cord', size: `${formatNumber(cut.value)} mm`, count: 1 },
+      { name: 'elastic cord', size: `{cut:${formatNumber(cut.value)}}`, count: 1 },
     ],
   };
 }

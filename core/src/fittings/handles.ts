@@ -164,7 +164,7 @@ function roomAdvice(mm: number, size: string) {
       id: 'handle-narrow',
       severity: 'advice' as const,
       text: `An opening of ${mmToken(mm)} is narrow for a ${size}: ${leastToken(least)} is usual.`,
-      repair: `Make it ${formatNumber(least)} mm.`,
+      repair: `Make it ${leastToken(least)}.`,
       at: 'fittings',
     },
   ];

@@ -52,7 +52,7 @@ function place({ built, thing }: FittingContext): Placed {
     },
     advice: [],
     notions: [
-      { name: 'lining cloth', size: `${formatNumber(wide.value)} × ${formatNumber(long.value)} mm`, count: 1 },
+      { name: 'lining cloth', size: `{cut:${formatNumber(wide.value)}} × {cut:${formatNumber(long.value)}}`, count: 1 },
       { name: 'sewing thread', count: 1 },
     ],
   };

@@ -247,7 +247,7 @@ function strapMade(kind: string, length: Mm, context: FittingContext): Made {
       ...nothing,
       steps: [step({ text: 'Clip the strap’s swivel hooks into two rings sewn to the anchors.' }, 6)],
       notions: [
-        { name: 'strap with swivel hooks', size: `${formatNumber(length.value)} mm`, count: 1 },
+        { name: 'strap with swivel hooks', size: `{cut:${formatNumber(length.value)}}`, count: 1 },
         { name: 'rings for the hooks', count: 2 },
       ],
     };
@@ -379,13 +379,13 @@ function clothStrap(
   step: (work: Pick<WorkStep, 'does' | 'text'>, minutes: number) => WorkStep,
 ): Made {
   const cut = derive('mm', 'cut wide = 4 × width', { width: chosen(wide, 'mm', 'typed') }, (v) => 4 * v.width);
-  const size = `${formatNumber(length.value)} × ${formatNumber(cut.value)} mm`;
+  const size = `{cut:${formatNumber(length.value)}} × {cut:${formatNumber(cut.value)}}`;
   return {
     figures: { cut },
     steps: [
       step(
         {
-          text: `Cut a strip of cloth {cut:${formatNumber(length.value)}} × {mm:${formatNumber(cut.value)}}. Fold both long edges to the middle, fold it in half lengthwise and sew along the open edge.`,
+          text: `Cut a strip of cloth {cut:${formatNumber(length.value)}} × {cut:${formatNumber(cut.value)}}. Fold both long edges to the middle, fold it in half lengthwise and sew along the open edge.`,
         },
         25,
       ),

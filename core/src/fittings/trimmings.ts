@@ -1,7 +1,7 @@
 import { BASES, inOne, tallyRow, work, type Instruction } from '../fabric';
 import { chosen, derive, prior, type Figure } from '../figure';
 import { tailOf } from '../piece';
-import { formatNumber } from '../units';
+import { mostToken, typedToken } from '../units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, lengthOf, refuse } from './common';
 
@@ -57,7 +57,7 @@ function placeTassel({ built, options, path, beside }: FittingContext): Placed {
   if (length.value > 2 * face.height)
     refuse(
       `${path}.lengthMm`,
-      `A tassel of ${formatNumber(length.value)} mm would hang below twice the piece’s own height. Make it ${formatNumber(2 * face.height)} mm or less.`,
+      `A tassel of ${typedToken(length.value)} would hang below twice the piece’s own height. Make it ${mostToken(2 * face.height)} or less.`,
     );
   const yarn = tasselYarn(wraps, length);
   const where = TASSEL_AT[String(options.at)] ?? TASSEL_AT.bottom!;
@@ -237,7 +237,7 @@ function placeTag({ built, options }: FittingContext): Placed {
     },
     advice: [],
     areas: [{ face: 'front', x: [12, 12 + wide], y: [y, y + high] }],
-    notions: [{ name: 'tag', size: `${formatNumber(wide)} × ${formatNumber(high)} mm`, count: 1 }],
+    notions: [{ name: 'tag', size: `${typedToken(wide)} × ${typedToken(high)}`, count: 1 }],
   };
 }
 

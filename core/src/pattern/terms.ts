@@ -1,5 +1,5 @@
 import { baseStitch, stitchDefinition } from '../fabric';
-import { formatCut, formatLeast, formatLength, formatMost, formatOnTape } from '../units';
+import { tellLength } from '../units';
 import type { Schools } from './schools';
 
 /** Craft words that differ. */
@@ -42,16 +42,14 @@ export function wordText(
     if (close < 0) break;
     const token = text.slice(open + 1, close);
     said += text.slice(done, open);
-    if (token.startsWith('mm:')) said += formatOnTape(Number(token.slice(3)), units);
-    else if (token.startsWith('cut:')) said += formatCut(Number(token.slice(4)), units);
-    else if (token.startsWith('typed:')) said += formatLength(Number(token.slice(6)), units);
-    else if (token.startsWith('most:')) said += formatMost(Number(token.slice(5)), units);
-    else if (token.startsWith('least:')) said += formatLeast(Number(token.slice(6)), units);
-    else if (token.startsWith('side:')) said += sideFor(token.slice(5), hand);
-    else said += term(token, terms);
+    said += tellLength(token, units) ?? tellWord(token, terms, hand);
     done = close + 1;
   }
   return done === 0 ? text : said + text.slice(done);
+}
+
+function tellWord(token: string, terms: Schools['terms'], hand: Schools['hand']): string {
+  return token.startsWith('side:') ? sideFor(token.slice(5), hand) : term(token, terms);
 }
 
 function sideFor(side: string, hand: Schools['hand']): string {

@@ -1,5 +1,5 @@
 import { derive, measured, type Advice, type Figure, type PlanFault } from '../figure';
-import { formatLength, LONGEST_MM, type LengthField } from '../units';
+import { LONGEST_MM, mmToken, mostToken, typedToken, type LengthField } from '../units';
 import type { Station, ThingDefinition, ThingEntry, ThingSpec, WorkedThing } from './definition';
 import { figureOf, measureFigure, mmOf, type Measure } from './measure';
 import { turnedOutline } from './outline';
@@ -49,8 +49,8 @@ export function mixedUp(mm: number, given: 'across' | 'round'): Advice | undefin
     severity: 'question',
     text:
       given === 'across'
-        ? `A diameter of ${formatLength(mm)} means ${formatLength(would)} around. That is unusually large. Did you measure around the item?`
-        : `${formatLength(mm)} around means a diameter of ${formatLength(would)}. That is unusually small. Did you measure the diameter?`,
+        ? `A diameter of ${typedToken(mm)} means ${mmToken(would)} around. That is unusually large. Did you measure around the item?`
+        : `${typedToken(mm)} around means a diameter of ${mmToken(would)}. That is unusually small. Did you measure the diameter?`,
     repair: `If so, move it to “${other === 'round' ? 'Circumference' : 'Diameter'}”. If it is right, continue.`,
     at: given === 'across' ? 'thing.diameter' : 'thing.girth',
   };
@@ -130,7 +130,7 @@ function advice(given: ThingSpec, body: number, widest: number): Advice[] {
     told.push({
       id: 'across-against-round',
       severity: 'question',
-      text: `${formatLength(d)} across would be ${formatLength(Math.PI * d)} round, and ${formatLength(g)} is given. The measure round is used.`,
+      text: `${typedToken(d)} across would be ${mmToken(Math.PI * d)} round, and ${typedToken(g)} is given. The measure round is used.`,
       repair: 'Measure one of them again.',
       at: 'thing.diameter',
     });
@@ -138,7 +138,7 @@ function advice(given: ThingSpec, body: number, widest: number): Advice[] {
     told.push({
       id: 'wider-above',
       severity: 'advice',
-      text: `It is wider above (${formatLength(widest)} across) than at the body (${formatLength(body)}): the cover is sized to the widest, and the body will have room.`,
+      text: `It is wider above (${mmToken(widest)} across) than at the body (${mmToken(body)}): the cover is sized to the widest, and the body will have room.`,
       repair: 'Stop below the wide part, or gather the mouth with a drawstring.',
       at: 'thing.neckDiameter',
     });
@@ -152,7 +152,7 @@ function check(given: ThingSpec): PlanFault[] {
     if (mm !== undefined && mm > height)
       faults.push({
         path: `${key}.mm`,
-        message: `${name} at ${formatLength(mm)} lies above the top (${formatLength(height)}). Measure it from the bottom: ${formatLength(height)} or less.`,
+        message: `${name} at ${typedToken(mm)} lies above the top (${typedToken(height)}). Measure it from the bottom: ${mostToken(height)} or less.`,
       });
   };
   low('shoulderHeight', mmOf(given, 'shoulderHeight'), 'The shoulder');

@@ -6,6 +6,7 @@ import {
   numberFault,
   parseLength,
   readNumber,
+  wordLengths,
   type LengthField,
   type LengthUnit,
   type NumberField,
@@ -88,12 +89,15 @@ export function readDraft(draft: ThingDraft, units: LengthUnit, kindOf: KindLook
   const reader = new Reader(units, kindOf);
   const thing = reader.thing(draft, '', before);
   const { faults, missing } = reader;
-  if (Object.keys(faults).length === 0) Object.assign(faults, faultsByLine(kindOf(draft.kind).check(thing, kindOf)));
+  if (Object.keys(faults).length === 0)
+    Object.assign(faults, faultsByLine(kindOf(draft.kind).check(thing, kindOf), units));
   return { thing, faults, whole: !missing };
 }
 
-function faultsByLine(faults: readonly PlanFault[]): Record<string, string> {
-  return Object.fromEntries(faults.map(({ path, message }) => [path.replace(/\.mm$/, ''), message]));
+function faultsByLine(faults: readonly PlanFault[], units: LengthUnit): Record<string, string> {
+  return Object.fromEntries(
+    faults.map(({ path, message }) => [path.replace(/\.mm$/, ''), wordLengths(message, units)]),
+  );
 }
 
 class Reader {

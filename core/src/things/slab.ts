@@ -1,5 +1,5 @@
 import { derive } from '../figure';
-import { formatLength, LONGEST_MM, type LengthField } from '../units';
+import { LONGEST_MM, mostToken, typedToken, type LengthField } from '../units';
 import { sizesInWords, type ThingDefinition, type ThingSpec, type WorkedThing } from './definition';
 import { boxOutline } from './outline';
 import { depthOf, figureOf, mmOf, SOFT } from './measure';
@@ -96,7 +96,7 @@ function check(given: ThingSpec) {
   return [
     {
       path: 'edgeRadius.mm',
-      message: `${formatLength(radius)} is more than half the ${which} (${formatLength(least / 2)}). An edge cannot be rounder than that: make it ${formatLength(least / 2)} or less.`,
+      message: `${typedToken(radius)} is more than half the ${which} (${mostToken(least / 2)}). An edge cannot be rounder than that: make it ${mostToken(least / 2)} or less.`,
     },
   ];
 }

@@ -1,5 +1,5 @@
 import { derive, measured, type Figure, type PlanFault } from '../figure';
-import { formatLength } from '../units';
+import { mostToken, typedToken } from '../units';
 import {
   tooMany,
   type PocketWant,
@@ -97,7 +97,7 @@ function check(thing: ThingSpec): PlanFault[] {
     return [
       {
         path: `tools[${index}].grip.mm`,
-        message: `${formatLength(thick)} thick is more than the ${formatLength(long)} it is long. Change the two over, or make the grip ${formatLength(long)} or less.`,
+        message: `${typedToken(thick)} thick is more than the ${typedToken(long)} it is long. Change the two over, or make the grip ${mostToken(long)} or less.`,
       },
     ];
   });
@@ -107,7 +107,7 @@ function check(thing: ThingSpec): PlanFault[] {
     return [
       {
         path: `tools[${index}].thickness.mm`,
-        message: `${formatLength(thick)} thick is more than the ${formatLength(wide)} it is wide. Change the two over, or leave the thickness out where the grip is round.`,
+        message: `${typedToken(thick)} thick is more than the ${typedToken(wide)} it is wide. Change the two over, or leave the thickness out where the grip is round.`,
       },
     ];
   });

@@ -11,7 +11,7 @@ import { exchange, forget, readOn } from '../exchange';
 import { useLibrary, type LocalDocument, type Shelf } from '../library';
 import { smallStorage } from '../storage';
 import { startDevice, useDevice } from './index';
-import { useKeeping, writeDown } from './keeper';
+import { leavePage, useKeeping, writeDown } from './keeper';
 
 const plan = Object.values(TERN_POINT.plans)[0]!;
 let stop: () => void = () => undefined;
@@ -132,6 +132,24 @@ it('keeps what is being measured, every word as typed', async () => {
   useDraft.getState().clear();
   await again();
   expect(useDraft.getState().draft).toEqual(BLANK);
+});
+
+it('keeps the last word typed before the page is left, with no time for the store', async () => {
+  const draft = { ...BLANK, texts: { width: '6 in' } };
+  useDraft.getState().keep(draft);
+  leavePage();
+  const left = smallStorage().getItem('keep-snug.left')!;
+  await writeDown();
+  stop();
+  // the store as it would be had the page gone before it wrote
+  globalThis.indexedDB = new IDBFactory();
+  smallStorage().setItem('keep-snug.left', left);
+  useDraft.setState({ draft: BLANK });
+  await opened();
+  expect(useDraft.getState().draft).toEqual(draft);
+  await again();
+  expect(useDraft.getState().draft).toEqual(draft);
+  expect(smallStorage().getItem('keep-snug.left')).toBeNull();
 });
 
 describe('where nothing can be written down', () => {

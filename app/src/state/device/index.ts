@@ -9,6 +9,7 @@ import {
   useKeeping,
   type Written,
 } from './keeper';
+import { leftDraft } from './leftDraft';
 import { layOut, layOutLedger, layOutMake, takeOver } from './laying';
 import { joinTabs, tellTabs, type Word } from './tabs';
 import { useDraft } from '../draft';
@@ -38,6 +39,8 @@ export async function startDevice(hear: (word: Word) => void): Promise<() => voi
     if (draft) useDraft.setState({ draft });
   }
   const stopDraft = useDraft.subscribe(({ draft }) => keepDraft(draft));
+  const left = leftDraft();
+  if (left) useDraft.getState().keep(left);
   useDevice.setState({ ready: true });
   if (device) void layOutLedger(device).then(() => useDevice.setState({ all: true }));
   else useDevice.setState({ all: true });

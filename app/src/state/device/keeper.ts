@@ -3,6 +3,7 @@ import type { DocumentKind } from '@keep-snug/core/documents';
 import { create } from 'zustand';
 import { useBoard } from '../board';
 import type { LocalDocument } from '../library';
+import { forgetLeftDraft, leaveDraft } from './leftDraft';
 import { documentRecord, openDevice, type Cursor, type Device, type EventRecord } from './database';
 
 /** What becomes of a record: nothing before, or nothing after, where there is none. */
@@ -45,6 +46,8 @@ let cursor: Cursor | undefined;
 let draft: ThingDraft | undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let running: Promise<void> | null = null;
+/** A draft on its way into the store. */
+let leaving: ThingDraft | undefined;
 
 const keyOf = (kind: DocumentKind, id: string) => `${kind}/${id}`;
 
@@ -125,10 +128,14 @@ function inCalm(): void {
   else void writeDown();
 }
 
-// a page that is left writes down what it holds before it goes
-const leave = () => void writeDown();
-globalThis.addEventListener?.('pagehide', leave);
-globalThis.document?.addEventListener?.('visibilitychange', leave);
+/** A page that is left writes down what it holds before it goes. */
+export function leavePage(): void {
+  const unwritten = draft ?? leaving;
+  if (unwritten) leaveDraft(unwritten);
+  void writeDown();
+}
+globalThis.addEventListener?.('pagehide', leavePage);
+globalThis.document?.addEventListener?.('visibilitychange', leavePage);
 
 /** Writes down what waits, a portion in one transaction; what cannot be written goes on waiting. */
 export async function writeDown(): Promise<void> {
@@ -144,8 +151,10 @@ async function attempt(): Promise<void> {
   if (!device) await reopen();
   if (!device) return later();
   const due = taken();
+  leaving = due.draft;
   try {
     const written = await transact(device, due);
+    if (due.draft) forgetLeftDraft();
     useKeeping.setState({ trouble: null, unkept: 0 });
     told(written);
     if (!nothingWaits()) soon();
@@ -154,6 +163,8 @@ async function attempt(): Promise<void> {
     const full = (error as { name?: string }).name === 'QuotaExceededError';
     useKeeping.setState({ trouble: full ? 'full' : 'refused' });
     later();
+  } finally {
+    leaving = undefined;
   }
 }
 
