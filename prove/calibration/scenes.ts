@@ -143,13 +143,15 @@ const divided: Scene = {
   draw: (dice) => {
     const grips = Array.from({ length: 2 + Math.floor(3 * dice.uniform()) }, () => dice.between(8, 22));
     const height = dice.between(120, 200);
+    // the longest first, as unlike as tools are
+    const lengths = grips.map((_, at) => (at === 0 ? height : dice.between(0.7, 0.95) * height));
     const join = dice.oneOf(joins);
     return {
       thing: { girth: 0, height, depth: Math.max(...grips) },
       typed: (measure) =>
         ({
           kind: 'tools',
-          tools: grips.map((grip) => ({ length: measure(height), grip: measure(grip) })),
+          tools: grips.map((grip, at) => ({ length: measure(lengths[at]!), grip: measure(grip) })),
         }) as unknown as Plan['thing'],
       plan: { shape: { kind: 'strip-across', join }, fittings: [{ kind: 'dividers' }] },
       made: (steps, fabric) => {

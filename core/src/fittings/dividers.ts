@@ -41,17 +41,21 @@ function wantsOf({ thing, path }: DemandContext): readonly PocketWant[] {
   return wants;
 }
 
-/** The stretch a fit lets a channel use. */
-function usedStretch({ fit, fabric }: DemandContext): number {
-  return fit.definition.useOfStretch * fabric.stitch.factors.stretchAcross * 0.5;
-}
+/** The stretch a fit uses to let a thing in (handbook 3). */
+const usedStretch = ({ fit, fabric }: DemandContext): number =>
+  fit.definition.useOfStretch * fabric.stitch.factors.stretchAcross;
+
+/** Channels are sized to use only so much of it: a tool goes in and out all day (prior, ours). */
+const SIZED_TO_USE = 0.5;
+
+const sizedStretch = (context: DemandContext): number => SIZED_TO_USE * usedStretch(context);
 
 /** All channels and their lines side by side, in columns of the fabric: no fewer will do (law, handbook 6). */
 function columnsForChannels(context: DemandContext): Figure<'stitches'> {
   const { fabric } = context;
   const widths = wantsOf(context).map((want) => ({
     name: want.name,
-    mm: channelWidth(want, fabric.thickness, usedStretch(context)).value,
+    mm: channelWidth(want, fabric.thickness, sizedStretch(context)).value,
   }));
   const columns = -divide(widths, 0, fabric.stitchWidth.value, 'last', lineOf(context.options.line)).over;
   return chosen(columns, 'stitches', `${plural(widths.length, 'channel')} in whole columns, with their lines`);
@@ -71,7 +75,7 @@ function place(context: FittingContext): Placed {
   const line = lineOf(options.line);
   const widths = wants.map((want) => ({
     name: want.name,
-    figure: channelWidth(want, fabric.thickness, usedStretch(context)),
+    figure: channelWidth(want, fabric.thickness, sizedStretch(context)),
   }));
   const { channels, lost, lines, over } = divide(
     widths.map(({ name, figure }) => ({ name, mm: figure.value })),
