@@ -15,6 +15,7 @@ const ORDER = [
   'piece',
   'drawing',
   'shapes',
+  'begun',
   'fittings',
   'supplies',
   'pattern',

@@ -1,3 +1,4 @@
+import type { BegunSpec } from './begun';
 import type { FabricSpec } from './fabric';
 import type { FitSpec } from './fit';
 import type { FittingSpec } from './fittings';
@@ -22,6 +23,8 @@ export interface Plan {
   parked?: FittingSpec[];
   /** Counts taken over the best ones, by choice. */
   picks?: Record<string, number>;
+  /** What is worked of it already, as it stands. */
+  begun?: readonly BegunSpec[];
   /** Cautions that were read and set aside on screen; the sheet keeps them. */
   setAside?: string[];
   schools?: Partial<Schools>;

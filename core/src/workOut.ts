@@ -25,6 +25,7 @@ import {
   type Placed,
 } from './fittings';
 import { DEFAULT_SCHOOLS, wordText, type Schools } from './pattern';
+import { begunFaults, onBegun } from './begun';
 import type { Plan } from './plan';
 import { shapeDefinition, type Built, type Demands, type ShapeContext, type ShapeDefinition } from './shapes';
 import { foundationAdvice } from './shapes/common/advice';
@@ -130,12 +131,17 @@ function inWords<T>({ schools }: Plan, make: () => T): T {
 
 function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: NonNullable<Plan['picks']>): WorkedOut {
   const { thing, fabric, fit } = context;
-  const built = onChainHook(shape.build({ ...context, picks }), plan.fabric.chainHookMm);
+  const { begun } = plan;
+  const build = (picked: Record<string, number>, given = fabric): Built =>
+    onChainHook(shape.build({ ...context, fabric: given, picks: picked }), plan.fabric.chainHookMm);
+  const built = begun ? onBegun(build, picks, begun, fabric) : build(picks);
   const placed = asked.map(({ definition, context: ask }) => ({
     definition,
     ...definition.place({ ...ask, shape: shape.id, built, schools }),
   }));
-  return { shape, thing, fabric, fit, schools, ...onRows(loopsOnBorders(built, onEdging(placed))) };
+  const out = { shape, thing, fabric, fit, schools, ...onRows(loopsOnBorders(built, onEdging(placed))) };
+  if (begun) refuse(begunFaults([...out.built.pieces, ...out.placed.flatMap(({ pieces }) => pieces ?? [])], begun));
+  return out;
 }
 
 /** All that there is to say of a plan worked out, the thing first, the fittings last. */

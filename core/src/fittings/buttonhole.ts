@@ -50,7 +50,9 @@ function place(context: FittingContext): Placed {
     );
   const row = section.to - ROWS_BELOW;
   const { share, moved } = acrossFlap(context, Number(options.buttonMm));
-  const { before, after } = moved ? placedAt(share, n, a) : centredOn(n, a);
+  const placed = moved ? placedAt(share, n, a) : centredOn(n, a);
+  // on the closed flap a right-side row runs from the left, the next one back
+  const { before, after } = row % 2 === 1 ? placed : { before: placed.after, after: placed.before };
   const stitch = fabric.stitch.base;
   const open: Instruction[] = [
     work(stitch, before),
@@ -58,7 +60,8 @@ function place(context: FittingContext): Placed {
     { do: 'skip', times: a, into: 'stitch' },
     work(stitch, after),
   ];
-  const filled = [work(stitch, before), work(stitch, a, 'chain'), work(stitch, after)];
+  // the next row comes back from the other end
+  const filled = [work(stitch, after), work(stitch, a, 'chain'), work(stitch, before)];
   const diameter = Number(options.buttonMm);
   const up = ROWS_BELOW * fabric.rowHeight.value;
   const below = flap.edgeBelowFrontTop.value - up;

@@ -209,6 +209,23 @@ describe('closures', () => {
     expect(slotChains(mm(20), mm(4), 0.08, mm(6)).value).toBe(4);
   });
 
+  it('a buttonhole, in the middle or beside it, closes where it opened, and lies where it is drawn', () => {
+    for (const width of [15, 16])
+      for (const inFromMm of [undefined, 22])
+        for (const overlapMm of [50, 56, 62]) {
+          const hole = { kind: 'buttonhole', buttonMm: 15, ...(inFromMm ? { inFromMm } : {}) };
+          const worked = reckon({ ...phone, picks: { width }, fittings: [{ kind: 'flap', overlapMm }, hole] });
+          expect(refereePiece(worked.steps, 'body').faults).toEqual([]);
+          const [, row, before, after] = /row (\d+), (\d+) stitches, hole of \d+, (\d+) stitches/.exec(
+            fittingOf(worked, 'buttonhole').place,
+          )!;
+          if (!inFromMm) continue;
+          // in from the left of the closed flap, over which a right-side row runs from the left
+          const left = Number(Number(row) % 2 === 1 ? before : after);
+          expect(left).toBeLessThan(Number(before) + Number(after) - left);
+        }
+  });
+
   it('a buttonhole lies in the middle of the flap, and closes in the next row', () => {
     for (const width of [16, 18]) {
       const worked = reckon({ ...phone, picks: { width }, fittings: [{ kind: 'flap' }, { kind: 'buttonhole' }] });

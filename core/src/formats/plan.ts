@@ -1,4 +1,4 @@
-import { MOST_COURSES } from '../counts';
+import { MOST_COURSES, MOST_STITCHES } from '../counts';
 import { COUNTINGS, STITCHES, type SwatchState } from '../fabric';
 import { PlanProblem, type PlanFault } from '../figure';
 import { FITS } from '../fit';
@@ -183,6 +183,44 @@ const bandForm: ObjectForm = {
   depends: patternOfStitch,
 };
 
+/** Courses worked already, run by run. */
+const begunForm: ObjectForm = {
+  is: 'object',
+  keys: {
+    piece: required({ is: 'text', min: 1, max: 60 }),
+    runs: required({
+      is: 'list',
+      min: 1,
+      max: MOST_COURSES,
+      of: {
+        is: 'object',
+        keys: {
+          courses: required({ is: 'number', min: 1, max: MOST_COURSES, whole: true }),
+          stitches: required({
+            is: 'number',
+            min: 1,
+            max: MOST_STITCHES,
+            whole: true,
+            note: 'that each of them ends on',
+          }),
+          stitch: required(stitch),
+          hookMm: optional(hookMm),
+          colour: optional({ is: 'text', min: 1, max: 60 }),
+          section: required({ is: 'text', min: 1, max: 60 }),
+          mm: optional({
+            is: 'number',
+            min: 0.1,
+            max: LONGEST_MM,
+            unit: 'mm',
+            note: 'what the tape said of them together',
+          }),
+        },
+        depends: patternOfStitch,
+      },
+    }),
+  },
+};
+
 export const fabricForm: ObjectForm = {
   is: 'object',
   keys: {
@@ -273,6 +311,12 @@ export const planForm: ObjectForm = {
       of: { is: 'number', min: 1, max: MOST_COURSES, whole: true },
       max: 20,
       note: 'counts taken over the best',
+    }),
+    begun: optional({
+      is: 'list',
+      max: 40,
+      of: begunForm,
+      note: 'what is worked of it already, as it stands',
     }),
     setAside: optional({
       is: 'list',

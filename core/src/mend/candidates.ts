@@ -1,10 +1,13 @@
+import { begunCourses, type BegunSpec } from '../begun';
 import { applyChange } from '../change';
+import { singleWidth, yarnDiameter, yarnOf, type BandSpec } from '../fabric';
 import { FITS } from '../fit';
 import type { Plan } from '../plan';
 import type { Worked } from '../reckon';
 import { shapeDefinition } from '../shapes';
 import { joinOf } from '../shapes/common/joins';
-import { plural } from '../units';
+import { formatNumber, plural, withArticle } from '../units';
+import { reckonedOrNot } from './reckoned';
 
 /** A way to go on from here: a plan to follow, in words. */
 export interface Candidate {
@@ -15,7 +18,7 @@ export interface Candidate {
   plan: Plan;
   shows: 'no' | 'inside' | 'outside';
   /** Only where nothing is pulled out for it, and where it gains; of several of one kind the best. */
-  aside?: 'border' | 'join' | 'fit';
+  aside?: 'border' | 'join' | 'fit' | 'hook' | 'change';
 }
 
 /** What the ways to go on are drawn up from. */
@@ -25,6 +28,10 @@ export interface Situation {
   worked: Worked;
   /** The same plan with what the tape said. */
   measured: Plan;
+  /** What is worked, as a plan carries it. */
+  begun: readonly BegunSpec[];
+  /** How much wider than planned the stitches are, as a factor. */
+  wider: number;
 }
 
 /** A way of finding ways to go on. */
@@ -39,8 +46,9 @@ function countsKept({ choices }: Worked): Record<string, number> {
   );
 }
 
-const kept = ({ measured, worked }: Situation): Plan => ({
+const kept = ({ measured, worked, begun }: Situation): Plan => ({
   ...measured,
+  begun,
   picks: { ...measured.picks, ...countsKept(worked) },
 });
 
@@ -60,10 +68,125 @@ const otherCount: Finder = ({ measured }) => [
     id: 'other-count',
     title: 'Pull out and use the count that fits',
     why: 'It comes out as if you had known your gauge from the start.',
-    plan: { ...measured, picks: {} },
+    plan: withoutBegun({ ...measured, picks: {} }),
     shows: 'no',
   },
 ];
+
+/** The plan as though nothing were worked of it. */
+export const withoutBegun = ({ begun: _, ...plan }: Plan): Plan => plan;
+
+/**
+ * Whether what is still to come of the first piece can hold what goes in, as tight as it may turn out: of the face or wall
+ * that goes round the thing no more than half is worked. Of a strip worked sideways no row goes round.
+ */
+function roundIsToCome({ begun, worked, measured }: Situation): boolean {
+  const [piece] = worked.pieces;
+  const spec = begun.find((one) => one.piece === piece!.id);
+  if (!spec || shapeDefinition(measured.shape.kind)!.around === 'rows') return false;
+  const next = begunCourses(spec) + 1;
+  const at = piece!.sections.findIndex(({ from, to }) => next >= from && next <= to);
+  const section = piece!.sections[at];
+  if (!section || (piece!.worked === 'rows' && at > 0)) return false;
+  return next - section.from <= section.rows / 2;
+}
+
+/** So many stitches more or fewer is a change of shape, not a mend, as a share of what is there. */
+const MOST_CHANGE = 0.2;
+
+/** The count that fits from the next course on; what is worked stays on its own. */
+const changedCount: Finder = (situation) => {
+  const { begun, worked, measured } = situation;
+  if (!roundIsToCome(situation)) return [];
+  const [piece] = worked.pieces;
+  const run = begun.find((spec) => spec.piece === piece!.id)?.runs.at(-1);
+  const fits = bestCount(withoutBegun({ ...measured, picks: {} }));
+  const now = run?.stitches;
+  if (!fits || now === undefined || fits.count === now || Math.abs(fits.count - now) > MOST_CHANGE * now) return [];
+  const by = plural(Math.abs(fits.count - now), 'stitch', 'stitches');
+  const more = fits.count > now;
+  const [where, how] = piece!.worked === 'rounds' ? ['round', 'evenly'] : ['row', 'at the edges'];
+  return [
+    {
+      id: 'change-count',
+      title: `In the next ${where}, ${more ? 'increase' : 'decrease'} ${by} ${how}`,
+      why: `What is worked stays on ${now}; from there on it is ${fits.count}. The sides slant a little at that place.`,
+      plan: { ...kept(situation), picks: { ...kept(situation).picks, [fits.choice]: fits.count } },
+      shows: 'outside',
+      aside: 'change',
+    },
+  ];
+};
+
+/** The count of stitches that fits best, and the choice it is taken by. */
+function bestCount(plan: Plan): { choice: string; count: number } | undefined {
+  const found = reckonedOrNot(plan)?.out.built.choices.find(({ noun }) => noun === 'stitches');
+  const option = found?.options.find(({ chosen }) => chosen);
+  return found && option ? { choice: found.id, count: option.count } : undefined;
+}
+
+/** Hooks are sold in such steps, mm; farther off the fabric is another. */
+const HOOK_STEPS = [-1.5, -1, -0.5, 0.5, 1, 1.5];
+
+/** Another hook from the next course on, nearest to the stitch that was planned. */
+const otherHook: Finder = (situation) => {
+  const { measured, worked, begun, wider } = situation;
+  const { fabric, shape } = measured;
+  const [piece] = worked.pieces;
+  const spec = begun.find((one) => one.piece === piece!.id);
+  if (
+    !spec ||
+    !roundIsToCome(situation) ||
+    !shapeDefinition(shape.kind)!.bands ||
+    fabric.bands ||
+    fabric.colours?.length
+  )
+    return [];
+  const yarn = yarnDiameter(yarnOf(fabric)).value;
+  const ratio = (step: number) => singleWidth(fabric.hookMm + step, yarn) / singleWidth(fabric.hookMm, yarn);
+  const off = (step: number) => Math.abs(Math.log(ratio(step) * wider));
+  const [step] = HOOK_STEPS.filter((one) => fabric.hookMm + one >= 1).sort((a, b) => off(a) - off(b));
+  if (step === undefined || off(step) >= Math.abs(Math.log(wider))) return [];
+  const hookMm = fabric.hookMm + step;
+  const by = `${formatNumber(Math.abs(100 * (ratio(step) - 1)), 0)} %`;
+  const plan = onOtherHook(kept(situation), hookMm, begunCourses(spec));
+  if (!plan) return [];
+  return [
+    {
+      id: 'other-hook',
+      title: `Change to ${withArticle(`${formatNumber(hookMm, 2)} mm hook`)} from here`,
+      why: `Its stitches come about ${by} ${step > 0 ? 'wider' : 'narrower'}. The change can be seen.`,
+      plan,
+      shows: 'outside',
+      aside: 'hook',
+    },
+  ];
+};
+
+/**
+ * The plan with its first piece in two bands, what is worked and the rest on another hook; nothing where its shape lays bands
+ * out otherwise.
+ */
+function onOtherHook(plan: Plan, hookMm: number, done: number): Plan | undefined {
+  const { stitch, pattern } = plan.fabric;
+  const alike = { stitch, ...(pattern ? { pattern } : {}) };
+  const split = (courses: number, fromTop: boolean): Plan => {
+    const bands: BandSpec[] = [
+      { ...alike, courses },
+      { ...alike, fill: true, hookMm },
+    ];
+    return { ...plan, fabric: { ...plan.fabric, bands: fromTop ? bands.reverse() : bands } };
+  };
+  for (const fromTop of [false, true]) {
+    // bands may begin above a base: where the second lies tells how far
+    const trial = reckonedOrNot(withoutBegun(split(1, fromTop)))?.out.built.pieces[0];
+    const second = trial?.bands?.find((band) => band.hookMm === hookMm);
+    if (second?.to !== trial?.rows || !second) continue;
+    const courses = done - (second.from - 2);
+    return courses >= 1 ? split(courses, fromTop) : undefined;
+  }
+  return undefined;
+}
 
 /** A round of border more, or one less. */
 const otherBorder: Finder = (situation) => {
@@ -124,4 +247,12 @@ const otherFit: Finder = (situation) => {
 };
 
 /** All ways of finding ways, the cheapest first (handbook 8). */
-export const FINDERS: readonly Finder[] = [rowsToCome, otherCount, otherBorder, otherJoin, otherFit];
+export const FINDERS: readonly Finder[] = [
+  rowsToCome,
+  changedCount,
+  otherHook,
+  otherCount,
+  otherBorder,
+  otherJoin,
+  otherFit,
+];

@@ -3,7 +3,10 @@ import { TERN_POINT } from '../demo';
 import { checkEvents, checkPlan } from '../formats';
 import type { Happening, KeptEvent } from '../making';
 import type { Plan } from '../plan';
-import { reckon } from '../reckon';
+import { refereePiece } from '../pattern/refereePiece';
+import { workFaults } from '../piece';
+import { allPieces, reckon, stepsAfter, workOf } from '../reckon';
+import { workOut } from '../workOut';
 import { mend } from './mend';
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
@@ -52,6 +55,17 @@ function measured(plan: Plan, wider: number, courses = 12): KeptEvent[] {
   return [...events, across(plan, events, wider)];
 }
 
+/** Faults of every course and every seam of a plan, from the first chain on. */
+function faultsOf(plan: Plan): unknown[] {
+  const out = workOut(plan);
+  const pieces = allPieces(out);
+  const { steps } = reckon(plan);
+  return [
+    ...pieces.flatMap(({ id }) => refereePiece(steps, id).faults),
+    ...workFaults(workOf(pieces, stepsAfter(out)), pieces),
+  ];
+}
+
 it('asks nothing where nothing was measured, and follows the plan it was begun with', () => {
   const { choices, plan, gauge, state } = mend(phone, begun(phone, 5));
   expect([choices, plan, state.done.length]).toEqual([[], phone, 6]);
@@ -88,6 +102,7 @@ describe.each(PLANS)('%s, 8 in 100 wider than planned', (_, plan) => {
       expect([id, after.choices]).toEqual([id, []]);
       const steps = new Map(after.worked.steps.map((step) => [step.id, step.text]));
       for (const done of after.state.done) expect([id, steps.get(done)]).toEqual([id, before.get(done)]);
+      expect([id, faultsOf(next)]).toEqual([id, []]);
       const rows = after.state.done.length;
       if (from === null) expect([id, rows]).toEqual([id, events.length - 1]);
       else expect([id, rows]).toEqual([id, from.course === 0 ? 0 : from.course + 1]);
@@ -127,6 +142,36 @@ it('takes a base as it is and goes on from it', () => {
   const again = mend(sling, measured(sling, 1.1)).choices.find(({ id }) => id === 'other-count')!;
   expect(again.from!.course).toBeGreaterThan(2);
   expect(again.title).toMatch(/^Pull out to round \d+ and use/);
+});
+
+describe('much wider, with little of the front worked', () => {
+  const events = measured(phone, 1.15, 12);
+  const { choices } = mend(phone, events);
+  const of = (id: string) => choices.find((choice) => choice.id === id)!;
+
+  it('may go on with fewer stitches, nothing pulled out', () => {
+    const { title, from, plan, chance } = of('change-count');
+    expect(title).toMatch(/^In the next row, decrease \d stitch(es)? at the edges$/);
+    expect([from, plan.begun![0]!.runs[0]!.courses]).toEqual([null, 12]);
+    expect(chance).toBeGreaterThan(choices[0]!.chance + 0.3);
+    const decided = event(40, { kind: 'decided', choice: 'change-count', from, plan });
+    // and what is measured later is weighed on both counts
+    const later = mend(phone, [...events, decided, across(plan, [...events.slice(0, -1)], 1.15)]);
+    expect(later.plan).toEqual(plan);
+  });
+
+  it('or with a smaller hook, which can be seen', () => {
+    const { title, shows, plan } = of('other-hook');
+    expect(title).toMatch(/^Change to a \d(\.5)? mm hook from here$/);
+    expect([shows, plan.fabric.bands?.length]).toEqual(['outside', 2]);
+    expect(reckon(plan).steps.filter(({ text }) => text.includes('mm hook')).length).toBeGreaterThan(0);
+  });
+
+  it('but not once most of the front is worked: what is left would not hold it', () => {
+    const late = mend(phone, measured(phone, 1.15, 36)).choices.map(({ id }) => id);
+    expect(late).not.toContain('change-count');
+    expect(late).not.toContain('other-hook');
+  });
 });
 
 it('a decision is taken back like anything else', () => {

@@ -1,6 +1,6 @@
+import type { BegunSpec } from '../begun';
 import { chanceInputs } from '../chanceInputs';
 import { seedOf } from '../chance';
-import { PlanProblem } from '../figure';
 import { chanceOfFit, inputsOf, type ChanceInputs, type Sample } from '../fit';
 import {
   foldMake,
@@ -14,12 +14,15 @@ import {
   type Place,
 } from '../making';
 import { wordText } from '../pattern';
-import type { Piece } from '../piece';
+import { refereePiece } from '../pattern/refereePiece';
+import { workFaults, type Piece } from '../piece';
 import type { Plan } from '../plan';
-import { allPieces, reckon, toMake, type Worked } from '../reckon';
+import { allPieces, reckon, stepsAfter, workOf, type Worked } from '../reckon';
 import { workOut, type WorkedOut } from '../workOut';
-import { FINDERS, type Candidate } from './candidates';
+import { begunOf } from './begunOf';
+import { FINDERS, withoutBegun, type Candidate, type Situation } from './candidates';
 import { withMeasures, type Measured } from './measures';
+import { reckonedOrNot, type ToMake } from './reckoned';
 import { alikeUpTo, leftOf, standingOf, stitchesIn, type Standing } from './progress';
 
 /** Sizes that a way to go on comes to, mm. */
@@ -89,10 +92,19 @@ export function mend(plan: Plan, events: readonly KeptEvent[]): Mended {
   const worked = reckon(followed);
   const steps = stepsToMake(worked.steps);
   const state = foldMake(events, steps);
-  const measured = withMeasures(followed, worked, measuresSince(ordered));
+  const measures = measuresSince(ordered);
+  const measured = withMeasures(followed, worked, measures);
   const before = workOut(followed);
   const now = workOut(measured === followed ? followed : measured);
-  const here: Here = { followed, worked, steps, before, standing: standingOf(steps, state), seed: seedOf(plan) };
+  const here: Here = {
+    followed,
+    worked,
+    steps,
+    before,
+    standing: standingOf(steps, state),
+    measures,
+    seed: seedOf(plan),
+  };
   return {
     plan: followed,
     worked,
@@ -121,6 +133,7 @@ interface Here {
   steps: readonly MakingStep[];
   before: WorkedOut;
   standing: Standing;
+  measures: readonly Measured[];
   seed: number;
 }
 
@@ -131,9 +144,14 @@ const gaugeOf = ({ fabric }: WorkedOut): Gauge => ({
 
 function choicesOf(here: Here, now: WorkedOut, measured: Plan): MendChoice[] {
   const carryOn = asWritten(here, now);
-  const found = FINDERS.flatMap((find) => find({ followed: here.followed, worked: here.worked, measured })).flatMap(
-    (candidate) => weighedUp(here, candidate) ?? [],
-  );
+  const situation: Situation = {
+    followed: here.followed,
+    worked: here.worked,
+    measured,
+    begun: begunOf(allPieces(here.before), here.standing.courses, here.measures, here.followed.begun),
+    wider: now.fabric.stitchWidth.value / here.before.fabric.stitchWidth.value,
+  };
+  const found = FINDERS.flatMap((find) => find(situation)).flatMap((candidate) => weighedUp(here, candidate) ?? []);
   const choices = worthTelling([carryOn, ...differing(found, here)]);
   const best = recommended(choices, carryOn);
   return choices.map(({ anew: _, says: _s, aside: _a, ...choice }) => ({
@@ -161,9 +179,6 @@ type Weighed = Omit<MendChoice, 'recommended'> &
     /** All its steps: ways that say the same are one. */
     says: string;
   };
-
-/** What is to be done of a plan, and what it takes. */
-type ToMake = Pick<Worked, 'steps' | 'supplies'>;
 
 const saysOf = ({ fit }: Plan, { steps }: ToMake): string =>
   `${fit.name}\n${steps.map(({ id, text }) => `${id} ${text}`).join('\n')}`;
@@ -217,11 +232,14 @@ function plannedSample({ pieces, model }: WorkedOut['built']): Record<string, nu
 }
 
 /** What a way comes to; nothing where it cannot be made, or would undo what was done besides rows. */
-function weighedUp(here: Here, { plan, ...candidate }: Candidate): Weighed | undefined {
+function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighed | undefined {
   const { worked, steps, before, standing, seed } = here;
+  // what is worked may stand in the way: then it is pulled out to where both ways part
+  const plan = asked.begun && !candidate.aside && !reckonedOrNot(asked) ? withoutBegun(asked) : asked;
   const next = reckonedOrNot(plan);
   if (!next) return undefined;
-  const { out, worked: then } = next;
+  const { out } = next;
+  const then = next.worked();
   const after = stepsToMake(then.steps);
   const pieces = new Map(allPieces(out).map((piece) => [piece.id, piece]));
   const kept = new Map(
@@ -234,6 +252,7 @@ function weighedUp(here: Here, { plan, ...candidate }: Candidate): Weighed | und
   // begun anew it may as well have the count that fits
   if (from?.course === 0 && candidate.id === 'rows-to-come') return undefined;
   if (!keepsItsWords(here, after, kept)) return undefined;
+  if (candidate.aside === 'change' && !canBeWorked(out, then)) return undefined;
   // where the chain itself changes nothing of the piece is kept
   const stay = new Map([...kept].map(([id, courses]) => [id, Math.max(0, courses)]));
   const lost = stitchesIn(steps, standing.courses) - stitchesIn(steps, stay);
@@ -245,7 +264,7 @@ function weighedUp(here: Here, { plan, ...candidate }: Candidate): Weighed | und
     why: wordText(candidate.why, out.schools),
     title: wordText(titleOf(candidate, from, pieces), out.schools),
     from,
-    plan,
+    plan: plan.begun ? plan : withBegun(plan, begunOf([...pieces.values()], stay)),
     chance: chanceOfFit(inputs, seed, DRAWS, recounted(out)).share,
     inside: { girth: out.built.inside.girth.value, depth: out.built.inside.depth.value },
     outside: { width: width.value, height: height.value },
@@ -254,6 +273,17 @@ function weighedUp(here: Here, { plan, ...candidate }: Candidate): Weighed | und
     anew: then.supplies.time.value,
     says: saysOf(plan, then),
   };
+}
+
+const withBegun = (plan: Plan, begun: readonly BegunSpec[]): Plan => (begun.length > 0 ? { ...plan, begun } : plan);
+
+/** Whether every course and every seam can be worked as it is written, from the first chain on. */
+function canBeWorked(out: WorkedOut, { steps }: ToMake): boolean {
+  const pieces = allPieces(out);
+  return (
+    pieces.every(({ id }) => refereePiece(steps, id).faults.length === 0) &&
+    workFaults(workOf(pieces, stepsAfter(out)), pieces).length === 0
+  );
 }
 
 /**
@@ -286,16 +316,6 @@ function titleOf(
   return id === 'rows-to-come'
     ? `${where}, keep the count and calculate the rest again`
     : `${where} and use the count that fits`;
-}
-
-function reckonedOrNot(plan: Plan): { out: WorkedOut; worked: ToMake } | undefined {
-  try {
-    const out = workOut(plan);
-    return { out, worked: toMake(plan, out) };
-  } catch (error) {
-    if (error instanceof PlanProblem) return undefined;
-    throw error;
-  }
 }
 
 /** The height's spread where rows are counted again all along: the tape's, and that of the last stretch. */

@@ -44,15 +44,17 @@ export function lengthOf({ pitch, reach }: Edge, span: Span): number {
 /** The edges of a rectangle worked in rows: the only source of its places and their mm (handbook 4.4). */
 export function edgesOf({
   stitches,
+  firstStitches = stitches,
   rows,
   fabric,
   bands,
   reach,
-}: Pick<Piece, 'stitches' | 'rows' | 'fabric' | 'bands' | 'reach'>): Record<RawEdge, Edge> {
+}: Pick<Piece, 'stitches' | 'firstStitches' | 'rows' | 'fabric' | 'bands' | 'reach'>): Record<RawEdge, Edge> {
   const across = { count: stitches, pitch: fabric.stitchWidth.value };
   const pitch = bands ? reach(rows) / rows : fabric.rowHeight.value;
   const up: Edge = { kind: 'row-end', count: rows, pitch, ...(bands ? { reach } : {}) };
-  return { foundation: { kind: 'chain', ...across }, last: { kind: 'stitch', ...across }, left: up, right: up };
+  const foundation: Edge = { kind: 'chain', ...across, count: firstStitches };
+  return { foundation, last: { kind: 'stitch', ...across }, left: up, right: up };
 }
 
 /**
@@ -73,7 +75,7 @@ export function allEdges(piece: Piece): [string, Edge][] {
     { kind, count, pitch: piece.fabric.stitchWidth.value },
   ]);
   if (piece.foundation.kind !== 'joined-chain') return [['mouth', mouth], ...lips];
-  const ring: Edge = { kind: 'chain', count: piece.stitches, pitch: piece.fabric.stitchWidth.value };
+  const ring: Edge = { kind: 'chain', count: piece.firstStitches ?? piece.stitches, pitch: piece.fabric.stitchWidth.value };
   return [
     ['mouth', mouth],
     ['ring', ring],

@@ -63,6 +63,8 @@ export interface Piece {
   worked: 'rows' | 'rounds';
   foundation: Foundation;
   stitches: number;
+  /** Of its first courses, where they are on another count. */
+  firstStitches?: number;
   /** Rows or rounds in all. */
   rows: number;
   /** Stitches of each round, for pieces in rounds. */
