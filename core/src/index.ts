@@ -179,7 +179,9 @@ export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type 
 export { chance, type Chance } from './chance';
 export {
   fabricMade,
+  changedWays,
   mend,
+  planAsked,
   type MendChoice,
   type Mended,
   planFollowed,

@@ -49,9 +49,12 @@ test('a plan changed after its make began is taken up only when asked', async ({
   await page.getByRole('button', { name: 'Continue' }).click();
   await expect(page.getByText('The plan has changed since you started')).toBeVisible();
   await expect(page.getByText('16', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Use the new plan' }).click();
-  await expect(page.getByText('17', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Choose how to continue' }).click();
+  await page.getByRole('button', { name: 'Do this: Start again with the new plan' }).click();
+  await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect(page.getByText('The plan has changed since you started')).toBeVisible();
 });
 
 test('a plan is changed while the server is away, and is with it when it is back', async ({ page, server }) => {

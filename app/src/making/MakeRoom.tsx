@@ -5,7 +5,6 @@ import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native'
 import { Cautions } from '@/board/Cautions';
 import { KeepingTrouble } from '@/parts/KeepingLines';
 import { MiniPiece } from '@/drawing/MiniPiece';
-import { Action } from '@/parts/Action';
 import { useFocusOnArrival, usePageTitle } from '@/parts/Title';
 import { Clash } from '@/parts/Clash';
 import { Notice } from '@/parts/Notice';
@@ -28,13 +27,15 @@ import { FinishPanel } from './FinishPanel';
 import { LostPanel } from './LostPanel';
 import { MeasurePanel } from './MeasurePanel';
 import { NotePanel } from './NotePanel';
-import { PlanChanged } from './PlanChanged';
+import { ChangedPanel, PlanChanged } from './PlanChanged';
 import { Target } from './Target';
 import { Twice } from './Twice';
 import { TapeAsks } from './TapeAsks';
 import { useAloud } from './useAloud';
 import { useAwake } from './useAwake';
 import { useHeadset } from './useHeadset';
+import { Unreadable } from './Unreadable';
+import { useChangedWays } from './useChangedWays';
 import { useMended } from './useMended';
 import { WeighPanel } from './WeighPanel';
 import { courseWord, useProgress, type Progress } from './useProgress';
@@ -58,12 +59,13 @@ export function MakeRoom({ id, held }: Props) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
-  const [open, setOpen] = useState<'note' | 'measure' | 'lost' | 'weigh' | 'finish' | 'keys' | null>(null);
+  const [open, setOpen] = useState<'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'finish' | 'keys' | null>(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
   const left = useSettings((state) => state.hand) === 'left';
   const progress = useProgress(id, held.body);
   const mended = useMended(id, held.body);
+  const changed = useChangedWays(id, held.body);
   usePageTitle(held.body.title);
   const happened = useEvents((state) => state.happened);
   useAwake();
@@ -103,7 +105,7 @@ export function MakeRoom({ id, held }: Props) {
     open !== null,
   );
 
-  if (!progress) return <Unreadable planId={held.body.planId} />;
+  if (!progress) return <Unreadable id={id} held={held} />;
   const controls = (
     <Controls
       canUndo={undoes.length > 0}
@@ -121,7 +123,7 @@ export function MakeRoom({ id, held }: Props) {
   const told = (
     <>
       <Clash kind="makes" id={id} held={held} />
-      <PlanChanged id={id} held={held} />
+      <PlanChanged changed={changed} onOpen={() => setOpen('changed')} />
       <Twice id={id} progress={progress} />
     </>
   );
@@ -173,6 +175,9 @@ export function MakeRoom({ id, held }: Props) {
         ) : null}
         {open === 'weigh' ? (
           <WeighPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
+        ) : null}
+        {open === 'changed' && changed ? (
+          <ChangedPanel id={id} make={held.body} changed={changed} onClose={() => setOpen(null)} />
         ) : null}
         {open === 'finish' ? (
           <FinishPanel
@@ -293,20 +298,5 @@ function Sending() {
       tone="thread"
       live
     >{`You are offline. ${plural(waiting, 'change is', 'changes are')} saved on this device.`}</Words>
-  );
-}
-
-function Unreadable({ planId }: { planId: string }) {
-  const router = useRouter();
-  return (
-    <View style={{ padding: 24, gap: 12 }}>
-      <Words as="heading" level={1}>
-        This project’s plan has an error
-      </Words>
-      <Words>Open the plan, fix the marked entry, then choose “Use the new plan” here.</Words>
-      <Action main onPress={() => router.navigate(`/plan/${planId}`)}>
-        Open plan
-      </Action>
-    </View>
   );
 }

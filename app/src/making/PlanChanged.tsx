@@ -1,33 +1,48 @@
-import type { Make } from '@keep-snug/core';
-import { useState } from 'react';
+import type { Make, MendChoice } from '@keep-snug/core';
 import { View } from 'react-native';
-import { reckonFor, useReader } from '@/board/useWorked';
 import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
-import { useLibrary, type LocalDocument } from '@/state/library';
+import { Panel } from '@/parts/Panel';
+import { Words } from '@/parts/Words';
+import { useEvents } from '@/state/events';
+import type { ChangedPlan } from './useChangedWays';
+import { asWritten, WaysOn } from './WaysOn';
 
 interface Props {
-  id: string;
-  held: LocalDocument<Make>;
+  changed: ChangedPlan | null;
+  onOpen: () => void;
 }
 
-/** Told when the plan was changed after this make began: go on as begun, or take the change up. */
-export function PlanChanged({ id, held }: Props) {
-  const make = held.body;
-  const reader = useReader();
-  const plan = useLibrary((state) => state.shelves.plans[make.planId]?.body);
-  const change = useLibrary((state) => state.change);
-  const [setAside, setSetAside] = useState<typeof plan>();
-  if (!plan || plan === setAside || JSON.stringify(plan) === JSON.stringify(make.plan)) return null;
-  const { worked } = reckonFor(plan, reader);
-  if (!worked) return null;
-  const piece = worked.pieces[0]!;
+/** Told when the plan was changed after this make began; nothing happens until it is asked for. */
+export function PlanChanged({ changed, onOpen }: Props) {
+  if (!changed) return null;
   return (
-    <Notice tone="thread" word="The plan has changed since you started" text={`New: ${piece.summary}.`}>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-        <Action onPress={() => change('makes', id, { ...make, plan, title: plan.title })}>Use the new plan</Action>
-        <Action onPress={() => setSetAside(plan)}>Keep the old plan</Action>
+    <Notice tone="thread" word="The plan has changed since you started" text={`New: ${changed.says}.`}>
+      <View style={{ flexDirection: 'row' }}>
+        <Action onPress={onOpen}>Choose how to continue</Action>
       </View>
     </Notice>
+  );
+}
+
+interface PanelProps {
+  id: string;
+  make: Make;
+  changed: ChangedPlan;
+  onClose: () => void;
+}
+
+/** The same choices as for a measurement, undone like one. */
+export function ChangedPanel({ id, make, changed: { plan, says, choices }, onClose }: PanelProps) {
+  const happened = useEvents((state) => state.happened);
+  const take = ({ id: choice, from, plan: next }: MendChoice) => {
+    happened(id, { kind: 'decided', choice, from, plan: asWritten(next, make.plan), asked: plan });
+    onClose();
+  };
+  return (
+    <Panel title="The plan has changed" onClose={onClose}>
+      <Words>{`New: ${says}. You can undo whatever you choose.`}</Words>
+      <WaysOn choices={choices} onTake={take} />
+    </Panel>
   );
 }

@@ -1,4 +1,4 @@
-import { finishOf, foldMake, reckon, type Make } from '@keep-snug/core';
+import { finishOf, foldMake, planFollowed, reckon, type Make } from '@keep-snug/core';
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
 import { act, fireEvent, renderHook, screen } from '@testing-library/react-native';
 import { Bench } from '@/bench/Bench';
@@ -229,9 +229,17 @@ describe('the counter room', () => {
     useLibrary.getState().change('plans', planId, { ...plan, picks: { width: 17 } });
     open();
     expect(screen.getByText(/New: Chain 18, skip 1: 17 stitches/)).toBeTruthy();
-    fireEvent.press(screen.getByText('Keep the old plan'));
-    expect(screen.queryByText(/It now says/)).toBeNull();
-    expect(makeOf(phoneId).body.plan.picks).toBeUndefined();
+    const followed = () => planFollowed(plan, useEvents.getState().byMake[phoneId] ?? []);
+    fireEvent.press(screen.getByText('Choose how to continue'));
+    fireEvent.press(screen.getByLabelText('Do this: Carry on as written'));
+    expect(screen.queryByText(/^New: /)).toBeNull();
+    expect(followed().picks).toBeUndefined();
+    // undone, it is asked again; and what is on the hook may stay
+    fireEvent.press(screen.getByText('Undo'));
+    fireEvent.press(screen.getByText('Choose how to continue'));
+    fireEvent.press(screen.getByLabelText('Do this: Start again with the new plan'));
+    expect(followed().picks).toEqual({ width: 17 });
+    expect(screen.getByText(/^Leave a tail|^Chain 18/)).toBeTruthy();
   });
 });
 

@@ -10,12 +10,13 @@ export function useMended(id: string, make: Make): Mended | null {
   return useMemo(() => mendedFor(make, events, reader), [make, events, reader]);
 }
 
+/** What happened, with the plans that were decided on in the reader's words and units. */
+export const eventsReadBy = (events: readonly KeptEvent[], reader: Reader): KeptEvent[] =>
+  events.map((event) => (event.kind === 'decided' ? { ...event, plan: readBy(event.plan, reader) } : event));
+
 function mendedFor(make: Make, events: readonly KeptEvent[], reader: Reader): Mended | null {
   try {
-    return mend(
-      readBy(make.plan, reader),
-      events.map((event) => (event.kind === 'decided' ? { ...event, plan: readBy(event.plan, reader) } : event)),
-    );
+    return mend(readBy(make.plan, reader), eventsReadBy(events, reader));
   } catch (error) {
     if (error instanceof PlanProblem) return null;
     throw error;

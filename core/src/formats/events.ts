@@ -47,6 +47,7 @@ const happenings: Record<string, Record<string, Key>> = {
       of: [{ is: 'object', keys: { piece: required(stepId), course: required(course) } }, nothing],
     }),
     plan: required(planForm),
+    asked: optional(planForm),
   },
   noted: { text: required(note), step: required({ is: 'either', of: [stepId, course] }) },
   paused: {},

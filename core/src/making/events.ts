@@ -24,7 +24,8 @@ export type Happening =
     }
   /** Of the ball that is left. */
   | { kind: 'weighed'; grams: number }
-  | { kind: 'decided'; choice: string; from: Place | null; plan: Plan }
+  /** `asked`: the plan as it was changed to, where that was the question. */
+  | { kind: 'decided'; choice: string; from: Place | null; plan: Plan; asked?: Plan }
   /** `step` by its id; its number, as earlier versions wrote it. */
   | { kind: 'noted'; text: string; step: string | number }
   | { kind: 'paused' }

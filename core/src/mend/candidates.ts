@@ -17,6 +17,8 @@ export interface Candidate {
   why: string;
   plan: Plan;
   shows: 'no' | 'inside' | 'outside';
+  /** What comes after pulling out, where it is not the count that fits. */
+  with?: string;
   /** Only where nothing is pulled out for it, and where it gains; of several of one kind the best. */
   aside?: 'border' | 'join' | 'fit' | 'hook' | 'change';
 }
@@ -35,7 +37,7 @@ export interface Situation {
 }
 
 /** A way of finding ways to go on. */
-type Finder = (situation: Situation) => Candidate[];
+export type Finder = (situation: Situation) => Candidate[];
 
 /** Counts of stitches as they are on the hook: they stay, whatever the gauge. */
 function countsKept({ choices }: Worked): Record<string, number> {
@@ -58,6 +60,18 @@ const rowsToCome: Finder = (situation) => [
     title: 'Keep the count, and let the rows still to come make up for it',
     why: 'Nothing is pulled out. Only the number of rows, and where it folds, changes.',
     plan: kept(situation),
+    shows: 'no',
+  },
+];
+
+/** The plan as it is now; what is worked stays as far as both are alike. */
+const asChanged: Finder = ({ measured }) => [
+  {
+    id: 'as-changed',
+    title: 'Use the new plan',
+    why: 'Everything is as you changed it.',
+    with: 'the new plan',
+    plan: withoutBegun(measured),
     shows: 'no',
   },
 ];
@@ -245,6 +259,9 @@ const otherFit: Finder = (situation) => {
     aside: 'fit' as const,
   }));
 };
+
+/** Ways on where the plan itself was changed. */
+export const CHANGED_FINDERS: readonly Finder[] = [asChanged, rowsToCome];
 
 /** All ways of finding ways, the cheapest first (handbook 8). */
 export const FINDERS: readonly Finder[] = [

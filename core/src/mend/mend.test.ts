@@ -7,7 +7,7 @@ import { refereePiece } from '../pattern/refereePiece';
 import { workFaults } from '../piece';
 import { allPieces, reckon, stepsAfter, workOf } from '../reckon';
 import { workOut } from '../workOut';
-import { mend } from './mend';
+import { changedWays, mend, planAsked } from './mend';
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
 const [, phone] = PLANS.find(([title]) => title === 'Field phone pouch')!;
@@ -171,6 +171,34 @@ describe('much wider, with little of the front worked', () => {
     const late = mend(phone, measured(phone, 1.15, 36)).choices.map(({ id }) => id);
     expect(late).not.toContain('change-count');
     expect(late).not.toContain('other-hook');
+  });
+});
+
+describe('a plan changed while it is made', () => {
+  const events = begun(phone, 12);
+  const { stitches } = reckon(phone).pieces[0]!;
+
+  it('may be followed as begun, by rows alone, or from the chain on', () => {
+    const wider = { ...phone, picks: { width: stitches + 1 }, thing: { ...phone.thing, height: { mm: 190 } } };
+    const ways = changedWays(phone, events, wider);
+    expect(ways.map(({ id, from }) => [id, from])).toEqual([
+      ['carry-on', null],
+      ['as-changed', { piece: 'body', course: 0 }],
+      ['rows-to-come', null],
+    ]);
+    const kept = ways[2]!.plan;
+    expect(reckon(kept).pieces[0]!.stitches).toBe(stitches);
+    expect(reckon(kept).pieces[0]!.rows).toBeGreaterThan(reckon(phone).pieces[0]!.rows);
+    for (const { plan } of ways) expect(faultsOf(plan)).toEqual([]);
+  });
+
+  it('asks nothing where what is to be done stays, and not twice', () => {
+    expect(changedWays(phone, events, { ...phone, title: 'another name' })).toHaveLength(1);
+    const asked = { ...phone, picks: { width: stitches + 1 } };
+    const kept = event(30, { kind: 'decided', choice: 'carry-on', from: null, plan: phone, asked });
+    expect(planAsked(phone, events)).toBe(phone);
+    expect(planAsked(phone, [...events, kept])).toBe(asked);
+    expect(planAsked(phone, [...events, kept, event(31, { kind: 'undone', ticks: [kept.id] })])).toBe(phone);
   });
 });
 

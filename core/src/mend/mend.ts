@@ -20,7 +20,7 @@ import type { Plan } from '../plan';
 import { allPieces, reckon, stepsAfter, workOf, type Worked } from '../reckon';
 import { workOut, type WorkedOut } from '../workOut';
 import { begunOf } from './begunOf';
-import { FINDERS, withoutBegun, type Candidate, type Situation } from './candidates';
+import { CHANGED_FINDERS, FINDERS, withoutBegun, type Candidate, type Finder, type Situation } from './candidates';
 import { withMeasures, type Measured } from './measures';
 import { reckonedOrNot, type ToMake } from './reckoned';
 import { alikeUpTo, leftOf, standingOf, stitchesIn, type Standing } from './progress';
@@ -87,30 +87,53 @@ const DRAWS = 1500;
  * @source handbook 8 (measure now)
  */
 export function mend(plan: Plan, events: readonly KeptEvent[]): Mended {
-  const ordered = inOrder(events);
-  const followed = planFollowed(plan, events);
-  const worked = reckon(followed);
-  const steps = stepsToMake(worked.steps);
-  const state = foldMake(events, steps);
-  const measures = measuresSince(ordered);
-  const measured = withMeasures(followed, worked, measures);
-  const before = workOut(followed);
+  const here = hereOf(plan, events);
+  const { followed, worked, state, before } = here;
+  const measured = withMeasures(followed, worked, here.measures);
   const now = workOut(measured === followed ? followed : measured);
-  const here: Here = {
-    followed,
-    worked,
-    steps,
-    before,
-    standing: standingOf(steps, state),
-    measures,
-    seed: seedOf(plan),
-  };
   return {
     plan: followed,
     worked,
     state,
     gauge: { planned: gaugeOf(before), now: gaugeOf(now) },
-    choices: measured === followed ? [] : choicesOf(here, now, measured),
+    choices: measured === followed ? [] : choicesOf(here, now, measured, FINDERS),
+  };
+}
+
+/**
+ * The ways to go on where the plan of a make was changed after it was begun: as begun, by the new plan as far as the work
+ * allows, or with the count that is on the hook.
+ *
+ * @param plan the plan the make was begun with
+ * @param events all that happened to the make, in any order
+ * @param changed the plan as it is now
+ * @throws PlanProblem where either cannot be reckoned
+ * @source handbook 8
+ */
+export function changedWays(plan: Plan, events: readonly KeptEvent[], changed: Plan): MendChoice[] {
+  const here = hereOf(plan, events);
+  const measured = withMeasures(changed, here.worked, here.measures);
+  return choicesOf(here, workOut(measured), measured, CHANGED_FINDERS);
+}
+
+/** The plan that was last asked about: what the make was begun with, or what it was changed to since. */
+export const planAsked = (plan: Plan, events: readonly KeptEvent[]): Plan =>
+  standingEvents(inOrder(events)).reduce((last, event) => (event.kind === 'decided' && event.asked) || last, plan);
+
+function hereOf(plan: Plan, events: readonly KeptEvent[]): Here {
+  const followed = planFollowed(plan, events);
+  const worked = reckon(followed);
+  const steps = stepsToMake(worked.steps);
+  const state = foldMake(events, steps);
+  return {
+    followed,
+    worked,
+    state,
+    steps,
+    before: workOut(followed),
+    standing: standingOf(steps, state),
+    measures: measuresSince(inOrder(events)),
+    seed: seedOf(plan),
   };
 }
 
@@ -130,6 +153,7 @@ function measuresSince(ordered: readonly KeptEvent[]): Measured[] {
 interface Here {
   followed: Plan;
   worked: Worked;
+  state: MakeState;
   steps: readonly MakingStep[];
   before: WorkedOut;
   standing: Standing;
@@ -142,7 +166,7 @@ const gaugeOf = ({ fabric }: WorkedOut): Gauge => ({
   rowHeight: fabric.rowHeight.value,
 });
 
-function choicesOf(here: Here, now: WorkedOut, measured: Plan): MendChoice[] {
+function choicesOf(here: Here, now: WorkedOut, measured: Plan, finders: readonly Finder[]): MendChoice[] {
   const carryOn = asWritten(here, now);
   const situation: Situation = {
     followed: here.followed,
@@ -151,10 +175,10 @@ function choicesOf(here: Here, now: WorkedOut, measured: Plan): MendChoice[] {
     begun: begunOf(allPieces(here.before), here.standing.courses, here.measures, here.followed.begun),
     wider: now.fabric.stitchWidth.value / here.before.fabric.stitchWidth.value,
   };
-  const found = FINDERS.flatMap((find) => find(situation)).flatMap((candidate) => weighedUp(here, candidate) ?? []);
+  const found = finders.flatMap((find) => find(situation)).flatMap((candidate) => weighedUp(here, candidate) ?? []);
   const choices = worthTelling([carryOn, ...differing(found, here)]);
   const best = recommended(choices, carryOn);
-  return choices.map(({ anew: _, says: _s, aside: _a, ...choice }) => ({
+  return choices.map(({ anew: _, says: _s, aside: _a, with: _w, ...choice }) => ({
     ...choice,
     recommended: choice.id === best.id,
   }));
@@ -174,7 +198,7 @@ function worthTelling(choices: readonly Weighed[]): Weighed[] {
 
 /** A way with the minutes that the whole make would take anew, by which ways are weighed. */
 type Weighed = Omit<MendChoice, 'recommended'> &
-  Pick<Candidate, 'aside'> & {
+  Pick<Candidate, 'aside' | 'with'> & {
     anew: number;
     /** All its steps: ways that say the same are one. */
     says: string;
@@ -306,16 +330,14 @@ function keepsItsWords(
 
 /** Kept as it is, or from where it is pulled out to. */
 function titleOf(
-  { id, title }: Omit<Candidate, 'plan'>,
+  { id, title, with: goal = 'the count that fits' }: Omit<Candidate, 'plan'>,
   from: Place | null,
   pieces: ReadonlyMap<string, Piece>,
 ): string {
   if (!from) return title;
-  if (from.course === 0) return 'Start again with the count that fits';
+  if (from.course === 0) return `Start again with ${goal}`;
   const where = `Pull out to ${pieces.get(from.piece)?.worked === 'rounds' ? 'round' : 'row'} ${from.course}`;
-  return id === 'rows-to-come'
-    ? `${where}, keep the count and calculate the rest again`
-    : `${where} and use the count that fits`;
+  return id === 'rows-to-come' ? `${where}, keep the count and calculate the rest again` : `${where} and use ${goal}`;
 }
 
 /** The height's spread where rows are counted again all along: the tape's, and that of the last stretch. */
