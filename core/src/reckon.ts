@@ -208,7 +208,7 @@ export function suppliesOf(
     yarn,
     byYarn: yarnShares(plan.fabric, yarn.metres.value),
     byColour: byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value),
-    time: workingTime(tallies, after),
+    time: workingTime(plan.fabric, tallies, after),
     notions: notionsOf(plan.fabric, fabric, [
       ...pieces.flatMap((piece) => [...markersOf(piece.notes, piece.times), ...hooksOf(piece)]),
       ...after.flatMap(({ notions }) => notions ?? []),

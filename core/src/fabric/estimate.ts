@@ -22,6 +22,24 @@ export interface Hand {
   makes: number;
 }
 
+/** What the maker's own stitches take of yarn, by finished makes that were weighed (handbook 7 and 10). */
+export interface YarnUse {
+  /** Against what is usual, as a factor. */
+  ratio: number;
+  /** Standard uncertainty of the next make's, as a fraction. */
+  spread: number;
+  makes: number;
+}
+
+/** The maker's own pace, by finished makes (handbook 7 and 10). */
+export interface Rate {
+  /** Single crochet (US) a minute; other stitches go in proportion. */
+  perMinute: number;
+  /** Standard uncertainty of the next make's, as a fraction. */
+  spread: number;
+  makes: number;
+}
+
 /** How much wider the row heights of a known hand still scatter than its widths, as a fraction (prior, ours). */
 const HAND_HEIGHT_SPREAD = 0.05;
 

@@ -2,7 +2,16 @@ import { chosen, derive, measured, PlanProblem, prior, type Advice, type Figure 
 import type { FieldValues } from '../units';
 import { formatNumber, withArticle } from '../units';
 import type { BandSpec, WorkedBand } from './bands';
-import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPREAD, type Hand } from './estimate';
+import {
+  estimateChain,
+  estimateSizes,
+  estimateThickness,
+  singleWidth,
+  WIDTH_SPREAD,
+  type Hand,
+  type Rate,
+  type YarnUse,
+} from './estimate';
 import {
   informedBy,
   measuredOf,
@@ -38,6 +47,10 @@ export interface FabricSpec {
   bands?: readonly BandSpec[];
   /** The maker's own hand with such yarn, where it is known. */
   hand?: Hand;
+  /** What the maker's own stitches take of yarn, where it is known. */
+  yarnUse?: YarnUse;
+  /** The maker's own pace, where it is known. */
+  rate?: Rate;
 }
 
 export type WorkedIn = 'rows' | 'rounds';

@@ -37,10 +37,12 @@ export function handFrom(fabrics: readonly FabricSpec[]): Hand | undefined {
   const width = shrunk(
     ratios.map((ratio) => ratio.width),
     WIDTH_SPREAD,
+    BETWEEN_MAKES,
   );
   const height = shrunk(
     ratios.map((ratio) => ratio.height),
     HEIGHT_SPREAD,
+    BETWEEN_MAKES,
   );
   return {
     width: width.ratio,
@@ -57,15 +59,16 @@ export function handFrom(fabrics: readonly FabricSpec[]): Hand | undefined {
  * 2.1).
  *
  * @param unknown how far an unknown hand may differ, as a fraction
+ * @param usual how much one make usually differs from the next, as a fraction
  */
-function shrunk(ratios: readonly number[], unknown: number): { ratio: number; spread: number } {
+export function shrunk(ratios: readonly number[], unknown: number, usual: number): { ratio: number; spread: number } {
   const logs = ratios.map(Math.log);
   const n = logs.length;
   const mean = logs.reduce((sum, one) => sum + one, 0) / n;
   const squares = logs.reduce((sum, one) => sum + (one - mean) ** 2, 0);
   const between = Math.max(
     LEAST_BETWEEN ** 2,
-    (BETWEEN_MAKES_WEIGHT * BETWEEN_MAKES ** 2 + squares) / (BETWEEN_MAKES_WEIGHT + n - 1),
+    (BETWEEN_MAKES_WEIGHT * usual ** 2 + squares) / (BETWEEN_MAKES_WEIGHT + n - 1),
   );
   // makes that differ more than hands do tell nothing of the hand
   const before = Math.max(1e-6, unknown ** 2 - between);

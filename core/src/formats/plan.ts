@@ -127,6 +127,8 @@ export const gaugeForm: ObjectForm = {
   depends: patternOfStitch,
 };
 
+const someMakes: Form = { is: 'number', min: 1, max: 10_000, whole: true };
+
 const ratio: Form = { is: 'number', min: 0.3, max: 3, note: 'measured against estimated' };
 
 export const thingForm: Form = {
@@ -269,9 +271,27 @@ export const fabricForm: ObjectForm = {
         height: required(ratio),
         spread: required({ is: 'number', min: 0.005, max: 0.5 }),
         spreadHeight: optional({ is: 'number', min: 0.005, max: 0.5 }),
-        makes: required({ is: 'number', min: 1, max: 10_000, whole: true }),
+        makes: required(someMakes),
       },
       note: 'the maker’s own hand with such yarn',
+    }),
+    yarnUse: optional({
+      is: 'object',
+      keys: {
+        ratio: required(ratio),
+        spread: required({ is: 'number', min: 0.005, max: 0.5 }),
+        makes: required(someMakes),
+      },
+      note: 'yarn in the maker’s own stitches, against what is usual',
+    }),
+    rate: optional({
+      is: 'object',
+      keys: {
+        perMinute: required({ is: 'number', min: 0.5, max: 200, note: 'single crochet (US) a minute' }),
+        spread: required({ is: 'number', min: 0.005, max: 1 }),
+        makes: required(someMakes),
+      },
+      note: 'the maker’s own pace',
     }),
   },
   atLeastOne: ['yarn', 'yarns'],

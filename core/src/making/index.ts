@@ -4,5 +4,6 @@ export * from './finish';
 export * from './fold';
 export * from './order';
 export * from './ridges';
+export * from './pace';
 export * from './tape';
 export * from './ticks';

@@ -1,3 +1,5 @@
 export * from './mend';
 export * from './learnt';
 export * from './weighed';
+export * from './learntRates';
+export * from './honesty';

@@ -23,7 +23,8 @@ import { begunOf } from './begunOf';
 import { CHANGED_FINDERS, FINDERS, withoutBegun, type Candidate, type Finder, type Situation } from './candidates';
 import { withMeasures, type Measured } from './measures';
 import { reckonedOrNot, type ToMake } from './reckoned';
-import { alikeUpTo, leftOf, standingOf, stitchesIn, type Standing } from './progress';
+import { slowerBy } from '../supplies';
+import { alikeUpTo, leftOf, minutesIn, standingOf, stitchesIn, type Standing } from './progress';
 
 /** Sizes that a way to go on comes to, mm. */
 interface Sizes {
@@ -232,7 +233,7 @@ function asWritten({ followed, worked, steps, before, standing, seed }: Here, no
     chance: chanceOfFit(inputs, seed, DRAWS).share,
     inside: insideNow(before, middle),
     outside: { width: width.value * wider, height: height.value * taller },
-    ...leftOf(worked, stitchesIn(steps, standing.courses)),
+    ...leftOf(worked, workedIn(followed, steps, standing.courses)),
     anew: worked.supplies.time.value,
     says: saysOf(followed, worked),
     shows: 'no',
@@ -257,7 +258,7 @@ function plannedSample({ pieces, model }: WorkedOut['built']): Record<string, nu
 
 /** What a way comes to; nothing where it cannot be made, or would undo what was done besides rows. */
 function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighed | undefined {
-  const { worked, steps, before, standing, seed } = here;
+  const { steps, before, standing, seed } = here;
   // what is worked may stand in the way: then it is pulled out to where both ways part
   const plan = asked.begun && !candidate.aside && !reckonedOrNot(asked) ? withoutBegun(asked) : asked;
   const next = reckonedOrNot(plan);
@@ -279,8 +280,9 @@ function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighe
   if (candidate.aside === 'change' && !canBeWorked(out, then)) return undefined;
   // where the chain itself changes nothing of the piece is kept
   const stay = new Map([...kept].map(([id, courses]) => [id, Math.max(0, courses)]));
-  const lost = stitchesIn(steps, standing.courses) - stitchesIn(steps, stay);
-  const left = leftOf(then, stitchesIn(after, stay));
+  const { minutes: spent } = workedIn(here.followed, steps, standing.courses);
+  const lost = spent - workedIn(here.followed, steps, stay).minutes;
+  const left = leftOf(then, workedIn(plan, after, stay));
   const inputs = chanceInputs(out);
   const { width, height } = out.built.outside;
   return {
@@ -292,12 +294,18 @@ function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighe
     chance: chanceOfFit(inputs, seed, DRAWS, recounted(out)).share,
     inside: { girth: out.built.inside.girth.value, depth: out.built.inside.depth.value },
     outside: { width: width.value, height: height.value },
-    minutes: left.minutes + (RIPPING * lost * worked.supplies.time.value) / Math.max(1, worked.supplies.stitches),
+    minutes: left.minutes + RIPPING * lost,
     metres: left.metres,
     anew: then.supplies.time.value,
     says: saysOf(plan, then),
   };
 }
+
+/** What so many courses of a plan's pieces took: minutes at its pace, and stitches. */
+const workedIn = ({ fabric }: Plan, steps: readonly MakingStep[], courses: ReadonlyMap<string, number>) => ({
+  minutes: minutesIn(steps, courses, slowerBy(fabric.rate)),
+  stitches: stitchesIn(steps, courses),
+});
 
 const withBegun = (plan: Plan, begun: readonly BegunSpec[]): Plan => (begun.length > 0 ? { ...plan, begun } : plan);
 

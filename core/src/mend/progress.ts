@@ -1,6 +1,7 @@
 import type { MakeState, MakingStep } from '../making';
 import type { Piece } from '../piece';
 import type { Worked } from '../reckon';
+import { rowMinutes } from '../supplies';
 
 /** How far the pieces of a plan are made, and what that is of the whole. */
 export interface Standing {
@@ -42,8 +43,22 @@ export function stitchesIn(steps: readonly MakingStep[], courses: ReadonlyMap<st
   }, 0);
 }
 
-/** What is left of a plan's minutes and metres when so many of its stitches are worked. */
-export function leftOf({ supplies }: Pick<Worked, 'supplies'>, stitches: number): { minutes: number; metres: number } {
-  const share = 1 - Math.min(1, stitches / Math.max(1, supplies.stitches));
-  return { minutes: share * supplies.time.value, metres: share * supplies.yarn.metres.value };
+/** Minutes that the first so many courses of pieces take, at a pace so much slower than usual. */
+export function minutesIn(steps: readonly MakingStep[], courses: ReadonlyMap<string, number>, slower: number): number {
+  return steps.reduce((sum, { piece, row, work }) => {
+    const upTo = courses.get(piece);
+    return !work || row === null || upTo === undefined || row > upTo ? sum : sum + slower * rowMinutes(work);
+  }, 0);
+}
+
+/** What is left of a plan's minutes and metres when so much of it is worked. */
+export function leftOf(
+  { supplies }: Pick<Worked, 'supplies'>,
+  worked: { minutes: number; stitches: number },
+): { minutes: number; metres: number } {
+  const share = 1 - Math.min(1, worked.stitches / Math.max(1, supplies.stitches));
+  return {
+    minutes: Math.max(0, supplies.time.value - worked.minutes),
+    metres: share * supplies.yarn.metres.value,
+  };
 }

@@ -75,7 +75,11 @@ export function allEdges(piece: Piece): [string, Edge][] {
     { kind, count, pitch: piece.fabric.stitchWidth.value },
   ]);
   if (piece.foundation.kind !== 'joined-chain') return [['mouth', mouth], ...lips];
-  const ring: Edge = { kind: 'chain', count: piece.firstStitches ?? piece.stitches, pitch: piece.fabric.stitchWidth.value };
+  const ring: Edge = {
+    kind: 'chain',
+    count: piece.firstStitches ?? piece.stitches,
+    pitch: piece.fabric.stitchWidth.value,
+  };
   return [
     ['mouth', mouth],
     ['ring', ring],

@@ -1,7 +1,7 @@
 import { tallyRow, yarnNames, yarnOf, type FabricSpec } from '../fabric';
 import { bandsOf, fabricAt } from '../piece';
 import type { Piece } from '../shapes';
-import { weighedScale, yarnIn } from './yarn';
+import { takenEach, yarnIn } from './yarn';
 
 export interface ColourNeed {
   name: string;
@@ -18,7 +18,7 @@ export interface ColourNeed {
 export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: number, grams: number): ColourNeed[] {
   const { colours } = spec;
   if (!colours?.length && !pieces.some(isColoured)) return [];
-  const scale = pieces[0] ? weighedScale(spec, pieces[0].fabric) : 1;
+  const { scale } = takenEach(spec, pieces[0]?.fabric);
   const strands = yarnOf(spec).strands ?? 1;
   const own = new Map<string, number>();
   const rows = new Map<string, number>();

@@ -1,29 +1,49 @@
-import { baseStitch, CHAIN, type WorkedFabric } from '../fabric';
+import { baseStitch, BASES, CHAIN, tallyRow, type FabricSpec, type Instruction, type Rate } from '../fabric';
 import { derive, prior, type Figure } from '../figure';
 import type { WorkStep } from '../shapes';
 import type { BandTally } from './yarn';
 
-/** Spread of the time an unknown hand takes, as a fraction (prior, ours). */
-const TIME_SPREAD = 0.3;
+/** Spread of the time an unknown hand takes, as a fraction (prior, handbook 7). */
+export const TIME_SPREAD = 0.3;
 
 /** A step of finishing takes so long where it does not say, minutes (prior, handbook 7). */
 const STEP_MINUTES = 4;
 
-/** Working time, minutes: every stitch at its rate, every finishing step at its own (prior, handbook 7). */
-export function workingTime(tallies: readonly BandTally[], steps: readonly WorkStep[]): Figure<'min'> {
-  const rate = (kind: string, { stitch }: WorkedFabric) =>
-    kind === 'chain' ? CHAIN.aMinute : (baseStitch(kind) ?? baseStitch(stitch.base)!).aMinute;
-  const working = tallies.reduce(
-    (all, { tally, fabric }) =>
-      Object.entries(tally).reduce((sum, [kind, count]) => sum + count / rate(kind, fabric), all),
+/** One stitch of a kind, minutes (prior, handbook 7); of what has no rate of its own as what it is built of. */
+const minutesEach = (kind: string, base: string): number =>
+  1 / (kind === 'chain' ? CHAIN.aMinute : (baseStitch(kind) ?? baseStitch(base) ?? BASES.single).aMinute);
+
+/** How long a row takes at the usual rate, minutes (prior, handbook 7). */
+export function rowMinutes(row: readonly Instruction[]): number {
+  return Object.entries(tallyRow(row)).reduce((sum, [kind, count]) => sum + count * minutesEach(kind, 'single'), 0);
+}
+
+/** How much longer than usual everything takes at a pace. */
+export const slowerBy = (rate: Rate | undefined): number => (rate ? BASES.single.aMinute / rate.perMinute : 1);
+
+/**
+ * Working time, minutes: every stitch at its rate, every finishing step at its own (prior, handbook 7), until finished makes
+ * have shown the maker's own pace.
+ */
+export function workingTime(
+  { rate }: Pick<FabricSpec, 'rate'>,
+  tallies: readonly BandTally[],
+  steps: readonly WorkStep[],
+): Figure<'min'> {
+  const usual = tallies.reduce(
+    (all, { tally, fabric: { stitch } }) =>
+      Object.entries(tally).reduce((sum, [kind, count]) => sum + count * minutesEach(kind, stitch.base), all),
     0,
   );
+  const working = slowerBy(rate) * usual;
   const finishing = steps.reduce((sum, { minutes }) => sum + (minutes ?? STEP_MINUTES), 0);
   return derive(
     'min',
     'time = stitches at their rate + finishing',
     {
-      stitches: prior(working, 'min', TIME_SPREAD * working, '22 single, 17 half double, 14 double a minute (US)'),
+      stitches: rate
+        ? prior(working, 'min', rate.spread * working, `your own pace, from ${rate.makes} finished`)
+        : prior(working, 'min', TIME_SPREAD * working, '22 single, 17 half double, 14 double a minute (US)'),
       finishing: prior(finishing, 'min', TIME_SPREAD * finishing, 'minutes of each step'),
     },
     (v) => v.stitches + v.finishing,

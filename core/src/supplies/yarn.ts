@@ -17,7 +17,7 @@ import { bandsOf, TAIL_MM, tailsAsked, tailsUsed, yarnEach, type Band, type Walk
 import type { Course, Piece, WorkStep } from '../shapes';
 
 /** Spread of the yarn factors, as a fraction (prior, handbook 7). */
-const YARN_SPREAD = 0.15;
+export const YARN_SPREAD = 0.15;
 
 /** A piece of the same fabric as its weighed swatch (prior, ours). */
 const WEIGHED_SPREAD = 0.05;
@@ -160,12 +160,10 @@ export function yarnNeed(
   steps: readonly WorkStep[],
 ): YarnNeed {
   const yarn = yarnOf(spec);
-  const scale = tallies[0] ? weighedScale(spec, tallies[0].fabric) : 1;
+  const { scale, spread, from } = takenEach(spec, tallies[0]?.fabric);
   const inStitches = tallies.reduce((sum, { tally, fabric }) => sum + yarnIn(tally, fabric, scale), 0);
   const seams = steps.reduce((sum, step) => sum + seamYarn(step), 0);
   const tails = tailYarn(pieces, steps);
-  const from = !spec.weighed ? 'every stitch at its factor of a stitch’s width' : 'your weighed swatch';
-  const spread = !spec.weighed ? YARN_SPREAD : WEIGHED_SPREAD;
   const metres = derive(
     'm',
     'metres = (stitches + seams + tails) × strands / 1000',
@@ -191,6 +189,19 @@ export function yarnNeed(
     balls: ballGrams === undefined ? null : ballsFor(grams, ballGrams),
     enough: enoughOf(spec, grams),
   };
+}
+
+/** What the stitches take against their factors: by a weighed swatch, else by what finished makes took, else as usual. */
+export function takenEach(
+  spec: FabricSpec,
+  fabric: WorkedFabric | undefined,
+): { scale: number; spread: number; from: string } {
+  if (spec.weighed && fabric)
+    return { scale: weighedScale(spec, fabric), spread: WEIGHED_SPREAD, from: 'your weighed swatch' };
+  const taken = spec.yarnUse;
+  if (taken)
+    return { scale: taken.ratio, spread: taken.spread, from: `your own use of yarn, from ${taken.makes} finished` };
+  return { scale: 1, spread: YARN_SPREAD, from: 'every stitch at its factor of a stitch’s width' };
 }
 
 /** Standard deviations above the mean that nine in ten lie below (law of the normal). */

@@ -42,7 +42,9 @@ it('refuses an edge rounder than half the depth, naming value, limit and repair'
     depth: { mm: 14 },
     edgeRadius: { mm: 9 },
   });
-  expect(faults).toEqual([{ path: 'edgeRadius.mm', message: expect.stringMatching(/\{typed:9\}.*\{most:7\}.*\{most:7\} or less/) }]);
+  expect(faults).toEqual([
+    { path: 'edgeRadius.mm', message: expect.stringMatching(/\{typed:9\}.*\{most:7\}.*\{most:7\} or less/) },
+  ]);
 });
 
 it('gives each way of measuring its own spread', () => {

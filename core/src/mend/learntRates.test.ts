@@ -1,0 +1,65 @@
+import fc from 'fast-check';
+import { TERN_POINT } from '../demo';
+import type { Happening, KeptEvent } from '../making';
+import { checkPlan } from '../formats';
+import { reckon } from '../reckon';
+import { honestyOf } from './honesty';
+import { rateFrom, ratesMade, yarnUseFrom } from './learntRates';
+
+const phone = Object.values(TERN_POINT.plans).find(({ title }) => title === 'Field phone pouch')!;
+const { supplies, outside } = reckon(phone);
+
+const finished = (said: Omit<Extract<Happening, { kind: 'finished' }>, 'kind'>): KeptEvent[] => [
+  { id: 'f', make: 'm', device: 'd', at: '2026-05-01T18:00:00.000Z', n: 1, kind: 'finished', ...said },
+];
+
+it('what a finished make took is held against what such a piece usually takes', () => {
+  expect(ratesMade(phone, [])).toEqual({});
+  expect(ratesMade(phone, finished({}))).toEqual({});
+  const { time, yarn } = ratesMade(
+    phone,
+    finished({ minutes: 1.5 * supplies.time.value, grams: 1.2 * supplies.yarn.grams.value }),
+  );
+  expect(time).toBeCloseTo(1.5, 6);
+  expect(yarn).toBeCloseTo(1.2, 6);
+  // wider stitches take more yarn by themselves
+  const wide = ratesMade(
+    phone,
+    finished({ asMade: { width: 1.1 * outside.width.value }, grams: 1.2 * supplies.yarn.grams.value }),
+  );
+  expect(wide.yarn).toBeLessThan(1.19);
+});
+
+it('pace and yarn of the next plan follow the makes, the more the more there are', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.6, max: 1.8, noNaN: true }), fc.integer({ min: 1, max: 12 }), (ratio, count) => {
+      const makes = Array.from({ length: count }, () => ({ time: ratio, yarn: ratio }));
+      const [rate, use] = [rateFrom(makes)!, yarnUseFrom(makes)!];
+      const further = rateFrom([...makes, ...makes])!;
+      const off = ({ perMinute }: { perMinute: number }) => Math.abs(Math.log(22 / perMinute / ratio));
+      expect(off(further)).toBeLessThanOrEqual(off(rate) + 1e-12);
+      expect(further.spread).toBeLessThan(rate.spread);
+      const plan = { ...phone, fabric: { ...phone.fabric, rate, yarnUse: use } };
+      expect(checkPlan(plan).ok).toBe(true);
+      const next = reckon(plan).supplies;
+      expect(next.time.value > supplies.time.value).toBe(ratio > 1);
+      expect(next.yarn.grams.value > supplies.yarn.grams.value).toBe(ratio > 1);
+      expect(next.yarn.grams.sd!).toBeLessThan(next.yarn.grams.value * 0.15);
+    }),
+    { numRuns: 40 },
+  );
+  expect([rateFrom([{}]), yarnUseFrom([{ yarn: 4 }])]).toEqual([undefined, undefined]);
+});
+
+it('honesty of the chances is told with its interval, and never of fewer than five', () => {
+  const makes = (count: number, fitted: number, said: number) =>
+    Array.from({ length: count }, (_, index) => ({ said, fitted: index < fitted }));
+  expect(honestyOf(makes(4, 4, 0.8))).toEqual([]);
+  const [middle] = honestyOf([...makes(10, 8, 0.8), ...makes(3, 3, 0.95)]);
+  expect(middle).toMatchObject({ from: 0.7, to: 0.9, makes: 10, fitted: 8 });
+  // Wilson, 8 of 10
+  expect([middle!.least, middle!.most].map((share) => Math.round(1000 * share))).toEqual([490, 943]);
+  const [all] = honestyOf(makes(6, 6, 1));
+  expect(all!.from).toBe(0.9);
+  expect(all!.most).toBeCloseTo(1, 9);
+});

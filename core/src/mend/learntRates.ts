@@ -1,0 +1,66 @@
+import { BASES, shrunk, type Rate, type YarnUse } from '../fabric';
+import { finishOf, paceOf, stepsToMake, type KeptEvent } from '../making';
+import type { Plan } from '../plan';
+import { reckon } from '../reckon';
+import { TIME_SPREAD, YARN_SPREAD } from '../supplies';
+import { fabricMade } from './learnt';
+import { planFollowed } from './mend';
+
+/** How much one make of a hand differs from the next, as a fraction (priors, handbook 7 and ours). */
+const PACE_BETWEEN = 0.15;
+const YARN_BETWEEN = 0.05;
+
+/** What a finished make showed beside its sizes, against what is usual: how long it took and how much yarn, as factors. */
+export interface RatesMade {
+  time?: number;
+  yarn?: number;
+}
+
+/** A plan as of a hand nobody knows. */
+const ofUnknownHand = (plan: Plan): Plan => {
+  const { rate: _rate, yarnUse: _use, weighed: _weighed, ...fabric } = plan.fabric;
+  return { ...plan, fabric };
+};
+
+/**
+ * What a finished make took of time and yarn against what such a piece usually takes: the time that was typed, else that of
+ * the ticks; the grams that were typed, at the size its stitches came out (handbook 10).
+ *
+ * @param plan the plan the make was begun with
+ * @throws PlanProblem where the plan followed cannot be reckoned
+ */
+export function ratesMade(plan: Plan, events: readonly KeptEvent[]): RatesMade {
+  const finish = finishOf(events);
+  if (!finish) return {};
+  const usual = ofUnknownHand(planFollowed(plan, events));
+  const { steps, supplies, fabric } = reckon(usual);
+  const pace = paceOf(stepsToMake(steps), events);
+  const time = finish.minutes ? finish.minutes / supplies.time.value : pace?.seen;
+  const made = fabricMade(plan, events);
+  const wider = made ? reckon({ ...usual, fabric: made }).fabric.stitchWidth.value / fabric.stitchWidth.value : 1;
+  return {
+    ...(time ? { time } : {}),
+    ...(finish.grams ? { yarn: finish.grams / supplies.yarn.grams.value / wider } : {}),
+  };
+}
+
+/**
+ * The maker's own pace from finished makes, shrunk towards that of an unknown hand by how few they are (handbook 2.1 and 7);
+ * undefined where none was timed.
+ */
+export function rateFrom(makes: readonly RatesMade[]): Rate | undefined {
+  const times = makes.flatMap(({ time }) => time ?? []);
+  if (times.length === 0) return undefined;
+  const { ratio, spread } = shrunk(times, TIME_SPREAD, PACE_BETWEEN);
+  return { perMinute: BASES.single.aMinute / ratio, spread, makes: times.length };
+}
+
+/** Nobody takes so much more or less yarn than is usual: something else was weighed with it. */
+const LIKELY = { least: 0.5, most: 2 } as const;
+
+/** What the maker's own stitches take of yarn, likewise; undefined where none was weighed. */
+export function yarnUseFrom(makes: readonly RatesMade[]): YarnUse | undefined {
+  const taken = makes.flatMap(({ yarn }) => (yarn && yarn >= LIKELY.least && yarn <= LIKELY.most ? yarn : []));
+  if (taken.length === 0) return undefined;
+  return { ...shrunk(taken, YARN_SPREAD, YARN_BETWEEN), makes: taken.length };
+}
