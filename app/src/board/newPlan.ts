@@ -11,7 +11,7 @@ import {
 import type { SwatchRecord } from '@keep-snug/core/documents';
 import { useLibrary, type LocalDocument } from '@/state/library';
 import { useUsed } from '@/state/used';
-import { handNow } from '@/yarn/useHand';
+import { handNow, ratesNow } from '@/yarn/useHand';
 
 /** Makes a plan for a thing, with the last fabric used, and returns its id. */
 export function newPlan(thing: ThingSpec): string {
@@ -27,7 +27,8 @@ export function planInChains(thing: ThingSpec, fabric: FabricSpec, around: numbe
 }
 
 /** What is estimated is estimated by the maker's own hand, where it is known; what was measured is as it was. */
-function byOwnHand(fabric: FabricSpec): FabricSpec {
+function byOwnHand(given: FabricSpec): FabricSpec {
+  const fabric = { ...given, ...ratesNow() };
   if (countMeasures(fabric.gauge ?? {}) > 0 || fabric.hand) return fabric;
   const hand = handNow(yarnOf(fabric).category);
   return hand ? { ...fabric, hand } : fabric;

@@ -12,6 +12,7 @@ interface Props {
   onMeasure: () => void;
   onLost: () => void;
   onWeigh: () => void;
+  onLog: () => void;
   onNote: () => void;
   onKeys: () => void;
   onPlan: () => void;
@@ -26,6 +27,7 @@ export function Controls({
   onMeasure,
   onLost,
   onWeigh,
+  onLog,
   onNote,
   onKeys,
   onPlan,
@@ -55,6 +57,7 @@ export function Controls({
           of="this make"
           entries={[
             { name: 'Weigh the ball', do: onWeigh },
+            { name: 'Log', do: onLog },
             ...(aloud.can ? [{ name: aloud.on ? 'Stop reading aloud' : 'Read rows aloud', do: aloud.turn }] : []),
             { name: 'Plan', do: onPlan },
             { name: 'Bench', do: onBench },

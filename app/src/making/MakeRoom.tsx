@@ -24,9 +24,12 @@ import { MAKE_KEYS } from './keys';
 import { Beside } from './Beside';
 import { Controls } from './Controls';
 import { FinishPanel } from './FinishPanel';
+import { LogPanel } from './LogPanel';
 import { LostPanel } from './LostPanel';
 import { MeasurePanel } from './MeasurePanel';
 import { NotePanel } from './NotePanel';
+import { PaceLine } from './PaceLine';
+import { PartTabs } from './PartTabs';
 import { ChangedPanel, PlanChanged } from './PlanChanged';
 import { Target } from './Target';
 import { Twice } from './Twice';
@@ -59,11 +62,14 @@ export function MakeRoom({ id, held }: Props) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
-  const [open, setOpen] = useState<'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'finish' | 'keys' | null>(null);
+  const [open, setOpen] = useState<
+    'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'log' | 'finish' | 'keys' | null
+  >(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
   const left = useSettings((state) => state.hand) === 'left';
-  const progress = useProgress(id, held.body);
+  const [part, setPart] = useState<string>();
+  const progress = useProgress(id, held.body, part);
   const mended = useMended(id, held.body);
   const changed = useChangedWays(id, held.body);
   usePageTitle(held.body.title);
@@ -113,6 +119,7 @@ export function MakeRoom({ id, held }: Props) {
       onMeasure={() => setOpen('measure')}
       onLost={() => setOpen('lost')}
       onWeigh={() => setOpen('weigh')}
+      onLog={() => setOpen('log')}
       onNote={() => setOpen('note')}
       onKeys={() => setOpen('keys')}
       onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
@@ -150,7 +157,9 @@ export function MakeRoom({ id, held }: Props) {
                 contentContainerStyle={STYLES.reading}
               >
                 {told}
+                <PartTabs progress={progress} onChoose={setPart} />
                 <Glance progress={progress} title={held.body.title} />
+                <PaceLine {...progress} />
                 <Latest progress={progress} />
                 <TapeAsks id={id} progress={progress} mended={mended} onMeasure={() => setOpen('measure')} />
                 {progress.state.done.length === 0 ? (
@@ -176,6 +185,7 @@ export function MakeRoom({ id, held }: Props) {
         {open === 'weigh' ? (
           <WeighPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
         ) : null}
+        {open === 'log' ? <LogPanel id={id} progress={progress} onClose={() => setOpen(null)} /> : null}
         {open === 'changed' && changed ? (
           <ChangedPanel id={id} make={held.body} changed={changed} onClose={() => setOpen(null)} />
         ) : null}

@@ -1,12 +1,18 @@
 import {
   foldMake,
   madeUncounted,
+  minutesLeft,
+  nextStep,
+  paceWithin,
+  partsOf,
   planFollowed,
   stepsToMake,
   tapeOf,
   type MakingStep,
   type Make,
+  type MakePart,
   type MakeState,
+  type Pace,
   type Plan,
   type Step,
   type WorkedPiece,
@@ -30,6 +36,11 @@ export interface Progress {
   marksMm: readonly number[];
   /** Rows or rounds done of the piece on the hook. */
   rowsDone: number;
+  /** What is made by itself, each with its own progress, and which of them is on the hook. */
+  parts: readonly MakePart[];
+  part: string | undefined;
+  /** How fast it goes, and what is left at that pace, minutes; nothing before it shows. */
+  pace: (Pace & { left: number }) | undefined;
 }
 
 /** A row or a round, as it begins a line. */
@@ -43,19 +54,24 @@ export function useFollowed(id: string, make: Make): Plan {
   return useMemo(() => planFollowed(make.plan, events), [make.plan, events]);
 }
 
-/** How far a make has got: its frozen plan, reckoned, and the sum of what happened. */
-export function useProgress(id: string, make: Make): Progress | null {
+/**
+ * How far a make has got: its frozen plan, reckoned, and the sum of what happened.
+ *
+ * @param chosen the part that was turned to, where one was
+ */
+export function useProgress(id: string, make: Make, chosen?: string): Progress | null {
   const reader = useReader();
   const events = useMakeEvents(id);
   const plan = useFollowed(id, make);
   const { worked: told } = reckonFor(plan, reader);
   const steps = useMemo(() => stepsToMake(told?.steps ?? []), [told]);
   const state = useMemo(() => foldMake(events, steps), [events, steps]);
+  const pace = useMemo(() => paceWithin(plan, steps, events), [plan, steps, events]);
   if (!told) return null;
   const worked = { ...told, steps };
   const ticked = new Set(state.done);
   const isDone = new Set([...ticked, ...madeUncounted(steps, ticked)]);
-  const next = steps.find((step) => !isDone.has(step.id));
+  const next = nextStep(steps, isDone, chosen, state.last?.step);
   const tape = tapeOf(told);
   const done = steps.filter((step) => isDone.has(step.id));
   const piece = worked.pieces.find((one) => one.id === (next ?? worked.steps.at(-1))?.piece) ?? worked.pieces[0]!;
@@ -71,5 +87,8 @@ export function useProgress(id: string, make: Make): Progress | null {
     lengthMm: tape.length,
     marksMm: tape.marks,
     rowsDone: done.filter((step) => step.row !== null && step.piece === piece.id && step.copy === next?.copy).length,
+    parts: partsOf(steps, told.pieces, isDone),
+    part: next && (next.copy === undefined ? next.piece : `${next.piece}@${next.copy}`),
+    pace: pace && { ...pace, left: minutesLeft(plan, worked, isDone, pace.factor) },
   };
 }

@@ -4,11 +4,16 @@ import {
   handFrom,
   isFinished,
   PlanProblem,
+  rateFrom,
+  ratesMade,
   type FabricSpec,
   type Hand,
   type KeptEvent,
   type Make,
+  type Rate,
   type YarnSpec,
+  type YarnUse,
+  yarnUseFrom,
 } from '@keep-snug/core';
 import { useMemo } from 'react';
 import { useEvents } from '@/state/events';
@@ -34,6 +39,18 @@ function handOf(fabrics: readonly FabricSpec[], category: YarnSpec['category']):
   return handFrom(alike.length > 0 ? alike : fabrics);
 }
 
+/** Pace and use of yarn that finished makes show. */
+export function ratesNow(): { rate?: Rate; yarnUse?: YarnUse } {
+  const { makes } = useLibrary.getState().shelves;
+  const { byMake } = useEvents.getState();
+  const made = Object.entries(makes).flatMap(([id, { body, gone }]) => {
+    const events = byMake[id] ?? [];
+    return gone || !isFinished(events) ? [] : (orNot(() => ratesMade(body.plan, events)) ?? []);
+  });
+  const [rate, yarnUse] = [rateFrom(made), yarnUseFrom(made)];
+  return { ...(rate ? { rate } : {}), ...(yarnUse ? { yarnUse } : {}) };
+}
+
 /** Every fabric that was measured: swatches, and makes that are finished. */
 function fabricsShown(
   { yarns, swatches, makes }: Pick<Shelves, 'yarns' | 'swatches' | 'makes'>,
@@ -55,14 +72,15 @@ const known = new WeakMap<readonly KeptEvent[], FabricSpec | undefined>();
 /** A make is asked again whenever anything is kept: what it shows changes only with its own events. */
 function madeOf(make: Make, events: readonly KeptEvent[]): FabricSpec | undefined {
   if (known.has(events)) return known.get(events);
-  const made = fabricMadeOrNot(make, events);
+  const made = orNot(() => fabricMade(make.plan, events));
   known.set(events, made);
   return made;
 }
 
-function fabricMadeOrNot(make: Make, events: readonly KeptEvent[]): FabricSpec | undefined {
+/** A make whose plan cannot be calculated any more teaches nothing. */
+function orNot<Learnt>(learn: () => Learnt): Learnt | undefined {
   try {
-    return fabricMade(make.plan, events);
+    return learn();
   } catch (error) {
     if (error instanceof PlanProblem) return undefined;
     throw error;

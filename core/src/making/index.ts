@@ -5,5 +5,6 @@ export * from './fold';
 export * from './order';
 export * from './ridges';
 export * from './pace';
+export * from './parts';
 export * from './tape';
 export * from './ticks';

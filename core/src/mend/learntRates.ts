@@ -1,8 +1,8 @@
 import { BASES, shrunk, type Rate, type YarnUse } from '../fabric';
-import { finishOf, paceOf, stepsToMake, type KeptEvent } from '../making';
+import { finishOf, paceOf, stepsToMake, type KeptEvent, type MakingStep, type Pace } from '../making';
 import type { Plan } from '../plan';
-import { reckon } from '../reckon';
-import { TIME_SPREAD, YARN_SPREAD } from '../supplies';
+import { reckon, type Worked } from '../reckon';
+import { rowMinutes, slowerBy, TIME_SPREAD, YARN_SPREAD } from '../supplies';
 import { fabricMade } from './learnt';
 import { planFollowed } from './mend';
 
@@ -53,6 +53,30 @@ export function rateFrom(makes: readonly RatesMade[]): Rate | undefined {
   if (times.length === 0) return undefined;
   const { ratio, spread } = shrunk(times, TIME_SPREAD, PACE_BETWEEN);
   return { perMinute: BASES.single.aMinute / ratio, spread, makes: times.length };
+}
+
+/** The pace of a make that goes on, held towards the one its plan was reckoned with (handbook 7). */
+export function paceWithin(
+  { fabric: { rate } }: Plan,
+  steps: readonly MakingStep[],
+  events: readonly KeptEvent[],
+): Pace | undefined {
+  return paceOf(steps, events, { factor: slowerBy(rate), spread: rate?.spread ?? TIME_SPREAD });
+}
+
+/** Minutes that are left of a make at a pace: its rows by their stitches, what else there is in proportion. */
+export function minutesLeft(
+  { fabric: { rate } }: Plan,
+  { steps, supplies }: { steps: readonly MakingStep[]; supplies: Worked['supplies'] },
+  done: ReadonlySet<string>,
+  factor: number,
+): number {
+  const rows = steps.filter(({ work, row }) => work && row !== null);
+  const usual = (of: readonly MakingStep[]) => of.reduce((sum, { work }) => sum + rowMinutes(work!), 0);
+  const finishing = Math.max(0, supplies.time.value - slowerBy(rate) * usual(rows));
+  const besides = steps.filter(({ row, kind }) => row === null && kind !== 'foundation');
+  const toDo = besides.filter(({ id }) => !done.has(id)).length;
+  return factor * usual(rows.filter(({ id }) => !done.has(id))) + (finishing * toDo) / Math.max(1, besides.length);
 }
 
 /** Nobody takes so much more or less yarn than is usual: something else was weighed with it. */

@@ -1,0 +1,24 @@
+import { Tabs } from '@/parts/Tabs';
+import type { Progress } from './useProgress';
+
+interface Props {
+  progress: Progress;
+  onChoose: (part: string) => void;
+}
+
+/** Pieces that are made each by itself, with how far it is; nothing where there is one. */
+export function PartTabs({ progress: { parts, part }, onChoose }: Props) {
+  const open = parts.filter(({ waits }) => !waits);
+  if (open.length < 2) return null;
+  return (
+    <Tabs
+      label="Pieces"
+      value={part ?? ''}
+      options={open.map(({ id, name, of, done }) => ({
+        id,
+        name: done === of ? `${name}: done` : `${name}: ${done} of ${of}`,
+      }))}
+      onChange={onChoose}
+    />
+  );
+}
