@@ -194,6 +194,7 @@ export {
   mend,
   minutesLeft,
   paceWithin,
+  planAgain,
   planAsked,
   type MendChoice,
   type Mended,

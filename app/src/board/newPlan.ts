@@ -26,6 +26,9 @@ export function planInChains(thing: ThingSpec, fabric: FabricSpec, around: numbe
   return add('plans', planFor(thing, { ...fabric, gauge: { ...fabric.gauge, chains } }));
 }
 
+/** A plan with what finished makes taught of hand, pace and yarn. */
+export const learnt = (plan: Plan): Plan => ({ ...plan, fabric: byOwnHand(plan.fabric) });
+
 /** What is estimated is estimated by the maker's own hand, where it is known; what was measured is as it was. */
 function byOwnHand(given: FabricSpec): FabricSpec {
   const fabric = { ...given, ...ratesNow() };

@@ -1,6 +1,6 @@
-import { finishOf, formatNumber, isFinished, sizesMade, type KeptEvent, type Make, type Worked } from '@keep-snug/core';
+import { finishOf, formatNumber, isFinished, planAgain, sizesMade, type Make, type Worked } from '@keep-snug/core';
 import { useRouter, type Href } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { copyPlan } from '@/board/copyPlan';
 import { MiniPiece } from '@/drawing/MiniPiece';
@@ -16,6 +16,7 @@ import { EmptyPlace, Fetching } from '@/parts/EmptyPlace';
 import { ListTools } from '@/parts/ListTools';
 import { MoreMenu } from '@/parts/MoreMenu';
 import { ListPage } from '@/parts/Page';
+import { Panel } from '@/parts/Panel';
 import { Press } from '@/parts/Press';
 import { useFinding } from '@/parts/useFinding';
 import { Words } from '@/parts/Words';
@@ -25,6 +26,10 @@ import { useDeleting } from '@/state/deleting';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useWholeMake } from '@/state/sync';
+import { learnt } from '@/board/newPlan';
+import { Charts } from './Charts';
+import { Compare } from './Compare';
+import { finishedMake, fitsOf, latestOf, wordsOf, type Fits } from './finished';
 
 /** What a finished piece looks like, where there is none. */
 const SAMPLE = [
@@ -33,6 +38,9 @@ const SAMPLE = [
   { name: 'turn', rows: 4 },
   { name: 'flap', rows: 12 },
 ];
+
+/** How they fit, as what they are filtered by. */
+const FITS: readonly { id: Fits; name: string }[] = [...FITTED, { id: 'unsaid', name: 'not said' }];
 
 /** Finished makes: what was planned, when, and what was noted on the way. */
 export function Ledger() {
@@ -45,14 +53,14 @@ export function Ledger() {
       shelf
         .filter(([id]) => isFinished(byMake[id] ?? []))
         .map(([id, held]) => {
-          const { title, plan } = held.body;
-          const { yarn, yarns = [yarn] } = plan.fabric;
-          const words = [plan.thing.name, ...yarns.map((one) => one?.name)].filter(Boolean).join(' ');
-          return { id, name: title, words, usedAt: latest(byMake[id]!), held };
+          const events = byMake[id]!;
+          const { title: name } = held.body;
+          return { id, name, words: wordsOf(held.body), kind: fitsOf(events), usedAt: latestOf(events), held };
         }),
     [shelf, byMake],
   );
   const finding = useFinding(finished);
+  const [open, setOpen] = useState<'charts' | 'compare' | null>(null);
   return (
     <ListPage
       title="Ledger"
@@ -69,7 +77,19 @@ export function Ledger() {
               <MiniPiece sections={SAMPLE} rowsDone={0} width={220} height={52} />
             </EmptyPlace>
           ) : null}
-          <ListTools what="finished projects" finding={finding} />
+          <ListTools what="finished projects" finding={finding} kinds={FITS} from={4} />
+          {finished.length > 1 ? (
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+              <Action onPress={() => setOpen('charts')}>Charts</Action>
+              <Action onPress={() => setOpen('compare')}>Compare two</Action>
+            </View>
+          ) : null}
+          {open === 'charts' ? (
+            <Panel title="What they say together" onClose={() => setOpen(null)}>
+              <Charts makes={finished.flatMap(({ id, held }) => finishedMake(held.body, byMake[id] ?? []) ?? [])} />
+            </Panel>
+          ) : null}
+          {open === 'compare' ? <Compare makes={finished} onClose={() => setOpen(null)} /> : null}
         </>
       }
       items={finding.found.map(({ id, held }) => ({ key: id, draw: () => <Entry id={id} held={held} /> }))}
@@ -92,6 +112,8 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const piece = worked.pieces[0]!;
   const { yarn, hookMm } = plan.fabric;
   const open = (to: Href) => router.push(to);
+  // with what this one and all others taught
+  const again = () => learnt(planAgain(make.plan, useEvents.getState().byMake[id] ?? []));
   return (
     <CardBox label={make.title}>
       <View style={{ flexDirection: 'row', alignItems: 'flex-start', columnGap: 8 }}>
@@ -132,15 +154,21 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
         </Words>
         <Action
           label={`Make the same again: ${make.title}`}
-          onPress={() => open(`/make/${startMake(make.planId, plan)}`)}
+          onPress={() => open(`/make/${startMake(make.planId, again())}`)}
         >
           the same
         </Action>
         <Action
-          label={`Make it again with changes: ${make.title}`}
-          onPress={() => open(`/plan/${copyPlan(plan)}?stage=fabric`)}
+          label={`Make it again for another item: ${make.title}`}
+          onPress={() => open(`/plan/${copyPlan(again())}?stage=thing`)}
         >
-          with changes
+          for another item
+        </Action>
+        <Action
+          label={`Make it again in another yarn: ${make.title}`}
+          onPress={() => open(`/plan/${copyPlan(again())}?stage=fabric`)}
+        >
+          in another yarn
         </Action>
       </View>
     </CardBox>
@@ -168,10 +196,6 @@ function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 
 }
 
 const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
-
-function latest(events: readonly KeptEvent[]): string {
-  return events.reduce((last, { at }) => (at > last ? at : last), '');
-}
 
 function day(iso: string): string {
   return new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });

@@ -23,14 +23,16 @@ interface Props {
   what: string;
   finding: Finding;
   kinds?: readonly { id: string; name: string }[];
+  /** From so many entries on, where not from seven. */
+  from?: number;
 }
 
 /** Search, order and kind of a list that has grown; nothing over a short one. */
-export function ListTools({ what, finding, kinds = [] }: Props) {
+export function ListTools({ what, finding, kinds = [], from = FROM }: Props) {
   const colours = useColours();
   const type = useType('body');
   const { found, of, search, setSearch, order, setOrder, kind, setKind } = finding;
-  if (of < FROM) return null;
+  if (of < from) return null;
   return (
     <View style={{ gap: 10 }}>
       <View style={STYLES.row}>

@@ -3,3 +3,4 @@ export * from './learnt';
 export * from './weighed';
 export * from './learntRates';
 export * from './honesty';
+export * from './again';
