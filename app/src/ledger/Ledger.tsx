@@ -5,7 +5,10 @@ import { View } from 'react-native';
 import { copyPlan } from '@/board/copyPlan';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { FITTED } from '@/making/FinishPanel';
+import { atTheHook } from '@/making/PaceLine';
+import { FinishedPicture } from '@/making/PictureField';
 import { SizesBeside } from '@/making/SizesBeside';
+import { isPicture } from '@/making/smallPicture';
 import { useFollowed, useProgress } from '@/making/useProgress';
 import { startMake } from '@/making/start';
 import { Action } from '@/parts/Action';
@@ -180,14 +183,16 @@ function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 
   const events = useMakeEvents(id);
   const finish = finishOf(events);
   if (!finish) return null;
-  const { asMade, fits, grams, note } = finish;
+  const { asMade, fits, grams, minutes, note, picture } = finish;
   const fitted = FITTED.find((one) => one.id === fits)?.name;
   const said = [
     ...(fitted ? [`sits ${fitted}`] : []),
     ...(grams === undefined ? [] : [`${formatNumber(grams, 0)} g of yarn`]),
+    ...(minutes === undefined ? [] : [atTheHook(minutes)]),
   ].join(', ');
   return (
     <>
+      {isPicture(picture) ? <FinishedPicture picture={picture} /> : null}
       {asMade ? <SizesBeside sizes={sizesMade(worked, events)} /> : null}
       {said ? <Words as="smallStrong">{capital(said)}</Words> : null}
       {note ? <Words as="small" tone="thread">{`For next time: ${note}`}</Words> : null}

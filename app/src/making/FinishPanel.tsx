@@ -20,14 +20,20 @@ import { Panel } from '@/parts/Panel';
 import { RadioList } from '@/parts/RadioList';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
-import { useEvents } from '@/state/events';
+import { useEvents, useMakeEvents } from '@/state/events';
 import { useSettings } from '@/state/settings';
+import { notYetTaken, takeFromBox } from '@/yarn/takeFromBox';
 import { Learnt } from './Learnt';
+import { atTheHook } from './PaceLine';
+import { PictureField } from './PictureField';
+import type { Progress } from './useProgress';
+import { weighedOf } from './WeighPanel';
 
 interface Props {
   id: string;
   make: Make;
   worked: Pick<Worked, 'outside' | 'inside'>;
+  pace: Progress['pace'];
   onClose: () => void;
 }
 
@@ -48,14 +54,17 @@ const LONGEST_NOTE = 2000;
 type Finish = Extract<Happening, { kind: 'finished' }>;
 
 /** How it came out: each line can be left out. What it teaches is told before the ledger is opened. */
-export function FinishPanel({ id, make, worked, onClose }: Props) {
+export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   const happened = useEvents((state) => state.happened);
   const units = useSettings((state) => state.units);
   const [sizes, setSizes] = useState<Partial<Record<SizeMade['of'], TypedLength>>>({});
   const [fits, setFits] = useState<Fitted | undefined>();
   const [grams, setGrams] = useState<number>();
+  const [minutes, setMinutes] = useState<number>();
+  const [picture, setPicture] = useState<string>();
   const [note, setNote] = useState('');
   const [saved, setSaved] = useState(false);
+  const events = useMakeEvents(id);
   const planned = sizesMade(worked, []);
   const save = () => {
     const asMade = Object.fromEntries(Object.entries(sizes).map(([of, { mm }]) => [of, mm]));
@@ -65,10 +74,13 @@ export function FinishPanel({ id, make, worked, onClose }: Props) {
       ...(Object.keys(asMade).length > 0 ? { asMade } : {}),
       ...(fits ? { fits } : {}),
       ...(grams === undefined ? {} : { grams }),
+      ...(minutes === undefined ? {} : { minutes }),
       ...(isBlank(line) ? {} : { note: line }),
+      ...(picture ? { picture } : {}),
     };
     if (Object.keys(finish).length === 1) return onClose();
     happened(id, finish);
+    if (grams) takeFromBox(make.plan, notYetTaken(grams, weighedOf(events)));
     return setSaved(true);
   };
   if (saved)
@@ -114,8 +126,19 @@ export function FinishPanel({ id, make, worked, onClose }: Props) {
           onChange={setGrams}
           onClear={() => setGrams(undefined)}
         />
+        <NumberField
+          label="Time"
+          unit="minutes"
+          help={pace ? `By your rows: ${atTheHook(pace.minutes)}. Leave it empty to keep that.` : 'Breaks left out.'}
+          value={minutes}
+          min={1}
+          max={100_000}
+          onChange={setMinutes}
+          onClear={() => setMinutes(undefined)}
+        />
         <TextField label="For next time" value={note} onChange={setNote} hint="A line that you will read then." />
       </FieldRow>
+      <PictureField picture={picture} onChange={setPicture} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
         <Action main onPress={save}>
           Save

@@ -194,6 +194,7 @@ export function MakeRoom({ id, held }: Props) {
             id={id}
             make={held.body}
             worked={progress.worked}
+            pace={progress.pace}
             onClose={() => {
               setOpen(null);
               router.navigate('/ledger');

@@ -1,8 +1,11 @@
 import {
+  inOrder,
   planFollowed,
   roundedAmount,
   sectionWord,
+  standingEvents,
   yarnLeft,
+  type KeptEvent,
   type Make,
   type Worked,
   type YarnLeft,
@@ -17,6 +20,7 @@ import { Panel } from '@/parts/Panel';
 import { ShareBar } from '@/parts/ShareBar';
 import { Words } from '@/parts/Words';
 import { useEvents, useMakeEvents } from '@/state/events';
+import { takeFromBox } from '@/yarn/takeFromBox';
 import { courseWord, type Progress } from './useProgress';
 
 interface Props {
@@ -34,6 +38,8 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
   const left = yarnLeft(planFollowed(make.plan, events), progress.worked as Worked, events);
   const weigh = () => {
     happened(id, { kind: 'weighed', grams: grams! });
+    const before = weighedOf(events).at(-1);
+    if (before !== undefined && before > grams!) takeFromBox(make.plan, before - grams!);
     setGrams(undefined);
   };
   return (
@@ -59,6 +65,10 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
     </Panel>
   );
 }
+
+/** What the ball weighed each time, g. */
+export const weighedOf = (events: readonly KeptEvent[]): number[] =>
+  standingEvents(inOrder(events)).flatMap((event) => (event.kind === 'weighed' ? event.grams : []));
 
 /** Surer than this nobody need worry. */
 const SURE = 0.95;

@@ -4,6 +4,7 @@ import type { Everything } from '@keep-snug/core/everything';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
+import { chooseFile } from '@/parts/chooseFile';
 import { Notice } from '@/parts/Notice';
 import { RadioList } from '@/parts/RadioList';
 import { Words } from '@/parts/Words';
@@ -28,7 +29,7 @@ export function BringBack() {
   useEffect(() => () => standing.current?.keep(), []);
 
   const open = async () => {
-    const file = await choose();
+    const file = await chooseFile('application/json,.json');
     if (!file) return;
     const read = await readFile(file);
     if (typeof read === 'string') return setProblem(read);
@@ -150,16 +151,6 @@ function inWords({ added, changed, removed, differing, events }: Changes): strin
     events.length > 0 ? `${plural(events.length, 'entry', 'entries')} of makes (rows, notes) added.` : '',
   ].filter(Boolean);
   return lines.length > 0 ? lines : ['Everything in this file is here already.'];
-}
-
-function choose(): Promise<File | undefined> {
-  return new Promise((resolve) => {
-    const input = document.createElement('input');
-    Object.assign(input, { type: 'file', accept: 'application/json,.json' });
-    input.addEventListener('change', () => resolve(input.files?.[0]));
-    input.addEventListener('cancel', () => resolve(undefined));
-    input.click();
-  });
 }
 
 /** @returns the file, or why it is none of ours */

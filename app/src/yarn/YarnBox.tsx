@@ -35,6 +35,7 @@ import { useColours } from '@/theme/useTheme';
 import { perTen } from '@/board/gaugeText';
 import { GAUGE_OVER } from '@/parts/gaugeOver';
 import { GaugeChart } from './GaugeChart';
+import { HandLines } from './HandLines';
 import { GaugeEditor } from './GaugeEditor';
 import { NewYarn } from './NewYarn';
 import { SampleSwatch } from './SampleSwatch';
@@ -150,6 +151,7 @@ function Yarn({ id, held, swatches }: YarnProps) {
         </>
       ) : null}
       <Clash kind="yarns" id={id} held={held} />
+      <HandLines yarn={body.yarn} />
       <GaugeChart yarn={body} swatches={swatches.map(([, swatch]) => swatch.body)} />
       {swatches.map(([key, swatch]) => (
         <Swatch key={key} id={key} held={swatch} yarn={body} />

@@ -25,19 +25,43 @@ type Shelves = ReturnType<typeof useLibrary.getState>['shelves'];
 export function useHand({ category }: YarnSpec): Hand | undefined {
   const { yarns, swatches, makes } = useLibrary((state) => state.shelves);
   const byMake = useEvents((state) => state.byMake);
-  const fabrics = useMemo(() => fabricsShown({ yarns, swatches, makes }, byMake), [yarns, swatches, makes, byMake]);
-  return useMemo(() => handOf(fabrics, category), [fabrics, category]);
+  const shown = useMemo(() => fabricsShown({ yarns, swatches, makes }, byMake), [yarns, swatches, makes, byMake]);
+  return useMemo(() => handOf(alikeIn(shown, category)), [shown, category]);
+}
+
+/** The same with the swatches and makes behind it. */
+export function useHandSources({ category }: YarnSpec): { hand: Hand; from: readonly Shown[] } | undefined {
+  const { yarns, swatches, makes } = useLibrary((state) => state.shelves);
+  const byMake = useEvents((state) => state.byMake);
+  const shown = useMemo(() => fabricsShown({ yarns, swatches, makes }, byMake), [yarns, swatches, makes, byMake]);
+  return useMemo(() => {
+    // only those that tell the hand something stand behind it
+    const from = alikeIn(shown, category).filter((one) => handOf([one]) !== undefined);
+    const hand = handOf(from);
+    return hand && { hand, from };
+  }, [shown, category]);
 }
 
 /** The same, asked once. */
 export function handNow(category: YarnSpec['category']): Hand | undefined {
-  return handOf(fabricsShown(useLibrary.getState().shelves, useEvents.getState().byMake), category);
+  return handOf(alikeIn(fabricsShown(useLibrary.getState().shelves, useEvents.getState().byMake), category));
 }
 
-function handOf(fabrics: readonly FabricSpec[], category: YarnSpec['category']): Hand | undefined {
-  const alike = fabrics.filter(({ yarn }) => yarn?.category !== undefined && yarn.category === category);
-  return handFrom(alike.length > 0 ? alike : fabrics);
+/** A fabric that was measured: on a swatch, or on a finished make. */
+export interface Shown {
+  fabric: FabricSpec;
+  name: string;
+  /** The make it is of; none for a swatch. */
+  make?: string;
 }
+
+/** Those in yarn of a category; where there is none, all. */
+function alikeIn(shown: readonly Shown[], category: YarnSpec['category']): readonly Shown[] {
+  const alike = shown.filter(({ fabric: { yarn } }) => yarn?.category !== undefined && yarn.category === category);
+  return alike.length > 0 ? alike : shown;
+}
+
+const handOf = (shown: readonly Shown[]): Hand | undefined => handFrom(shown.map(({ fabric }) => fabric));
 
 /** Pace and use of yarn that finished makes show. */
 export function ratesNow(): { rate?: Rate; yarnUse?: YarnUse } {
@@ -55,14 +79,15 @@ export function ratesNow(): { rate?: Rate; yarnUse?: YarnUse } {
 function fabricsShown(
   { yarns, swatches, makes }: Pick<Shelves, 'yarns' | 'swatches' | 'makes'>,
   byMake: Readonly<Record<string, readonly KeptEvent[]>>,
-): FabricSpec[] {
+): Shown[] {
   const swatched = Object.values(swatches).flatMap(({ body, gone }) => {
     const yarn = gone ? undefined : yarns[body.yarn]?.body.yarn;
-    return yarn ? [fabricFromSwatch(body, yarn)] : [];
+    return yarn ? [{ fabric: fabricFromSwatch(body, yarn), name: `Swatch: ${body.name}` }] : [];
   });
   const made = Object.entries(makes).flatMap(([id, { body, gone }]) => {
     const events = byMake[id] ?? [];
-    return gone || !isFinished(events) ? [] : (madeOf(body, events) ?? []);
+    const fabric = gone || !isFinished(events) ? undefined : madeOf(body, events);
+    return fabric ? [{ fabric, name: body.title, make: id }] : [];
   });
   return [...swatched, ...made];
 }

@@ -61,6 +61,7 @@ const happenings: Record<string, Record<string, Key>> = {
     grams: count(100_000, 'g'),
     minutes: count(1_000_000, 'min'),
     note: optional(note),
+    picture: optional({ is: 'text', min: 1, max: 100_000, note: 'a small picture of it, as a data URI' }),
   },
   reopened: {},
 };

@@ -38,6 +38,8 @@ export type Happening =
       grams?: number;
       minutes?: number;
       note?: string;
+      /** A small picture of it, as a data URI. */
+      picture?: string;
     }
   | { kind: 'reopened' };
 
