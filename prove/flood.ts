@@ -1,5 +1,4 @@
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
-import { reckon } from '@keep-snug/core';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -13,7 +12,7 @@ const AT_ONCE = 2;
 const SLOWEST_MS = 500;
 
 const plans = Object.values(TERN_POINT.plans);
-const events = ternPointEvents((plan) => reckon(plan).steps);
+const events = ternPointEvents();
 
 interface Request {
   method: string;

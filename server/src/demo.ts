@@ -1,4 +1,3 @@
-import { reckon } from '@keep-snug/core';
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
 import { DOCUMENT_KINDS } from '@keep-snug/core/formats';
 import { documentStore, eventStore, type Store } from './store';
@@ -9,5 +8,5 @@ export async function loadDemo(store: Store): Promise<void> {
   for (const kind of DOCUMENT_KINDS) {
     for (const [id, body] of Object.entries(TERN_POINT[kind])) await documents.lay(kind, id, body);
   }
-  await eventStore(store).add(ternPointEvents((plan) => reckon(plan).steps));
+  await eventStore(store).add(ternPointEvents());
 }

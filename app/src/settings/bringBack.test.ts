@@ -1,4 +1,3 @@
-import { reckon } from '@keep-snug/core';
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
 import type { Everything } from '@keep-snug/core/everything';
 import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
@@ -7,7 +6,7 @@ import { useEvents } from '@/state/events';
 import { useLibrary } from '@/state/library';
 import { bringBack, changesOf } from './bringBack';
 
-const events = ternPointEvents((plan) => reckon(plan).steps);
+const events = ternPointEvents();
 const [phone, notebook] = Object.keys(TERN_POINT.plans) as [string, string];
 const plans = () => useLibrary.getState().shelves.plans;
 

@@ -1,1 +1,2 @@
 export * from './ternPoint';
+export * from './ternPointEvents';

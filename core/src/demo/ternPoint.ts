@@ -1,5 +1,5 @@
 import type { Documents, DocumentKind } from '../formats/kinds';
-import { MAKE_FORMAT, type MakeEvent } from '../making';
+import { MAKE_FORMAT, type Make } from '../making';
 import { PLAN_FORMAT, type Plan } from '../plan';
 
 /** Ids of the sample data: a letter for the kind of record and a number, so that they are the same everywhere. */
@@ -10,7 +10,6 @@ function id(kind: string, number: number): string {
 const OAT = id('a', 1);
 const SLATE = id('a', 2);
 const KELP = id('a', 3);
-const DEVICE = id('d', 1);
 
 const oatYarn = {
   name: 'oat cotton',
@@ -425,7 +424,19 @@ const PLAN_IDS = {
   ringBag: id('b', 17),
   railPocket: id('b', 18),
 };
-const MAKE_IDS = { fieldPhone: id('c', 1), tideTable: id('c', 2) };
+/** Makes of the sample data, by what they are of. */
+export const MAKE_IDS = {
+  fieldPhone: id('c', 1),
+  tideTable: id('c', 2),
+  railPocket: id('c', 3),
+  glasses: id('c', 4),
+  soap: id('c', 5),
+  loupe: id('c', 6),
+};
+
+function makeOf(plan: Plan, planId: string, startedAt: string): Make {
+  return { format: MAKE_FORMAT, title: plan.title, planId, plan, startedAt };
+}
 
 /** Tern Point bird observatory's bench: documents by kind and id. */
 export const TERN_POINT: Kept = {
@@ -487,70 +498,11 @@ export const TERN_POINT: Kept = {
     },
   },
   makes: {
-    [MAKE_IDS.fieldPhone]: {
-      format: MAKE_FORMAT,
-      title: fieldPhone.title,
-      planId: PLAN_IDS.fieldPhone,
-      plan: fieldPhone,
-      startedAt: '2026-10-02T18:00:00.000Z',
-    },
-    [MAKE_IDS.tideTable]: {
-      format: MAKE_FORMAT,
-      title: tideTable.title,
-      planId: PLAN_IDS.tideTable,
-      plan: tideTable,
-      startedAt: '2026-09-12T19:00:00.000Z',
-    },
+    [MAKE_IDS.fieldPhone]: makeOf(fieldPhone, PLAN_IDS.fieldPhone, '2026-10-02T18:00:00.000Z'),
+    [MAKE_IDS.tideTable]: makeOf(tideTable, PLAN_IDS.tideTable, '2026-09-12T19:00:00.000Z'),
+    [MAKE_IDS.railPocket]: makeOf(railPocket, PLAN_IDS.railPocket, '2026-10-04T18:30:00.000Z'),
+    [MAKE_IDS.glasses]: makeOf(glasses, PLAN_IDS.glasses, '2026-08-21T18:30:00.000Z'),
+    [MAKE_IDS.soap]: makeOf(soap, PLAN_IDS.soap, '2026-08-02T19:10:00.000Z'),
+    [MAKE_IDS.loupe]: makeOf(loupe, PLAN_IDS.loupe, '2026-07-11T20:00:00.000Z'),
   },
 };
-
-const MINUTE = 60_000;
-
-function ticks(make: string, start: string, steps: readonly StepId[], first: number): MakeEvent[] {
-  return steps.map(({ id: step }, index) => ({
-    id: id('1', first + index),
-    make,
-    device: DEVICE,
-    at: new Date(Date.parse(start) + index * 2 * MINUTE).toISOString(),
-    n: index + 1,
-    kind: 'ticked' as const,
-    step,
-    under: null,
-  }));
-}
-
-interface StepId {
-  id: string;
-}
-
-/**
- * What happened to the makes so far.
- * @param stepsOf the steps of a plan, as it is reckoned
- */
-export function ternPointEvents(stepsOf: (plan: Plan) => readonly StepId[]): MakeEvent[] {
-  // the foundation and 22 rows are done: row 23 is next
-  const pouch = stepsOf(fieldPhone).slice(0, 23);
-  const tide = stepsOf(tideTable);
-  return [
-    ...ticks(MAKE_IDS.fieldPhone, '2026-10-02T18:00:00.000Z', pouch, 1),
-    {
-      id: id('1', 900),
-      make: MAKE_IDS.fieldPhone,
-      device: DEVICE,
-      at: '2026-10-02T18:50:00.000Z',
-      n: pouch.length + 1,
-      kind: 'noted',
-      text: 'Second ball joined at the left edge.',
-      step: pouch[20]!.id,
-    },
-    ...ticks(MAKE_IDS.tideTable, '2026-09-12T19:00:00.000Z', tide, 1001),
-    {
-      id: id('1', 1999),
-      make: MAKE_IDS.tideTable,
-      device: DEVICE,
-      at: '2026-09-14T21:30:00.000Z',
-      n: tide.length + 1,
-      kind: 'finished',
-    },
-  ];
-}

@@ -1,8 +1,7 @@
 import { TERN_POINT, ternPointEvents } from '../demo';
-import { reckon } from '../reckon';
 import { EVERYTHING_FORMAT, readEverything } from './everything';
 
-const events = ternPointEvents((plan) => reckon(plan).steps);
+const events = ternPointEvents();
 const file = { format: EVERYTHING_FORMAT, ...TERN_POINT, events };
 const copy = () => JSON.parse(JSON.stringify(file)) as typeof file & Record<string, unknown>;
 
