@@ -30,7 +30,7 @@ const upright = [CHART.height - CHART.bottom, CHART.top] as const;
 function Chart({ title, children }: { title: string; children: (width: number) => React.ReactNode }) {
   const { box, onLayout } = useBox();
   return (
-    <View onLayout={onLayout} style={{ gap: 4 }}>
+    <View role="group" aria-label={title} onLayout={onLayout} style={{ gap: 4 }}>
       <Words as="strong">{title}</Words>
       {box.width > 0 ? children(box.width) : null}
     </View>
@@ -161,52 +161,41 @@ function SaidAndDone({ makes }: Props) {
   );
 }
 
-/** How long each took against what was planned, over time. */
+/** Stitches a minute, make by make. */
 function PaceOverTime({ makes }: Props) {
   const colours = useColours();
-  const points = makes.flatMap(({ finishedAt, minutes, planned }) =>
-    minutes === undefined ? [] : { at: new Date(finishedAt), share: minutes / planned.minutes },
+  const points = makes.flatMap(({ finishedAt, perMinute }) =>
+    perMinute === undefined ? [] : { at: new Date(finishedAt), perMinute },
   );
   if (points.length < 2) return null;
   const times = points.map(({ at }) => at.getTime());
-  const shares = points.map(({ share }) => share);
-  const last = [...points].sort((a, b) => a.at.getTime() - b.at.getTime()).at(-1)!;
-  const says = `The last one took ${inHundred(last.share)} % of the time it was planned to take.`;
+  const rates = points.map(({ perMinute }) => perMinute);
+  const mean = rates.reduce((sum, one) => sum + one, 0) / rates.length;
+  const says = `About ${Math.round(mean)} single crochet (US) a minute, breaks left out.`;
   return (
     <Chart title="Pace">
       {(width) => {
-        const day = 86_400_000;
         const x = scaleTime(
-          [new Date(Math.min(...times) - day), new Date(Math.max(...times) + day)],
+          [new Date(Math.min(...times) - MARGIN_MS), new Date(Math.max(...times) + MARGIN_MS)],
           [CHART.left, width - CHART.right],
         );
-        const y = scaleLinear([Math.min(0.5, ...shares), Math.max(1.5, ...shares)], upright);
+        const y = scaleLinear([0, 1.3 * Math.max(...rates)], upright);
         return (
           <>
-            <ChartFrame
-              width={width}
-              x={x}
-              y={y}
-              tellY={(share) => `${inHundred(share)} %`}
-              says={`Time taken. ${says}`}
-            >
-              <Line
-                x1={CHART.left}
-                x2={width - CHART.right}
-                y1={y(1)}
-                y2={y(1)}
-                stroke={colours.ink}
-                strokeDasharray="5 4"
-                strokeWidth={1.5}
-              />
-              {points.map(({ at, share }, index) => (
-                <Circle key={index} cx={x(at)} cy={y(share)} r={6} fill={colours.thread} />
+            <ChartFrame width={width} x={x} y={y} says={`Stitches a minute over time. ${says}`}>
+              {points.map(({ at, perMinute }, index) => (
+                <Circle key={index} cx={x(at)} cy={y(perMinute)} r={6} fill={colours.thread} />
               ))}
             </ChartFrame>
-            <Words as="small" tone="faint">{`Time taken, of the time planned. ${says}`}</Words>
+            <Words as="small" tone="faint">
+              {says}
+            </Words>
           </>
         );
       }}
     </Chart>
   );
 }
+
+/** What is left free at both ends of the time, three days. */
+const MARGIN_MS = 3 * 86_400_000;

@@ -4,6 +4,7 @@ import {
   paceWithin,
   planFollowed,
   PlanProblem,
+  ratesMade,
   reckon,
   shapeDefinition,
   sizesMade,
@@ -27,13 +28,18 @@ export interface FinishedMake {
   said: number;
   fits: Fits;
   grams?: number;
-  /** Planned grams, and minutes. */
-  planned: { grams: number; minutes: number };
+  /** Planned grams. */
+  planned: { grams: number };
+  /** Single crochet (US) a minute that its time comes to, where that is known. */
+  perMinute?: number;
   /** At the hook, as it was typed, else by the ticks. */
   minutes?: number;
   finishedAt: string;
   note?: string;
 }
+
+/** Single crochet (US) an unknown hand makes a minute (prior, handbook 7). */
+const USUAL_A_MINUTE = 22;
 
 /** Draws for a chance among many: enough to tell one from another. */
 const DRAWS = 2000;
@@ -69,6 +75,7 @@ function toldOf({ title, plan }: Make, events: readonly KeptEvent[]): FinishedMa
   const followed = planFollowed(plan, events);
   const worked = reckon(followed);
   const { grams, minutes, note } = finishOf(events) ?? {};
+  const { time } = ratesMade(plan, events);
   const spent = minutes ?? paceWithin(followed, stepsToMake(worked.steps), events)?.minutes;
   return {
     title,
@@ -76,7 +83,8 @@ function toldOf({ title, plan }: Make, events: readonly KeptEvent[]): FinishedMa
     sizes: sizesMade(worked, events),
     said: chance(plan, DRAWS).share,
     fits: fitsOf(events),
-    planned: { grams: worked.supplies.yarn.grams.value, minutes: worked.supplies.time.value },
+    planned: { grams: worked.supplies.yarn.grams.value },
+    ...(time ? { perMinute: USUAL_A_MINUTE / time } : {}),
     finishedAt: latestOf(events),
     ...(grams === undefined ? {} : { grams }),
     ...(spent === undefined ? {} : { minutes: spent }),

@@ -13,10 +13,11 @@ export function PartTabs({ progress: { parts, part }, onChoose }: Props) {
   return (
     <Tabs
       label="Pieces"
+      oneLine
       value={part ?? ''}
       options={open.map(({ id, name, of, done }) => ({
         id,
-        name: done === of ? `${name}: done` : `${name}: ${done} of ${of}`,
+        name: done === of ? `${name}: done` : `${name}: ${done}/${of}`,
       }))}
       onChange={onChoose}
     />

@@ -27,7 +27,7 @@ export function SizesBeside({ sizes, made = 'Made' }: Props) {
   const isMeasured = width.made !== undefined || height.made !== undefined;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 16 }}>
-      <Svg width={most.width * scale + 4} height={most.height * scale + 4} aria-hidden>
+      <Svg width={most.width * scale + 4} height={most.height * scale + 4} style={{ flexShrink: 0 }} aria-hidden>
         {isMeasured ? (
           <Rect
             x={2}

@@ -6,7 +6,7 @@ import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
 
 /** Where the axes stand, and how high a chart is, px. */
-export const CHART = { left: 48, right: 12, top: 10, bottom: 26, height: 170 } as const;
+export const CHART = { left: 62, right: 12, top: 10, bottom: 26, height: 170 } as const;
 
 type Axis = ScaleLinear<number, number> | ScaleTime<number, number>;
 

@@ -1,4 +1,4 @@
-import { StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { Chip, SegmentedButtons } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { useType } from '@/theme/useType';
@@ -11,6 +11,8 @@ interface Props<Id extends string> {
   onChange: (id: Id) => void;
   /** Tabs show another view of the same; choices change the plan. */
   as?: 'tab' | 'radio';
+  /** All in one line, however many: what does not fit is moved into sight. */
+  oneLine?: boolean;
 }
 
 /** So many short names stand in one row without being cut off on the narrowest screen. */
@@ -18,7 +20,7 @@ const IN_A_ROW = { names: 4, letters: 26 };
 
 /** A few named choices; the one in force lies on the tape. */
 export function Tabs<Id extends string>(props: Props<Id>) {
-  const { label, options, value, onChange, as = 'tab' } = props;
+  const { label, options, value, onChange, as = 'tab', oneLine = false } = props;
   const group = as === 'tab' ? 'tablist' : 'radiogroup';
   const chosen = options.findIndex(({ id }) => id === value);
   const row = useRoles(group, chosen, (index) => onChange(options[index]!.id));
@@ -26,7 +28,7 @@ export function Tabs<Id extends string>(props: Props<Id>) {
   const short = options.length <= IN_A_ROW.names && letters <= IN_A_ROW.letters;
   return (
     <View ref={row} role={group} aria-label={label} style={STYLES.group}>
-      {short ? <Segments {...props} /> : <Chips {...props} />}
+      {short && !oneLine ? <Segments {...props} /> : <Chips {...props} />}
     </View>
   );
 }
@@ -57,12 +59,12 @@ function Segments<Id extends string>({ options, value, onChange }: Props<Id>) {
   );
 }
 
-function Chips<Id extends string>({ options, value, onChange }: Props<Id>) {
+function Chips<Id extends string>({ options, value, onChange, oneLine = false }: Props<Id>) {
   const colours = useColours();
   const strong = useType('strong');
   const body = useType('body');
-  return (
-    <View style={STYLES.chips}>
+  const chips = (
+    <View style={[STYLES.chips, oneLine ? STYLES.inLine : null]}>
       {options.map(({ id, name }) => (
         <Chip
           key={id}
@@ -86,6 +88,13 @@ function Chips<Id extends string>({ options, value, onChange }: Props<Id>) {
       ))}
     </View>
   );
+  return oneLine ? (
+    <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+      {chips}
+    </ScrollView>
+  ) : (
+    chips
+  );
 }
 
 const STYLES = StyleSheet.create({
@@ -102,6 +111,7 @@ const STYLES = StyleSheet.create({
   // the library keeps too much room beside a name and cuts it off
   inSegment: { marginHorizontal: -12, overflow: 'visible' },
   chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, maxWidth: '100%' },
+  inLine: { flexWrap: 'nowrap', maxWidth: undefined },
   chip: { borderRadius: 2, borderBottomWidth: 4, maxWidth: '100%' },
   inChip: { marginVertical: 10, marginHorizontal: 4 },
 });

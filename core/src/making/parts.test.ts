@@ -19,10 +19,11 @@ it('tells each piece, and each of several alike, with its own progress', () => {
     ['Belt loop', 0],
   ]);
   const tabs = worked('Bunk rail pocket');
-  expect(partsOf(stepsToMake(tabs.steps), tabs.pieces, new Set()).map(({ id }) => id)).toEqual([
-    'body',
-    'tab',
-    'tab@2',
+  const alike = partsOf(stepsToMake(tabs.steps), tabs.pieces, new Set());
+  expect(alike.map(({ id, name }) => [id, name])).toEqual([
+    ['body', 'Strip'],
+    ['tab', 'Tab, 1 of 2'],
+    ['tab@2', 'Tab, 2 of 2'],
   ]);
 });
 

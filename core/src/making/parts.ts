@@ -20,6 +20,10 @@ interface PartPiece {
 
 const partId = ({ piece, copy }: MakingStep): string => (copy === undefined ? piece : `${piece}@${copy}`);
 
+/** Of several alike each has its number. */
+const nameOf = ({ pieceName }: MakingStep, piece: PartPiece | undefined): string =>
+  (pieceName || (piece?.name ?? '')).replace(/ \(make (\d+)\)$/, ', 1 of $1');
+
 /** The steps of each part by its id, in the order of the pattern; what joins them belongs to none. */
 function stepsByPart(steps: readonly MakingStep[]): Map<string, MakingStep[]> {
   const parts = new Map<string, MakingStep[]>();
@@ -55,7 +59,7 @@ export function partsOf(
     complete &&= own.every((step) => done.has(step.id));
     return {
       id,
-      name: own[0]!.pieceName || piece?.name || '',
+      name: nameOf(own[0]!, piece),
       of: rows.length,
       done: rows.filter((step) => done.has(step.id)).length,
       waits,
