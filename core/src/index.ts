@@ -194,6 +194,7 @@ export {
   mend,
   minutesLeft,
   paceWithin,
+  lastingWays,
   planAgain,
   planAsked,
   type MendChoice,

@@ -243,7 +243,7 @@ test(
 test('last year’s again, with another yarn: the old one stays as it was', PHONE_ONLY, async ({ page, server }) => {
   await page.goto(`${server.url}/ledger`);
   const before = await plansOf(server);
-  await page.getByRole('button', { name: 'Make it again with changes: Tide table case' }).click();
+  await page.getByRole('button', { name: 'Make it again in another yarn: Tide table case' }).click();
   await expect(field(page, 'Name of the plan')).toHaveValue('Tide table case (copy)');
   await page.getByRole('combobox', { name: 'Yarn', exact: true }).click();
   await page.getByRole('option', { name: 'kelp cotton cord', exact: true }).click();

@@ -138,3 +138,56 @@ test(
     await expect(page.getByRole('heading', { name: 'Weigh the ball' })).toBeVisible();
   },
 );
+
+test('a ball that runs out: the flap is begun in another yarn', PHONE_ONLY, async ({ page, server }) => {
+  await page.goto(server.url + PHONE_MAKE);
+  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await page.keyboard.press('w');
+  await field(page, 'The ball weighs').fill('18 g');
+  await page.getByRole('button', { name: 'See how far it goes' }).click();
+  await expect(page.getByText(/^It runs out near row \d+, /)).toBeVisible();
+  await page.getByRole('button', { name: 'Do this: Start the flap in a second yarn' }).click();
+  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect
+    .poll(async () => (await eventsOf(server)).map(({ kind }) => kind).slice(-2))
+    .toEqual(['weighed', 'decided']);
+});
+
+test(
+  'finished: time, a picture and what came out; the hand moves, and the box has less',
+  PHONE_ONLY,
+  async ({ page, server }) => {
+    await page.goto(`${server.url}/yarn`);
+    const oat = page.getByRole('group', { name: 'oat cotton', exact: true });
+    const before = await oat.getByText(/^Your hand in such yarn/).textContent();
+    await expect(oat.getByText(/92 g left/)).toBeVisible();
+    const steps = await server.reckon<{ steps: { id: string }[] }>(
+      (await server.read<{ body: { plan: Plan } }>(`/makes/${PHONE_MAKE_ID}`)).body.plan,
+    );
+    await server.happened(
+      PHONE_MAKE_ID,
+      steps.steps.slice(23).map(({ id }) => ({ kind: 'ticked', step: id, under: null })),
+    );
+    await page.goto(server.url + PHONE_MAKE);
+    await page.getByRole('button', { name: 'Mark as finished' }).click();
+    await field(page, 'Width').fill('108 mm');
+    await page.getByRole('radio', { name: 'loose' }).click();
+    await field(page, 'Yarn used').fill('40');
+    await field(page, 'Time').fill('150');
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Choose a picture' }).click();
+    await (await chooser).setFiles({ name: 'pouch.png', mimeType: 'image/png', buffer: Buffer.from(DOT, 'base64') });
+    await expect(page.getByRole('img', { name: 'The finished piece' })).toBeVisible();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.getByRole('button', { name: 'Go to the ledger' }).click();
+    await expect(page.getByText('Sits loose, 40 g of yarn, 2 h 30 min')).toBeVisible();
+    await expect(page.getByRole('img', { name: 'The finished piece' })).toBeVisible();
+    await page.goto(`${server.url}/yarn`);
+    await expect(oat.getByText(/52 g left/)).toBeVisible();
+    await expect(oat.getByText(/^Your hand in such yarn/)).not.toHaveText(before!);
+    await expect(oat.getByRole('button', { name: 'Pattern: Field phone pouch' })).toBeVisible();
+  },
+);
+
+/** A picture of one dot. */
+const DOT = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';

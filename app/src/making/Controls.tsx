@@ -5,6 +5,7 @@ import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import type { Aloud } from './useAloud';
+import type { Listening } from './useListening';
 
 interface Props {
   canUndo: boolean;
@@ -18,6 +19,7 @@ interface Props {
   onPlan: () => void;
   onBench: () => void;
   aloud: Pick<Aloud, 'can' | 'on' | 'turn'>;
+  listening: Listening;
 }
 
 /** What can be done besides the next row: always in its place above the target, on the side of the free hand. */
@@ -33,6 +35,7 @@ export function Controls({
   onPlan,
   onBench,
   aloud,
+  listening,
 }: Props) {
   const colours = useColours();
   const wide = useWide();
@@ -59,6 +62,14 @@ export function Controls({
             { name: 'Weigh the ball', do: onWeigh },
             { name: 'Log', do: onLog },
             ...(aloud.can ? [{ name: aloud.on ? 'Stop reading aloud' : 'Read rows aloud', do: aloud.turn }] : []),
+            ...(listening.can
+              ? [
+                  {
+                    name: listening.on ? 'Stop listening' : 'Listen for “next”, “back”, “how many”',
+                    do: listening.turn,
+                  },
+                ]
+              : []),
             { name: 'Plan', do: onPlan },
             { name: 'Bench', do: onBench },
             ...(wide ? [{ name: 'Keys', do: onKeys }] : []),

@@ -37,6 +37,7 @@ import { TapeAsks } from './TapeAsks';
 import { useAloud } from './useAloud';
 import { useAwake } from './useAwake';
 import { useHeadset } from './useHeadset';
+import { useListening } from './useListening';
 import { Unreadable } from './Unreadable';
 import { useChangedWays } from './useChangedWays';
 import { useMended } from './useMended';
@@ -74,7 +75,7 @@ export function MakeRoom({ id, held }: Props) {
   const changed = useChangedWays(id, held.body);
   usePageTitle(held.body.title);
   const happened = useEvents((state) => state.happened);
-  useAwake();
+  const awake = useAwake();
   useWholeMake(id);
 
   const last = progress?.state.last ?? null;
@@ -82,7 +83,10 @@ export function MakeRoom({ id, held }: Props) {
   const tick = () => {
     if (!progress) return;
     const { next, state } = progress;
-    if (next) return happened(id, { kind: 'ticked', step: next.id, under: state.decided });
+    if (next) {
+      if (endsSection(progress)) globalThis.navigator?.vibrate?.(SECTION_ENDS_MS);
+      return happened(id, { kind: 'ticked', step: next.id, under: state.decided });
+    }
     if (progress.state.finished) return router.navigate('/ledger');
     // finished at once: what more there is to say can be left out
     happened(id, { kind: 'finished' });
@@ -91,6 +95,7 @@ export function MakeRoom({ id, held }: Props) {
   const undoes = progress?.state.undoes ?? [];
   const undo = () => undoes.length > 0 && happened(id, { kind: 'undone', ticks: undoes });
   const howMany = () => aloud.say(progress?.next?.counted ?? String(progress?.next?.ends ?? 'Nothing to count'));
+  const listening = useListening({ next: tick, back: undo, howMany });
   useHeadset(aloud.on && open === null, { next: tick, back: undo, again: () => aloud.say(saidOf(progress)) });
   useKeys(
     {
@@ -125,6 +130,7 @@ export function MakeRoom({ id, held }: Props) {
       onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
       onBench={() => router.navigate('/')}
       aloud={aloud}
+      listening={listening}
     />
   );
   const told = (
@@ -166,6 +172,11 @@ export function MakeRoom({ id, held }: Props) {
                   <Cautions cautions={progress.worked.cautions.filter(({ setAside }) => !setAside)} />
                 ) : null}
                 <Sending />
+                {awake === false ? (
+                  <Words as="small" tone="faint">
+                    This browser cannot keep the screen on. Set the device not to turn it off.
+                  </Words>
+                ) : null}
               </ScrollView>
               {wide ? <Beside progress={progress} /> : null}
             </View>
@@ -212,6 +223,14 @@ function saidOf(progress: Progress | null): string {
   if (!progress) return '';
   const { next } = progress;
   return next ? `${where(next)}. ${next.text}${next.note ? ` ${next.note}` : ''}` : 'All done.';
+}
+
+/** A step that ends its section is felt, ms. */
+const SECTION_ENDS_MS = 120;
+
+function endsSection({ worked: { steps }, next }: Progress): boolean {
+  const after = steps[steps.findIndex(({ id }) => id === next?.id) + 1];
+  return after !== undefined && after.section !== next!.section;
 }
 
 /** Lower than this, target and text stand beside each other, px. */

@@ -1,5 +1,6 @@
 import {
   inOrder,
+  lastingWays,
   planFollowed,
   roundedAmount,
   sectionWord,
@@ -7,10 +8,11 @@ import {
   yarnLeft,
   type KeptEvent,
   type Make,
+  type MendChoice,
   type Worked,
   type YarnLeft,
 } from '@keep-snug/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { Action } from '@/parts/Action';
@@ -20,7 +22,10 @@ import { Panel } from '@/parts/Panel';
 import { ShareBar } from '@/parts/ShareBar';
 import { Words } from '@/parts/Words';
 import { useEvents, useMakeEvents } from '@/state/events';
+import { readBy, useReader } from '@/board/useWorked';
 import { takeFromBox } from '@/yarn/takeFromBox';
+import { eventsReadBy } from './useMended';
+import { asWritten, WaysOn } from './WaysOn';
 import { courseWord, type Progress } from './useProgress';
 
 interface Props {
@@ -62,8 +67,36 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
         See how far it goes
       </Action>
       {left ? <Reaches left={left} progress={progress} /> : null}
+      {left && left.lasts < SURE ? (
+        <Lasting id={id} make={make} left={left} progress={progress} onTaken={onClose} />
+      ) : null}
     </Panel>
   );
+}
+
+interface LastingProps {
+  id: string;
+  make: Make;
+  left: YarnLeft;
+  progress: Progress;
+  onTaken: () => void;
+}
+
+/** What can be done where it does not last, as ways to go on from here. */
+function Lasting({ id, make, left, progress, onTaken }: LastingProps) {
+  const reader = useReader();
+  const events = useMakeEvents(id);
+  const happened = useEvents((state) => state.happened);
+  const choices = useMemo(
+    () => lastingWays(readBy(make.plan, reader), eventsReadBy(events, reader), left.rowsShort),
+    [make.plan, events, reader, left.rowsShort],
+  );
+  const take = ({ id: choice, from, plan }: MendChoice) => {
+    happened(id, { kind: 'decided', choice, from, plan: asWritten(plan, make.plan) });
+    onTaken();
+  };
+  if (choices.length > 0) return <WaysOn choices={choices} onTake={take} />;
+  return left.runsOut ? <Words as="small">{remedy(left.runsOut.section, progress)}</Words> : null;
 }
 
 /** What the ball weighed each time, g. */
@@ -90,7 +123,6 @@ function Reaches({ left: { grams, needs, lasts, runsOut }, progress }: { left: Y
           <Words as="strong" tone="rowan">
             {`It runs out near ${courseWord(course).toLowerCase()} ${runsOut.row}, ${sectionWord(runsOut.section)}.`}
           </Words>
-          <Words as="small">{remedy(runsOut.section, progress)}</Words>
         </>
       ) : (
         <Words as="small" tone="faint">

@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react-native';
 import { spoken, useAloud } from './useAloud';
 import { useHeadset } from './useHeadset';
+import { useListening } from './useListening';
 
 const said: string[] = [];
 const cancel = jest.fn();
@@ -66,4 +67,43 @@ it('the buttons of a headset are heard while it listens, and given back then', (
   expect(done).toEqual(['next', 'back', 'again']);
   rerender({ on: false });
   expect([...handlers.values()]).toEqual([null, null, null, null]);
+});
+
+describe('listening', () => {
+  class Ear {
+    static last: Ear;
+    onresult: ((event: unknown) => void) | null = null;
+    onend: (() => void) | null = null;
+    onerror: ((event: { error: string }) => void) | null = null;
+    started = 0;
+    constructor() {
+      Ear.last = this;
+    }
+    start = () => void (this.started += 1);
+    stop = jest.fn();
+    hear = (transcript: string) => this.onresult?.({ results: [[{ transcript }]] });
+  }
+  const heard = { next: jest.fn(), back: jest.fn(), howMany: jest.fn() };
+  afterEach(() => {
+    delete (window as { webkitSpeechRecognition?: unknown }).webkitSpeechRecognition;
+    Object.values(heard).forEach((one) => one.mockClear());
+  });
+
+  it('is only offered where the browser can', () => {
+    expect(renderHook(() => useListening(heard)).result.current.can).toBe(false);
+  });
+
+  it('does what it hears, goes on after a silence, and ends where it may not listen', () => {
+    Object.assign(window, { webkitSpeechRecognition: Ear });
+    const { result } = renderHook(() => useListening(heard));
+    act(() => result.current.turn());
+    for (const said of ['next', 'the weather', 'How many?', 'go back']) act(() => Ear.last.hear(said));
+    expect([heard.next, heard.howMany, heard.back].map(({ mock }) => mock.calls.length)).toEqual([1, 1, 1]);
+    act(() => Ear.last.onend?.());
+    expect(Ear.last.started).toBe(2);
+    act(() => Ear.last.onerror?.({ error: 'no-speech' }));
+    expect(result.current.on).toBe(true);
+    act(() => Ear.last.onerror?.({ error: 'not-allowed' }));
+    expect(result.current.on).toBe(false);
+  });
 });

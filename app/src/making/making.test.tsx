@@ -116,7 +116,7 @@ describe('the counter room', () => {
     fireEvent.press(screen.getByText('See how far it goes'));
     expect(screen.getByText(/^It lasts \d times in 100\.$/)).toBeTruthy();
     expect(screen.getByText(/^It runs out near row \d+, /)).toBeTruthy();
-    expect(screen.getByText(/^Begin the flap in a second yarn/)).toBeTruthy();
+    expect(screen.getByText('Start the flap in a second yarn')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('The ball weighs'), '200 g');
     fireEvent.press(screen.getByText('See how far it goes'));
     expect(screen.getByText('It lasts to the end.')).toBeTruthy();

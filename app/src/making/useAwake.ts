@@ -1,15 +1,20 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 
-/** Keeps the screen from going dark while the room is open, where the browser can. */
-export function useAwake(): void {
+/**
+ * Keeps the screen from going dark while the room is open.
+ * @returns whether this browser does; nothing before it has answered
+ */
+export function useAwake(): boolean | undefined {
+  const [awake, setAwake] = useState<boolean>();
   useEffect(() => {
     let lock: { release: () => Promise<void> } | null = null;
     let left = false;
     const ask = async () => {
       if (document.visibilityState !== 'visible') return;
       const taken = await navigator.wakeLock?.request('screen').catch(() => null);
-      if (left) void taken?.release();
-      else lock = taken ?? null;
+      if (left) return void taken?.release();
+      lock = taken ?? null;
+      setAwake(lock !== null);
     };
     const again = () => void ask();
     again();
@@ -20,4 +25,5 @@ export function useAwake(): void {
       void lock?.release();
     };
   }, []);
+  return awake;
 }

@@ -163,7 +163,7 @@ const otherHook: Finder = (situation) => {
   if (step === undefined || off(step) >= Math.abs(Math.log(wider))) return [];
   const hookMm = fabric.hookMm + step;
   const by = `${formatNumber(Math.abs(100 * (ratio(step) - 1)), 0)} %`;
-  const plan = onOtherHook(kept(situation), hookMm, begunCourses(spec));
+  const plan = inTwoBands(kept(situation), begunCourses(spec), { hookMm });
   if (!plan) return [];
   return [
     {
@@ -178,25 +178,25 @@ const otherHook: Finder = (situation) => {
 };
 
 /**
- * The plan with its first piece in two bands, what is worked and the rest on another hook; nothing where its shape lays bands
- * out otherwise.
+ * The plan with its first piece in two bands, the first so many courses as they are and the rest otherwise; nothing where its
+ * shape lays bands out otherwise.
  */
-function onOtherHook(plan: Plan, hookMm: number, done: number): Plan | undefined {
+function inTwoBands(plan: Plan, done: number, second: Pick<BandSpec, 'hookMm' | 'colour'>): Plan | undefined {
   const { stitch, pattern } = plan.fabric;
   const alike = { stitch, ...(pattern ? { pattern } : {}) };
   const split = (courses: number, fromTop: boolean): Plan => {
     const bands: BandSpec[] = [
       { ...alike, courses },
-      { ...alike, fill: true, hookMm },
+      { ...alike, fill: true, ...second },
     ];
     return { ...plan, fabric: { ...plan.fabric, bands: fromTop ? bands.reverse() : bands } };
   };
   for (const fromTop of [false, true]) {
     // bands may begin above a base: where the second lies tells how far
     const trial = reckonedOrNot(withoutBegun(split(1, fromTop)))?.out.built.pieces[0];
-    const second = trial?.bands?.find((band) => band.hookMm === hookMm);
-    if (second?.to !== trial?.rows || !second) continue;
-    const courses = done - (second.from - 2);
+    const upper = trial?.bands?.find((band) => band.hookMm === second.hookMm && band.colour === second.colour);
+    if (upper?.to !== trial?.rows || !upper) continue;
+    const courses = done - (upper.from - 2);
     return courses >= 1 ? split(courses, fromTop) : undefined;
   }
   return undefined;
@@ -262,6 +262,55 @@ const otherFit: Finder = (situation) => {
 
 /** Ways on where the plan itself was changed. */
 export const CHANGED_FINDERS: readonly Finder[] = [asChanged, rowsToCome];
+
+/** The next part of the first piece in a second yarn: where a part begins the change looks meant (handbook 8, weighing). */
+const secondYarn: Finder = (situation) => {
+  const { measured, worked, begun } = situation;
+  const { fabric, shape } = measured;
+  const [piece] = worked.pieces;
+  const spec = begun.find((one) => one.piece === piece!.id);
+  const done = spec ? begunCourses(spec) : 0;
+  if (!shapeDefinition(shape.kind)!.bands || fabric.bands || fabric.colours?.length) return [];
+  const toCome = piece!.sections.filter(({ from, name }) => from > done + 1 && name !== 'turn');
+  const section = toCome.find(({ name }) => name === 'flap') ?? toCome[0];
+  const plan = section && inTwoBands(kept(situation), section.from - 1, { colour: SECOND_YARN });
+  if (!section || !plan) return [];
+  return [
+    {
+      id: 'second-yarn',
+      title: `Start the ${section.name} in a second yarn`,
+      why: 'Where a part begins the change looks meant. Take a yarn as thick as the first.',
+      plan,
+      shows: 'outside',
+    },
+  ];
+};
+
+const SECOND_YARN = 'second yarn';
+
+/** A flap some rows shorter saves the yarn of those rows. */
+const shorterFlap =
+  (rows: number): Finder =>
+  (situation) => {
+    const { measured, worked } = situation;
+    const at = measured.fittings?.findIndex(({ kind }) => kind === 'flap') ?? -1;
+    const flap = worked.pieces[0]!.sections.find(({ name }) => name === 'flap');
+    if (at < 0 || !flap || rows >= flap.rows) return [];
+    const overlapMm = Math.floor((flap.rows - rows) * worked.fabric.rowHeight.value);
+    if (overlapMm < 1) return [];
+    return [
+      {
+        id: 'shorter-flap',
+        title: `Work the flap ${plural(rows, 'row')} shorter`,
+        why: 'It saves the yarn of those rows, and comes down less far.',
+        plan: applyChange(kept(situation), { [`fittings[${at}].overlapMm`]: overlapMm }),
+        shows: 'outside',
+      },
+    ];
+  };
+
+/** Ways on where the yarn does not last: by so many rows it is short. */
+export const lastingFinders = (rows: number): readonly Finder[] => [secondYarn, shorterFlap(rows)];
 
 /** All ways of finding ways, the cheapest first (handbook 8). */
 export const FINDERS: readonly Finder[] = [

@@ -20,7 +20,15 @@ import type { Plan } from '../plan';
 import { allPieces, reckon, stepsAfter, workOf, type Worked } from '../reckon';
 import { workOut, type WorkedOut } from '../workOut';
 import { begunOf } from './begunOf';
-import { CHANGED_FINDERS, FINDERS, withoutBegun, type Candidate, type Finder, type Situation } from './candidates';
+import {
+  CHANGED_FINDERS,
+  FINDERS,
+  lastingFinders,
+  withoutBegun,
+  type Candidate,
+  type Finder,
+  type Situation,
+} from './candidates';
 import { withMeasures, type Measured } from './measures';
 import { reckonedOrNot, type ToMake } from './reckoned';
 import { slowerBy } from '../supplies';
@@ -115,6 +123,19 @@ export function changedWays(plan: Plan, events: readonly KeptEvent[], changed: P
   const here = hereOf(plan, events);
   const measured = withMeasures(changed, here.worked, here.measures);
   return choicesOf(here, workOut(measured), measured, CHANGED_FINDERS);
+}
+
+/**
+ * The ways to go on where the yarn does not last (handbook 8, weighing): nothing is pulled out for any of them.
+ *
+ * @param rows by how many rows of the first piece it is short
+ * @throws PlanProblem where the plan followed cannot be reckoned
+ */
+export function lastingWays(plan: Plan, events: readonly KeptEvent[], rows: number): MendChoice[] {
+  const here = hereOf(plan, events);
+  const measured = withMeasures(here.followed, here.worked, here.measures);
+  const [, ...ways] = choicesOf(here, workOut(measured), measured, lastingFinders(rows));
+  return ways.filter(({ from }) => from === null);
 }
 
 /** The plan that was last asked about: what the make was begun with, or what it was changed to since. */
@@ -327,14 +348,17 @@ function keepsItsWords(
   after: readonly MakingStep[],
   kept: ReadonlyMap<string, number>,
 ): boolean {
-  const then = new Map(after.map(({ id, text }) => [id, text]));
+  const then = new Map(after.map(({ id, text }) => [id, unnamed(text)]));
   const isKept = ({ piece, row, kind }: MakingStep) => {
     const upTo = kept.get(piece);
     if (upTo === undefined || (row === null && kind !== 'foundation')) return false;
     return row === null ? upTo > 0 : row <= upTo;
   };
-  return [...steps.filter(isKept), ...standing.others].every(({ id, text }) => then.get(id) === text);
+  return [...steps.filter(isKept), ...standing.others].every(({ id, text }) => then.get(id) === unnamed(text));
 }
+
+/** A step without the name of its yarn: which one was taken from the start is no other work. */
+const unnamed = (text: string): string => text.replace(/^With [^:]+: /, '');
 
 /** Kept as it is, or from where it is pulled out to. */
 function titleOf(

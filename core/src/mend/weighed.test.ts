@@ -3,6 +3,8 @@ import { TERN_POINT } from '../demo';
 import type { Happening, KeptEvent } from '../making';
 import type { Plan } from '../plan';
 import { reckon } from '../reckon';
+import { refereePiece } from '../pattern/refereePiece';
+import { lastingWays } from './mend';
 import { yarnLeft } from './weighed';
 
 const plan = Object.values(TERN_POINT.plans)[0]! as Plan;
@@ -65,4 +67,30 @@ it('a ball that was changed for a fuller one tells how much there is, and no rat
   // nor one of several in the box
   const one = yarnLeft(plan, worked, [...ticks(0, 20), weigh(500, 14)])!;
   expect(one.needs).toEqual(left.needs);
+});
+
+describe('where it does not last', () => {
+  const events = [...ticks(0, 20), weigh(500, each * stitches(30))];
+  const { rowsShort } = yarnLeft(unknown, worked, events)!;
+  const ways = lastingWays(unknown, events, 6);
+
+  it('tells by how many rows it is short', () => {
+    // there is yarn for 30 rows, and 66 are to come
+    expect(rowsShort).toBeGreaterThan(30);
+    expect(yarnLeft(unknown, worked, [...ticks(0, 20), weigh(500, 900)])!.rowsShort).toBe(0);
+  });
+
+  it('the flap is begun in a second yarn, or is some rows shorter; nothing is pulled out', () => {
+    expect(ways.map(({ id, title, from }) => [id, title, from])).toEqual([
+      ['second-yarn', 'Start the flap in a second yarn', null],
+      ['shorter-flap', 'Work the flap 6 rows shorter', null],
+    ]);
+    const [second, shorter] = ways.map((way) => reckon(way.plan));
+    const flap = worked.pieces[0]!.sections.find(({ name }) => name === 'flap')!;
+    expect(second!.steps.filter(({ text }) => text.startsWith('With second yarn')).map(({ row }) => row)).toEqual([
+      flap.from,
+    ]);
+    expect(shorter!.pieces[0]!.rows).toBe(worked.pieces[0]!.rows - 6);
+    for (const { steps } of [second!, shorter!]) expect(refereePiece(steps, 'body').faults).toEqual([]);
+  });
 });

@@ -15,6 +15,8 @@ export interface YarnLeft {
   lasts: number;
   /** The course in which it runs out on the whole; null where it reaches the end. */
   runsOut: { piece: string; row: number; section: string } | null;
+  /** By so many rows of the first piece it is short, on the whole; 0 where it reaches the end. */
+  rowsShort: number;
 }
 
 /** A kitchen scale reads to so much, g (prior, handbook 8). */
@@ -42,9 +44,14 @@ export function yarnLeft(plan: Plan, worked: Worked, events: readonly KeptEvent[
     grams: last.grams,
     needs,
     lasts: 1 - chanceBelow(0, { value: last.grams - needs.value, sd: Math.hypot(needs.sd, SCALE_SD_G) }),
+    rowsShort: rowsFor(worked, (needs.value - last.grams) / each.value),
     runsOut: courseAfter(steps, now, now + last.grams / each.value),
   };
 }
+
+/** So many stitches in whole rows of the first piece; none where nothing is missing. */
+const rowsFor = ({ pieces }: Worked, stitches: number): number =>
+  Math.max(0, Math.ceil(stitches / Math.max(1, pieces[0]!.stitches)));
 
 type Weighing = Extract<KeptEvent, { kind: 'weighed' }>;
 
