@@ -93,7 +93,7 @@ export {
   type GaugeSpec,
   type Hand,
   type Rate,
-  type YarnUse,
+  type OwnRatio,
   handFrom,
   isOfAnotherStitch,
   LEAST_COVER,
@@ -207,6 +207,8 @@ export {
   type SizeMade,
   yarnLeft,
   yarnUseFrom,
+  strapGrowthFrom,
+  strapLoop,
   type YarnLeft,
 } from './mend';
 export { type Way, ways, type Ways, type WaysAsk } from './ways';

@@ -2,6 +2,7 @@ import {
   isBlank,
   LONGEST_MM,
   sizesMade,
+  strapLoop,
   withoutHidden,
   type Fitted,
   type Happening,
@@ -32,7 +33,7 @@ import { weighedOf } from './WeighPanel';
 interface Props {
   id: string;
   make: Make;
-  worked: Pick<Worked, 'outside' | 'inside'>;
+  worked: Pick<Worked, 'outside' | 'inside' | 'fittings'>;
   pace: Progress['pace'];
   onClose: () => void;
 }
@@ -58,6 +59,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   const happened = useEvents((state) => state.happened);
   const units = useSettings((state) => state.units);
   const [sizes, setSizes] = useState<Partial<Record<SizeMade['of'], TypedLength>>>({});
+  const [hangs, setHangs] = useState<TypedLength>();
   const [fits, setFits] = useState<Fitted | undefined>();
   const [grams, setGrams] = useState<number>();
   const [minutes, setMinutes] = useState<number>();
@@ -66,8 +68,12 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   const [saved, setSaved] = useState(false);
   const events = useMakeEvents(id);
   const planned = sizesMade(worked, []);
+  const strap = strapLoop(worked);
   const save = () => {
-    const asMade = Object.fromEntries(Object.entries(sizes).map(([of, { mm }]) => [of, mm]));
+    const asMade = {
+      ...Object.fromEntries(Object.entries(sizes).map(([of, { mm }]) => [of, mm])),
+      ...(hangs ? { strap: hangs.mm } : {}),
+    };
     const line = withoutHidden(note.trim().slice(0, LONGEST_NOTE), 'lines');
     const finish: Finish = {
       kind: 'finished',
@@ -112,6 +118,20 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
           />
         ))}
       </FieldRow>
+      {strap ? (
+        <FieldRow>
+          <LengthField
+            label="Strap, hanging with the item in it"
+            help={`From anchor to anchor, along it. Planned: ${figureLength(strap.loop, units)}`}
+            mm={hangs?.mm}
+            typed={hangs?.typed}
+            min={1}
+            max={LONGEST_MM}
+            onChange={setHangs}
+            onClear={() => setHangs(undefined)}
+          />
+        </FieldRow>
+      ) : null}
       <View>
         <Words as="smallStrong">How does it sit?</Words>
         <RadioList label="How does it sit?" options={FITTED} value={fits as Fitted} onChange={setFits} />

@@ -6,13 +6,14 @@ import {
   PlanProblem,
   rateFrom,
   ratesMade,
+  strapGrowthFrom,
   type FabricSpec,
   type Hand,
   type KeptEvent,
   type Make,
   type Rate,
   type YarnSpec,
-  type YarnUse,
+  type OwnRatio,
   yarnUseFrom,
 } from '@keep-snug/core';
 import { useMemo } from 'react';
@@ -63,16 +64,16 @@ function alikeIn(shown: readonly Shown[], category: YarnSpec['category']): reado
 
 const handOf = (shown: readonly Shown[]): Hand | undefined => handFrom(shown.map(({ fabric }) => fabric));
 
-/** Pace and use of yarn that finished makes show. */
-export function ratesNow(): { rate?: Rate; yarnUse?: YarnUse } {
+/** Pace, use of yarn and growth of straps that finished makes show. */
+export function ratesNow(): { rate?: Rate; yarnUse?: OwnRatio; strapGrowth?: OwnRatio } {
   const { makes } = useLibrary.getState().shelves;
   const { byMake } = useEvents.getState();
   const made = Object.entries(makes).flatMap(([id, { body, gone }]) => {
     const events = byMake[id] ?? [];
     return gone || !isFinished(events) ? [] : (orNot(() => ratesMade(body.plan, events)) ?? []);
   });
-  const [rate, yarnUse] = [rateFrom(made), yarnUseFrom(made)];
-  return { ...(rate ? { rate } : {}), ...(yarnUse ? { yarnUse } : {}) };
+  const [rate, yarnUse, strapGrowth] = [rateFrom(made), yarnUseFrom(made), strapGrowthFrom(made)];
+  return { ...(rate ? { rate } : {}), ...(yarnUse ? { yarnUse } : {}), ...(strapGrowth ? { strapGrowth } : {}) };
 }
 
 /** Every fabric that was measured: swatches, and makes that are finished. */

@@ -22,8 +22,8 @@ export interface Hand {
   makes: number;
 }
 
-/** What the maker's own stitches take of yarn, by finished makes that were weighed (handbook 7 and 10). */
-export interface YarnUse {
+/** What the maker's own stitches do against what is usual, by finished makes: the yarn they take, how a strap of them grows (handbook 7 and 10). */
+export interface OwnRatio {
   /** Against what is usual, as a factor. */
   ratio: number;
   /** Standard uncertainty of the next make's, as a fraction. */

@@ -10,7 +10,7 @@ import {
   WIDTH_SPREAD,
   type Hand,
   type Rate,
-  type YarnUse,
+  type OwnRatio,
 } from './estimate';
 import {
   informedBy,
@@ -48,7 +48,9 @@ export interface FabricSpec {
   /** The maker's own hand with such yarn, where it is known. */
   hand?: Hand;
   /** What the maker's own stitches take of yarn, where it is known. */
-  yarnUse?: YarnUse;
+  yarnUse?: OwnRatio;
+  /** How a strap of the maker's own grows under its load, where it is known. */
+  strapGrowth?: OwnRatio;
   /** The maker's own pace, where it is known. */
   rate?: Rate;
 }
@@ -69,6 +71,8 @@ export interface WorkedFabric {
   yarn: Figure<'mm'>;
   hookMm: number;
   estimate: { stitchWidth: Figure<'mm'>; rowHeight: Figure<'mm'> };
+  /** How a strap of the maker's own grows against what is usual, where that is known. */
+  strapGrowth?: OwnRatio;
   /** Of a piece of several stitches, each with its own sizes; the sizes above then are those that count. */
   bands?: readonly WorkedBand[];
   /** Colours of its rows in turn, where it is striped. */
@@ -150,6 +154,7 @@ function swatched(
     yarn,
     hookMm: spec.hookMm,
     estimate: { stitchWidth: estimate.width, rowHeight: estimate.height },
+    ...(spec.strapGrowth ? { strapGrowth: spec.strapGrowth } : {}),
     also,
   };
 }

@@ -53,3 +53,27 @@ it('narrows the next estimate', () => {
   expect(known.sd! / known.value).toBeLessThan(blind.sd! / blind.value);
   expect(known.value / blind.value).toBeCloseTo(0.91, 1);
 });
+
+/** A normal draw from a seed that moves on. */
+function normals(seed: number): () => number {
+  let state = seed;
+  const uniform = () => {
+    state = (state * 1664525 + 1013904223) % 4294967296;
+    return (state + 1) / 4294967297;
+  };
+  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+}
+
+it('a hand 12 % tight that scatters by 5 %: its sixth plan without a swatch is as sure as it says', () => {
+  const normal = normals(20_261_127);
+  const make = () => Math.exp(Math.log(0.88) + 0.05 * normal());
+  const off = Array.from({ length: 600 }, () => {
+    const hand = handFrom(Array.from({ length: 5 }, () => swatch(make())))!;
+    const { stitchWidth } = workFabric({ stitch: 'single', hookMm: 4, yarn: oat, hand });
+    const truth = make() * workFabric({ stitch: 'single', hookMm: 4, yarn: oat }).stitchWidth.value;
+    return Math.log(truth / stitchWidth.value) / (stitchWidth.sd! / stitchWidth.value);
+  });
+  const rms = Math.sqrt(off.reduce((sum, z) => sum + z * z, 0) / off.length);
+  expect(rms).toBeGreaterThan(0.85);
+  expect(rms).toBeLessThan(1.15);
+});

@@ -125,6 +125,17 @@ function loadOf({ options, thing }: FittingContext): Figure<'g'> {
   return thing.mass ?? filled(thing) ?? prior(USUAL_LOAD.g, 'g', USUAL_LOAD.sd, 'not known: a guess');
 }
 
+/** Growth is known to so much before a strap was hung (prior, ours). */
+const GROWTH_SD = 0.02;
+
+/** The growth of a strap as is usual, or as straps of this hand have grown (prior, handbook 6 and 10). */
+function ownGrowth({ fabric: { strapGrowth: own } }: FittingContext, usual: number, loadG: number): Figure<'1'> {
+  const under = `under ${formatNumber(loadG, 0)} g`;
+  if (!own) return prior(usual, '1', GROWTH_SD, `estimated ${under}`);
+  const grows = own.ratio * usual;
+  return prior(grows, '1', Math.min(GROWTH_SD, own.spread * grows), `${under}, as yours grew (${own.makes} finished)`);
+}
+
 function place(context: FittingContext): Placed {
   const { built, options, path } = context;
   const loop = loopOf(context);
@@ -135,7 +146,7 @@ function place(context: FittingContext): Placed {
   const tested = options.hangTestPercent;
   const grows: Figure<'1'> =
     tested === undefined
-      ? prior(growth(kind.stretch, loadG, kind.columns(rows)), '1', 0.02, `estimated under ${formatNumber(loadG, 0)} g`)
+      ? ownGrowth(context, growth(kind.stretch, loadG, kind.columns(rows)), loadG)
       : chosen(Number(tested) / 100, '1', 'your hang test');
   const face = frontOf(built);
   const span = chosen(face.width, 'mm', 'from anchor to anchor across the mouth');

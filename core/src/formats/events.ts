@@ -55,7 +55,13 @@ const happenings: Record<string, Record<string, Key>> = {
   finished: {
     asMade: optional({
       is: 'object',
-      keys: { width: optional(length), height: optional(length), girth: optional(length), depth: optional(length) },
+      keys: {
+        width: optional(length),
+        height: optional(length),
+        girth: optional(length),
+        depth: optional(length),
+        strap: optional(length),
+      },
     }),
     fits: optional({ is: 'either', of: [{ is: 'one-of', values: ['tight', 'right', 'loose'] }, { is: 'truth' }] }),
     grams: count(100_000, 'g'),

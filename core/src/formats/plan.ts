@@ -275,6 +275,15 @@ export const fabricForm: ObjectForm = {
       },
       note: 'the maker’s own hand with such yarn',
     }),
+    strapGrowth: optional({
+      is: 'object',
+      keys: {
+        ratio: required({ is: 'number', min: 0.05, max: 20 }),
+        spread: required({ is: 'number', min: 0.005, max: 2 }),
+        makes: required(someMakes),
+      },
+      note: 'growth of the maker’s own straps, against what is usual',
+    }),
     yarnUse: optional({
       is: 'object',
       keys: {

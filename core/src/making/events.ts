@@ -32,7 +32,8 @@ export type Happening =
   | { kind: 'resumed' }
   | {
       kind: 'finished';
-      asMade?: { width?: number; height?: number; girth?: number; depth?: number };
+      /** `strap`: its loop, hanging with the item in it. */
+      asMade?: { width?: number; height?: number; girth?: number; depth?: number; strap?: number };
       /** How it sits; yes or no, as earlier versions wrote it. */
       fits?: Fitted | boolean;
       grams?: number;

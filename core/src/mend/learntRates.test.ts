@@ -4,7 +4,7 @@ import type { Happening, KeptEvent } from '../making';
 import { checkPlan } from '../formats';
 import { reckon } from '../reckon';
 import { honestyOf } from './honesty';
-import { rateFrom, ratesMade, yarnUseFrom } from './learntRates';
+import { rateFrom, ratesMade, strapGrowthFrom, strapLoop, yarnUseFrom } from './learntRates';
 
 const phone = Object.values(TERN_POINT.plans).find(({ title }) => title === 'Field phone pouch')!;
 const { supplies, outside } = reckon(phone);
@@ -62,4 +62,29 @@ it('honesty of the chances is told with its interval, and never of fewer than fi
   const [all] = honestyOf(makes(6, 6, 1));
   expect(all!.from).toBe(0.9);
   expect(all!.most).toBeCloseTo(1, 9);
+});
+
+it('a strap that hung longer than planned is made shorter the next time', () => {
+  const sling = Object.values(TERN_POINT.plans).find(({ fittings }) => fittings?.some(({ kind }) => kind === 'strap'))!;
+  const bare: typeof sling = {
+    ...sling,
+    fittings: sling.fittings!.map(
+      ({ hangTestPercent: _, ...fitting }) => fitting as NonNullable<typeof sling.fittings>[number],
+    ),
+  };
+  const worked = reckon(bare);
+  const { loop, growth } = strapLoop(worked)!;
+  const { strap } = ratesMade(bare, finished({ asMade: { strap: (loop * (1 + 2 * growth)) / (1 + growth) } }));
+  expect(strap).toBeCloseTo(2, 6);
+  const own = strapGrowthFrom([{ strap: strap! }, { strap: strap! }])!;
+  expect(own.ratio).toBeGreaterThan(1.3);
+  const next = { ...bare, fabric: { ...bare.fabric, strapGrowth: own } };
+  expect(checkPlan(next).ok).toBe(true);
+  const lengthOf = (plan: typeof sling) =>
+    reckon(plan).fittings.find(({ kind }) => kind === 'strap')!.figures.length!.value;
+  expect(lengthOf(next)).toBeLessThan(lengthOf(bare));
+  expect([ratesMade(phone, finished({ asMade: { strap: 900 } })).strap, strapGrowthFrom([{}])]).toEqual([
+    undefined,
+    undefined,
+  ]);
 });

@@ -1,4 +1,4 @@
-import { BASES, shrunk, type Rate, type YarnUse } from '../fabric';
+import { BASES, shrunk, type Rate, type OwnRatio } from '../fabric';
 import { finishOf, paceOf, stepsToMake, type KeptEvent, type MakingStep, type Pace } from '../making';
 import type { Plan } from '../plan';
 import { reckon, type Worked } from '../reckon';
@@ -14,11 +14,12 @@ const YARN_BETWEEN = 0.05;
 export interface RatesMade {
   time?: number;
   yarn?: number;
+  strap?: number;
 }
 
 /** A plan as of a hand nobody knows. */
 const ofUnknownHand = (plan: Plan): Plan => {
-  const { rate: _rate, yarnUse: _use, weighed: _weighed, ...fabric } = plan.fabric;
+  const { rate: _rate, yarnUse: _use, strapGrowth: _grows, weighed: _weighed, ...fabric } = plan.fabric;
   return { ...plan, fabric };
 };
 
@@ -40,8 +41,38 @@ export function ratesMade(plan: Plan, events: readonly KeptEvent[]): RatesMade {
   const wider = made ? reckon({ ...usual, fabric: made }).fabric.stitchWidth.value / fabric.stitchWidth.value : 1;
   return {
     ...(time ? { time } : {}),
+    ...strapMade(usual, finish.asMade?.strap),
     ...(finish.grams ? { yarn: finish.grams / supplies.yarn.grams.value / wider } : {}),
   };
+}
+
+/** The loop of a strap as it was planned to hang, mm; undefined where there is none that grows by an estimate. */
+export function strapLoop({ fittings }: Pick<Worked, 'fittings'>): { loop: number; growth: number } | undefined {
+  const figures = fittings.find(({ kind }) => kind === 'strap')?.figures;
+  const [loop, growth] = [figures?.loop?.value, figures?.growth];
+  return loop && growth?.kind === 'prior' && growth.value > 0 ? { loop, growth: growth.value } : undefined;
+}
+
+/** What a strap grew against what is usual: it was made as long as to hang as planned, and hangs as it does. */
+function strapMade(usual: Plan, hangs: number | undefined): { strap?: number } {
+  const planned = hangs && strapLoop(reckon(usual));
+  if (!planned) return {};
+  const grew = ((1 + planned.growth) * hangs!) / planned.loop - 1;
+  return { strap: Math.max(LEAST_GROWTH, grew / planned.growth) };
+}
+
+/** A strap that hangs no longer than it was made has grown by this part of what is usual at the least (prior, ours). */
+const LEAST_GROWTH = 0.1;
+
+/** How little growth is known before any strap was hung, and how much one differs from the next, as fractions (priors, ours). */
+const GROWTH_UNKNOWN = 0.5;
+const GROWTH_BETWEEN = 0.3;
+
+/** How straps of this hand grow against what is usual, likewise; undefined where none was measured hanging. */
+export function strapGrowthFrom(makes: readonly RatesMade[]): OwnRatio | undefined {
+  const grown = makes.flatMap(({ strap }) => strap ?? []);
+  if (grown.length === 0) return undefined;
+  return { ...shrunk(grown, GROWTH_UNKNOWN, GROWTH_BETWEEN), makes: grown.length };
 }
 
 /**
@@ -83,7 +114,7 @@ export function minutesLeft(
 const LIKELY = { least: 0.5, most: 2 } as const;
 
 /** What the maker's own stitches take of yarn, likewise; undefined where none was weighed. */
-export function yarnUseFrom(makes: readonly RatesMade[]): YarnUse | undefined {
+export function yarnUseFrom(makes: readonly RatesMade[]): OwnRatio | undefined {
   const taken = makes.flatMap(({ yarn }) => (yarn && yarn >= LIKELY.least && yarn <= LIKELY.most ? yarn : []));
   if (taken.length === 0) return undefined;
   return { ...shrunk(taken, YARN_SPREAD, YARN_BETWEEN), makes: taken.length };
