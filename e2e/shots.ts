@@ -43,7 +43,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'plan-tools-wide', path: planAt(10), size: 'wide' },
   { name: 'plan-round-phone', path: planAt(9), size: 'phone' },
   { name: 'ways-phone', path: WAYS, size: 'phone' },
-  { name: 'ways-wide', path: WAYS, size: 'wide' },
+  { name: 'ledger-phone', path: '/ledger', size: 'phone' },
   { name: 'workings-wide', path: PHONE_PLAN, size: 'wide', before: openWorkings },
   { name: 'make-phone', path: PHONE_MAKE, size: 'phone' },
   { name: 'make-wide', path: PHONE_MAKE, size: 'wide' },

@@ -81,7 +81,7 @@ describe('listening', () => {
     }
     start = () => void (this.started += 1);
     stop = jest.fn();
-    hear = (transcript: string) => this.onresult?.({ results: [[{ transcript }]] });
+    hear = (words: string) => this.onresult?.({ results: [[{ confidence: 0.9, words }]] });
   }
   const heard = { next: jest.fn(), back: jest.fn(), howMany: jest.fn() };
   afterEach(() => {

@@ -1,10 +1,20 @@
 import { useEffect, useRef, useState } from 'react';
 
+/** One reading of what was said: a text, and how sure the browser is of it. */
+type Reading = Readonly<Record<string, string | number>>;
+
+/** The text of a reading, which is its only one. */
+function textOf(reading: Reading = {}): string {
+  // browsers keep it where only this loop looks
+  for (const key in reading) if (typeof reading[key] === 'string') return reading[key];
+  return '';
+}
+
 /** What the browser's own listening gives: only what is used of it, since no library types it. */
 interface Recognition {
   lang: string;
   continuous: boolean;
-  onresult: ((event: { results: ArrayLike<ArrayLike<{ transcript: string }>> }) => void) | null;
+  onresult: ((event: { results: ArrayLike<ArrayLike<Reading>> }) => void) | null;
   onend: (() => void) | null;
   onerror: ((event: { error: string }) => void) | null;
   start: () => void;
@@ -55,7 +65,7 @@ export function useListening(heard: Heard): Listening {
     let ended = false;
     Object.assign(ear, { lang: 'en', continuous: true });
     ear.onresult = ({ results }) => {
-      const word = wordIn(results[results.length - 1]?.[0]?.transcript ?? '');
+      const word = wordIn(textOf(results[results.length - 1]?.[0]));
       if (word) latest.current[word]();
     };
     // it stops by itself after a silence
