@@ -24,8 +24,9 @@ const FIRST_WIDER = 0.02;
 /** They measure after the first course and every so often. */
 const EVERY_MM = 40;
 
-/** What is taken: the ways that change counts and courses alone, as the pieces here are built from nothing else. */
-const TAKEN: ReadonlySet<string> = new Set(['carry-on', 'rows-to-come', 'other-count']);
+/** What is taken: the ways of which these pieces can be built; another hook makes a fabric that was not drawn. */
+const COUNTS = /^(carry-on|rows-to-come|(change|other)-count)$/;
+const isTaken = (id: string, { mends }: Scene): boolean => COUNTS.test(id) || (mends?.test(id) ?? false);
 
 interface Tried {
   shape: string;
@@ -61,20 +62,31 @@ function tried(doors: Doors, scene: Scene, dice: Dice): Tried {
     t: thickness.value,
     tSpread: thickness.sd! / thickness.value,
   });
-  const made = withTape(doors, plan, truth, dice);
+  const made = withTape(doors, plan, truth, scene, dice);
   return {
     shape: scene.id,
-    without: itFits(drawn, worked, truth, fit, scene),
-    mended: itFits(drawn, made.worked, truth, fit, scene),
+    without: itFits(drawn, { worked, plan }, truth, fit, scene),
+    mended: itFits(drawn, made, truth, fit, scene),
     ripped: made.ripped,
   };
 }
 
-const itFits = ({ made, thing }: Drawn, { steps }: Worked, truth: Fabric, fit: Fit, { stretch }: Scene): boolean =>
-  fits(made(steps, truth), thing, fit, stretch);
+/** A plan as it was followed to its end. */
+interface Followed {
+  worked: Worked;
+  plan: Plan;
+}
+
+const itFits = (
+  { made, thing }: Drawn,
+  { worked: { steps }, plan: { shape } }: Followed,
+  truth: Fabric,
+  fit: Fit,
+  { stretch }: Scene,
+): boolean => fits(made(steps, truth, shape), thing, fit, stretch);
 
 /** Made with a tape in hand: measured after the first course and every 40 mm, what is recommended taken each time. */
-function withTape(doors: Doors, plan: Plan, truth: Fabric, dice: Dice): { worked: Worked; ripped: number } {
+function withTape(doors: Doors, plan: Plan, truth: Fabric, scene: Scene, dice: Dice): Followed & { ripped: number } {
   const events: KeptEvent[] = [];
   const happened = (what: Happening) =>
     events.push({ id: `e${events.length}`, make: 'm', device: 'd', at: '', n: events.length + 1, ...what });
@@ -109,18 +121,19 @@ function withTape(doors: Doors, plan: Plan, truth: Fabric, dice: Dice): { worked
       });
     tape('stitches', last.ends ?? piece.stitches, wide);
     if (course > 4) tape('rows', course, truth.piece.h);
-    const choice = taken(doors.mend(plan, events).choices);
+    const choice = taken(doors.mend(plan, events).choices, scene);
     if (!choice || choice.id === 'carry-on') continue;
     if (choice.from) ripped += 1;
     decided = `e${events.length}`;
     happened({ kind: 'decided', choice: choice.id, from: choice.from, plan: choice.plan });
   }
-  return { worked: doors.mend(plan, events).worked, ripped };
+  const { worked, plan: followed } = doors.mend(plan, events);
+  return { worked, plan: followed, ripped };
 }
 
 /** What is recommended, or of the ways these pieces can be built from the surest. */
-function taken(choices: readonly MendChoice[]): MendChoice | undefined {
-  const possible = choices.filter(({ id }) => TAKEN.has(id));
+function taken(choices: readonly MendChoice[], scene: Scene): MendChoice | undefined {
+  const possible = choices.filter(({ id }) => isTaken(id, scene));
   const best = possible.find(({ recommended }) => recommended);
   return best ?? [...possible].sort((a, b) => b.chance - a.chance)[0];
 }

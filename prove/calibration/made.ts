@@ -17,7 +17,7 @@ export interface Courses {
   all: number;
   /** Stitches each of a section ends on. */
   ends: (section: string) => number[];
-  /** Stitches of the longest. */
+  /** Stitches of the tightest that goes round: of rows the shortest, of rounds the last, which all others led up to. */
   stitches: number;
 }
 
@@ -28,7 +28,7 @@ export function coursesOf(steps: readonly Step[], piece = 'body'): Courses {
     of: (...sections) => own.filter(({ section }) => sections.includes(section)).length,
     all: own.length,
     ends,
-    stitches: Math.max(...own.map((step) => step.ends ?? 0)),
+    stitches: own.at(-1)!.kind === 'round' ? own.at(-1)!.ends! : Math.min(...own.map((step) => step.ends ?? Infinity)),
   };
 }
 

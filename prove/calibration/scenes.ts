@@ -12,8 +12,12 @@ export interface Drawn {
   thing: Thing;
   typed: (measure: Measure) => Plan['thing'];
   plan: Omit<Partial<Plan>, 'fabric'> & Pick<Plan, 'shape'> & { fabric?: Partial<Plan['fabric']> };
-  made: (steps: readonly Step[], fabric: Fabric) => Made;
+  /** `shape`: what was decided of it on the way, where anything was. */
+  made: (steps: readonly Step[], fabric: Fabric, shape?: Decided) => Made;
 }
+
+/** Another join, another edging than was drawn. */
+export type Decided = Readonly<Record<string, unknown>>;
 
 export interface Scene {
   id: string;
@@ -21,6 +25,8 @@ export interface Scene {
   stitch: 'single' | 'cluster';
   /** Comfortable stretch the way it runs round the thing (handbook 2.2). */
   stretch: number;
+  /** Ways of mending besides counts that its pieces can be built of. */
+  mends?: RegExp;
   draw: (dice: Dice) => Drawn;
 }
 
@@ -55,6 +61,9 @@ const boxed = (dice: Dice) => {
   return { box, thing: boxThing(box), typed: boxTyped(box) };
 };
 
+/** Nothing besides counts. */
+const COUNTS_ONLY = /^$/;
+
 const joins = ['whip', 'slip'] as const;
 
 /** A flap asked to come down so far, half of which must: with so much fabric in front and behind. */
@@ -72,6 +81,7 @@ const strip: Scene = {
   way: 'rows',
   stitch: 'single',
   stretch: ACROSS,
+  mends: /^(border|join)-/,
   draw: (dice) => {
     const { box, ...of } = boxed(dice);
     const join = dice.oneOf(joins);
@@ -79,10 +89,12 @@ const strip: Scene = {
     return {
       ...of,
       plan: { shape: { kind: 'strip-across', join, ...(edging > 0 ? { edging } : {}) } },
-      made: (steps, fabric) => {
+      made: (steps, fabric, shape = {}) => {
         const { of: rows, stitches } = coursesOf(steps);
-        const front = rows('front') * fabric.piece.h + edging * fabric.border;
-        return { girth: flatRound(stitches, join, fabric, edging), depth: frontDepth(front, box.depth, fabric) };
+        const rounds = Number(shape.edging ?? edging);
+        const front = rows('front') * fabric.piece.h + rounds * fabric.border;
+        const girth = flatRound(stitches, String(shape.join ?? join), fabric, rounds);
+        return { girth, depth: frontDepth(front, box.depth, fabric) };
       },
     };
   },
@@ -166,16 +178,19 @@ const divided: Scene = {
 const twoPanels: Scene = {
   ...strip,
   id: 'two-panels',
+  mends: /^border-/,
   draw: (dice) => {
     const { box, ...of } = boxed(dice);
     const edging = 1 + Math.floor(2 * dice.uniform());
     return {
       ...of,
       plan: { shape: { kind: 'two-panels', edging } },
-      made: (steps, fabric) => {
+      made: (steps, fabric, shape = {}) => {
         const { all, stitches } = coursesOf(steps);
-        const front = all * fabric.piece.h + 2 * edging * fabric.border;
-        return { girth: flatRound(stitches, 'single', fabric, edging), depth: frontDepth(front, box.depth, fabric) };
+        const rounds = Number(shape.edging ?? edging);
+        const front = all * fabric.piece.h + 2 * rounds * fabric.border;
+        const girth = flatRound(stitches, 'single', fabric, rounds);
+        return { girth, depth: frontDepth(front, box.depth, fabric) };
       },
     };
   },
@@ -184,6 +199,7 @@ const twoPanels: Scene = {
 const along: Scene = {
   ...strip,
   id: 'strip-along',
+  mends: COUNTS_ONLY,
   stretch: ALONG,
   draw: (dice) => {
     const { box, ...of } = boxed(dice);
@@ -196,7 +212,10 @@ const along: Scene = {
         const turned = { ...fabric, piece: { w: h, h: w } };
         // of an odd number the front has one more
         const front = Math.ceil(stitches / 2) * w;
-        return { girth: flatRound(all, join, turned), depth: frontDepth(front, box.depth, turned) };
+        return {
+          girth: flatRound(all, join, turned),
+          depth: frontDepth(front, box.depth, turned),
+        };
       },
     };
   },
@@ -205,6 +224,7 @@ const along: Scene = {
 const packet: Scene = {
   ...strip,
   id: 'packet',
+  mends: COUNTS_ONLY,
   stretch: ALONG,
   draw: (dice) => {
     const { box, ...of } = boxed(dice);
