@@ -1,4 +1,4 @@
-import type { GaugeMeasure, GaugeSpec } from '../fabric';
+import type { BandSpec, GaugeMeasure, GaugeSpec } from '../fabric';
 import type { KeptEvent } from '../making';
 import type { Plan } from '../plan';
 import type { Worked } from '../reckon';
@@ -33,15 +33,71 @@ export function withMeasures(
   worked: Pick<Worked, 'pieces' | 'steps'>,
   measures: readonly Measured[],
 ): Plan {
-  const lists = measures.flatMap((event) => measureOf(event, worked) ?? []);
-  if (lists.length === 0) return plan;
-  const { gauge = {} } = plan.fabric;
+  const read = measures.flatMap((event) => {
+    const taken = isOfSeveral(event, worked) ? undefined : measureOf(event, worked);
+    return taken ? [{ ...taken, band: bandOf(event, plan, worked) }] : [];
+  });
+  if (read.length === 0) return plan;
+  const own = read.filter(({ band }) => band === undefined);
+  const { gauge = {}, bands } = plan.fabric;
   const before: GaugeSpec = gauge.stitch !== undefined || gauge.hookMm !== undefined ? {} : gauge;
-  const next = lists.reduce<GaugeSpec>(
-    (all, { list, measure }) => ({ ...all, [list]: [...(all[list] ?? []), measure] }),
-    before,
+  return {
+    ...plan,
+    fabric: {
+      ...plan.fabric,
+      ...(own.length > 0 ? { gauge: added(before, own) } : {}),
+      ...(bands
+        ? {
+            bands: bands.map((band, index) =>
+              measuredBand(
+                band,
+                read.filter((one) => one.band === index),
+              ),
+            ),
+          }
+        : {}),
+    },
+  };
+}
+
+interface Read {
+  list: GaugeList;
+  measure: GaugeMeasure;
+}
+
+const added = (gauge: GaugeSpec, read: readonly Read[]): GaugeSpec =>
+  read.reduce<GaugeSpec>((all, { list, measure }) => ({ ...all, [list]: [...(all[list] ?? []), measure] }), gauge);
+
+const measuredBand = (band: BandSpec, read: readonly Read[]): BandSpec =>
+  read.length === 0 ? band : { ...band, gauge: added(band.gauge ?? {}, read) };
+
+/** Whether rows were measured that are not all of one band: they tell nothing of either. */
+function isOfSeveral(
+  { piece: id, what, atStep, count }: Measured,
+  { pieces, steps }: Pick<Worked, 'pieces' | 'steps'>,
+) {
+  const row = steps.find((step) => step.id === atStep)?.row;
+  const bands = pieces.find((one) => one.id === id)?.bands;
+  if (!row || !bands || READ_AS[what].of === 'stitches') return false;
+  const band = bands.find(({ from, to }) => row >= from && row <= to);
+  return band !== undefined && (count ?? row) > row - band.from + 1;
+}
+
+/** Which of a plan's bands was measured, where it is in another stitch or on another hook than the plan's swatch. */
+function bandOf(
+  { piece: id, atStep }: Measured,
+  { fabric }: Plan,
+  { pieces, steps }: Pick<Worked, 'pieces' | 'steps'>,
+): number | undefined {
+  const row = steps.find((step) => step.id === atStep)?.row;
+  const [piece] = pieces;
+  if (!fabric.bands || !row || piece?.id !== id) return undefined;
+  const band = piece.bands?.find(({ from, to }) => row >= from && row <= to);
+  if (!band || (band.stitch === fabric.stitch && band.hookMm === undefined)) return undefined;
+  const index = fabric.bands.findIndex(
+    (spec) => spec.stitch === band.stitch && (spec.hookMm ?? fabric.hookMm) === (band.hookMm ?? fabric.hookMm),
   );
-  return { ...plan, fabric: { ...plan.fabric, gauge: next } };
+  return index < 0 ? undefined : index;
 }
 
 function measureOf(

@@ -167,6 +167,29 @@ describe('much wider, with little of the front worked', () => {
     expect(reckon(plan).steps.filter(({ text }) => text.includes('mm hook')).length).toBeGreaterThan(0);
   });
 
+  it('what is measured on the new hook is a measure of that hook', () => {
+    const { from, plan } = of('other-hook');
+    const decided = event(40, { kind: 'decided', choice: 'other-hook', from, plan });
+    const { worked } = mend(phone, [...events, decided]);
+    const row = worked.steps.find((step) => step.row === 20)!;
+    const w = worked.pieces[0]!.bands!.length;
+    expect(w).toBe(2);
+    const tape = event(60, {
+      kind: 'measured',
+      piece: 'body',
+      what: 'stitches',
+      count: 16,
+      mm: 16 * 5.2,
+      by: 'ruler',
+      atStep: row.id,
+    });
+    const later = mend(phone, [...events, decided, tape]);
+    expect(later.gauge.planned).toEqual(mend(phone, [...events, decided]).gauge.planned);
+    const carried = later.choices.find(({ plan: next }) => next.fabric.bands?.[1]?.gauge);
+    expect(carried?.plan.fabric.bands![1]!.gauge!.stitches).toHaveLength(1);
+    expect(carried?.plan.fabric.gauge).toEqual(plan.fabric.gauge);
+  });
+
   it('but not once most of the front is worked: what is left would not hold it', () => {
     const late = mend(phone, measured(phone, 1.15, 36)).choices.map(({ id }) => id);
     expect(late).not.toContain('change-count');
