@@ -24,7 +24,7 @@ const FIRST_WIDER = 0.02;
 /** They measure after the first course and every so often. */
 const EVERY_MM = 40;
 
-/** What is taken: the ways of which these pieces can be built; another hook makes a fabric that was not drawn. */
+/** What is taken: the ways of which these pieces can be built; of each shape. */
 const COUNTS = /^(carry-on|rows-to-come|(change|other)-count)$/;
 const isTaken = (id: string, { mends }: Scene): boolean => COUNTS.test(id) || (mends?.test(id) ?? false);
 
@@ -62,11 +62,12 @@ function tried(doors: Doors, scene: Scene, dice: Dice): Tried {
     t: thickness.value,
     tSpread: thickness.sd! / thickness.value,
   });
-  const made = withTape(doors, plan, truth, scene, dice);
+  const strays = Math.exp(OTHER_HOOK * dice.normal());
+  const made = withTape(doors, plan, { truth, strays }, scene, dice);
   return {
     shape: scene.id,
     without: itFits(drawn, { worked, plan }, truth, fit, scene),
-    mended: itFits(drawn, made, truth, fit, scene),
+    mended: itFits(drawn, made, finishedOn(truth, made, strays), fit, scene),
     ripped: made.ripped,
   };
 }
@@ -85,15 +86,45 @@ const itFits = (
   { stretch }: Scene,
 ): boolean => fits(made(steps, truth, shape), thing, fit, stretch);
 
+/** Width of a single on a hook, mm (prior, handbook 2.1). */
+const singleOn = (hookMm: number, metres: number): number => 0.8 * hookMm + 1.3 * 3.4 * (120 / metres) ** 0.75;
+
+/** A fabric on another hook strays from what the hooks say by so much (prior, handbook 2.1). */
+const OTHER_HOOK = 0.03;
+
+/** How much larger stitches come on the hook that was changed to; nothing where none was. */
+function changedBy({ fabric: { bands, hookMm, yarn } }: Plan, strays: number): number | undefined {
+  const other = bands?.find((band) => band.hookMm !== undefined)?.hookMm;
+  const metres = yarn.metresPer100g!;
+  return other && (singleOn(other, metres) / singleOn(hookMm, metres)) * strays;
+}
+
+/** The fabric of a piece that was finished on another hook: as tight as its tightest part, as tall as its rows come to. */
+function finishedOn(truth: Fabric, { plan, worked }: Followed, strays: number): Fabric {
+  const by = changedBy(plan, strays);
+  const { w, h } = truth.piece;
+  if (by === undefined) return truth;
+  const { bands, rows, sections } = worked.pieces[0]!;
+  const front = sections.find(({ name }) => name === 'front')?.rows ?? rows;
+  const before = Math.min(front, bands!.find((band) => band.hookMm !== undefined)!.from - 1);
+  return { ...truth, piece: { w: Math.min(w, by * w), h: (h * (before + by * (front - before))) / front } };
+}
+
 /** Made with a tape in hand: measured after the first course and every 40 mm, what is recommended taken each time. */
-function withTape(doors: Doors, plan: Plan, truth: Fabric, scene: Scene, dice: Dice): Followed & { ripped: number } {
+function withTape(
+  doors: Doors,
+  plan: Plan,
+  { truth, strays }: { truth: Fabric; strays: number },
+  scene: Scene,
+  dice: Dice,
+): Followed & { ripped: number } {
   const events: KeptEvent[] = [];
   const happened = (what: Happening) =>
     events.push({ id: `e${events.length}`, make: 'm', device: 'd', at: '', n: events.length + 1, ...what });
   let ripped = 0;
   let decided: string | null = null;
   for (let turn = 0; turn < 60; turn += 1) {
-    const { worked, state } = doors.mend(plan, events);
+    const { worked, state, plan: now } = doors.mend(plan, events);
     const piece = worked.pieces[0]!;
     const steps = worked.steps.filter(
       (step) => step.piece === piece.id && (step.kind === 'foundation' || step.row !== null),
@@ -103,12 +134,15 @@ function withTape(doors: Doors, plan: Plan, truth: Fabric, scene: Scene, dice: D
     if (left.length === 0) break;
     const rows = steps.length - left.length;
     const many = rows < 2 ? 2 - rows + (steps[0]!.row === 1 ? -1 : 0) : Math.round(EVERY_MM / truth.piece.h);
-    const now = left.slice(0, Math.max(1, many));
-    for (const { id } of now) happened({ kind: 'ticked', step: id, under: decided });
-    const last = now.at(-1)!;
+    const next = left.slice(0, Math.max(1, many));
+    for (const { id } of next) happened({ kind: 'ticked', step: id, under: decided });
+    const last = next.at(-1)!;
     const course = last.row ?? 0;
     if (course === 0) continue;
-    const wide = truth.piece.w * (1 + DRIFT * (course / piece.rows - 0.5)) * (course === 1 ? 1 + FIRST_WIDER : 1);
+    const band = piece.bands?.find(({ from, to }) => course >= from && course <= to);
+    const on = band?.hookMm === undefined ? 1 : changedBy(now, strays)!;
+    const since = band?.hookMm === undefined ? course : course - band.from + 1;
+    const wide = on * truth.piece.w * (1 + DRIFT * (course / piece.rows - 0.5)) * (course === 1 ? 1 + FIRST_WIDER : 1);
     const tape = (what: 'stitches' | 'rows', count: number, size: number) =>
       happened({
         kind: 'measured',
@@ -120,7 +154,7 @@ function withTape(doors: Doors, plan: Plan, truth: Fabric, scene: Scene, dice: D
         atStep: last.id,
       });
     tape('stitches', last.ends ?? piece.stitches, wide);
-    if (course > 4) tape('rows', course, truth.piece.h);
+    if (since > 4) tape('rows', since, on * truth.piece.h);
     const choice = taken(doors.mend(plan, events).choices, scene);
     if (!choice || choice.id === 'carry-on') continue;
     if (choice.from) ripped += 1;

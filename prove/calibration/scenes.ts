@@ -81,7 +81,7 @@ const strip: Scene = {
   way: 'rows',
   stitch: 'single',
   stretch: ACROSS,
-  mends: /^(border|join)-/,
+  mends: /^(border-|join-|other-hook)/,
   draw: (dice) => {
     const { box, ...of } = boxed(dice);
     const join = dice.oneOf(joins);
@@ -178,7 +178,7 @@ const divided: Scene = {
 const twoPanels: Scene = {
   ...strip,
   id: 'two-panels',
-  mends: /^border-/,
+  mends: /^(border-|other-hook)/,
   draw: (dice) => {
     const { box, ...of } = boxed(dice);
     const edging = 1 + Math.floor(2 * dice.uniform());
@@ -291,6 +291,7 @@ const clusters: Scene = {
 
 const tube: Scene = {
   id: 'ring-tube',
+  mends: /^other-hook/,
   way: 'rounds',
   stitch: 'single',
   stretch: ACROSS,
@@ -343,6 +344,7 @@ const floored: Scene = {
 const disc: Scene = {
   ...tube,
   id: 'disc-wall',
+  mends: COUNTS_ONLY,
   draw: (dice) => {
     const diameter = dice.between(55, 120);
     const height = dice.between(90, 240);

@@ -64,6 +64,29 @@ const rowsToCome: Finder = (situation) => [
   },
 ];
 
+/** Folds that move while the rows stay as many as they were: a pocket deeper by what the flap is shorter. */
+const foldElsewhere: Finder = (situation) => {
+  const { worked, measured } = situation;
+  const at = measured.fittings?.findIndex(({ kind }) => kind === 'flap') ?? -1;
+  const [piece] = worked.pieces;
+  const next = reckonedOrNot(kept(situation))?.out.built.pieces[0];
+  const flap = next?.sections.find(({ name }) => name === 'flap');
+  const more = next ? next.rows - piece!.rows : 0;
+  if (at < 0 || !next || !flap || more <= 0 || more >= flap.rows) return [];
+  const later = next.sections[0]!.rows - piece!.sections[0]!.rows;
+  const overlapMm = Math.floor((flap.rows - more) * next.fabric.rowHeight.value);
+  if (later <= 0 || overlapMm < 1) return [];
+  return [
+    {
+      id: 'fold-elsewhere',
+      title: `Fold ${plural(later, 'row')} later, and let the flap be ${plural(more, 'row')} shorter`,
+      why: 'There are as many rows as you planned. Only the folds move.',
+      plan: applyChange(kept(situation), { [`fittings[${at}].overlapMm`]: overlapMm }),
+      shows: 'no',
+    },
+  ];
+};
+
 /** The plan as it is now; what is worked stays as far as both are alike. */
 const asChanged: Finder = ({ measured }) => [
   {
@@ -315,6 +338,7 @@ export const lastingFinders = (rows: number): readonly Finder[] => [secondYarn, 
 /** All ways of finding ways, the cheapest first (handbook 8). */
 export const FINDERS: readonly Finder[] = [
   rowsToCome,
+  foldElsewhere,
   changedCount,
   otherHook,
   otherCount,

@@ -239,6 +239,27 @@ it('a decision is taken back like anything else', () => {
   expect(back.choices).toEqual(choices);
 });
 
+it('where rows come out low, the folds may move and the flap be shorter, with as many rows as planned', () => {
+  const events = begun(phone, 20);
+  const { rowHeight } = mend(phone, events).gauge.planned;
+  const low: Happening = {
+    kind: 'measured',
+    piece: 'body',
+    what: 'height',
+    mm: 18.4 * rowHeight,
+    by: 'ruler',
+    atStep: null,
+  };
+  const { choices } = mend(phone, [...events, event(40, { ...low, count: 20 })]);
+  const folded = choices.find(({ id }) => id === 'fold-elsewhere')!;
+  expect(folded.title).toMatch(/^Fold \d+ rows? later, and let the flap be \d+ rows? shorter$/);
+  const [planned, now] = [reckon(phone).pieces[0]!, reckon(folded.plan).pieces[0]!];
+  expect(Math.abs(now.rows - planned.rows)).toBeLessThanOrEqual(1);
+  expect(now.sections[0]!.rows).toBeGreaterThan(planned.sections[0]!.rows);
+  expect(folded.chance).toBeGreaterThan(choices[0]!.chance);
+  expect(folded.metres).toBeLessThan(choices.find(({ id }) => id === 'rows-to-come')!.metres);
+});
+
 it('reads a tape laid along as rows, and one round a tube laid flat as half its round', () => {
   const events = begun(phone, 20);
   const along = (mm: number) =>
