@@ -55,6 +55,19 @@ test('rows still to come make up for rows that are too high', PHONE_ONLY, async 
   await expect(page.getByRole('heading', { name: `Row 27 of ${of}` })).toBeVisible();
 });
 
+test('a calliper that types like a keyboard: its reading lands in the line, and Enter takes it', async ({
+  page,
+  server,
+}) => {
+  await page.goto(server.url + PHONE_MAKE);
+  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await page.keyboard.press('m');
+  await expect(field(page, 'They measure')).toBeFocused();
+  await page.keyboard.type('114.3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: /^Your stitches are \d+ % wider/ })).toBeVisible();
+});
+
 test('at its moment the tape is asked for, and nothing waits for it', PHONE_ONLY, async ({ page, server }) => {
   await page.goto(server.url + PHONE_MAKE);
   for (let row = 23; row <= 35; row += 1) await tick(page, `Row ${row} done`);

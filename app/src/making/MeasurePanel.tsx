@@ -1,6 +1,6 @@
 import { LONGEST_MM, METHODS, type Make, type Mended, type Method } from '@keep-snug/core';
-import { useState } from 'react';
-import { View } from 'react-native';
+import { useEffect, useRef, useState } from 'react';
+import { View, type TextInput } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
 import { LengthField } from '@/parts/LengthField';
@@ -8,8 +8,10 @@ import { NumberField } from '@/parts/NumberField';
 import { Panel } from '@/parts/Panel';
 import { Pick } from '@/parts/Pick';
 import { RadioList } from '@/parts/RadioList';
+import { SubmitProvider } from '@/parts/submit';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
+import { useWide } from '@/theme/useWide';
 import { MendWays } from './MendWays';
 import { measurables } from './measurable';
 import { MeasurePicture } from './MeasurePicture';
@@ -51,11 +53,18 @@ function Ask({ id, progress, onMeasured }: { id: string; progress: Progress; onM
   const [counted, setCounted] = useState<number>();
   const [mm, setMm] = useState<{ mm: number; typed: string }>();
   const [by, setBy] = useState<Method>(USUAL_TOOL);
+  const line = useRef<TextInput>(null);
+  const wide = useWide();
+  // a calliper that types like a keyboard goes straight into the line; a phone’s own keyboard would cover the picture
+  useEffect(() => {
+    if (wide) line.current?.focus();
+  }, [wide]);
   const chosen = list.find((one) => one.what === what) ?? list[0];
   if (!chosen) return <Words>Work the first row, then measure it.</Words>;
   const choose = (next: (typeof list)[number]) => {
     setWhat(next.what);
     setCounted(undefined);
+    line.current?.focus();
   };
   const count = counted ?? chosen.count;
   const save = () => {
@@ -83,27 +92,30 @@ function Ask({ id, progress, onMeasured }: { id: string; progress: Progress; onM
         value={chosen.what}
         onChange={(next) => choose(list.find((one) => one.what === next)!)}
       />
-      <FieldRow>
-        <NumberField
-          key={chosen.what}
-          label={`How many ${chosen.counts}`}
-          value={count}
-          min={1}
-          max={9999}
-          whole
-          onChange={setCounted}
-        />
-        <LengthField
-          label="They measure"
-          help="Lay it flat, and do not pull."
-          mm={mm?.mm}
-          typed={mm?.typed}
-          min={1}
-          max={LONGEST_MM}
-          onChange={setMm}
-        />
-        <Pick label="Measured with" value={by} options={METHODS} onChange={(next) => setBy(next as Method)} />
-      </FieldRow>
+      <SubmitProvider value={save}>
+        <FieldRow>
+          <NumberField
+            key={chosen.what}
+            label={`How many ${chosen.counts}`}
+            value={count}
+            min={1}
+            max={9999}
+            whole
+            onChange={setCounted}
+          />
+          <LengthField
+            label="They measure"
+            help="Lay it flat, and do not pull."
+            mm={mm?.mm}
+            typed={mm?.typed}
+            min={1}
+            max={LONGEST_MM}
+            onChange={setMm}
+            inputRef={line}
+          />
+          <Pick label="Measured with" value={by} options={METHODS} onChange={(next) => setBy(next as Method)} />
+        </FieldRow>
+      </SubmitProvider>
       <Action main disabled={!mm} onPress={save}>
         See what it says
       </Action>

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
 import { useMakeEvents } from '@/state/events';
-import { momentOf } from './moments';
+import { momentOf, type Moment } from './moments';
 import type { Progress } from './useProgress';
 
 interface Props {
@@ -18,6 +18,7 @@ interface Props {
 export function TapeAsks({ id, progress, mended, onMeasure }: Props) {
   const events = useMakeEvents(id);
   const [passed, setPassed] = useState<string>();
+  const [later, setLater] = useState<Moment>();
   const best = mended?.choices.find(({ recommended }) => recommended);
   if (best && best.id !== 'carry-on')
     return (
@@ -27,13 +28,21 @@ export function TapeAsks({ id, progress, mended, onMeasure }: Props) {
         </View>
       </Notice>
     );
-  const moment = momentOf(progress, events);
-  if (!moment || moment.step === passed) return null;
+  const here = momentOf(progress, events);
+  const last = progress.state.last?.step;
+  // put off, it is asked again after the next row
+  const moment = here && here.step !== passed ? here : later && later.step !== last ? later : null;
+  if (!moment) return null;
+  const answer = (next: Moment | undefined) => {
+    setPassed(moment.step);
+    setLater(next);
+  };
   return (
     <Notice tone="sea" word="A good moment for the tape" text={moment.text}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-        <Action onPress={onMeasure}>Measure now</Action>
-        <Action onPress={() => setPassed(moment.step)}>Looks right</Action>
+        <Action onPress={() => (setLater(undefined), onMeasure())}>Measure now</Action>
+        <Action onPress={() => answer(undefined)}>Looks right</Action>
+        <Action onPress={() => answer(last ? { ...moment, step: last } : undefined)}>Later</Action>
       </View>
     </Notice>
   );

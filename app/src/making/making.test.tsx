@@ -127,7 +127,13 @@ describe('the counter room', () => {
     open();
     fireEvent.press(screen.getByLabelText('Row 35 done'));
     expect(screen.getByText('A good moment for the tape')).toBeTruthy();
+    // put off, it comes again with the next row, and nothing waits for it
+    fireEvent.press(screen.getByText('Later'));
+    expect(screen.queryByText('A good moment for the tape')).toBeNull();
+    act(() => tick(steps(phoneId)[36]!));
+    expect(screen.getByText('A good moment for the tape')).toBeTruthy();
     fireEvent.press(screen.getByText('Looks right'));
+    act(() => tick(steps(phoneId)[37]!));
     expect(screen.queryByText('A good moment for the tape')).toBeNull();
   });
 

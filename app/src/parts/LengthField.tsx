@@ -1,4 +1,6 @@
 import { formatLength, lengthFault, lengthReading, parseLength } from '@keep-snug/core';
+import type { Ref } from 'react';
+import type { TextInput } from 'react-native';
 import { useSettings } from '@/state/settings';
 import { TextField } from './TextField';
 import { useTyped } from './useTyped';
@@ -21,13 +23,15 @@ interface Props {
   onClear?: () => void;
   /** What else is wrong with the value, told by the reckoning. */
   fault?: string | undefined;
+  /** For whoever has to lead to this line. */
+  inputRef?: Ref<TextInput>;
 }
 
 /**
  * A length in any unit, as typed. A value that cannot be used stays on the line with its message; what was set before
  * stays in force until it is mended.
  */
-export function LengthField({ label, help, mm, typed, min, max, onChange, onClear, fault }: Props) {
+export function LengthField({ label, help, mm, typed, min, max, onChange, onClear, fault, inputRef }: Props) {
   const units = useSettings((state) => state.units);
   const limits = { min, max, units };
   const { line, error, type, leave } = useTyped({
@@ -50,6 +54,7 @@ export function LengthField({ label, help, mm, typed, min, max, onChange, onClea
       error={error ?? fault}
       hint={lengthReading(line, mm, units) ?? help ?? ''}
       keyboard="default"
+      {...(inputRef ? { inputRef } : {})}
     />
   );
 }

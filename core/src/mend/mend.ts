@@ -84,7 +84,7 @@ const WORTH_IT = 0.05;
 const RECOUNTED = { everyMm: 40, tapeMm: 2 };
 
 /** Draws for each way's chance: enough to tell one from another. */
-const DRAWS = 1500;
+const DRAWS = 1000;
 
 /**
  * A make as its tape has it: what was measured weighed against what was planned, and the ways to go on from here, each with
@@ -281,8 +281,9 @@ function plannedSample({ pieces, model }: WorkedOut['built']): Record<string, nu
 function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighed | undefined {
   const { steps, before, standing, seed } = here;
   // what is worked may stand in the way: then it is pulled out to where both ways part
-  const plan = asked.begun && !candidate.aside && !reckonedOrNot(asked) ? withoutBegun(asked) : asked;
-  const next = reckonedOrNot(plan);
+  const asIs = reckonedOrNot(asked);
+  const plan = asIs || candidate.aside || !asked.begun ? asked : withoutBegun(asked);
+  const next = asIs ?? (plan === asked ? undefined : reckonedOrNot(plan));
   if (!next) return undefined;
   const { out } = next;
   const then = next.worked();
