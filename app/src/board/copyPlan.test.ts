@@ -26,3 +26,9 @@ it('has a title that no other has, and that fits', () => {
   expect(titles.slice(0, 2)).toEqual([`${plan.title} (copy)`, `${plan.title} (copy 2)`]);
   expect(checkDocument('plans', { ...plan, title: titles[2] })).toMatchObject({ ok: true });
 });
+
+it('a copy of what is being made has nothing worked yet', () => {
+  const begun = [{ piece: 'body', runs: [{ courses: 4, stitches: 16, stitch: 'single', section: 'front' }] }];
+  const copy = copyPlan({ ...plan, begun });
+  expect(useLibrary.getState().shelves.plans[copy]!.body.begun).toBeUndefined();
+});

@@ -3,8 +3,8 @@ import { useLibrary } from '@/state/library';
 
 const LONGEST_TITLE = 120;
 
-/** A plan of its own like another: changing it leaves the other as it is. Its title says so. */
-export function copyPlan(plan: Plan): string {
+/** A plan of its own like another, with nothing of it worked yet: changing it leaves the other as it is. Its title says so. */
+export function copyPlan({ begun: _worked, ...plan }: Plan): string {
   const titles = new Set(Object.values(useLibrary.getState().shelves.plans).map(({ body }) => body.title));
   const named = (ending: string) => upTo(plan.title, LONGEST_TITLE - ending.length) + ending;
   let title = named(' (copy)');
