@@ -80,7 +80,12 @@ export function Ledger() {
               <MiniPiece sections={SAMPLE} rowsDone={0} width={220} height={52} />
             </EmptyPlace>
           ) : null}
-          <ListTools what="finished projects" finding={finding} kinds={FITS} from={4} />
+          <ListTools
+            what="projects"
+            finding={finding}
+            kinds={FITS.filter(({ id }) => finished.some(({ kind }) => kind === id))}
+            from={4}
+          />
           {finished.length > 1 ? (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
               <Action onPress={() => setOpen('charts')}>Charts</Action>
