@@ -194,6 +194,7 @@ export {
   mend,
   minutesLeft,
   paceWithin,
+  perMinuteAt,
   lastingWays,
   planAgain,
   planAsked,

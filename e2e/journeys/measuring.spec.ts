@@ -53,6 +53,19 @@ test('rows still to come make up for rows that are too high', PHONE_ONLY, async 
   expect(of).toBeLessThan(86);
   for (let row = 23; row <= 26; row += 1) await tick(page, `Row ${row} done`);
   await expect(page.getByRole('heading', { name: `Row 27 of ${of}` })).toBeVisible();
+  // and so on to the end, by the plan that was decided for
+  await expect.poll(async () => (await eventsOf(server)).filter(({ kind }) => kind === 'decided').length).toBe(1);
+  const decided = (await eventsOf(server)).find((event) => event.kind === 'decided')!;
+  const { steps } = await server.reckon<{ steps: { id: string; row: number | null }[] }>(decided.plan);
+  const from = steps.findIndex(({ row }) => row === 27);
+  await server.happened(
+    PHONE_MAKE_ID,
+    steps.slice(from).map(({ id }) => ({ kind: 'ticked', step: id, under: decided.id })),
+  );
+  await page.reload();
+  await page.getByRole('button', { name: 'Mark as finished' }).click();
+  await page.getByRole('button', { name: 'Skip' }).click();
+  await expect(page.getByRole('heading', { name: 'Field phone pouch' })).toBeVisible();
 });
 
 test('a calliper that types like a keyboard: its reading lands in the line, and Enter takes it', async ({

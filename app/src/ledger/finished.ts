@@ -2,6 +2,7 @@ import {
   chance,
   finishOf,
   paceWithin,
+  perMinuteAt,
   planFollowed,
   PlanProblem,
   ratesMade,
@@ -37,9 +38,6 @@ export interface FinishedMake {
   finishedAt: string;
   note?: string;
 }
-
-/** Single crochet (US) an unknown hand makes a minute (prior, handbook 7). */
-const USUAL_A_MINUTE = 22;
 
 /** Draws for a chance among many: enough to tell one from another. */
 const DRAWS = 2000;
@@ -84,7 +82,7 @@ function toldOf({ title, plan }: Make, events: readonly KeptEvent[]): FinishedMa
     said: chance(plan, DRAWS).share,
     fits: fitsOf(events),
     planned: { grams: worked.supplies.yarn.grams.value },
-    ...(time ? { perMinute: USUAL_A_MINUTE / time } : {}),
+    ...(time ? { perMinute: perMinuteAt(time) } : {}),
     finishedAt: latestOf(events),
     ...(grams === undefined ? {} : { grams }),
     ...(spent === undefined ? {} : { minutes: spent }),

@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
+import { faultsOf } from '../fixtures/faultsOf';
 import { PlanProblem } from '../figure';
 import { checkPlan } from '../formats';
-import { refereePiece } from '../pattern/refereePiece';
-import { workFaults } from '../piece';
 import type { Plan } from '../plan';
-import { allPieces, reckon, stepsAfter, workOf } from '../reckon';
+import { allPieces, reckon } from '../reckon';
 import { workOut } from '../workOut';
 import { begunCourses, runsOf, type BegunSpec } from './index';
 
@@ -17,17 +16,6 @@ const asBegun = (plan: Plan, courses: number, mm?: number): Plan => ({
   ...plan,
   begun: [{ piece: body(plan).id, runs: runsOf(body(plan), courses, mm) }],
 });
-
-/** Faults of every course and every seam, from the first chain on. */
-function faultsOf(plan: Plan): unknown[] {
-  const out = workOut(plan);
-  const pieces = allPieces(out);
-  const { steps } = reckon(plan);
-  return [
-    ...pieces.flatMap(({ id }) => refereePiece(steps, id).faults),
-    ...workFaults(workOf(pieces, stepsAfter(out)), pieces),
-  ];
-}
 
 function messagesOf(plan: Plan): string[] {
   try {

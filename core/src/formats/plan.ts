@@ -129,6 +129,18 @@ export const gaugeForm: ObjectForm = {
 
 const someMakes: Form = { is: 'number', min: 1, max: 10_000, whole: true };
 
+/** What the maker's own stitches do against what is usual. */
+const ownRatio = (note: string): Key =>
+  optional({
+    is: 'object',
+    keys: {
+      ratio: required({ is: 'number', min: 0.05, max: 20 }),
+      spread: required({ is: 'number', min: 0.005, max: 2 }),
+      makes: required(someMakes),
+    },
+    note,
+  });
+
 const ratio: Form = { is: 'number', min: 0.3, max: 3, note: 'measured against estimated' };
 
 export const thingForm: Form = {
@@ -275,24 +287,8 @@ export const fabricForm: ObjectForm = {
       },
       note: 'the maker’s own hand with such yarn',
     }),
-    strapGrowth: optional({
-      is: 'object',
-      keys: {
-        ratio: required({ is: 'number', min: 0.05, max: 20 }),
-        spread: required({ is: 'number', min: 0.005, max: 2 }),
-        makes: required(someMakes),
-      },
-      note: 'growth of the maker’s own straps, against what is usual',
-    }),
-    yarnUse: optional({
-      is: 'object',
-      keys: {
-        ratio: required(ratio),
-        spread: required({ is: 'number', min: 0.005, max: 0.5 }),
-        makes: required(someMakes),
-      },
-      note: 'yarn in the maker’s own stitches, against what is usual',
-    }),
+    strapGrowth: ownRatio('growth of the maker’s own straps, against what is usual'),
+    yarnUse: ownRatio('yarn in the maker’s own stitches, against what is usual'),
     rate: optional({
       is: 'object',
       keys: {

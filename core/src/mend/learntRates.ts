@@ -75,6 +75,9 @@ export function strapGrowthFrom(makes: readonly RatesMade[]): OwnRatio | undefin
   return { ...shrunk(grown, GROWTH_UNKNOWN, GROWTH_BETWEEN), makes: grown.length };
 }
 
+/** Single crochet (US) a minute where everything takes so much longer than usual, as a factor (prior, handbook 7). */
+export const perMinuteAt = (time: number): number => BASES.single.aMinute / time;
+
 /**
  * The maker's own pace from finished makes, shrunk towards that of an unknown hand by how few they are (handbook 2.1 and 7);
  * undefined where none was timed.
@@ -83,7 +86,7 @@ export function rateFrom(makes: readonly RatesMade[]): Rate | undefined {
   const times = makes.flatMap(({ time }) => time ?? []);
   if (times.length === 0) return undefined;
   const { ratio, spread } = shrunk(times, TIME_SPREAD, PACE_BETWEEN);
-  return { perMinute: BASES.single.aMinute / ratio, spread, makes: times.length };
+  return { perMinute: perMinuteAt(ratio), spread, makes: times.length };
 }
 
 /** The pace of a make that goes on, held towards the one its plan was reckoned with (handbook 7). */

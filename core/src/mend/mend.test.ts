@@ -1,12 +1,10 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
+import { faultsOf } from '../fixtures/faultsOf';
 import { checkEvents, checkPlan } from '../formats';
 import type { Happening, KeptEvent } from '../making';
 import type { Plan } from '../plan';
-import { refereePiece } from '../pattern/refereePiece';
-import { workFaults } from '../piece';
-import { allPieces, reckon, stepsAfter, workOf } from '../reckon';
-import { workOut } from '../workOut';
+import { reckon } from '../reckon';
 import { changedWays, mend, planAsked } from './mend';
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
@@ -53,17 +51,6 @@ function across(plan: Plan, events: readonly KeptEvent[], wider: number): KeptEv
 function measured(plan: Plan, wider: number, courses = 12): KeptEvent[] {
   const events = begun(plan, courses);
   return [...events, across(plan, events, wider)];
-}
-
-/** Faults of every course and every seam of a plan, from the first chain on. */
-function faultsOf(plan: Plan): unknown[] {
-  const out = workOut(plan);
-  const pieces = allPieces(out);
-  const { steps } = reckon(plan);
-  return [
-    ...pieces.flatMap(({ id }) => refereePiece(steps, id).faults),
-    ...workFaults(workOf(pieces, stepsAfter(out)), pieces),
-  ];
 }
 
 it('asks nothing where nothing was measured, and follows the plan it was begun with', () => {
