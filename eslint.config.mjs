@@ -19,6 +19,8 @@ const ORDER = [
   'fittings',
   'supplies',
   'pattern',
+  'techniques',
+  'written',
   'making',
   'mend',
   'cautions',
@@ -26,8 +28,8 @@ const ORDER = [
   'demo',
 ];
 /** In the app likewise: what stands before knows nothing of what comes after. All other folders are places. */
-const APP_ORDER = ['state', 'worker', 'theme', 'parts', 'drawing'];
-const PLACES = ['bench', 'board', 'ledger', 'making', 'settings', 'sheet', 'things', 'ways', 'yarn'];
+const APP_ORDER = ['state', 'worker', 'theme', 'parts', 'drawing', 'technique'];
+const PLACES = ['bench', 'board', 'ledger', 'making', 'settings', 'sheet', 'stitches', 'things', 'ways', 'yarn'];
 const appUpward = APP_ORDER.map((target, index) => ({
   target: `./app/src/${target}`,
   from: [...APP_ORDER.slice(index + 1), ...PLACES].map((from) => `./app/src/${from}`),

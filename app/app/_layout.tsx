@@ -6,6 +6,7 @@ import { DeletedBar } from '@/parts/DeletedBar';
 import { PlaceShape } from '@/parts/PlaceShape';
 import { Skeleton } from '@/parts/Skeleton';
 import { useWanted } from '@/parts/wanted';
+import { TechniquePanel } from '@/technique/TechniquePanel';
 import { useOpening, useSync } from '@/state/sync';
 import { paperTheme } from '@/theme/paper';
 import { FONTS } from '@/theme/type';
@@ -34,6 +35,7 @@ export default function Root() {
         <PlaceShape />
         <Slot />
         <DeletedBar />
+        <TechniquePanel />
       </View>
     </PaperProvider>
   );

@@ -146,7 +146,49 @@ export {
   giverOf,
   whyNotOn,
 } from './fittings';
-export { type Schools, type Step, term, wordText } from './pattern';
+export { DEFAULT_SCHOOLS, type Schools, type Step, term, wordText } from './pattern';
+export {
+  FAMILIES,
+  findTechniques,
+  FRAME,
+  type Frame,
+  type FrameRole,
+  framesOf,
+  type Linked,
+  linksIn,
+  type Technique,
+  techniqueOf,
+  techniqueOfStitch,
+  TECHNIQUES,
+  type Told,
+  toldTechnique,
+  type ToldTechnique,
+  type YarnCloth,
+  yarnCloth,
+  type YarnLine,
+} from './techniques';
+export {
+  type Chart,
+  chartOf,
+  type ChartSign,
+  densityWord,
+  duration,
+  GAUGE_OVER,
+  gaugeText,
+  linesOf,
+  notionsText,
+  patternText,
+  perTen,
+  type Sign,
+  thicknessText,
+  toldStep,
+  type Voice,
+  writtenPattern,
+  type WrittenLine,
+  type WrittenPattern,
+  type WrittenSection,
+  yarnText,
+} from './written';
 export {
   foldMake,
   madeUncounted,
@@ -180,6 +222,7 @@ export { type Plan, PLAN_FORMAT } from './plan';
 export { FIRST_FABRIC, planFor } from './newPlan';
 export { proposalsFor, shapeTaking, type Proposal } from './proposals';
 export { thingInChains, type ThingForm } from './things';
+export { isPractice, practicePlan } from './practicePlan';
 export { withFitting } from './withFitting';
 export { borderSigns, sectionWord } from './drawing';
 export { withShape } from './withShape';

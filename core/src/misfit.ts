@@ -122,7 +122,7 @@ function growthTrials({ shape }: Plan): Trial[] {
 /** Other shapes, as they are proposed. */
 function shapeTrials({ shape }: Plan): Trial[] {
   return SHAPES.filter(({ id }) => id !== shape.kind).map(({ id, name }) => ({
-    text: `take the shape “${name}”`,
+    text: `use the shape “${name}”`,
     change: { shape: { kind: id } },
   }));
 }

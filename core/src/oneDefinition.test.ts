@@ -57,7 +57,7 @@ describe('a made-up stitch, thing, shape, fitting and caution, each one object',
     expect(tables.cautions).toContain('| `stickiness` | sticky |');
   });
 
-  it('make a plan: begun as the thing says, worked, placed, warned of', () => {
+  it('make a plan: begun as the item says, worked, placed, warned of', () => {
     expect(plan).toMatchObject({ title: 'Hood for the tile', shape: { kind: 'envelope' }, fit: { name: 'roomy' } });
     const worked = reckon(plan);
     expect(worked.fittings[0]).toMatchObject({ kind: 'patch', figures: { across: { value: 25 } } });

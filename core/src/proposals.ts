@@ -10,7 +10,7 @@ import { workOut } from './workOut';
 /** Something that usually goes with what the plan is for, and the plan that has it. */
 export interface Proposal {
   id: string;
-  /** What it is called: "Saddle caddy", "Strap". */
+  /** What it is called: "Over-the-rail caddy", "Strap". */
   name: string;
   because: string;
   plan: Plan;

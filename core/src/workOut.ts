@@ -290,7 +290,7 @@ function fittingFaults({ fittings = [] }: Plan, shape: ShapeDefinition): PlanFau
     const messages = [
       kinds.indexOf(kind) !== index && `There is ${withArticle(name)} already. Remove one of the two.`,
       !belongsOn(shape, fitting) &&
-        `“${fitting.name}” does not go on “${shape.name}”. ${whyNotOn(shape, fitting)} Choose one of these shapes, or remove it.`,
+        `“${fitting.name}” cannot be added to “${shape.name}”. ${whyNotOn(shape, fitting)} Choose one of these shapes, or remove it.`,
       giver &&
         !kinds.includes(giver.id) &&
         `${withArticle(name).replace(/^a/, 'A')} needs ${withArticle(giver.name.toLowerCase())}. Add the ${giver.name.toLowerCase()}, or remove the ${name}.`,

@@ -19,7 +19,7 @@ test('a caddy over a rail: tabs chained out beyond both edges, two pockets behin
   await choose(page, 'Carried by', 'A bar or an arm');
   await field(page, 'Bar diameter').fill('40');
   await openStage(page, 'Shape');
-  await choose(page, 'Shape', 'Saddle caddy');
+  await choose(page, 'Shape', 'Over-the-rail caddy');
   await field(page, 'Pocket depth').fill('150');
   await field(page, 'Pockets behind').fill('2');
   await field(page, 'Depth of the first pocket behind').fill('60');
@@ -41,7 +41,7 @@ test('a caddy over a rail: tabs chained out beyond both edges, two pockets behin
   await expect(page.getByText(/button 20 mm/i).first()).toBeVisible();
 });
 
-test('a pouch of clusters from a ring, its flap bordered and looped in the pass that joins it', async ({
+test('a pouch of groups from a ring, its flap bordered and looped in the pass that joins it', async ({
   page,
   emptyServer,
 }) => {
@@ -54,8 +54,8 @@ test('a pouch of clusters from a ring, its flap bordered and looped in the pass 
     await field(page, label).fill(text);
   await page.getByRole('button', { name: 'Plan a cover' }).click();
   await openStage(page, 'Shape');
-  await choose(page, 'Shape', 'Cluster rectangles');
-  await choose(page, 'Strip in the middle', 'two clusters a row, from a ring');
+  await choose(page, 'Shape', 'Group rectangles');
+  await choose(page, 'Strip in the middle', 'two groups a row, from a ring');
   await field(page, 'Last round in another colour').fill('sand');
   await sheet(page);
   await expect(page.getByText(/\(3 double crochet, chain 1, 3 double crochet\) into the ring/).first()).toBeVisible();

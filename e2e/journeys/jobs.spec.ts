@@ -184,7 +184,7 @@ test(
     const before = await now();
     const hand = new Hand(page);
     await openStage(page, 'Shape');
-    await hand.choose('Shape', 'Ring tube');
+    await hand.choose('Shape', 'Tube in the round');
     await expect(page.getByText(/Left off on this shape: flap, button loop/)).toBeVisible();
     await hand.choose('Shape', 'Folded strip, rows across');
     await expect(page.getByText(/Left off/)).toBeHidden();

@@ -96,7 +96,7 @@ test('a phone pouch worked sideways in five bands, a loop in the row along its f
   await openStage(page, 'Thing');
   await choose(page, 'Carried by', 'The body');
   await openStage(page, 'Shape');
-  await choose(page, 'Shape', 'Folded strip, rows along');
+  await choose(page, 'Shape', 'Folded strip, rows lengthwise');
   await field(page, 'Rows along the far end').fill('1');
   await bands(page, [
     ['single crochet', 2],

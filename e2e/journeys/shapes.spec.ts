@@ -56,11 +56,11 @@ test('a looser fit, and the next count up, are those of the sheet', async ({ pag
 test('ways to make it: compared in words, taken by a press, and taken back', async ({ page, server }) => {
   await page.goto(server.url + planAt(1));
   await page.getByRole('button', { name: 'Compare ways to make it' }).first().click();
-  await expect(page.getByRole('group', { name: 'Disc and wall' })).toContainText('take it round a chain');
-  await expect(page.getByRole('group', { name: 'Saddle caddy' })).toContainText(/bar/);
-  const way = page.getByRole('group', { name: 'Round a chain' }).first();
+  await expect(page.getByRole('group', { name: 'Round base with sides' })).toContainText('use an oval base instead');
+  await expect(page.getByRole('group', { name: 'Over-the-rail caddy' })).toContainText(/bar/);
+  const way = page.getByRole('group', { name: 'Oval base, in the round' }).first();
   await expect(way).toContainText(/Fits \d+ times in 100/);
-  await way.getByRole('button', { name: 'Use this: Round a chain' }).click();
+  await way.getByRole('button', { name: 'Use this: Oval base, in the round' }).click();
   await expect(page.getByRole('heading', { name: /round both its sides/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: /Chain 17, skip 1: 16 stitches/ })).toBeVisible();

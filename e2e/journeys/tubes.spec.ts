@@ -13,7 +13,7 @@ async function fill(page: Page, sizes: readonly (readonly [string, string])[]): 
   for (const [label, text] of sizes) await field(page, label).fill(text);
 }
 
-test('a bottle bag round a chain: plain rounds, a net closed in mid-loop, plain rounds, a handle over the mouth', async ({
+test('a bottle bag round a chain: plain rounds, a net closed in mid-loop, plain rounds, a handle over the opening', async ({
   page,
   emptyServer,
 }) => {
@@ -25,7 +25,7 @@ test('a bottle bag round a chain: plain rounds, a net closed in mid-loop, plain 
   ]);
   await page.getByRole('button', { name: 'Plan a cover' }).click();
   await openStage(page, 'Shape');
-  await choose(page, 'Shape', 'Round a chain');
+  await choose(page, 'Shape', 'Oval base, in the round');
   await bands(
     page,
     [
@@ -64,7 +64,7 @@ test('a sling on a disc: plain rounds, open Vs, plain rounds, its step levelled,
   await openStage(page, 'Thing');
   await choose(page, 'Carried by', 'The body');
   await openStage(page, 'Shape');
-  await choose(page, 'Shape', 'Disc and wall');
+  await choose(page, 'Shape', 'Round base with sides');
   await bands(
     page,
     [
@@ -87,7 +87,7 @@ test('a sling on a disc: plain rounds, open Vs, plain rounds, its step levelled,
   await expect(page.getByText(/With its tails, sew the strap on/)).toBeVisible();
 });
 
-test('a gift bag in two colours, drawn shut by a tie through loops round its mouth', async ({ page, emptyServer }) => {
+test('a gift bag in two colours, drawn shut by a tie through loops round its opening', async ({ page, emptyServer }) => {
   await joined(page, emptyServer.url);
   await measured(page, emptyServer.url, 'Loose things', 'sea glass');
   await fill(page, [
@@ -96,7 +96,7 @@ test('a gift bag in two colours, drawn shut by a tie through loops round its mou
   ]);
   await page.getByRole('button', { name: 'Plan a cover' }).click();
   await openStage(page, 'Shape');
-  await choose(page, 'Shape', 'Disc and wall');
+  await choose(page, 'Shape', 'Round base with sides');
   await fill(page, [
     ['Stitches in the ring', '8'],
     ['More in each round', '8'],

@@ -2,6 +2,7 @@ import { applyChange, type Advice, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
+import { LinkedWords } from '@/technique/LinkedWords';
 
 const WORDS = {
   question: { word: 'Please check', tone: 'thread' },
@@ -18,7 +19,12 @@ interface Props {
 /** What is worth saying about the plan, each with its repair; one press makes it where a plan can be changed. */
 export function AdviceList({ advice, edit }: Props) {
   return advice.map(({ id, at, severity, text, repair, change }) => (
-    <Notice key={`${id} ${at}`} {...WORDS[severity]} text={text} {...(change && edit ? {} : { repair })}>
+    <Notice
+      key={`${id} ${at}`}
+      {...WORDS[severity]}
+      text={<LinkedWords as="small" text={text} />}
+      {...(change && edit ? {} : { repair: <LinkedWords as="smallStrong" text={repair} /> })}
+    >
       {change && edit ? (
         <View style={{ flexDirection: 'row' }}>
           <Action onPress={() => edit((plan) => applyChange(plan, change))}>{repair}</Action>

@@ -1,4 +1,4 @@
-import { formatDifference, formatLength, formatLengthNumber, term } from '@keep-snug/core';
+import { formatDifference, formatLength, formatLengthNumber, term, gaugeText } from '@keep-snug/core';
 import { memo } from 'react';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
@@ -6,7 +6,6 @@ import { Press } from '@/parts/Press';
 import { Words } from '@/parts/Words';
 import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
-import { gaugeText } from './gaugeText';
 import { STAGES, type Say, type Stage, type StageProps } from './stages';
 import { useReader } from './useWorked';
 

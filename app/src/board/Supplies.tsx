@@ -1,8 +1,7 @@
-import { plural, roundedAmount, type Figure, type Worked } from '@keep-snug/core';
+import { plural, roundedAmount, type Figure, type Worked, duration, notionsText, yarnText } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FigureLine } from '@/parts/FigureLine';
 import { Words } from '@/parts/Words';
-import { duration } from './duration';
 
 /** Yarn in all and by colour, whether it lasts, time, and what to have at hand. */
 export function Supplies({ worked: { supplies } }: { worked: Worked }) {
@@ -36,19 +35,4 @@ export function lastsText(enough: number): string {
   if (enough > 0.9) return `You have enough yarn (${share} in 100).`;
   if (enough < 0.5) return `You do not have enough yarn (it lasts ${share} times in 100).`;
   return `It may just last (${share} times in 100).`;
-}
-
-export function notionsText(notions: Worked['supplies']['notions']): string {
-  return notions
-    .map(({ name, size, count }) => `${count > 1 ? `${count} × ` : ''}${name}${size ? ` ${size}` : ''}`)
-    .join(', ');
-}
-
-/** How much to buy, so that it suffices, m: two spreads more, to the next five (ours). */
-const toBuy = ({ value, sd = 0 }: Figure): number => Math.ceil((value + 2 * sd) / 5) * 5;
-
-/** What it takes, about, and what to buy: whole balls where a ball's weight is known. */
-export function yarnText({ yarn: { metres, grams, balls } }: Worked['supplies']): string {
-  const buy = balls === null ? `buy ${toBuy(metres)} m` : `buy ${plural(balls, 'ball')}`;
-  return `about ${roundedAmount(metres.value)} m, ${roundedAmount(grams.value)} g; ${buy}`;
 }

@@ -27,7 +27,7 @@ function Board({ stage }: { stage: string }) {
 }
 
 describe('a made-up definition of each kind', () => {
-  it('is told on the closed stages: the thing’s sizes, the stitch, the shape, the fitting', () => {
+  it('is told on the closed stages: the item’s sizes, the stitch, the shape, the fitting', () => {
     show(<Board stage="" />);
     expect(screen.getByText('tile, as a tile is')).toBeTruthy();
     expect(screen.getByText(/shell ridge, hook 4 mm/)).toBeTruthy();

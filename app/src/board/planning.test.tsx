@@ -1,4 +1,14 @@
-import { chance, fittingDefinition, reckon, shapeDefinition, stitchDefinition, type Plan } from '@keep-snug/core';
+import {
+  chance,
+  fittingDefinition,
+  reckon,
+  shapeDefinition,
+  stitchDefinition,
+  type Plan,
+  duration,
+  notionsText,
+  yarnText,
+} from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useEffect, useState } from 'react';
@@ -10,9 +20,8 @@ import { GaugeChart } from '@/yarn/GaugeChart';
 import { AdviceList } from './AdviceList';
 import { Cautions } from './Cautions';
 import { ChanceOfFit, failures } from './ChanceOfFit';
-import { duration } from './duration';
 import { StageList } from './StageList';
-import { lastsText, notionsText, Supplies, yarnText } from './Supplies';
+import { lastsText, Supplies } from './Supplies';
 import { useWorked } from './useWorked';
 
 const planOf = (title: string): Plan => Object.values(TERN_POINT.plans).find((plan) => plan.title.includes(title))!;
@@ -55,7 +64,7 @@ describe('the shape', () => {
     expect(screen.getByLabelText('The chain becomes')).toBeTruthy();
   });
 
-  it('that cannot hold the thing says why, at its own field', () => {
+  it('that cannot hold the item says why, at its own field', () => {
     show(<Board start={phone} stage="shape" />);
     choose('Shape', shapeDefinition('disc-wall')!.name);
     expect(screen.getByText(/Its base is round, and this is flat/)).toBeTruthy();
@@ -147,11 +156,11 @@ describe('fittings', () => {
 
   it('that do not belong here say where they would', () => {
     show(<Board start={phone} stage="fittings" />);
-    const where = /^Side handles: They are left open in a round\. It goes on “Ring tube”/;
+    const where = /^Side handles: They are left open in a round\. It goes on “Tube in the round”/;
     expect(screen.queryByText(where)).toBeNull();
     fireEvent.press(screen.getByLabelText('Not available for this shape'));
     expect(screen.getByText(where)).toBeTruthy();
-    fireEvent.press(screen.getByLabelText('Use “Ring tube” with Side handles'));
+    fireEvent.press(screen.getByLabelText('Use “Tube in the round” with Side handles'));
     expect(now.shape.kind).toBe('ring-tube');
     expect(now.fittings).toEqual([{ kind: 'handles' }]);
     expect(now.parked!.map(({ kind }) => kind)).toEqual(['flap', 'button-loop']);
@@ -213,7 +222,7 @@ describe('supplies in words', () => {
   it('say yarn, balls, whether it lasts, what to have at hand', () => {
     const worked = reckon(planOf('tote'));
     show(<Supplies worked={worked} />);
-    expect(yarnText(worked.supplies)).toMatch(/^about \d+ m, \d+ g; buy \d balls$/);
+    expect(yarnText(worked.supplies)).toMatch(/^about \d+ m \(\d+ yd\), \d+ g; buy \d balls$/);
     expect(screen.getByText(/^kelp: about \d+ m, \d+ g, \d+ rows$/)).toBeTruthy();
     expect(notionsText(worked.supplies.notions)).toMatch(/hook 5 mm, tapestry needle/);
     expect([lastsText(0.99), lastsText(0.2), lastsText(0.7)]).toEqual([

@@ -5,6 +5,7 @@ import { Circle, Line, Rect } from 'react-native-svg';
 import { CHART, ChartFrame } from '@/parts/ChartFrame';
 import { figureLength } from '@/parts/figureLength';
 import { useBox } from '@/parts/useBox';
+import { useWord } from '@/parts/useWord';
 import { Words } from '@/parts/Words';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
@@ -164,6 +165,7 @@ function SaidAndDone({ makes }: Props) {
 /** Stitches a minute, make by make. */
 function PaceOverTime({ makes }: Props) {
   const colours = useColours();
+  const word = useWord();
   const points = makes.flatMap(({ finishedAt, perMinute }) =>
     perMinute === undefined ? [] : { at: new Date(finishedAt), perMinute },
   );
@@ -171,7 +173,7 @@ function PaceOverTime({ makes }: Props) {
   const times = points.map(({ at }) => at.getTime());
   const rates = points.map(({ perMinute }) => perMinute);
   const mean = rates.reduce((sum, one) => sum + one, 0) / rates.length;
-  const says = `About ${Math.round(mean)} single crochet (US) a minute, breaks left out.`;
+  const says = word(`About ${Math.round(mean)} {single} a minute, breaks left out.`);
   return (
     <Chart title="Pace">
       {(width) => {

@@ -49,7 +49,7 @@ it('charts what all of them say, and claims nothing of few', () => {
   ).toBeTruthy();
   expect(screen.getByText(/^Of 4 finished with a word on the fit, 2 sit just right/)).toBeTruthy();
   // the evening hand is a quarter slower than 22 a minute
-  expect(screen.getByText('About 18 single crochet (US) a minute, breaks left out.')).toBeTruthy();
+  expect(screen.getByText('About 18 single crochet a minute, breaks left out.')).toBeTruthy();
 });
 
 it('compares two, line by line', () => {

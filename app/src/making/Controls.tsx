@@ -14,6 +14,7 @@ interface Props {
   onLost: () => void;
   onWeigh: () => void;
   onLog: () => void;
+  onChart: () => void;
   onNote: () => void;
   onKeys: () => void;
   onPlan: () => void;
@@ -30,6 +31,7 @@ export function Controls({
   onLost,
   onWeigh,
   onLog,
+  onChart,
   onNote,
   onKeys,
   onPlan,
@@ -60,6 +62,7 @@ export function Controls({
           of="this make"
           entries={[
             { name: 'Weigh the ball', do: onWeigh },
+            { name: 'Chart', do: onChart },
             { name: 'Log', do: onLog },
             ...(aloud.can ? [{ name: aloud.on ? 'Stop reading aloud' : 'Read rows aloud', do: aloud.turn }] : []),
             ...(listening.can

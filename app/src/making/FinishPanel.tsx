@@ -101,7 +101,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   return (
     <Panel title="How did it come out?" onClose={onClose}>
       <Words as="small" tone="faint">
-        Skip what you have not measured. The next plan learns from your answers.
+        Leave empty what you have not measured. The next plan learns from your answers.
       </Words>
       <FieldRow>
         {SIZES.map(({ of, label }) => (

@@ -1,8 +1,9 @@
-import { plural, sectionWord, type Make, type Step } from '@keep-snug/core';
+import { isPractice, plural, sectionWord, toldStep, type Make, type Step } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useId, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Cautions } from '@/board/Cautions';
+import { useReader } from '@/board/useWorked';
 import { KeepingTrouble } from '@/parts/KeepingLines';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { useFocusOnArrival, usePageTitle } from '@/parts/Title';
@@ -14,14 +15,17 @@ import { useKeys } from '@/parts/useKeys';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
 import { useSettings } from '@/state/settings';
+import { useShowing } from '@/state/showing';
 import type { LocalDocument } from '@/state/library';
 import { useLine, useWaiting, useWholeMake } from '@/state/sync';
+import { LinkedWords } from '@/technique/LinkedWords';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { KeysPanel } from '@/parts/KeysPanel';
 import { MAKE_KEYS } from './keys';
 import { Beside } from './Beside';
+import { ChartPanel } from './ChartPanel';
 import { Controls } from './Controls';
 import { FinishPanel } from './FinishPanel';
 import { LogPanel } from './LogPanel';
@@ -31,6 +35,7 @@ import { NotePanel } from './NotePanel';
 import { PaceLine } from './PaceLine';
 import { PartTabs } from './PartTabs';
 import { ChangedPanel, PlanChanged } from './PlanChanged';
+import { SwatchPanel } from './SwatchPanel';
 import { Target } from './Target';
 import { Twice } from './Twice';
 import { TapeAsks } from './TapeAsks';
@@ -64,19 +69,21 @@ export function MakeRoom({ id, held }: Props) {
   const router = useRouter();
   const { box, onLayout } = useBox();
   const [open, setOpen] = useState<
-    'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'log' | 'finish' | 'keys' | null
+    'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'log' | 'chart' | 'finish' | 'keys' | null
   >(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
   const left = useSettings((state) => state.hand) === 'left';
   const [part, setPart] = useState<string>();
   const progress = useProgress(id, held.body, part);
+  const practised = isPractice(held.body.plan);
   const mended = useMended(id, held.body);
   const changed = useChangedWays(id, held.body);
   usePageTitle(held.body.title);
   const happened = useEvents((state) => state.happened);
   const awake = useAwake();
   useWholeMake(id);
+  const asking = useShowing(({ trail }) => trail.length > 0);
 
   const last = progress?.state.last ?? null;
   const aloud = useAloud(saidOf(progress));
@@ -113,7 +120,7 @@ export function MakeRoom({ id, held }: Props) {
       n: () => setOpen('note'),
       '?': () => setOpen('keys'),
     },
-    open !== null,
+    open !== null || asking,
   );
 
   if (!progress) return <Unreadable id={id} held={held} />;
@@ -125,6 +132,7 @@ export function MakeRoom({ id, held }: Props) {
       onLost={() => setOpen('lost')}
       onWeigh={() => setOpen('weigh')}
       onLog={() => setOpen('log')}
+      onChart={() => setOpen('chart')}
       onNote={() => setOpen('note')}
       onKeys={() => setOpen('keys')}
       onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
@@ -167,7 +175,9 @@ export function MakeRoom({ id, held }: Props) {
                 <Glance progress={progress} title={held.body.title} />
                 <PaceLine {...progress} />
                 <Latest progress={progress} />
-                <TapeAsks id={id} progress={progress} mended={mended} onMeasure={() => setOpen('measure')} />
+                {practised ? null : (
+                  <TapeAsks id={id} progress={progress} mended={mended} onMeasure={() => setOpen('measure')} />
+                )}
                 {progress.state.done.length === 0 ? (
                   <Cautions cautions={progress.worked.cautions.filter(({ setAside }) => !setAside)} />
                 ) : null}
@@ -187,7 +197,8 @@ export function MakeRoom({ id, held }: Props) {
         {open === 'note' ? (
           <NotePanel make={id} step={last?.step ?? progress.worked.steps[0]!.id} onClose={() => setOpen(null)} />
         ) : null}
-        {open === 'measure' ? (
+        {open === 'measure' && practised ? <SwatchPanel make={held.body} onClose={() => setOpen(null)} /> : null}
+        {open === 'measure' && !practised ? (
           <MeasurePanel id={id} make={held.body} progress={progress} mended={mended} onClose={() => setOpen(null)} />
         ) : null}
         {open === 'lost' ? (
@@ -196,11 +207,21 @@ export function MakeRoom({ id, held }: Props) {
         {open === 'weigh' ? (
           <WeighPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
         ) : null}
+        {open === 'chart' ? <ChartPanel progress={progress} onClose={() => setOpen(null)} /> : null}
         {open === 'log' ? <LogPanel id={id} progress={progress} onClose={() => setOpen(null)} /> : null}
         {open === 'changed' && changed ? (
           <ChangedPanel id={id} make={held.body} changed={changed} onClose={() => setOpen(null)} />
         ) : null}
-        {open === 'finish' ? (
+        {open === 'finish' && practised ? (
+          <SwatchPanel
+            make={held.body}
+            onClose={() => {
+              setOpen(null);
+              router.navigate('/ledger');
+            }}
+          />
+        ) : null}
+        {open === 'finish' && !practised ? (
           <FinishPanel
             id={id}
             make={held.body}
@@ -244,6 +265,9 @@ const COUNTED = { wide: { fontSize: 64, lineHeight: 70 }, narrow: { fontSize: 40
 function Glance({ progress, title }: { progress: Progress; title: string }) {
   const { next, piece, rowsDone } = progress;
   const wide = useWide();
+  const { terms, habits } = useReader();
+  const voice = useSettings((state) => state.voice);
+  const told = next ? toldStep(next, voice, { terms, ring: habits.ring }) : undefined;
   const heading = useId();
   useFocusOnArrival(heading);
   return (
@@ -266,14 +290,12 @@ function Glance({ progress, title }: { progress: Progress; title: string }) {
           {next.counted ?? next.ends}
         </Words>
       ) : null}
-      <Words as="heading" style={{ fontSize: wide ? 30 : 22, lineHeight: wide ? 38 : 29, maxWidth: 900 }}>
-        {next ? next.text : 'All done. Every row, seam and end is finished.'}
-      </Words>
-      {next?.note ? (
-        <Words as="strong" tone="thread">
-          {next.note}
-        </Words>
-      ) : null}
+      <LinkedWords
+        as="heading"
+        style={{ fontSize: wide ? 30 : 22, lineHeight: wide ? 38 : 29, maxWidth: 900 }}
+        text={told ? told.text : 'All done. Every row, seam and end is finished.'}
+      />
+      {told?.note ? <LinkedWords as="strong" tone="thread" text={told.note} /> : null}
       {next?.check && isByHand(next) ? <Check word="Before you do" check={next.check} /> : null}
     </>
   );
@@ -281,8 +303,14 @@ function Glance({ progress, title }: { progress: Progress; title: string }) {
 
 function where(step: Step): string {
   if (step.row) return `${courseWord(step)} ${step.row} of ${step.of}`;
-  if (step.kind === 'foundation') return 'Foundation chain';
+  if (step.kind === 'foundation') return beginningOf(step);
   return sectionWord(step.section).replace(/^./, (letter) => letter.toUpperCase());
+}
+
+/** How a piece begins, in the words of the craft. */
+function beginningOf({ makes }: Step): string {
+  if (makes?.kind === 'chain') return 'Foundation chain';
+  return makes?.count === 0 ? 'Ring' : 'Joining the yarn';
 }
 
 function around({ row, section, side, kind, pieceName }: Step): string {
@@ -299,8 +327,13 @@ function Check({ word, check }: { word: string; check: NonNullable<Step['check']
     <Notice
       tone="thread"
       word={word}
-      text={check.look}
-      repair={`If not: ${check.repair.charAt(0).toLowerCase()}${check.repair.slice(1)}`}
+      text={<LinkedWords as="small" text={check.look} />}
+      repair={
+        <LinkedWords
+          as="smallStrong"
+          text={`If not: ${check.repair.charAt(0).toLowerCase()}${check.repair.slice(1)}`}
+        />
+      }
     />
   );
 }

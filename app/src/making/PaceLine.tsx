@@ -1,5 +1,5 @@
+import { duration } from '@keep-snug/core';
 import { Words } from '@/parts/Words';
-import { duration } from '@/board/duration';
 import type { Progress } from './useProgress';
 
 /** How long it took so far, and when it is done at this pace: by the ticks alone, pauses left out. */

@@ -1,6 +1,5 @@
-import { roundedAmount, type MendChoice, type Plan } from '@keep-snug/core';
+import { roundedAmount, type MendChoice, type Plan, duration } from '@keep-snug/core';
 import { View } from 'react-native';
-import { duration } from '@/board/duration';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { Drawing } from '@/drawing/Drawing';
 import { Action } from '@/parts/Action';

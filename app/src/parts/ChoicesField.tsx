@@ -2,6 +2,7 @@ import type { ChoicesField as Field } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from './Action';
 import { Pick } from './Pick';
+import { useWord } from './useWord';
 import { Words } from './Words';
 
 interface Props {
@@ -12,6 +13,8 @@ interface Props {
 
 /** Several of a list in an order that matters: each can be changed or taken out, and one more put at the end. */
 export function ChoicesField({ field, value, onChange }: Props) {
+  const word = useWord();
+  const options = field.options.map(({ id, name }) => ({ id, name: word(name) }));
   const last = value.at(-1) ?? field.options[0]!.id;
   return (
     <View role="group" aria-label={field.label} style={{ flexBasis: '100%', gap: 4 }}>
@@ -24,7 +27,7 @@ export function ChoicesField({ field, value, onChange }: Props) {
           <Pick
             label={String(index + 1)}
             value={id}
-            options={field.options}
+            options={options}
             onChange={(next) => onChange(value.map((old, at) => (at === index ? next : old)))}
           />
           {value.length > 1 ? (

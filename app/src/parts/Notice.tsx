@@ -8,8 +8,8 @@ interface Props {
   tone: 'rowan' | 'thread' | 'sea';
   /** A word for the kind of notice, since colour alone says nothing. */
   word: string;
-  text: string;
-  repair?: string;
+  text: ReactNode;
+  repair?: ReactNode;
   children?: ReactNode;
 }
 
@@ -27,8 +27,8 @@ export function Notice({ tone, word, text, repair, children }: Props) {
       <Words as="smallStrong" tone={tone}>
         {word}
       </Words>
-      <Words as="small">{text}</Words>
-      {repair ? <Words as="smallStrong">{repair}</Words> : null}
+      {typeof text === 'string' ? <Words as="small">{text}</Words> : text}
+      {typeof repair === 'string' ? <Words as="smallStrong">{repair}</Words> : repair}
       {children}
     </Surface>
   );

@@ -5,6 +5,7 @@ import { NumberField } from './NumberField';
 import { ChoicesField } from './ChoicesField';
 import { Pick } from './Pick';
 import { TextField } from './TextField';
+import { useWord } from './useWord';
 
 interface Props {
   fields: readonly Field[];
@@ -17,19 +18,21 @@ interface Props {
 
 /** An editor drawn from a definition's own description of its options. */
 export function OptionFields({ fields, values, path, faults, onChange }: Props) {
+  const word = useWord();
   return (
     <FieldRow>
       {fields.map((field) => {
         const clear = field.optional ? { onClear: () => onChange(field.key, undefined) } : {};
         const value = values[field.key] ?? field.default;
-        const help = field.help ?? '';
+        const help = word(field.help ?? '');
+        const label = word(field.label);
         if (field.kind === 'choice')
           return (
             <Pick
               key={field.key}
-              label={field.label}
+              label={label}
               value={String(value)}
-              options={field.options}
+              options={field.options.map(({ id, name }) => ({ id, name: word(name) }))}
               hint={help}
               onChange={(id) => onChange(field.key, id)}
             />
@@ -38,7 +41,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
           return (
             <TextField
               key={field.key}
-              label={field.label}
+              label={label}
               hint={help}
               value={String(value ?? '')}
               onChange={(text) => onChange(field.key, text.slice(0, field.max))}
@@ -58,7 +61,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
           return (
             <LengthField
               key={field.key}
-              label={field.label}
+              label={label}
               help={help}
               mm={number}
               min={field.min}
@@ -71,7 +74,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
         return (
           <NumberField
             key={field.key}
-            label={field.label}
+            label={label}
             help={help}
             value={number}
             min={field.min}

@@ -1,8 +1,8 @@
 /** What the letters of formulas stand for, as the handbook of the craft writes them. */
 const NAMES: Readonly<Record<string, string>> = {
-  W: 'width of the thing',
-  H: 'height of the thing',
-  D: 'depth of the thing',
+  W: 'width of the item',
+  H: 'height of the item',
+  D: 'depth of the item',
   r: 'edge radius',
   g: 'item circumference',
   C: 'round the middle of the fabric',

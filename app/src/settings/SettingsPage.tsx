@@ -1,4 +1,5 @@
 import { plural } from '@keep-snug/core';
+import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
@@ -66,6 +67,13 @@ const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: C
       { id: 'stitches', name: 'foundation stitches' },
     ],
   },
+  voice: {
+    name: 'Patterns',
+    options: [
+      { id: 'full', name: 'in full sentences' },
+      { id: 'short', name: 'in abbreviations' },
+    ],
+  },
   letters: {
     name: 'Text size',
     options: [
@@ -89,6 +97,7 @@ const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: C
 export function SettingsPage() {
   return (
     <Page title="Settings" says="How this device reads, shows and keeps.">
+      <ToStitches />
       <ChoiceOf of="units" />
       <ChoiceOf of="terms" />
       <ChoiceOf of="hand" />
@@ -96,6 +105,7 @@ export function SettingsPage() {
       <ChoiceOf of="turningChain" />
       <ChoiceOf of="ring" />
       <ChoiceOf of="foundation" />
+      <ChoiceOf of="voice" />
       <ChoiceOf of="letters" />
       <ChoiceOf of="theme" />
       <Data />
@@ -103,6 +113,16 @@ export function SettingsPage() {
         <DeletedList />
       </Setting>
     </Page>
+  );
+}
+
+/** The words of patterns are explained in a place of their own. */
+function ToStitches() {
+  const router = useRouter();
+  return (
+    <View style={{ flexDirection: 'row', marginLeft: -4 }}>
+      <Action onPress={() => router.push('/stitches')}>Stitches: how each is worked</Action>
+    </View>
   );
 }
 

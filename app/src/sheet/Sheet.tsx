@@ -1,5 +1,12 @@
-import type { Plan, Worked } from '@keep-snug/core';
-import { useState } from 'react';
+import {
+  patternText,
+  writtenPattern,
+  type Plan,
+  type Worked,
+  type WrittenPattern,
+  type WrittenSection,
+} from '@keep-snug/core';
+import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useReader, useWorked } from '@/board/useWorked';
 import { AdviceList } from '@/board/AdviceList';
@@ -14,9 +21,9 @@ import { TextField } from '@/parts/TextField';
 import { Title } from '@/parts/Title';
 import { Words } from '@/parts/Words';
 import { useSettings } from '@/state/settings';
+import { LinkedWords } from '@/technique/LinkedWords';
 import { useColours } from '@/theme/useTheme';
-import { factsOf, termsLine } from './sheetFacts';
-import { groupsOf, linesOf, sheetText } from './sheetText';
+import { ChartPart } from './ChartPart';
 import { usePrintStyle } from './usePrintStyle';
 
 interface Props {
@@ -31,9 +38,8 @@ const ON_PAPER = 720;
 export function Sheet({ plan, back }: Props) {
   const colours = useColours();
   const { worked } = useWorked(plan);
-  const reading = useReader();
-  const terms = useSettings((state) => state.terms);
-  const set = useSettings((state) => state.set);
+  const { terms, units, hand } = useReader();
+  const voice = useSettings((state) => state.voice);
   const [copied, setCopied] = useState<'not' | 'copied' | 'by hand'>('not');
   usePrintStyle();
   if (!worked)
@@ -42,7 +48,8 @@ export function Sheet({ plan, back }: Props) {
         <Words>This plan has an entry that needs a fix. Go back and fix it.</Words>
       </RoomBar>
     );
-  const text = sheetText(plan, worked, reading);
+  const pattern = writtenPattern({ ...plan, schools: { ...plan.schools, hand } }, worked, { terms, units, voice });
+  const text = patternText(pattern);
   const copy = () =>
     void copyText(text).then(
       () => setCopied('copied'),
@@ -55,43 +62,26 @@ export function Sheet({ plan, back }: Props) {
       </RoomBar>
       <ScrollView role="main" contentContainerStyle={{ alignItems: 'center' }}>
         <View style={{ width: '100%', maxWidth: ON_PAPER, padding: 20, gap: 16, backgroundColor: colours.surface }}>
-          <View
-            {...{ dataSet: { screen: 'only' } }}
-            style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 20 }}
-          >
-            <View style={{ width: 140 }}>
-              <Tabs
-                as="radio"
-                label="Crochet terms"
-                value={terms}
-                options={[
-                  { id: 'US', name: 'US' },
-                  { id: 'UK', name: 'UK' },
-                ]}
-                onChange={(next) => set({ terms: next })}
-              />
-            </View>
+          <Reading>
             <Action onPress={copy}>{copied === 'copied' ? 'Copied' : 'Copy pattern'}</Action>
             <Action onPress={() => window.print()}>Print</Action>
-          </View>
+          </Reading>
           {/* the bar with the name stays on screen: paper has its own */}
           <View {...{ dataSet: { print: 'only' } }}>
             <Words as="title">{worked.title}</Words>
           </View>
-          <Materials plan={plan} worked={worked} />
+          <Head {...pattern} />
           <Views views={worked.views} />
           <AdviceList advice={worked.advice} />
           <Cautions cautions={worked.cautions} />
-          {groupsOf(worked).map(({ name, steps }) => (
-            <View key={steps[0]!.id} style={{ gap: 6 }}>
-              <Words as="heading" level={2}>
-                {name}
-              </Words>
-              {linesOf(steps).map((line) => (
-                <Line key={line.id} {...line} />
-              ))}
-            </View>
+          <Before {...pattern} />
+          {pattern.sections.map((section) => (
+            <Section key={section.id} {...section} />
           ))}
+          <ChartPart worked={worked} />
+          <Words as="small" tone="faint">
+            {pattern.made}
+          </Words>
         </View>
       </ScrollView>
       {copied === 'by hand' ? <TextPanel text={text} onClose={() => setCopied('not')} /> : null}
@@ -102,6 +92,45 @@ export function Sheet({ plan, back }: Props) {
 async function copyText(text: string): Promise<void> {
   if (!navigator.clipboard) throw new Error('no clipboard');
   await navigator.clipboard.writeText(text);
+}
+
+/** In which words it is read, and what can be done with it. */
+function Reading({ children }: { children: ReactNode }) {
+  const terms = useSettings((state) => state.terms);
+  const voice = useSettings((state) => state.voice);
+  const set = useSettings((state) => state.set);
+  return (
+    <View
+      {...{ dataSet: { screen: 'only' } }}
+      style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 20 }}
+    >
+      <View style={{ width: 140 }}>
+        <Tabs
+          as="radio"
+          label="Crochet terms"
+          value={terms}
+          options={[
+            { id: 'US', name: 'US' },
+            { id: 'UK', name: 'UK' },
+          ]}
+          onChange={(next) => set({ terms: next })}
+        />
+      </View>
+      <View style={{ width: 190 }}>
+        <Tabs
+          as="radio"
+          label="Pattern style"
+          value={voice}
+          options={[
+            { id: 'full', name: 'In full' },
+            { id: 'short', name: 'Short' },
+          ]}
+          onChange={(next) => set({ voice: next })}
+        />
+      </View>
+      {children}
+    </View>
+  );
 }
 
 /** The flat view over the whole breadth, the others beside each other below it. */
@@ -120,21 +149,111 @@ function Views({ views: [flat, ...others] }: Pick<Worked, 'views'>) {
   );
 }
 
-function Materials({ plan, worked }: { plan: Plan; worked: Worked }) {
-  const reading = useReader();
+/** A name and what there is to say of it, side by side. */
+function Fact({ name, text, narrow = 100 }: { name: string; text: string; narrow?: number }) {
+  return (
+    <View style={{ flexDirection: 'row', gap: 12 }}>
+      <Words as="strong" style={{ width: narrow }}>
+        {name}
+      </Words>
+      <View style={{ flex: 1 }}>
+        <LinkedWords text={text} />
+      </View>
+    </View>
+  );
+}
+
+function Head({ terms, facts }: WrittenPattern) {
   return (
     <View style={{ gap: 4 }}>
       <Words as="small" tone="faint">
-        {termsLine(reading.terms)}
+        {terms}
       </Words>
-      {factsOf(plan, worked, reading).map(([name, text]) => (
-        <View key={name} style={{ flexDirection: 'row', gap: 12 }}>
-          <Words as="strong" style={{ width: 80 }}>
-            {name}
-          </Words>
-          <Words style={{ flex: 1 }}>{text}</Words>
-        </View>
+      {facts.map((fact) => (
+        <Fact key={fact.name} {...fact} />
       ))}
+    </View>
+  );
+}
+
+/** What is to be read before the first row: notes, abbreviations, stitches that not everyone knows. */
+function Before({ notes, abbreviations, special }: WrittenPattern) {
+  return (
+    <>
+      <Part name="Notes">
+        {notes.map((note) => (
+          <LinkedWords key={note} text={note} />
+        ))}
+      </Part>
+      <Part name="Abbreviations">
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20, rowGap: 2 }}>
+          {abbreviations.map(({ short, name }) => (
+            <Words key={short}>
+              <Words as="strong">{short}</Words>
+              {` ${name}`}
+            </Words>
+          ))}
+        </View>
+      </Part>
+      {special.length > 0 ? (
+        <Part name="Special stitches">
+          {special.map(({ id, name, text }) => (
+            <View key={id} {...{ dataSet: { print: 'whole' } }}>
+              <LinkedWords as="strong" text={name} />
+              <Words>{text}</Words>
+            </View>
+          ))}
+        </Part>
+      ) : null}
+    </>
+  );
+}
+
+function Part({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <View style={{ gap: 4 }}>
+      <Words as="heading" level={2}>
+        {name}
+      </Words>
+      {children}
+    </View>
+  );
+}
+
+/** The lines of a section, then its checks, so that the rows stay readable. */
+function Section({ name, lines, checks }: WrittenSection) {
+  return (
+    <Part name={name}>
+      {lines.map((line) => (
+        <Line key={line.id} {...line} />
+      ))}
+      {checks.map(({ at, look, repair }) => (
+        <LinkedWords
+          key={`${at} ${look}`}
+          as="small"
+          tone="faint"
+          text={`Check${at ? ` (${at})` : ''}: ${look} If not: ${repair}`}
+        />
+      ))}
+    </Part>
+  );
+}
+
+function Line({ label, text, count, note, measures }: WrittenSection['lines'][number]) {
+  const colours = useColours();
+  return (
+    <View
+      {...{ dataSet: { print: 'whole' } }}
+      style={{ borderBottomWidth: 1, borderColor: colours.line, paddingBottom: 6, gap: 2 }}
+    >
+      {label ? <Words as="smallStrong">{label}</Words> : null}
+      <LinkedWords text={count === null ? text : `${text} (${count})`} />
+      {note ? <LinkedWords as="strong" tone="thread" text={note} /> : null}
+      {measures ? (
+        <Words as="small" tone="faint">
+          {measures}
+        </Words>
+      ) : null}
     </View>
   );
 }
@@ -150,29 +269,5 @@ function TextPanel({ text, onClose }: { text: string; onClose: () => void }) {
         <TextField label="Pattern as text" value={text} onChange={() => undefined} multiline />
       </FieldRow>
     </Panel>
-  );
-}
-
-function Line({ label, text, ends, note, check }: ReturnType<typeof linesOf>[number]) {
-  const colours = useColours();
-  return (
-    <View
-      {...{ dataSet: { print: 'whole' } }}
-      style={{ borderBottomWidth: 1, borderColor: colours.line, paddingBottom: 6, gap: 2 }}
-    >
-      <View style={{ flexDirection: 'row', gap: 12 }}>
-        <View style={{ flex: 1 }}>
-          {label ? <Words as="smallStrong">{label}</Words> : null}
-          <Words>{text}</Words>
-        </View>
-        {ends === null ? null : <Words as="heading">{ends}</Words>}
-      </View>
-      {note ? (
-        <Words as="strong" tone="thread">
-          {note}
-        </Words>
-      ) : null}
-      {check ? <Words as="small" tone="faint">{`Check: ${check.look} If not: ${check.repair}`}</Words> : null}
-    </View>
   );
 }

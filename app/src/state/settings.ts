@@ -1,4 +1,4 @@
-import type { LengthUnit, Schools } from '@keep-snug/core';
+import type { LengthUnit, Schools, Voice } from '@keep-snug/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { newId } from './ids';
@@ -22,6 +22,8 @@ export interface Choices {
   turningChain: 'plain' | 'counts';
   ring: Schools['ring'];
   foundation: Schools['foundation'];
+  /** Patterns in sentences, or in abbreviations. */
+  voice: Voice;
 }
 
 /** What is kept per device: how this one reads and shows. */
@@ -43,6 +45,7 @@ export const useSettings = create<Settings>()(
       turningChain: 'plain',
       ring: 'wrapped',
       foundation: 'chain',
+      voice: 'full',
       set: (change) => set(change),
     }),
     { name: NAME, storage: deviceStorage },

@@ -7,7 +7,9 @@ const styleOf = ({
   sea,
 }: Colours) => `:focus-visible { outline: 3px solid ${sea} !important; outline-offset: 1px !important; }
 h1[tabindex="-1"]:focus, [role="heading"][tabindex="-1"]:focus { outline: none !important; }
-@media (prefers-reduced-motion: reduce) { [data-paper-ripple] { display: none; } * { transition-duration: 0.01ms !important; } }`;
+@keyframes drawn { from { stroke-dashoffset: 1; } to { stroke-dashoffset: 0; } }
+[data-drawn] { stroke-dasharray: 1; animation: drawn 700ms ease-out; }
+@media (prefers-reduced-motion: reduce) { [data-drawn] { animation: none; } [data-paper-ripple] { display: none; } * { transition-duration: 0.01ms !important; } }`;
 
 /** Lays one style over the whole app. */
 export function useGlobalStyle(): void {

@@ -91,6 +91,7 @@ export function Things() {
                 <Outline outline={SAMPLE} scale={0.8} />
               </EmptyPlace>
             ) : null}
+            <ToStitches />
             <ListTools what="items" finding={finding} kinds={kinds} />
           </View>
         }
@@ -107,6 +108,16 @@ export function Things() {
       />
       {open && held ? <ThingEditor id={open} body={held.body} onClose={() => setOpen(null)} /> : null}
     </>
+  );
+}
+
+/** Beside what is covered, how it is worked. */
+function ToStitches() {
+  const router = useRouter();
+  return (
+    <View style={{ flexDirection: 'row' }}>
+      <Action onPress={() => router.push('/stitches')}>Stitches: how each is worked</Action>
+    </View>
   );
 }
 

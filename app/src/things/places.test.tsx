@@ -93,7 +93,7 @@ describe('reading a new thing', () => {
 });
 
 describe('a new thing', () => {
-  it('says what is missing only when asked to go on, then makes a plan and keeps the thing', async () => {
+  it('says what is missing only when asked to go on, then makes a plan and keeps the item', async () => {
     show(<NewThing />);
     expect(screen.queryByText(/No name yet/)).toBeNull();
     fireEvent.press(screen.getByText('Plan a cover'));
@@ -201,7 +201,7 @@ describe('the sheet', () => {
 
   it('says an estimated gauge is one', () => {
     show(<Sheet back={{ to: '/', name: 'the plan' }} plan={Object.values(TERN_POINT.plans)[3]!} />);
-    expect(screen.getByText(/estimated: work a swatch first/)).toBeTruthy();
+    expect(screen.getByText(/Estimated: work a swatch first/)).toBeTruthy();
   });
 });
 

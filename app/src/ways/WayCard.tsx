@@ -5,9 +5,9 @@ import {
   roundedAmount,
   shapeDefinition,
   type Way,
+  duration,
 } from '@keep-snug/core';
 import { View } from 'react-native';
-import { duration } from '@/board/duration';
 import { Drawing } from '@/drawing/Drawing';
 import { Action } from '@/parts/Action';
 import { ShareBar } from '@/parts/ShareBar';

@@ -1,7 +1,6 @@
-import { ways, type Plan, type Way } from '@keep-snug/core';
+import { ways, type Plan, type Way, duration } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
-import { duration } from '@/board/duration';
 import { show } from '@/fixtures/show';
 import { useHistory } from '@/state/history';
 import { serverHas } from '@/fixtures/serverHas';
@@ -36,7 +35,7 @@ describe('ways to make it', () => {
 
   it('are taken by a press, which is a step of the plan and leads back to the board', () => {
     show(<WaysRoom id={planId} plan={phone} />);
-    fireEvent.press(screen.getByLabelText('Use this: Ring tube'));
+    fireEvent.press(screen.getByLabelText('Use this: Tube in the round'));
     expect(planNow().shape.kind).toBe('ring-tube');
     expect(mockGo.navigate).toHaveBeenCalledWith(`/plan/${planId}`);
     act(() => useHistory.getState().undo(planId));

@@ -6,6 +6,7 @@ import {
   WIDTH_SPREAD,
   workFabric,
   yarnDiameter,
+  GAUGE_OVER,
 } from '@keep-snug/core';
 import type { SwatchRecord, YarnRecord } from '@keep-snug/core/documents';
 import { scaleLinear } from 'd3-scale';
@@ -14,8 +15,8 @@ import { View } from 'react-native';
 import { Circle, Path } from 'react-native-svg';
 import { useReader } from '@/board/useWorked';
 import { CHART, ChartFrame } from '@/parts/ChartFrame';
-import { GAUGE_OVER } from '@/parts/gaugeOver';
 import { useBox } from '@/parts/useBox';
+import { useWord } from '@/parts/useWord';
 import { Words } from '@/parts/Words';
 import { useColours } from '@/theme/useTheme';
 
@@ -28,6 +29,7 @@ interface Props {
 export function GaugeChart({ yarn, swatches }: Props) {
   const colours = useColours();
   const over = GAUGE_OVER[useReader().units];
+  const word = useWord();
   const { box, onLayout } = useBox();
   const singles = swatches.filter(({ stitch, gauge }) => stitch === 'single' && gauge.stitches?.length);
   if (singles.length === 0) return null;
@@ -51,8 +53,8 @@ export function GaugeChart({ yarn, swatches }: Props) {
   const share = Math.round(Math.abs(100 * ratio));
   const words =
     share === 0
-      ? 'Your gauge is as estimated.'
-      : `Your gauge is ${share} % ${ratio < 0 ? 'tighter' : 'looser'} than the estimate.`;
+      ? word('Your {gauge} is as estimated.')
+      : word(`Your {gauge} is ${share} % ${ratio < 0 ? 'tighter' : 'looser'} than the estimate.`);
   return (
     <View onLayout={onLayout} style={{ gap: 4 }}>
       <Words as="smallStrong" tone="thread">

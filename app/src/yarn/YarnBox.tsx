@@ -8,6 +8,8 @@ import {
   type LengthUnit,
   type WorkedFabric,
   upTo,
+  GAUGE_OVER,
+  perTen,
 } from '@keep-snug/core';
 import type { SwatchRecord, YarnRecord } from '@keep-snug/core/documents';
 import { useMemo, useState } from 'react';
@@ -32,8 +34,6 @@ import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
-import { perTen } from '@/board/gaugeText';
-import { GAUGE_OVER } from '@/parts/gaugeOver';
 import { GaugeChart } from './GaugeChart';
 import { HandLines } from './HandLines';
 import { GaugeEditor } from './GaugeEditor';

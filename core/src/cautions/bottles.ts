@@ -2,6 +2,6 @@ import type { CautionDefinition } from './definition';
 
 export const bottles: CautionDefinition = {
   id: 'bottles',
-  text: 'A bottle sling is no insulation: not for hot or fizzy bottles. Mind glass, and never carry more than the weight the strap was tested with.',
+  text: 'This sling does not insulate. Do not carry hot or fizzy bottles. Take care with glass. Never carry more than the weight you tested the strap with.',
   hazard: 'bottle',
 };

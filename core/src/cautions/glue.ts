@@ -2,6 +2,6 @@ import type { CautionDefinition } from './definition';
 
 export const glue: CautionDefinition = {
   id: 'glue',
-  text: 'If you glue a tag, a magnet’s patch or a cord’s end: air the room, and let it dry before use.',
+  text: 'If you use glue, open a window and let it dry fully before use.',
   hazard: 'glue',
 };

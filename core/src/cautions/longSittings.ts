@@ -2,6 +2,6 @@ import type { CautionDefinition } from './definition';
 
 export const longSittings: CautionDefinition = {
   id: 'long-sittings',
-  text: 'This is more than one sitting: rest your hands every half hour. Pain that stays is for a clinician.',
+  text: 'This takes more than one sitting. Rest your hands every half hour. If pain does not go away, see a doctor.',
   hazard: 'long-work',
 };

@@ -2,6 +2,6 @@ import type { CautionDefinition } from './definition';
 
 export const magnets: CautionDefinition = {
   id: 'magnets',
-  text: 'Two swallowed magnets are an emergency: get help at once. Keep magnets from implanted medical devices, bank cards, and the compass of some phones.',
+  text: 'Keep magnets away from children. If anyone swallows one, get emergency medical help at once. Keep magnets away from pacemakers and other implants, bank cards and compasses.',
   hazard: 'magnet',
 };

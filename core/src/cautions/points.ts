@@ -2,6 +2,6 @@ import type { CautionDefinition } from './definition';
 
 export const points: CautionDefinition = {
   id: 'points',
-  text: 'Hook and scissor points go through the fabric: scissors closed and point down, slim tips in a lining or with a cap on.',
+  text: 'Sharp points go through crochet fabric. Store scissors closed with the points down. Add a lining or put caps on slim tips.',
   hazard: 'point',
 };

@@ -2,6 +2,6 @@ import type { CautionDefinition } from './definition';
 
 export const smallParts: CautionDefinition = {
   id: 'small-parts',
-  text: 'Buttons, snaps, beads and bobbles come loose and can choke: not within reach of small children. Sew them on through and through, and look at them now and then.',
+  text: 'Small parts are a choking hazard. Keep them away from small children. Sew them on firmly and check them often.',
   hazard: 'small-part',
 };

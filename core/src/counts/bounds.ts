@@ -18,7 +18,7 @@ export function refuseBeyond(count: number, of: 'stitches' | 'courses', path: st
   throw new PlanProblem([
     {
       path,
-      message: `${formatNumber(count, 0)} ${what} are more than the ${most} that can be calculated here. Check the measurements and the gauge, use a thicker yarn, or make it in several pieces.`,
+      message: `${formatNumber(count, 0)} ${what} are more than the ${most} that can be calculated here. Check the measurements and the {gauge}, use a thicker yarn, or make it in several pieces.`,
     },
   ]);
 }

@@ -22,7 +22,7 @@ export function flatness(increase: number, h: number, w: number): Flatness {
 /** What would lie flat: the nearest whole number, or where that is taken already another hook. */
 function flatter(each: number, h: number, w: number): Pick<Advice, 'repair' | 'change'> {
   const nearest = Math.round(flatIncrease(h, w));
-  if (nearest !== each) return { repair: `Take ${nearest} more each round.`, change: { 'shape.each': nearest } };
+  if (nearest !== each) return { repair: `Use ${nearest} more each round.`, change: { 'shape.each': nearest } };
   const hook = flatness(each, h, w) === 'cups' ? 'larger' : 'smaller';
   return {
     repair: `No whole number lies nearer. Take a hook a size ${hook} for the base, or stretch it flat when it is wet.`,
@@ -74,7 +74,7 @@ export function discToWall(
     advice.push({
       id: `base-${lies}`,
       severity: 'advice',
-      text: `${growth.each} more each round will ${lies === 'cups' ? 'cup' : 'ruffle'}: lying flat takes ${formatNumber(flatIncrease(h, w))} in your gauge.`,
+      text: `${growth.each} more each round will ${lies === 'cups' ? 'cup' : 'ruffle'}: lying flat takes ${formatNumber(flatIncrease(h, w))} in your {gauge}.`,
       ...flatter(growth.each, h, w),
       at: 'shape.each',
     });

@@ -122,7 +122,7 @@ export function ternPointEvents(): MakeEvent[] {
       asMade: { width: 66, height: 112 },
       fits: 'tight',
       grams: 9,
-      note: 'Chain looser at the mouth.',
+      note: 'Chain looser at the opening.',
     }),
   ];
 }

@@ -58,7 +58,7 @@ export function closedViews({
       id: 'cut',
       name: 'Cut through',
       ...cut,
-      text: `Cut through from front to back: {mm:${formatNumber(thing.depth.value)}} of the thing between layers of {mm:${formatNumber(fabric.thickness.value)}}.`,
+      text: `Cut through from front to back: {mm:${formatNumber(thing.depth.value)}} of the item between layers of {mm:${formatNumber(fabric.thickness.value)}}.`,
     },
   ];
 }

@@ -108,7 +108,7 @@ export function packetViews({ piece, thing, fabric, overlap, edging }: DrawnPack
       id: 'cut',
       name: 'Cut through',
       ...cut,
-      text: `Cut through: {mm:${formatNumber(thing.depth.value)}} of the thing between two layers of {mm:${formatNumber(t)}}.`,
+      text: `Cut through: {mm:${formatNumber(thing.depth.value)}} of the item between two layers of {mm:${formatNumber(t)}}.`,
     },
   ];
 }

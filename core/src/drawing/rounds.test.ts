@@ -51,7 +51,7 @@ it('a shoulder is drawn with the half of each round that is seen', () => {
   expect(counts(shoulder)).toEqual(own.map((count) => Math.floor(count / 2)));
 });
 
-it.each(['chain', 'ring'])('clusters begun from a %s are drawn double for double', (strip) => {
+it.each(['chain', 'ring'])('groups begun from a %s are drawn double for double', (strip) => {
   const shape = { kind: 'cluster-panels', strip, stripColour: 'kelp', lastColour: 'sand' };
   const { cloths, piece } = flatOf(plan(shape, { ...SLAB, depth: { mm: 9 } }, { fit: { name: 'roomy' } }));
   const [face, middle] = cloths as [Cloth, Cloth];
@@ -70,15 +70,18 @@ const bordersOf = (given: Plan) =>
     .views.find(({ id }) => id === 'folded')!
     .parts.filter((part) => part.type === 'border');
 
-it.each(['single', 'slip', 'reverse', 'loops'])('an edging of %s round a mouth shows the half that is seen', (of) => {
-  const given = plan({ kind: 'ring-tube' }, SLAB, { fittings: [{ kind: 'edging', edging: of, rounds: 2 }] });
-  const [border] = bordersOf(given);
-  const around = reckon(given).fittings[0]!.figures.stitches!.value;
-  expect(border!.rounds.map(({ sides }) => sides)).toEqual([
-    [around / 2, 0, 0, 0],
-    [around / 2, 0, 0, 0],
-  ]);
-});
+it.each(['single', 'slip', 'reverse', 'loops'])(
+  'an edging of %s round an opening shows the half that is seen',
+  (of) => {
+    const given = plan({ kind: 'ring-tube' }, SLAB, { fittings: [{ kind: 'edging', edging: of, rounds: 2 }] });
+    const [border] = bordersOf(given);
+    const around = reckon(given).fittings[0]!.figures.stitches!.value;
+    expect(border!.rounds.map(({ sides }) => sides)).toEqual([
+      [around / 2, 0, 0, 0],
+      [around / 2, 0, 0, 0],
+    ]);
+  },
+);
 
 it('an edging of panels shows the front’s own, and one above a shoulder is as wide as its neck', () => {
   const edged = { fittings: [{ kind: 'edging', edging: 'single', rounds: 1 }] };
@@ -109,7 +112,7 @@ it('what an edging shows of a flap’s sides is its share of the stitches worked
   expect(Math.abs(border!.rounds[0]!.sides[1] - rows * perRow)).toBeLessThanOrEqual(1);
 });
 
-it('the join of clusters lies around three sides, and goes on around the flap', () => {
+it('the join of groups lies around three sides, and goes on around the flap', () => {
   const clusters = (more: object) =>
     plan({ kind: 'cluster-panels' }, { ...SLAB, depth: { mm: 9 } }, { fit: { name: 'roomy' }, ...more });
   const { side, end } = workOut(clusters({})).built.pieces[0]!.rectangle!;

@@ -163,7 +163,7 @@ function hangingView(drawn: DrawnSaddle): View {
       uprightFrom(0, drop),
       uprightFrom(drop, high),
     ],
-    text: `Hanging: {mm:${formatNumber(width)}} wide, mouth {mm:${formatNumber(drop)}} below the bar, bottom {mm:${formatNumber(high)}} below it.`,
+    text: `Hanging: {mm:${formatNumber(width)}} wide, opening {mm:${formatNumber(drop)}} below the bar, bottom {mm:${formatNumber(high)}} below it.`,
   };
 }
 

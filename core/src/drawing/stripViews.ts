@@ -212,6 +212,6 @@ function cutView(strip: DrawnStrip): View {
     id: 'cut',
     name: 'Cut through',
     ...cut,
-    text: `Cut through from front to back: {mm:${formatNumber(D)}} of the thing between two layers of {mm:${formatNumber(t)}}, {mm:${formatNumber(front)}} deep in front${flap === undefined ? '' : ', the flap over it'}.`,
+    text: `Cut through from front to back: {mm:${formatNumber(D)}} of the item between two layers of {mm:${formatNumber(t)}}, {mm:${formatNumber(front)}} deep in front${flap === undefined ? '' : ', the flap over it'}.`,
   };
 }

@@ -106,11 +106,11 @@ function commonMultiple(bands: readonly WorkedBand[], worked: WorkedFabric['work
       const own = fabric.stitch[worked];
       const both = bothMultiples(all, own);
       if (both) return both;
-      const name = fabric.stitch.name.US;
+      const name = `{${fabric.stitch.id}}`;
       throw new PlanProblem([
         {
           path: `fabric.bands[${index}].stitch`,
-          message: `No count suits “${name}” and the bands before it: it needs a multiple of ${own.repeat}${own.edge > 0 ? ` plus ${own.edge}` : ''}, and they ${all.repeat}${all.edge > 0 ? ` plus ${all.edge}` : ''}. Take another stitch here.`,
+          message: `No count suits “${name}” and the bands before it: it needs a multiple of ${own.repeat}${own.edge > 0 ? ` plus ${own.edge}` : ''}, and they ${all.repeat}${all.edge > 0 ? ` plus ${all.edge}` : ''}. Use another stitch here.`,
         },
       ]);
     },

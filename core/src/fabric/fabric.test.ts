@@ -124,7 +124,7 @@ describe('what else speaks of a gauge', () => {
     expect(chained.chain.value).toBeCloseTo(190 / 28, 1);
   });
 
-  it('a chain that reaches round the thing is as long as its girth', () => {
+  it('a chain that reaches round the item is as long as its girth', () => {
     const girth = prior(190, 'mm', 2, 'girth');
     const tried = workFabric({ ...oat, gauge: { chains: [{ count: 28, reaches: 'round' }] } }, 'rounds', girth);
     // tried until it reached, it is half a chain too long on average

@@ -204,7 +204,7 @@ function thicknessLike(swatch: WorkedFabric, stitch: StitchPattern): Figure<'mm'
 
 function scaledThickness(t: Figure<'mm'>, from: StitchPattern, to: StitchPattern): Figure<'mm'> {
   const ratio = to.factors.thickness / from.factors.thickness;
-  const f = prior(ratio, '1', OTHER_STITCH_SPREAD * ratio, `${to.name.US} against ${from.name.US}`);
+  const f = prior(ratio, '1', OTHER_STITCH_SPREAD * ratio, 'one stitch against the other');
   return derive('mm', 't = t₀ × f', { 't₀': t, f }, (v) => v['t₀'] * v.f);
 }
 
@@ -270,10 +270,7 @@ function apartFrom(spec: FabricSpec): Apart {
     isStitch,
     scale: hook === undefined ? 1 : singleWidth(spec.hookMm, yarn) / singleWidth(hook, yarn),
     spread: Math.hypot(isStitch ? OTHER_STITCH_SPREAD : 0, hook === undefined ? 0 : OTHER_HOOK_SPREAD),
-    names: [
-      ...(isStitch ? [stitchPattern(spec.gauge!.stitch!, spec.gauge!.pattern).name.US] : []),
-      ...(hook === undefined ? [] : [`on ${formatNumber(hook, 2)} mm`]),
-    ],
+    names: [...(isStitch ? ['another stitch'] : []), ...(hook === undefined ? [] : [`on ${formatNumber(hook, 2)} mm`])],
   };
 }
 
@@ -295,7 +292,7 @@ function akinSizes(
   const heightOf = (pattern: StitchPattern, by: WorkedIn) =>
     by === 'rows' ? pattern.factors.rowHeight : pattern.factors.roundHeight;
   const by = (figure: Figure<'mm'>, ratio: number, name: 'w' | 'h'): Figure<'mm'> => {
-    const f = prior(ratio, '1', OTHER_STITCH_SPREAD * ratio, `${to.name.US} against ${from.name.US}`);
+    const f = prior(ratio, '1', OTHER_STITCH_SPREAD * ratio, 'one stitch against the other');
     return derive('mm', `${name} = ${name}₀ × f`, { [`${name}₀`]: figure, f }, (v) => v[`${name}₀`]! * v.f!);
   };
   return {

@@ -146,7 +146,7 @@ function load(spec: FabricSpec, { cover: c }: WorkedFabric, { loadG }: Duty): Ad
         ? many
           ? `Hold ${enough} strands together, or take a thicker yarn.`
           : 'Choose a thicker yarn.'
-        : 'Take a smaller hook.',
+        : 'Use a smaller hook.',
       at: 'fabric.yarn',
       ...(thin && many ? { change: { 'fabric.yarn.strands': enough, 'fabric.gauge': {} } } : {}),
     },

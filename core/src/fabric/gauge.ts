@@ -80,7 +80,7 @@ export function measuredOf(measure: GaugeMeasure, girth?: Figure<'mm'>): Measure
   const { more, q } = COUNTINGS[measure.counted ?? (measure.reaches ? 'reaching' : 'edges')];
   // one chain that reaches is one chain
   const of = { count: Math.max(0.5, measure.count + more), q, onPiece: measure.on === 'piece' };
-  if (round) return { ...of, mm: girth.value, sdMm: girth.sd ?? 0, from: 'reaches round the thing' };
+  if (round) return { ...of, mm: girth.value, sdMm: girth.sd ?? 0, from: 'reaches round the item' };
   const { id, name, sd } = methodInfo(measure.by);
   const mm = measure.overMm!;
   return { ...of, mm, sdMm: sd(mm), from: id === 'ruler' ? 'ruler' : name };

@@ -141,7 +141,7 @@ describe('rooms', () => {
 });
 
 describe('what would help', () => {
-  it('is a swatch where the gauge is a guess, a calliper where the thing is', () => {
+  it('is a swatch where the gauge is a guess, a calliper where the item is', () => {
     const guessed = inputs(exact(100), 103, 'snug', { w: measured(1, 'mm', 0.12, 'estimate') });
     const now = chanceOfFit(guessed, 1);
     const [first] = whatHelps(guessed, 1, now, 20_000);

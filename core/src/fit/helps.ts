@@ -36,7 +36,7 @@ const REMEDIES: readonly Remedy[] = [
   { id: 'swatch', text: 'work a swatch of 10 cm', minutes: 30, mends: isOfHand, left: (_, mm) => SWATCHED * mm },
   {
     id: 'measure-thing',
-    text: 'measure the thing with a calliper',
+    text: 'measure the item with calipers',
     minutes: 2,
     mends: (name) => ['g', 'H', 'D'].includes(name),
     left: (name) => (name === 'g' ? 0.6 : 0.2),

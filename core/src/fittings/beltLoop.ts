@@ -32,7 +32,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
   const from = Math.max(5, 0.12 * face.height);
   return {
     figures: { length, width: piece.width },
-    place: `on the back, centred, upper end {mm:${formatNumber(from)}} below the top; ${piece.stitches} stitches, ${piece.rows} rows`,
+    place: `on the back, centred, top end {mm:${formatNumber(from)}} below the top; ${piece.stitches} stitches, ${piece.rows} rows`,
     rows: [],
     pieces: [piece],
     steps: [
@@ -48,7 +48,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
             open: true,
             mm: 12 * piece.width.value,
             tails: [tailOf(piece.id, 'start'), tailOf(piece.id, 'end')],
-            says: `sew the belt loop to the outside of the back by its first and last row, centred, upper end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; going over each seam three times.`,
+            says: `sew the belt loop to the outside of the back by its first and last row, centred, top end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; going over each seam three times.`,
           },
         ],
         check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },

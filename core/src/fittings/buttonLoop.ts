@@ -92,7 +92,7 @@ function place(context: FittingContext): Placed {
         minutes: 8,
         does: sewnWhere(
           'button',
-          `Put the thing in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge${counted('about', piece, down, place)}, ${across.moved ?? middle(flap.stitches, by)}. Mark the place.`,
+          `Put the item in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge${counted('about', piece, down, place)}, ${across.moved ?? middle(flap.stitches, by)}. Mark the place.`,
           'sew the button on there, through the front layer only.',
         ),
         check: {
@@ -173,7 +173,7 @@ function joinedLoop(chains: number, where: string): WorkStep {
     ],
     check: {
       look: 'Does the button go through, edge on, and hold?',
-      repair: 'Take the loop back by a chain or add one.',
+      repair: 'Make the loop a chain shorter or longer.',
     },
     minutes: 4,
   };

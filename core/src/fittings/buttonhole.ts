@@ -86,7 +86,7 @@ function place(context: FittingContext): Placed {
         kind: 'closure',
         does: sewnWhere(
           'button',
-          `Put the thing in, close the flap and mark through the hole: about {mm:${formatNumber(below)}} below the front’s top edge, ${moved ?? 'at its middle'}.`,
+          `Put the item in, close the flap and mark through the hole: about {mm:${formatNumber(below)}} below the front’s top edge, ${moved ?? 'at its middle'}.`,
           'sew the button on there, through the front layer only.',
         ),
         check: {

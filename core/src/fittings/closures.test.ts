@@ -58,7 +58,7 @@ describe('a button on a flap', () => {
     expect(step(worked, 'sew-button').text).toContain('24 mm in from the left side');
   });
 
-  it('goes through a hole that is moved, or over a mouth beside its middle', () => {
+  it('goes through a hole that is moved, or over an opening beside its middle', () => {
     const hole = flapped({ kind: 'buttonhole', inFromMm: 30 });
     const [, before] = /row \d+, (\d+) stitches, hole of/.exec(hole.fittings[1]!.place)!;
     const [middle] = /row \d+, \d+ stitches/.exec(flapped({ kind: 'buttonhole' }).fittings[1]!.place)!;
@@ -98,7 +98,7 @@ describe('a strap', () => {
     const length = (ends: string) => figure(strapped({ ends }), 'strap', 'length');
     expect(length('sewn') - length('tied')).toBeCloseTo(50, 6);
     expect(length('hooks')).toBeCloseTo(length('sewn'), 6);
-    expect(step(strapped({ ends: 'tied' }), 'sew-strap').text).toMatch(/pass the tails .* tie a double knot/);
+    expect(step(strapped({ ends: 'tied' }), 'sew-strap').text).toMatch(/pass the tails .* tie two knots/);
     const hooked = strapped({ ends: 'hooks' });
     expect(hooked.supplies.notions).toContainEqual({ name: 'swivel hooks', count: 2 });
     expect(() => strapped({ strap: 'cloth', ends: 'tails' })).toThrow(/It has no tails/);
@@ -123,7 +123,7 @@ describe('a strap', () => {
     const worked = strapped({ strap: 'worked-on' });
     const { text } = step(worked, 'make-strap');
     const [, chains] =
-      /Join the yarn with a slip stitch to the upper end of the right side edge. Chain (\d+), slip stitch in the upper end of the left side edge/.exec(
+      /Join the yarn with a slip stitch to the top end of the right side edge. Chain (\d+), slip stitch in the top end of the left side edge/.exec(
         text,
       )!;
     expect(text).toContain(`Single crochet in each of the next ${chains} chains, slip stitch in the place it began at`);

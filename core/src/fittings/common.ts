@@ -152,7 +152,7 @@ export function refuseOpen(fabric: WorkedFabric, what: string, path: string): vo
   if (!fabric.stitch.level) return;
   refuse(
     `${path}.kind`,
-    `${what} is worked into plain stitches, and “${fabric.stitch.name.US}” leaves spaces. Take another stitch for the wall, or leave it off.`,
+    `${what} is worked into plain stitches, and “{${fabric.stitch.id}}” leaves spaces. Use another stitch for the wall, or remove it.`,
   );
 }
 

@@ -36,7 +36,7 @@ function wantsOf({ thing, path }: DemandContext): readonly PocketWant[] {
   if (!wants || wants.length < 2)
     return refuse(
       `${path}.kind`,
-      'Dividers part several things, and this is one. List the tools it should hold as the thing.',
+      'Dividers keep several items apart, and this is one. List the tools it should hold as the item.',
     );
   return wants;
 }
@@ -105,8 +105,8 @@ function place(context: FittingContext): Placed {
         kind: 'assembly',
         does: [...lineWork(line, lines, columns, deepest, fabric), ...across],
         check: {
-          look: 'Marked and measured first? Has every stitch caught both layers, and does each tool slide in?',
-          repair: 'Take the line out and move it by a column.',
+          look: 'Has every stitch caught both layers, and does each tool slide in?',
+          repair: 'Unpick the line and move it by a column.',
         },
         minutes: 5 * lines.length,
       },
@@ -239,7 +239,7 @@ function slim(
       id: 'short-tool-sinks',
       severity: 'advice',
       text: `The shortest tool (${mmToken(shortest)}) sinks in a pocket made for the longest (${mmToken(longest)}).`,
-      repair: 'Sew across its channel, so that it is only as deep as that tool wants.',
+      repair: 'Sew across its channel, so that it is only as deep as that tool needs.',
       at: `${path}.shallow`,
       change: {
         [`${path}.shallow`]: wants.findIndex(({ height }) => height === shortest) + 1,

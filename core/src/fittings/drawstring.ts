@@ -54,7 +54,7 @@ function place(context: FittingContext): Placed {
   const { fabric } = mouth;
   const passage = loops ? loopsRound(context, mouth) : eyelets(context, mouth);
   const w = (2 * frontOf(built).width) / mouth.stitches;
-  const n = chosen(mouth.stitches, 'stitches', 'round the mouth');
+  const n = chosen(mouth.stitches, 'stitches', 'round the opening');
   const length = derive(
     'mm',
     'cord = mouth girth + 2 × 120 mm',
@@ -71,7 +71,7 @@ function place(context: FittingContext): Placed {
     (_, index) => [(index + 0.7) * columns * w, y] as const,
   );
   return {
-    figures: { holes: chosen(passage.count, 'stitches', 'holes round the mouth'), length, ...made.figures },
+    figures: { holes: chosen(passage.count, 'stitches', 'holes round the opening'), length, ...made.figures },
     place: `${passage.where}; ${plural(cords, 'cord')} of {mm:${formatNumber(length.value)}}`,
     rows: passage.rows,
     steps: [...passage.steps, ...made.steps, thread(passage, made, options, cords), knot(made, options, cords)],
@@ -162,7 +162,7 @@ function eyelets({ built, options, path }: FittingContext, wall: MouthPlace): Pa
 function loopsRound({ built, path }: FittingContext, { piece, stitches }: MouthPlace): Passage {
   const { rim } = built;
   if (typeof rim !== 'function' || !built.rimGoesOn)
-    return refuse(`${path}.through`, 'Loops go on from a last round. Begin at the bottom, or take eyelets.');
+    return refuse(`${path}.through`, 'Loops go on from a last round. Begin at the bottom, or use eyelets.');
   const count = Math.floor(stitches / LOOP_COLUMNS);
   const way: readonly Stretch[] = rim();
   const fills = way.some(({ upon }) => upon) ? 1 : 0;
@@ -183,7 +183,7 @@ function loopsRound({ built, path }: FittingContext, { piece, stitches }: MouthP
             courses: 1 + fills,
             path: way,
             closed: true,
-            from: 'at the mouth',
+            from: 'at the opening',
           },
         ],
         check: { look: 'All loops alike?', repair: 'Pull it out to the one that differs.' },
@@ -192,7 +192,7 @@ function loopsRound({ built, path }: FittingContext, { piece, stitches }: MouthP
     ],
     count,
     through: 'the loops',
-    where: `${plural(count, 'loop')} round the mouth`,
+    where: `${plural(count, 'loop')} round the opening`,
   };
 }
 
@@ -222,7 +222,7 @@ function cordMade(kind: string, length: Figure<'mm'>, { built, path }: FittingCo
   if (!built.rimGoesOn)
     return refuse(
       `${path}.cord`,
-      'A tie is chained on from a last round. Begin at the bottom, or take a cord of its own.',
+      'A tie is chained on from a last round. Begin at the bottom, or use a cord of its own.',
     );
   const onward: WorkStep = {
     id: 'chain-tie',
@@ -260,7 +260,7 @@ function thread({ through }: Passage, { does, tied }: Cord, options: FieldValues
       },
     ],
     check: {
-      look: 'Does the mouth draw shut, and open again?',
+      look: 'Does the opening draw shut, and open again?',
       repair: 'Set the holes further apart, or use a smoother cord.',
     },
     minutes: 4,
@@ -285,7 +285,7 @@ function knot({ tied }: Cord, { end }: FieldValues, cords: number): WorkStep {
         do: 'sew',
         id: 'knot',
         mm: 0,
-        says: `pull the mouth fully open, then ${carries[String(end)] ?? `knot ${ends}`}.`,
+        says: `pull the opening fully open, then ${carries[String(end)] ?? `knot ${ends}`}.`,
       },
     ],
     minutes: 1,
@@ -298,9 +298,9 @@ const toggles = ({ toggle }: FieldValues, cords: number, thick: number): Notion[
 export const drawstring: FittingDefinition = {
   id: 'drawstring',
   name: 'Drawstring',
-  summary: 'A cord through an eyelet round near the top, or through loops round the mouth.',
+  summary: 'A cord through an eyelet round near the top, or through loops round the opening.',
   asks: ['round-mouth'],
-  because: 'It runs through rounds near a mouth.',
+  because: 'It runs through rounds near an opening.',
   gives: 'cord',
   hazards: ['cord'],
   figures: { holes: 'Holes', length: 'Length', cut: 'Cut length', chains: 'Chains' },

@@ -32,8 +32,8 @@ interface Kind {
 /** Edgings by what they are worked of (handbook 6). */
 const KINDS: readonly Kind[] = [
   { id: 'slip', name: 'slip stitch', repeat: 1, height: BASES.slip.roundHeight / BASES.single.roundHeight },
-  { id: 'single', name: 'single', repeat: 1, height: 1 },
-  { id: 'reverse', name: 'reverse single', repeat: 1, height: 1 },
+  { id: 'single', name: '{single}', repeat: 1, height: 1 },
+  { id: 'reverse', name: '{reverse}', repeat: 1, height: 1 },
   { id: 'loops', name: 'loops', repeat: 2, height: 1 },
 ];
 
@@ -47,20 +47,20 @@ function place(context: FittingContext): Placed {
   if (typeof rim === 'string') refuse(`${path}.kind`, rim);
   const borders = bordersOf(built, kind, rounds);
   const count = borders.reduce((sum, border) => sum + borderCount(border), 0);
-  const n = chosen(count, 'stitches', 'around the mouth');
+  const n = chosen(count, 'stitches', 'around the opening');
   const deep: Figure<'mm'> = derive(
     'mm',
-    'depth = (plain rounds + k) × h of single, k the last one against single',
+    'depth = (plain rounds + k) × h, k the last one against a plain one',
     {
       plain: chosen(rounds - 1, 'rows', 'typed'),
-      k: chosen(kind.height, '1', kind.name),
+      k: chosen(kind.height, '1', 'the last round'),
       h: fabric.also('single', 'rounds').rowHeight,
     },
     (v) => (v.plain + v.k) * v.h,
   );
   return {
     figures: { stitches: n, depth: deep },
-    place: `around the mouth, ${counted(kind, count)}, {mm:${formatNumber(deep.value)}} deep`,
+    place: `around the opening, ${counted(kind, count)}, {mm:${formatNumber(deep.value)}} deep`,
     rows: [],
     steps: borders.map((border, index) => ({
       id: index === 0 ? 'work-edging' : `work-edging-${index + 1}`,
@@ -163,7 +163,7 @@ function bordersOf({ rim, lips }: Built, { id }: Kind, rounds: number): Border[]
 export const edging: FittingDefinition = {
   id: 'edging',
   name: 'Edging',
-  summary: 'Around the mouth: slip stitch, single, reverse single or loops.',
+  summary: 'Around the opening: slip stitch, {single}, {reverse} or loops.',
   asks: [],
   figures: { stitches: 'Stitches', depth: 'Depth' },
   options: [

@@ -40,7 +40,7 @@ function place(context: FittingContext): Placed {
             do: 'sew',
             id: 'elastic',
             mm: 0,
-            says: `cut {cut:${formatNumber(cut.value)}} of elastic cord, lay it double and sew {mm:${SEWN_MM}} of both ends to the inside of the flap, ${where} of its edge, with thread.`,
+            says: `cut {cut:${formatNumber(cut.value)}} of elastic cord, fold it in half and sew {mm:${SEWN_MM}} of both ends to the inside of the flap, ${where} of its edge, with thread.`,
           },
         ],
         check: { look: 'Do both ends hold a good pull?', repair: 'Sew over them three more times.' },
@@ -52,7 +52,7 @@ function place(context: FittingContext): Placed {
         kind: 'closure',
         does: sewnWhere(
           'button',
-          `Put the thing in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge. Mark the place.`,
+          `Put the item in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge. Mark the place.`,
           'sew the button on there, through the front layer only.',
         ),
         check: {

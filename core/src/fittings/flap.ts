@@ -74,7 +74,7 @@ export const flap: FittingDefinition = {
     const section = built.pieces.flatMap(({ sections }) => sections).find(({ name }) => name === 'flap');
     const edge = `closed, its edge lies {mm:${formatNumber(edgeBelowFrontTop.value)}} below the front’s top edge`;
     if (!section)
-      return { ...NOTHING_PLACED, advice, figures: { edgeBelowFrontTop }, place: `the back’s upper part; ${edge}` };
+      return { ...NOTHING_PLACED, advice, figures: { edgeBelowFrontTop }, place: `the back’s top part; ${edge}` };
     const acrossRows = section.count.unit === 'rows';
     const count = chosen(
       acrossRows ? section.rows : section.stitches,

@@ -55,7 +55,7 @@ function place(context: FittingContext): Placed {
       rounds < 4 ? `${path}.kind` : `${path}.above`,
       rounds < 4
         ? `A wall of ${plural(rounds, 'round')} is too low for handles. They need 4 or more: make it higher.`
-        : `A wall of ${plural(rounds, 'round')} has no room for ${plural(above, 'round')} above its handles. Take ${rounds - 2} or fewer.`,
+        : `A wall of ${plural(rounds, 'round')} has no room for ${plural(above, 'round')} above its handles. Use ${rounds - 2} or fewer.`,
     );
   const before = splitBefore(context, Math.floor((half - a) / 2), half - a);
   const after = half - a - before;
@@ -119,7 +119,7 @@ function splitBefore({ options, path }: FittingContext, middle: number, most: nu
   if (before > most)
     refuse(
       `${path}.before`,
-      `${plural(before, 'stitch', 'stitches')} before the handle leave none after it: half the round has ${most} beside it. Take ${most} or fewer.`,
+      `${plural(before, 'stitch', 'stitches')} before the handle leave none after it: half the round has ${most} beside it. Use ${most} or fewer.`,
     );
   return before;
 }
@@ -135,7 +135,7 @@ function atNeck({ built, thing }: FittingContext, below: number): Placed['advice
       id: 'handles-at-neck',
       severity: 'advice',
       text: `The handles lie ${mmToken(height - shoulder.height)} above the shoulder, beside the neck: nothing fills the bag there.`,
-      repair: 'Take more rounds above them, or a top handle.',
+      repair: 'Use more rounds above them, or a top handle.',
       at: 'fittings',
     },
   ];
@@ -150,7 +150,7 @@ function askew(before: number, after: number, chains: number): Placed['advice'] 
       id: 'handles-askew',
       severity: 'advice',
       text: `Each handle lies ${formatNumber(off)} stitches beside the middle of its half: ${before} before it and ${after} after. The bag hangs askew by as much.`,
-      repair: `Take ${Math.floor((before + after) / 2)} before it, or a handle of ${chains} chains and the fold shifted.`,
+      repair: `Use ${Math.floor((before + after) / 2)} before it, or a handle of ${chains} chains and the fold shifted.`,
       at: 'fittings',
     },
   ];

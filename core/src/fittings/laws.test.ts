@@ -92,7 +92,7 @@ describe('dividers', () => {
   it('are refused for one thing, and forty tools in a narrow case', () => {
     expect(faultOf(phone, [{ kind: 'flap' }, { kind: 'dividers' }])).toMatchObject({
       path: 'fittings[1].kind',
-      message: expect.stringMatching(/several things/),
+      message: expect.stringMatching(/several items/),
     });
     const forty = {
       ...wrap,
@@ -187,7 +187,7 @@ describe('handles', () => {
 });
 
 describe('drawstrings', () => {
-  it('have an even number of holes, and a cord of the mouth and two ends', () => {
+  it('have an even number of holes, and a cord of the opening and two ends', () => {
     const worked = withFittings(planOf('soap'), [{ kind: 'drawstring', between: 3, hole: 1 }]);
     const { figures } = fittingOf(worked, 'drawstring');
     expect(figures.holes!.value % 2).toBe(0);
@@ -237,13 +237,13 @@ describe('closures', () => {
     }
   });
 
-  it('a wide mouth has two magnets, and each shows on the far side', () => {
+  it('a wide opening has two magnets, and each shows on the far side', () => {
     const worked = withFittings(planOf('notebook'), [{ kind: 'flap' }, { kind: 'magnet' }]);
     expect(worked.supplies.notions.find(({ name }) => name === 'magnet')).toMatchObject({ count: 2, size: '15 mm' });
     expect(worked.advice.map(({ id }) => id)).toContain('magnet-shows');
   });
 
-  it('a zip is the longest sold that is no longer than the mouth', () => {
+  it('a zip is the longest sold that is no longer than the opening', () => {
     fc.assert(
       fc.property(fc.double({ min: 100, max: 700, noNaN: true }), (mouth) => {
         const length = zipFor(mouth)!;

@@ -67,7 +67,7 @@ export const lining: FittingDefinition = {
   name: 'Lining',
   summary: 'A cut sheet for the inside: keeps slim tools from poking through.',
   asks: ['open-mouth'],
-  because: 'A lining is dropped in through a mouth.',
+  because: 'A lining is dropped in through an opening.',
   figures: { wide: 'Cut width', long: 'Cut length' },
   options: [],
   place,

@@ -16,7 +16,7 @@ const BELOW_MM = 6;
  */
 function place({ built, fabric, thing, options, path }: FittingContext): Placed {
   if (built.flap)
-    refuse(`${path}.kind`, 'This closes a mouth without a flap. Remove the flap, or take a button and loop for it.');
+    refuse(`${path}.kind`, 'This closes an opening without a flap. Remove the flap, or use a button and loop for it.');
   const face = frontOf(built);
   const diameter = chosen(Number(options.buttonMm), 'mm', 'button');
   const thickness = chosen(Number(options.buttonThicknessMm), 'mm', 'button');
@@ -29,7 +29,7 @@ function place({ built, fabric, thing, options, path }: FittingContext): Placed 
   if (below.value + diameter.value / 2 > face.height / 2)
     refuse(
       `${path}.buttonMm`,
-      `A button of ${typedToken(diameter.value)} fills half the front, ${mmToken(face.height)} high. Take one of ${mostToken(Math.max(5, face.height / 2 - BELOW_MM))} or less.`,
+      `A button of ${typedToken(diameter.value)} fills half the front, ${mmToken(face.height)} high. Use one of ${mostToken(Math.max(5, face.height / 2 - BELOW_MM))} or less.`,
     );
   const gap = derive('mm', 'gap = D + button below the edge', { D: thing.depth, below }, (v) => v.D + v.below);
   const asked = loopAsked(diameter, thickness, gap);
@@ -52,7 +52,7 @@ function place({ built, fabric, thing, options, path }: FittingContext): Placed 
         does: [joined(chains.value, where)],
         check: {
           look: 'Does the button go through, edge on, and hold?',
-          repair: 'Take the loop back by a chain or add one.',
+          repair: 'Make the loop a chain shorter or longer.',
         },
         minutes: 2,
       },
@@ -62,11 +62,11 @@ function place({ built, fabric, thing, options, path }: FittingContext): Placed 
         kind: 'closure',
         does: sewnWhere(
           'button',
-          `Put the thing in and lay the loop over to the front: the button’s middle comes about {mm:${formatNumber(below.value)}} below the edge. Mark where the loop ends.`,
+          `Put the item in and lay the loop over to the front: the button’s middle comes about {mm:${formatNumber(below.value)}} below the edge. Mark where the loop ends.`,
           'sew the button on there, through the front layer only.',
         ),
         check: {
-          look: 'Does the needle come out inside the pouch, and not through the back? Does the loop hold the mouth shut?',
+          look: 'Does the needle come out inside the pouch, and not through the back? Does the loop hold the opening shut?',
           repair: 'Set the button a row higher or lower.',
         },
         minutes: 8,
@@ -106,8 +106,8 @@ const joined = (chains: number, where: string): Free => ({
 
 export const mouthLoop: FittingDefinition = {
   id: 'mouth-loop',
-  name: 'Loop and button at the mouth',
-  summary: 'Closes a mouth that has no flap.',
+  name: 'Loop and button at the opening',
+  summary: 'Closes an opening that has no flap.',
   asks: ['straight-mouth'],
   because: 'It reaches from the back’s edge over to the front.',
   hazards: ['small-part'],

@@ -18,20 +18,20 @@ function place({ built, fabric: own, options, path, schools }: FittingContext): 
   if (wall.fabric.stitch.id !== BACK_LOOPS)
     refuse(
       `${path}.kind`,
-      `“${wall.fabric.stitch.name.US}” leaves no loops free. Work the wall in the back loop, or leave the second layer off.`,
+      `“{${wall.fabric.stitch.id}}” leaves no loops free. Work the wall in the back loop, or leave the second layer off.`,
     );
   const below = Number(options.below);
   const most = wall.to - wall.from - below;
   if (most < 1)
     refuse(
       `${path}.below`,
-      `${plural(below, 'round')} below the mouth leave no round to begin on: the wall has ${wall.to - wall.from + 1} in the back loop. Take ${Math.max(0, wall.to - wall.from - 1)} or fewer.`,
+      `${plural(below, 'round')} below the opening leave no round to begin on: the wall has ${wall.to - wall.from + 1} in the back loop. Use ${Math.max(0, wall.to - wall.from - 1)} or fewer.`,
     );
   const rounds = Number(options.rounds ?? most);
   if (rounds > most)
     refuse(
       `${path}.rounds`,
-      `A layer of ${plural(rounds, 'round')} would hang below the wall: ${plural(most, 'round')} are left under it. Take ${most} or fewer.`,
+      `A layer of ${plural(rounds, 'round')} would hang below the wall: ${plural(most, 'round')} are left under it. Use ${most} or fewer.`,
     );
   refuseBeyond(rounds, 'courses', path);
   const from = wall.to - below;
@@ -111,7 +111,7 @@ export const secondLayer: FittingDefinition = {
     {
       key: 'below',
       kind: 'number',
-      label: 'Begins so many rounds below the mouth',
+      label: 'Begins so many rounds below the opening',
       unit: 'rounds',
       whole: true,
       min: 0,

@@ -40,12 +40,12 @@ function place(context: FittingContext): Placed {
         kind: 'closure',
         does: sewnWhere(
           'button',
-          `Put the thing in, close the flap and mark through the space ${where}, {mm:${formatNumber(up.value)}} above the flap’s edge.`,
+          `Put the item in, close the flap and mark through the space ${where}, {mm:${formatNumber(up.value)}} above the flap’s edge.`,
           'sew the button on there by its shank, through the front layer only.',
         ),
         check: {
           look: 'Does the button go through the space, edge on, and hold?',
-          repair: 'Move it to the next space, or take a button a little larger.',
+          repair: 'Move it to the next space, or use a button a little larger.',
         },
         minutes: 8,
       },
@@ -74,7 +74,7 @@ function tooClose(diameter: number, most: number, path: string): Advice[] {
       id: 'button-too-large',
       severity: 'warning',
       text: `A button of ${typedToken(diameter)} does not pass through this fabric: its spaces let ${mmToken(Math.max(0, most))} through.`,
-      repair: 'Take a smaller button, an open stitch, or a button loop.',
+      repair: 'Use a smaller button, an open stitch, or a button loop.',
       at: `${path}.buttonMm`,
     },
   ];

@@ -35,12 +35,9 @@ function placed(kind: LoopKind, context: FittingContext): Placed {
   const corner = options.at === 'corner';
   const on = options.at === 'on';
   if (on && !built.rimGoesOn)
-    refuse(
-      `${path}.at`,
-      'Only from a last round that becomes the opening can a loop be worked on. Take another place.',
-    );
+    refuse(`${path}.at`, 'Only from a last round that becomes the opening can a loop be worked on. Use another place.');
   const at = corner || on ? { x: 1, y: 0 } : kind.at;
-  const where = corner ? 'at the {side:right} upper corner' : on ? 'at the mouth, where its rounds begin' : kind.where;
+  const where = corner ? 'at the {side:right} top corner' : on ? 'at the opening, where its rounds begin' : kind.where;
   const [x, y] = [face.x + at.x * face.width, face.y + at.y * face.height];
   return {
     figures: { length, chains },
@@ -127,7 +124,7 @@ export const hangingLoop = loop({
   asks: { label: 'Loop length', usual: 50, min: 15, max: 300 },
   length: (asked) => derive('mm', 'chain = 2 × loop', { loop: asked }, (v) => 2 * v.loop),
   at: { x: 0.5, y: 0 },
-  where: 'at the middle of the back’s upper edge',
+  where: 'at the middle of the back’s top edge',
   then: '',
 });
 
@@ -138,7 +135,7 @@ export const clipLoop = loop({
   asks: { label: 'Clip width', usual: 12, min: 4, max: 60 },
   length: (asked) => derive('mm', 'chain = π × clip + 10 mm', { clip: asked }, (v) => Math.PI * v.clip + 10),
   at: { x: 1, y: 0.08 },
-  where: 'at the side edge, a row below the mouth',
+  where: 'at the side edge, a row below the opening',
   then: 'Hang the clip in.',
   notion: 'clip or swivel hook',
 });
@@ -153,7 +150,7 @@ export const wristLoop = loop({
   hazards: ['cord'],
   id: 'wrist-loop',
   name: 'Wrist loop',
-  summary: 'At one upper corner, as long as the hand that goes through it.',
+  summary: 'At one top corner, as long as the hand that goes through it.',
   asks: { label: 'Around the knuckles', usual: KNUCKLES.mm, min: 80, max: 400 },
   measured: ({ carrier }) => {
     const hand = carrier?.kind === 'body' ? (carrier.hand as { mm: number } | undefined) : undefined;
@@ -164,6 +161,6 @@ export const wristLoop = loop({
     return derive('mm', 'chain = knuckles × (1 + ease)', { knuckles: asked, ease }, (v) => v.knuckles * (1 + v.ease));
   },
   at: { x: 1, y: 0 },
-  where: 'at the {side:right} end of the mouth',
+  where: 'at the {side:right} end of the opening',
   then: '',
 });

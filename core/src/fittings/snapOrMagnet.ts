@@ -69,7 +69,7 @@ function placed(kind: Kind, context: FittingContext): Placed {
         kind: 'closure',
         does: sewnWhere(
           kind.id,
-          `Put the thing in, close the flap and mark ${where}, {mm:${formatNumber(below.value)}} below the front’s top edge.`,
+          `Put the item in, close the flap and mark ${where}, {mm:${formatNumber(below.value)}} below the front’s top edge.`,
           `sew ${kind.halves[0]} there through the front layer only, ${kind.halves[1]} to the inside of the flap.`,
         ),
         check: {
@@ -168,7 +168,7 @@ export const snap = closure({
   noun: 'snap',
   halves: ['one half of each snap', 'the other'],
   size: 'Snap diameter',
-  summary: 'A pressed fastener under the flap; two where the mouth is wide.',
+  summary: 'A pressed fastener under the flap; two where the opening is wide.',
   sizes: { min: 5, max: 30, usual: 12 },
   hazards: ['small-part'],
   advice: () => [],
@@ -179,7 +179,7 @@ export const magnet = closure({
   noun: 'magnet',
   halves: ['one half of each magnet', 'the other'],
   size: 'Magnet diameter',
-  summary: 'A magnetic clasp under the flap; two where the mouth is wide.',
+  summary: 'A magnetic clasp under the flap; two where the opening is wide.',
   sizes: { min: 8, max: 30, usual: 15 },
   hazards: ['small-part', 'magnet', 'glue'],
   advice: (path) => [showsThrough(path)],
@@ -187,7 +187,7 @@ export const magnet = closure({
 export const hookAndLoop = closure({
   id: 'hook-and-loop',
   name: 'Hook-and-loop tape',
-  summary: 'Two patches that cling, under the flap; two pairs where the mouth is wide.',
+  summary: 'Two patches that cling, under the flap; two pairs where the opening is wide.',
   noun: 'pair of hook-and-loop patches',
   halves: ['the soft patch', 'the hooked one'],
   size: 'Length of a patch',
@@ -198,7 +198,7 @@ export const hookAndLoop = closure({
 export const hookAndEye = closure({
   id: 'hook-and-eye',
   name: 'Hook and eye',
-  summary: 'A hook under the flap and its eye on the front; two where the mouth is wide.',
+  summary: 'A hook under the flap and its eye on the front; two where the opening is wide.',
   noun: 'hook and eye',
   halves: ['the eye', 'the hook'],
   size: 'Length of the hook',

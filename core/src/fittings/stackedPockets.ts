@@ -22,7 +22,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
   if (need > face.height)
     refuse(
       `${path}.count`,
-      `${plural(count, 'pocket')} of ${typedToken(high)} reach ${mmToken(need)} up a front of ${mmToken(face.height)}. Take fewer or lower ones.`,
+      `${plural(count, 'pocket')} of ${typedToken(high)} reach ${mmToken(need)} up a front of ${mmToken(face.height)}. Use fewer or lower ones.`,
     );
   const plain = plainRows(fabric);
   const margin = chosen(2 * plain.stitchWidth.value, 'mm', 'a stitch left free on each side');
@@ -51,12 +51,12 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
         open: true,
         mm: 3 * count * (2 * high + width.value),
         tails: tops.map((_, index) => tailOf(nth(piece.id, index + 1), 'end')),
-        says: `sew the small pockets to the front, centred, from the lowest up: side, bottom and side through the front alone, the top open. Their upper edges lie ${tops.map((top) => `{mm:${formatNumber(top)}}`).join(', ')} below the front’s top edge.`,
+        says: `sew the small pockets to the front, centred, from the lowest up: side, bottom and side through the front alone, the top open. Their top edges lie ${tops.map((top) => `{mm:${formatNumber(top)}}`).join(', ')} below the front’s top edge.`,
       },
     ],
     check: {
       look: 'Equal margins left and right, rows level with the front’s?',
-      repair: 'Pin both upper corners before sewing.',
+      repair: 'Pin both top corners before sewing.',
     },
     minutes: 10 * count,
   };

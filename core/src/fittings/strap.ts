@@ -39,7 +39,7 @@ const KINDS: readonly StrapKind[] = [
   { id: 'chain-rows', name: 'a chain with rows along it', columns: (n) => n + 1, stretch: 0.05 },
   { id: 'chain', name: 'a chain', columns: () => 1, stretch: CHAIN.stretch },
   { id: 'cord', name: 'a cord of two-loop stitches', columns: () => 2, stretch: 0.06 },
-  { id: 'worked-on', name: 'chained on where it hangs, covered with singles', columns: () => 2, stretch: 0.04 },
+  { id: 'worked-on', name: 'chained on where it hangs, covered with {single}', columns: () => 2, stretch: 0.04 },
   { id: 'twisted', name: 'a twisted cord', columns: () => 3, stretch: 0.03 },
   { id: 'cloth', name: 'sewn cloth', columns: () => 100, stretch: 0 },
   { id: 'bought', name: 'bought, on swivel hooks', columns: () => 100, stretch: 0 },
@@ -149,7 +149,7 @@ function place(context: FittingContext): Placed {
       ? ownGrowth(context, growth(kind.stretch, loadG, kind.columns(rows)), loadG)
       : chosen(Number(tested) / 100, '1', 'your hang test');
   const face = frontOf(built);
-  const span = chosen(face.width, 'mm', 'from anchor to anchor across the mouth');
+  const span = chosen(face.width, 'mm', 'from anchor to anchor across the opening');
   const edgeToEdge = context.carrier?.loopIs === 'edge-to-edge';
   const end = endOf(context);
   const length = strapLength(loop, edgeToEdge ? undefined : span, grows, end.mm);
@@ -233,7 +233,7 @@ function strapMade(kind: string, length: Mm, context: FittingContext): Made {
     ...work,
     check: {
       look: `Does it measure {mm:${formatNumber(length.value)}} before it is loaded?`,
-      repair: 'Add or take back before you sew it on.',
+      repair: 'Lengthen or shorten it before you sew it on.',
     },
     minutes,
   });
@@ -298,9 +298,9 @@ interface ChainedOn extends Pick<Free, 'lead' | 'from' | 'onward'> {
 /** At the two sides of an opening no hook waits at (handbook 6). */
 const FROM_A_SIDE: ChainedOn = {
   lead: '',
-  from: 'with a {slip} to the upper end of the {side:right} side edge',
+  from: 'with a {slip} to the top end of the {side:right} side edge',
   began: 'the place it began at',
-  held: 'the upper end of the {side:left} side edge',
+  held: 'the top end of the {side:left} side edge',
 };
 
 /**
@@ -334,7 +334,7 @@ function chainedOn({ built: { mouth, rimGoesOn }, options, path }: FittingContex
   };
 }
 
-/** Chained on at one place, held at the other and covered with singles on the way back (handbook 6). */
+/** Chained on at one place, held at the other and covered with {single} on the way back (handbook 6). */
 function workedOn(length: Mm, context: FittingContext): Made {
   const { began, held: other, ...place } = chainedOn(context);
   const { chains, made } = chainsFor(length, context.fabric.chain);
@@ -365,7 +365,7 @@ function workedOn(length: Mm, context: FittingContext): Made {
         does: [strap],
         check: {
           look: `Not twisted, and {mm:${formatNumber(length.value)}} long before it is loaded?`,
-          repair: 'Take the singles back and add or leave out chains.',
+          repair: 'Pull out that row and add or leave out chains.',
         },
         minutes: 4,
       },
@@ -457,7 +457,7 @@ function held(kind: string, end: End, anchors: string, atOneEnd: boolean): WorkS
     says: `sew a ring to each anchor, ${anchors}; hang the hooks in.`,
   };
   if (end.id === 'hooks') return [{ ...step, does: [sewnBy('strap-on', made, atOneEnd, hooked), rings] }];
-  const tied = `pass ${made ? 'the tails at each end' : 'each end'} of the strap through its anchor, ${anchors}, and tie a double knot on the inside.`;
+  const tied = `pass ${made ? 'the tails at each end' : 'each end'} of the strap through its anchor, ${anchors}, and tie two knots on the inside.`;
   const tails = `sew each end of the strap to its anchor, ${anchors}, by its tail, edge to edge.`;
   const says = end.id === 'tied' ? tied : tails;
   return [{ ...step, does: [{ ...sewnBy('strap-on', made, atOneEnd, says), mm: made ? SEW_ON_MM : 0 }] }];
@@ -514,7 +514,7 @@ export const strap: FittingDefinition = {
   name: 'Strap',
   summary: 'From anchor to anchor round the body, made shorter by what it grows under its load.',
   asks: ['open-mouth'],
-  because: 'A strap hangs from two sides of a mouth.',
+  because: 'A strap hangs from two sides of an opening.',
   hazards: ['cord'],
   figures: {
     loop: 'Body loop',

@@ -50,7 +50,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
   const x = face.width / 6;
   return {
     figures: { length, width, hole: slot },
-    place: `on the back’s upper edge, a sixth of the way in from each side; ${piece.stitches} stitches, ${piece.rows} rows`,
+    place: `on the back’s top edge, a sixth of the way in from each side; ${piece.stitches} stitches, ${piece.rows} rows`,
     rows: holeRows(piece, slot.value),
     pieces: [piece],
     steps: [

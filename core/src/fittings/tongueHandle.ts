@@ -52,7 +52,7 @@ function tongueJoin(
   const from = stitches - before - foot + 1;
   const tip: Span = { piece: id, edge: 'last', from: 1, to: foot };
   const mouth: Span = { piece: body, edge: 'mouth', from, to: from + foot - 1 };
-  const says = `Bring the handle over to the other side, not twisted and right sides together, so that its last row lies on stitches ${mouth.from} to ${mouth.to} of the mouth.`;
+  const says = `Bring the handle over to the other side, not twisted and right sides together, so that its last row lies on stitches ${mouth.from} to ${mouth.to} of the opening.`;
   const spans: [Span, Span] = rows % 2 === 1 ? [tip, mouth] : [backwards(tip), backwards(mouth)];
   const name = 'through both, stitch for stitch';
   return [
@@ -80,17 +80,17 @@ function place({ built, options, path }: FittingContext): Placed {
   if (Number(options.foot) > half - 1)
     refuse(
       `${path}.foot`,
-      `A foot of ${plural(Number(options.foot), 'stitch', 'stitches')} is wider than half the round (${half}). Take ${Math.floor(half) - 1} or fewer.`,
+      `A foot of ${plural(Number(options.foot), 'stitch', 'stitches')} is wider than half the round (${half}). Use ${Math.floor(half) - 1} or fewer.`,
     );
   const narrow = Math.min(Number(options.run), foot);
   // a stitch less at each end of a row, so that it stays in the middle
   const run = narrow + ((foot - narrow) % 2);
   const plain = plainRows(fabric);
   const rise = prior(ROOM_MM, 'mm', 0, 'room for a hand, each side');
-  const over = chosen(half * fabric.stitchWidth.value, 'mm', 'across the mouth');
+  const over = chosen(half * fabric.stitchWidth.value, 'mm', 'across the opening');
   const length = derive(
     'mm',
-    'tongue = across the mouth + 2 × room × 0.6',
+    'tongue = across the opening + 2 × room × 0.6',
     { over, rise },
     (v) => v.over + 1.2 * v.rise,
   );
@@ -123,7 +123,7 @@ function place({ built, options, path }: FittingContext): Placed {
       kind: 'picked-up',
       count: foot,
       edge: 'seam',
-      from: `along the mouth, from stitch ${before + 1} to ${before + foot}`,
+      from: `along the opening, from stitch ${before + 1} to ${before + foot}`,
     },
     stitches: foot,
     rows: courses.length,
@@ -162,7 +162,7 @@ function place({ built, options, path }: FittingContext): Placed {
         does: tongueJoin(piece, mouth, before),
         check: {
           look: 'Not twisted, as many stitches free left and right of it?',
-          repair: `It stands ${leastToken(ROOM_MM)} above the mouth at its middle: move it by a stitch.`,
+          repair: `It stands ${leastToken(ROOM_MM)} above the opening at its middle: move it by a stitch.`,
         },
         minutes: 2,
       },
@@ -188,9 +188,9 @@ function place({ built, options, path }: FittingContext): Placed {
 export const tongueHandle: FittingDefinition = {
   id: 'tongue-handle',
   name: 'Top handle',
-  summary: 'One handle over the middle, from one half of the mouth to the other.',
+  summary: 'One handle over the middle, from one half of the opening to the other.',
   asks: ['round-mouth'],
-  because: 'It goes on from a mouth worked in rounds.',
+  because: 'It goes on from an opening worked in rounds.',
   figures: { length: 'Length', width: 'Width' },
   options: [
     {

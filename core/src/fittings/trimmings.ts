@@ -32,8 +32,8 @@ const TASSEL_AT: Readonly<Record<string, { name: string; place: string; sew: str
   },
   side: {
     name: 'a side edge',
-    place: 'on the {side:right} side edge, a row below the mouth',
-    sew: 'to the {side:right} side edge, a row below the mouth',
+    place: 'on the {side:right} side edge, a row below the opening',
+    sew: 'to the {side:right} side edge, a row below the opening',
     x: 1,
   },
   zip: {
@@ -156,7 +156,7 @@ function placeBobble({ fabric }: FittingContext): Placed {
           {
             do: 'free',
             id: 'bobble',
-            lead: 'The sliding bobble:',
+            lead: 'The cord stopper:',
             from: '',
             courses: BALL,
             times: 1,
@@ -186,7 +186,7 @@ function placeBobble({ fabric }: FittingContext): Placed {
 
 export const bobble: FittingDefinition = {
   id: 'bobble',
-  name: 'Sliding bobble',
+  name: 'Cord stopper',
   summary: 'A small ball that holds the drawstring shut.',
   asks: ['round-mouth'],
   because: 'It slides on a drawstring’s cord.',

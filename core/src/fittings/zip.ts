@@ -23,14 +23,16 @@ function place({ built, path, options }: FittingContext): Placed {
   if (length === undefined)
     return refuse(
       `${path}.kind`,
-      `The mouth is ${formatLength(face.width)} wide, and the shortest zip is ${formatLength(ZIPS_MM[0])}. Close it with a button or a drawstring.`,
+      `The opening is ${formatLength(face.width)} wide, and the shortest zip is ${formatLength(ZIPS_MM[0])}. Close it with a button or a drawstring.`,
     );
   const over = Math.max(0, length - face.width);
   const sewn = Math.min(length, face.width);
-  const mouth = chosen(face.width, 'mm', 'the mouth, flat');
+  const mouth = chosen(face.width, 'mm', 'the opening, flat');
   const figure = derive(
     'mm',
-    length > face.width ? 'the next standard length above the mouth' : 'the nearest standard length below the mouth',
+    length > face.width
+      ? 'the next standard length above the opening'
+      : 'the nearest standard length below the opening',
     { mouth, standard: prior(length, 'mm', 0, 'as sold') },
     () => length,
   );
@@ -38,8 +40,8 @@ function place({ built, path, options }: FittingContext): Placed {
     figures: { zip: figure },
     place:
       over > 0
-        ? `along the whole mouth, {mm:${formatNumber(over)}} of it pushed inside`
-        : `along the mouth, {mm:${formatNumber((face.width - length) / 2)}} free at each end`,
+        ? `along the whole opening, {mm:${formatNumber(over)}} of it pushed inside`
+        : `along the opening, {mm:${formatNumber((face.width - length) / 2)}} free at each end`,
     rows: [],
     steps: [
       {
@@ -51,7 +53,7 @@ function place({ built, path, options }: FittingContext): Placed {
             do: 'sew',
             id: 'zip',
             mm: 4 * sewn,
-            says: `backstitch its tape to the inside of the mouth, a row below the edge, front first, then back, the zip open. ${over ? `Push the {mm:${formatNumber(over)}} that are over inside at the closed end and tack them down.` : 'Tuck both ends in.'}`,
+            says: `backstitch its tape to the inside of the opening, a row below the edge, front first, then back, the zip open. ${over ? `Push the {mm:${formatNumber(over)}} that are over inside at the closed end and tack them down.` : 'Tuck both ends in.'}`,
           },
         ],
         check: {
@@ -83,9 +85,9 @@ function place({ built, path, options }: FittingContext): Placed {
 export const zip: FittingDefinition = {
   id: 'zip',
   name: 'Zip',
-  summary: 'The nearest standard length below the mouth, sewn in by hand.',
+  summary: 'The nearest standard length below the opening, sewn in by hand.',
   asks: ['straight-mouth'],
-  because: 'A zip closes a straight mouth.',
+  because: 'A zip closes a straight opening.',
   figures: { zip: 'Zip' },
   options: [
     {
@@ -93,7 +95,7 @@ export const zip: FittingDefinition = {
       kind: 'choice',
       label: 'Standard length',
       options: [
-        { id: 'below', name: 'the nearest below the mouth' },
+        { id: 'below', name: 'the nearest below the opening' },
         { id: 'above', name: 'the next above, surplus inside' },
       ],
       default: 'below',

@@ -4,7 +4,7 @@ import { PlanProblem, type PlanFault } from '../figure';
 import { FITS } from '../fit';
 import { FITTINGS } from '../fittings';
 import { PLAN_FORMAT, type Plan } from '../plan';
-import { SHAPES } from '../shapes';
+import { SHAPES, UNOFFERED } from '../shapes';
 import { CARRIERS, memberKinds, METHODS, THINGS, type ThingDefinition, type ThingList } from '../things';
 import { LENGTH_UNITS, LONGEST_MM, type Field, type LengthField } from '../units';
 import { withoutStrayOptions } from './earlier';
@@ -76,7 +76,7 @@ const gaugeMeasures: Form = {
     keys: {
       count: required({ is: 'number', min: 1, max: 1000, note: 'stitches, rows, rounds or chains counted' }),
       overMm: optional({ is: 'number', min: 1, max: LONGEST_MM, unit: 'mm' }),
-      reaches: optional({ is: 'one-of', values: ['round'], note: 'they reach just round the thing' }),
+      reaches: optional({ is: 'one-of', values: ['round'], note: 'they reach just round the item' }),
       by: optional(method),
       counted: optional({
         is: 'one-of',
@@ -313,7 +313,7 @@ export const planForm: ObjectForm = {
     thing: required(thingForm),
     carrier: optional(carrierForm),
     fabric: required(fabricForm),
-    shape: required({ is: 'variant', by: 'kind', forms: optionForms(SHAPES) }),
+    shape: required({ is: 'variant', by: 'kind', forms: optionForms([...SHAPES, ...UNOFFERED]) }),
     fit: required({
       is: 'object',
       keys: {

@@ -104,7 +104,7 @@ const otherCount: Finder = ({ measured }) => [
   {
     id: 'other-count',
     title: 'Pull out and use the count that fits',
-    why: 'It comes out as if you had known your gauge from the start.',
+    why: 'It comes out as if you had known your {gauge} from the start.',
     plan: withoutBegun({ ...measured, picks: {} }),
     shows: 'no',
   },

@@ -27,6 +27,7 @@ class Fault extends Error {}
 /** The hook at work: what is still there below it, what it has made so far, what it left for later. */
 class Hook {
   private at = 0;
+  readonly taken: WorkedPlace[] = [];
   readonly made: WorkedPlace[] = [];
   readonly left: WorkedPlace[] = [];
 
@@ -43,6 +44,7 @@ class Hook {
     const meets = into === 'gap' ? next.kind !== 'space' : next.kind === into;
     if (!meets) throw new Fault(`is told to work into a ${into} and meets a ${next.kind}`);
     this.at += 1;
+    this.taken.push(next);
     return next;
   }
 
@@ -57,6 +59,7 @@ class Hook {
     const next = this.below[this.at];
     if (!next) throw new Fault('needs one more place, 0 left');
     this.at += 1;
+    this.taken.push(next);
     return next;
   }
 
@@ -213,4 +216,40 @@ export function refereeRow(instructions: readonly Instruction[], below: readonly
   if (hook.remaining > 0) return { ok: false, fault: `${hook.remaining} left unworked` };
   const made = hook.made.reduce((sum, { columns }) => sum + columns, 0);
   return { ok: true, made, places: hook.made, left: hook.left };
+}
+
+/** One movement of a row with the places it was worked into and those it made. */
+export interface Traced {
+  one: Instruction;
+  into: readonly WorkedPlace[];
+  made: readonly WorkedPlace[];
+}
+
+/** Instructions one time each, repeats written out. */
+function singly(instructions: readonly Instruction[]): Instruction[] {
+  return instructions.flatMap((one): Instruction[] => {
+    if (one.do === 'repeat') return Array.from({ length: one.times }, () => singly(one.of)).flat();
+    if (!('times' in one) || one.times === 1) return [one];
+    return Array.from({ length: one.times }, () => ({ ...one, times: 1 }));
+  });
+}
+
+/**
+ * Works a row as `refereeRow` does and tells what lies in what, to be drawn.
+ *
+ * @param below the places of the row before, each an object of its own so that it can be known again
+ * @returns nothing where the row cannot be worked over them
+ */
+export function tracedRow(instructions: readonly Instruction[], below: readonly WorkedPlace[]): Traced[] | null {
+  const hook = new Hook(below);
+  try {
+    return singly(instructions).map((one) => {
+      const [taken, made] = [hook.taken.length, hook.made.length];
+      act(hook, one);
+      return { one, into: hook.taken.slice(taken), made: hook.made.slice(made) };
+    });
+  } catch (error) {
+    if (error instanceof Fault) return null;
+    throw error;
+  }
 }

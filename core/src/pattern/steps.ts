@@ -17,6 +17,10 @@ export interface Step {
   section: string;
   kind: 'foundation' | 'row' | 'round' | 'assembly' | 'closure' | 'finish';
   text: string;
+  /** The yarn and the hook a row is worked with from here on, as its text begins; nothing where they stay. */
+  lead: string;
+  /** Whether the work is turned after it. */
+  turns: boolean;
   /** What to do when the step is done, beside going on. */
   note: string | null;
   /** Stitches the step ends on. */
@@ -65,6 +69,8 @@ function stepOf(given: Pick<Step, Named> & Partial<Omit<Step, Named>>): Step {
     section: given.section,
     kind: given.kind,
     text: given.text,
+    lead: given.lead ?? '',
+    turns: given.turns ?? false,
     note: given.note ?? null,
     ends: given.ends ?? null,
     counted: given.counted ?? null,
@@ -120,6 +126,8 @@ export function pieceSteps(
     const work = course.instructions;
     const next = piece.courses[row];
     const counted = countedOf(work, row);
+    const lead = withWhat(piece, row, colourOf);
+    const turned = next?.turned ?? false;
     steps.push(
       stepOf({
         piece: piece.id,
@@ -127,7 +135,9 @@ export function pieceSteps(
         id: `${piece.id}-${course.kind}-${row}`,
         section: course.section,
         kind: course.kind,
-        text: `${withWhat(piece, row, colourOf)}${wordsOf(work)}${next?.turned ? ' Turn.' : ''}`,
+        text: `${lead}${wordsOf(work)}${turned ? ' Turn.' : ''}`,
+        lead,
+        turns: turned,
         note: noteOf(piece, course, row, colourOf),
         ends: course.ends,
         counted,

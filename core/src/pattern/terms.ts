@@ -2,12 +2,22 @@ import { baseStitch, stitchDefinition } from '../fabric';
 import { tellLength } from '../units';
 import type { Schools } from './schools';
 
-/** Craft words that differ. */
+/** Craft words and abbreviations that differ. */
 const WORDS: Readonly<Record<string, { US: string; UK: string }>> = {
   skip: { US: 'skip', UK: 'miss' },
-  Skip: { US: 'Skip', UK: 'Miss' },
+  skipped: { US: 'skipped', UK: 'missed' },
   gauge: { US: 'gauge', UK: 'tension' },
+  over: { US: 'yarn over', UK: 'yarn round hook' },
+  yo: { US: 'yo', UK: 'yrh' },
+  sk: { US: 'sk', UK: 'miss' },
+  ss: { US: 'sl st', UK: 'ss' },
+  sc: { US: 'sc', UK: 'dc' },
+  hdc: { US: 'hdc', UK: 'htr' },
+  dc: { US: 'dc', UK: 'tr' },
+  tr: { US: 'tr', UK: 'dtr' },
 };
+
+const CAPITAL = /^[A-Z]/;
 
 /** What one stitch of a kind is called. */
 function stitchName(id: string): { US: string; UK: string } | undefined {
@@ -15,9 +25,14 @@ function stitchName(id: string): { US: string; UK: string } | undefined {
   return definition ? (definition.one ?? definition.name) : baseStitch(id)?.name;
 }
 
-/** A stitch or craft word in the chosen terms; a word that does not differ is itself. */
+/** A stitch or craft word in the chosen terms, with a capital where it is asked for with one; a word that does not differ is itself. */
 export function term(id: string, terms: Schools['terms']): string {
-  return (WORDS[id] ?? stitchName(id))?.[terms] ?? id;
+  const found = (WORDS[id] ?? stitchName(id))?.[terms];
+  if (found !== undefined || !CAPITAL.test(id)) return found ?? id;
+  return term(
+    id.replace(CAPITAL, (first) => first.toLowerCase()),
+    terms,
+  ).replace(/^./, (first) => first.toUpperCase());
 }
 
 const MIRRORED: Readonly<Record<string, string>> = {

@@ -10,7 +10,7 @@ type Terms = Schools['terms'];
  * what the referee works, so the words and the counts cannot part.
  */
 export function wordRow(instructions: readonly Instruction[], { terms }: Pick<Schools, 'terms'>): string {
-  const said = wordCourse(merged(instructions), terms).join(', ');
+  const said = wordCourse(mergedCourse(instructions), terms).join(', ');
   return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
 }
 
@@ -45,8 +45,8 @@ function ontoTheChain({ stitch, times, into }: Extract<Instruction, { do: 'work'
   return times > 1 ? `${term(stitch, terms)} in ${each(times - 1, into)} and ${top}` : `${term(stitch, terms)} ${top}`;
 }
 
-/** Equal neighbours are one instruction. */
-function merged(instructions: readonly Instruction[]): Instruction[] {
+/** A course with equal neighbours as one instruction, as it is told and read. */
+export function mergedCourse(instructions: readonly Instruction[]): Instruction[] {
   const list: Instruction[] = [];
   for (const one of instructions) {
     const before = list.at(-1);
@@ -58,7 +58,7 @@ function merged(instructions: readonly Instruction[]): Instruction[] {
 }
 
 function wordList(instructions: readonly Instruction[], terms: Terms): string {
-  return merged(instructions)
+  return mergedCourse(instructions)
     .map((instruction) => wordInstruction(instruction, terms))
     .join(', ');
 }
@@ -85,7 +85,7 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
     case 'crossed':
       return `[${term('skip', terms)} 1, ${term(one.stitch, terms)} in the next, ${term(one.stitch, terms)} in the one ${terms === 'US' ? 'skipped' : 'missed'}] ${timesWord(one.times)}`;
     case 'wrapped':
-      return `${term(one.stitch, terms)} round the post of the one just made`;
+      return `${term(one.stitch, terms)} around the post of the one just made`;
     case 'loop':
       return one.closes === 'same-stitch'
         ? `chain ${one.chains} for the loop and ${term('slip', terms)} into the stitch just made`
@@ -133,7 +133,7 @@ export function rhythm(stitches: number, places: number): string {
 }
 
 /** "1st", "2nd", "11th". */
-function nth(count: number): string {
+export function nth(count: number): string {
   const teen = count % 100 > 10 && count % 100 < 14;
   return `${count}${(!teen && ['th', 'st', 'nd', 'rd'][count % 10]) || 'th'}`;
 }

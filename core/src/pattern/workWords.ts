@@ -13,7 +13,7 @@ import {
 import { plural } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
-import { wordInstruction, wordRow } from './wording';
+import { mergedCourse, wordInstruction, wordRow } from './wording';
 
 /**
  * Work in words: what is told is what was walked, the hook where it hangs before it.
@@ -40,7 +40,7 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
     case 'level':
       return `Work on to above the first stitch of round 1, then {slip} in ${work.slips === 1 ? 'the next stitch' : `each of the next ${work.slips} stitches`} to level the step.`;
     case 'empty':
-      return 'Take it out again.';
+      return 'Take the item out again.';
     case 'weave-in':
       if (work.pieces === 'all') return 'Weave in all ends that are left: run each along a row and back, then trim.';
       return `Weave in the ends of ${inWords(work.pieces.map(({ name }) => name.toLowerCase()))} now: the next layer closes over them.`;
@@ -90,12 +90,25 @@ export function borderCounted(border: Border): string {
 
 /** Part by part, each with what it lies along; from the second course on the parts are one way. */
 function wordCourse(parts: readonly BorderPart[], first: boolean, { terms }: Schools): string {
-  const sentences = parts.map(({ stretch, instructions }) => {
+  const sentences = joinedParts(parts).map(({ stretch, instructions }) => {
     const words = instructions.map((one) => (stretch?.corner ? cornerWords(one, terms) : wordInstruction(one, terms)));
     const along = first && stretch && !stretch.corner ? `${stretch.name}: ` : '';
     return along + words.join(', ');
   });
   return `${capital(sentences.join(first ? '; ' : ', '))}.`;
+}
+
+/** Parts that lie along one edge, one after the other, are told as one. */
+function joinedParts(parts: readonly BorderPart[]): BorderPart[] {
+  const list: BorderPart[] = [];
+  for (const part of parts) {
+    const before = list.at(-1);
+    const alongOne = before?.stretch && part.stretch && !before.stretch.corner && !part.stretch.corner;
+    if (alongOne && before.stretch!.name === part.stretch!.name)
+      list[list.length - 1] = { ...before, instructions: mergedCourse([...before.instructions, ...part.instructions]) };
+    else list.push(part);
+  }
+  return list;
 }
 
 function cornerWords(one: BorderPart['instructions'][number], terms: Schools['terms']): string {

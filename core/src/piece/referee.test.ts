@@ -281,7 +281,7 @@ describe('a hand', () => {
     expect(says(short, pieces)).toContain('body:end of 30 mm is too short to weave in');
   });
 
-  it('joins, sews and edges nothing while the thing is inside', () => {
+  it('joins, sews and edges nothing while the item is inside', () => {
     const button = { fittings: [{ kind: 'flap' }, { kind: 'button-loop' }] };
     const { works, pieces } = workedOrSkipped({ ...PHONE, ...button, shape: { kind: 'strip-across' } } as Plan);
     const empty = works.findIndex((work) => work.do === 'empty');

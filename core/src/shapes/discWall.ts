@@ -49,7 +49,7 @@ const options: readonly Field[] = [
     key: 'base',
     kind: 'choice',
     label: 'Base worked in',
-    options: (['single', 'half-double', 'double'] as const).map((id) => ({ id, name: BASES[id].name.US })),
+    options: (['single', 'half-double', 'double'] as const).map((id) => ({ id, name: `{${id}}` })),
     default: 'single',
   },
   number('start', 'Stitches in the ring', 'Left empty: as many as lie flat.', 3, 24),
@@ -57,7 +57,7 @@ const options: readonly Field[] = [
   {
     key: 'doublings',
     kind: 'number',
-    label: 'Rounds that double first',
+    label: 'Rounds of twice as many first',
     unit: 'rounds',
     whole: true,
     min: 0,
@@ -171,7 +171,7 @@ function build(context: ShapeContext): Built {
       ? { piece: 'body', fabric: plain, from: piece.rows, to: piece.rows, stitches: shoulder.neck }
       : mouthOf(piece, top, count),
     ...(shoulder ? { upright: mouthOf({ id: piece.id, rows: disc.counts.length + wallRounds }, top, count) } : {}),
-    assembly: tubeEnd(piece, schools, 'Stand the thing in it: does the last round come where you want it?'),
+    assembly: tubeEnd(piece, schools, 'Stand the item in it: does the last round come where you want it?'),
     ...tubeMouth(piece, schools),
     advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice],
     views: views(context, piece, disc.counts, wallRounds, count, base, shoulder),
@@ -457,7 +457,7 @@ function cutView(it: Standing, wide: number, neckWide: number): View {
 
 export const discWall: ShapeDefinition = {
   id: 'disc-wall',
-  name: 'Disc and wall',
+  name: 'Round base with sides',
   summary: 'A round base from a ring, then a wall in any stitch, taken in at the shoulder if wanted.',
   why: 'Stands on its base; no seam; made for what is round.',
   worked: 'rounds',
@@ -474,7 +474,7 @@ export const discWall: ShapeDefinition = {
   unsuited: ({ profile, width, depth }) => {
     if (profile === 'round' || profile === 'given') return undefined;
     if (Math.max(width.value, depth.value) <= 1.5 * Math.min(width.value, depth.value)) return undefined;
-    return 'Its base is round, and this is flat: take it round a chain.';
+    return 'Its base is round, and this is flat: use an oval base instead.';
   },
   build,
 };

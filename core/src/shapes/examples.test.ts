@@ -114,9 +114,9 @@ describe('round a chain', () => {
 
   it('refuses a floor under something flat, and under something round', () => {
     const floor = { shape: { kind: 'round-chain', floor: 'flat' } };
-    expect(() => made({ ...floor, thing: { ...slab, depth: { mm: 2 } } })).toThrow(/A floor takes 5 mm of depth/);
+    expect(() => made({ ...floor, thing: { ...slab, depth: { mm: 2 } } })).toThrow(/A base needs 5 mm of depth/);
     expect(() => made({ ...floor, thing: { kind: 'cylinder', height: { mm: 100 }, diameter: { mm: 60 } } })).toThrow(
-      /wants a round one/,
+      /needs a round one/,
     );
   });
 });
@@ -173,7 +173,7 @@ describe('a disc and wall', () => {
     const funnel = made({ thing: { ...bottle, neckDiameter: { mm: 110 } }, shape: { kind: 'disc-wall' } });
     expect(funnel.advice.map(({ id }) => id)).toContain('wider-above');
     expect(funnel.inside.girth.value).toBeGreaterThan(Math.PI * 105);
-    expect(() => made({ shape: { kind: 'disc-wall' } })).toThrow(/take it round a chain/);
+    expect(() => made({ shape: { kind: 'disc-wall' } })).toThrow(/use an oval base instead/);
   });
 });
 
@@ -280,7 +280,7 @@ describe('things at the ends of what can be made', () => {
       refused({ thing: { kind: 'cylinder', height: { mm: 200 }, diameter: { mm: 70 } }, shape: { kind: 'packet' } }),
     ).toMatch(/lies flat round a flat thing/);
     expect(refused({ shape: { kind: 'packet' }, fittings: [{ kind: 'drawstring' }] })).toMatch(
-      /runs through rounds near a mouth/,
+      /runs through rounds near an opening/,
     );
   });
 });

@@ -3,6 +3,7 @@ import type { ShapeDefinition } from './definition';
 import { discWall } from './discWall';
 import { layered } from './layered';
 import { packet } from './packet';
+import { practice } from './practice';
 import { ringTube } from './ringTube';
 import { roundChain } from './roundChain';
 import { saddle } from './saddle/saddle';
@@ -27,7 +28,10 @@ export const SHAPES: readonly ShapeDefinition[] = [
   layered,
 ];
 
+/** What is never offered for a thing, and can be planned all the same. */
+export const UNOFFERED: readonly ShapeDefinition[] = [practice];
+
 /** The shape of an id; undefined where there is none. */
 export function shapeDefinition(id: string): ShapeDefinition | undefined {
-  return SHAPES.find((shape) => shape.id === id);
+  return [...SHAPES, ...UNOFFERED].find((shape) => shape.id === id);
 }

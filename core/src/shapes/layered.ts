@@ -32,7 +32,7 @@ const options: readonly Field[] = [
     help: 'The pocket next to the back.',
     options: [
       { id: 'same', name: 'the same stitch' },
-      ...STITCHES.filter(({ wantsSwatch }) => !wantsSwatch).map(({ id, name }) => ({ id, name: name.US })),
+      ...STITCHES.filter(({ wantsSwatch }) => !wantsSwatch).map(({ id }) => ({ id, name: `{${id}}` })),
     ],
     default: 'same',
   },
@@ -54,7 +54,7 @@ const options: readonly Field[] = [
 function build(context: ShapeContext): Built {
   const { fabric, thing, options: given, picks, demands } = context;
   const join = joinOf(given.join);
-  const take = chosen(join.take, 'stitches', join.name);
+  const take = chosen(join.take, 'stitches', 'taken by the join');
   const w = fabric.stitchWidth;
   const t = fabric.thickness;
   const inner = Number(given.inner);
@@ -168,7 +168,7 @@ function refuseCoarse(stack: Stack): void {
   throw new PlanProblem([
     {
       path: 'shape.pocketStitch',
-      message: `${plural(rows, 'row')} of “${fabric.stitch.name.US}” are too few to be joined level with ${plural(stack.pockets.length, 'pocket')}. Take the same stitch, or fewer pocket pieces.`,
+      message: `${plural(rows, 'row')} of “{${fabric.stitch.id}}” are too few to be joined level with ${plural(stack.pockets.length, 'pocket')}. Use the same stitch, or fewer pocket pieces.`,
     },
   ]);
 }
@@ -240,7 +240,7 @@ function stackAdvice({ fabric, thing }: ShapeContext, inner: number): Advice[] {
       id: 'too-many-layers',
       severity: 'warning',
       text: `${plural(inner + 1, 'layer')} of ${mmToken(fabric.thickness.value)} make ${mmToken(stack)} to sew through and to fold, where the flap turns over ${mmToken(thing.depth.value + (Math.PI * fabric.thickness.value) / 2)}.`,
-      repair: `Keep to ${MOST_INNER} pocket pieces, or take a thinner yarn.`,
+      repair: `Keep to ${MOST_INNER} pocket pieces, or use a thinner yarn.`,
       at: 'shape.inner',
       change: { 'shape.inner': MOST_INNER },
     },
@@ -336,7 +336,7 @@ export const layered: ShapeDefinition = {
   options,
   takes: {
     flat: true,
-    round: 'It hangs flat on a belt. Choose a disc and wall.',
+    round: 'It hangs flat on a belt. Choose a round base with sides.',
     rods: true,
     several: true,
     given: 'Its pockets are sized to what lies in them. Say what that is.',

@@ -21,7 +21,7 @@ const options: readonly Field[] = [
     key: 'edging',
     kind: 'number',
     label: 'Edging all around',
-    help: 'Rounds of single worked on the rectangle before it is folded.',
+    help: 'Rounds of {single} worked on the rectangle before it is folded.',
     unit: 'rounds',
     whole: true,
     min: 0,
@@ -47,7 +47,7 @@ const options: readonly Field[] = [
 function build(context: ShapeContext): Built {
   const { fabric, thing, fit, options: given, picks } = context;
   const join = joinOf(given.join);
-  const take = chosen(join.take, 'stitches', join.name);
+  const take = chosen(join.take, 'stitches', 'taken by the join');
   const overlap = chosen(Number(given.overlapMm), 'mm', 'overlap');
   const edging = edgingDepth(Number(given.edging), context);
   const h = fabric.rowHeight;
@@ -224,7 +224,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, '
 
 export const packet: ShapeDefinition = {
   id: 'packet',
-  name: 'Packet',
+  name: 'Tissue wrap',
   summary: 'A rectangle folded to the middle from both ends, the ends joined, open along the middle.',
   why: 'Opens along its middle: for what is pulled out, such as tissues.',
   worked: 'rows',
@@ -233,7 +233,7 @@ export const packet: ShapeDefinition = {
   options,
   takes: {
     flat: true,
-    round: 'It lies flat round a flat thing. Choose a disc and wall.',
+    round: 'It lies flat round a flat thing. Choose a round base with sides.',
     rods: 'It opens along its middle, where tools fall out. Choose a strip or two panels.',
     several: ONE_ROOM,
     given: true,

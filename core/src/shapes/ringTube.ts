@@ -130,7 +130,7 @@ function assembly(piece: Piece, schools: ShapeContext['schools'], bottomFirst: b
 
 export const ringTube: ShapeDefinition = {
   id: 'ring-tube',
-  name: 'Ring tube',
+  name: 'Tube in the round',
   summary: 'A chain joined to a ring, rounds straight up, the bottom sewn flat.',
   why: 'One seam; stretches evenly all round.',
   worked: 'rounds',

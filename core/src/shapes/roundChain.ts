@@ -176,7 +176,7 @@ function build(context: ShapeContext): Built {
     main: fabric,
     width,
     height,
-    summary: `Chain ${chainCount}, round both its sides: ${bottom.counts.join(', ')}; ${wallRounds} rounds of ${wallCount}`,
+    summary: `Chain ${chainCount}, worked along both sides: ${bottom.counts.join(', ')}; ${wallRounds} rounds of ${wallCount}`,
     notes: { 1: given.chainLoops === 'shared' ? `${SHARED_LOOPS} ${MARK_FIRST_STITCH}` : MARK_FIRST_STITCH },
   });
   const up = withFloor ? height.value : height.value - bottomGive(thing.depth, t).value;
@@ -193,7 +193,7 @@ function build(context: ShapeContext): Built {
       ...(withFloor ? { wants: [floorWant(bottom, floor, fabric)] } : {}),
     },
     mouth: mouthOf(piece, bands.at(-1)!, wallCount),
-    assembly: tubeEnd(piece, schools, 'Is the last round the height you want with the thing in it?'),
+    assembly: tubeEnd(piece, schools, 'Is the last round the height you want with the item in it?'),
     ...tubeMouth(piece, schools),
     advice: [...pickAdvice(choice, fabric.stitch.rounds), ...floorAdvice(bottom, floor)],
     views: tubeViews({
@@ -261,8 +261,8 @@ function floorAdvice({ counts }: Bottom, floor: WorkedFabric): Advice[] {
           : `The floor’s last round grows by ${more}, where ${formatNumber(flat)} lie flat: it ruffles.`,
       repair:
         more < 0
-          ? 'Take a looser fit, or no floor.'
-          : 'Take a closer fit, or a stitch for the wall that is as wide as the floor’s.',
+          ? 'Use a looser fit, or no floor.'
+          : 'Use a closer fit, or a stitch for the wall that is as wide as the floor’s.',
       at: 'shape.floor',
     },
   ];
@@ -300,21 +300,21 @@ function refuseFloor({ thing, fabric }: ShapeContext, withFloor: boolean): void 
     throw new PlanProblem([
       {
         path: 'shape.floor',
-        message: `A floor takes ${leastToken(least)} of depth or more, a round each side of the chain; this is ${mmToken(depth.value)} deep. Take it without a floor.`,
+        message: `A base needs ${leastToken(least)} of depth or more, a round each side of the chain; this is ${mmToken(depth.value)} deep. Leave the base out.`,
       },
     ]);
   if (width.value - depth.value < fabric.stitchWidth.value)
     throw new PlanProblem([
       {
         path: 'shape.floor',
-        message: `An oval floor is longer than it is deep; ${mmToken(width.value)} by ${mmToken(depth.value)} wants a round one. Take a disc and wall, or no floor.`,
+        message: `An oval base is longer than it is deep; ${mmToken(width.value)} by ${mmToken(depth.value)} needs a round one. Use a round base with sides, or no base.`,
       },
     ]);
 }
 
 export const roundChain: ShapeDefinition = {
   id: 'round-chain',
-  name: 'Round a chain',
+  name: 'Oval base, in the round',
   summary: 'Rounds along both sides of a chain: a seamless bottom, flat or with a floor.',
   why: 'No seam at all.',
   worked: 'rounds',

@@ -32,7 +32,7 @@ function everyPlan(shape: string, law: (worked: Worked, plan: Plan) => void, run
   );
 }
 
-describe.each(SHAPES.map(({ id }) => [id]))('%s, whatever the thing, the gauge and the stitch', (shape) => {
+describe.each(SHAPES.map(({ id }) => [id]))('%s, whatever the item, the gauge and the stitch', (shape) => {
   it('shows no number that is not finite, no count below one, no section without a row', () => {
     everyPlan(shape, (worked) => {
       expect(numbersIn({ ...worked, steps: [] }).every(Number.isFinite)).toBe(true);

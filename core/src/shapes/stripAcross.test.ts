@@ -36,7 +36,7 @@ describe('the flat drawing', () => {
     });
   });
 
-  it('folds between sections, and lays the thing on the back', () => {
+  it('folds between sections, and lays the item on the back', () => {
     const view = inView(phone, 'flat');
     const folds = view.parts.flatMap((part) => (part.type === 'fold' ? [part.x1] : []));
     const [front, back] = cloths(view) as [Cloth, Cloth];
@@ -105,7 +105,7 @@ describe('joining', () => {
 });
 
 describe('depth', () => {
-  it('grows each face by half of what the thing is thicker', () => {
+  it('grows each face by half of what the item is thicker', () => {
     const faces = (mm: number) => {
       const { pieces } = reckon({
         ...phone,

@@ -34,7 +34,7 @@ const options: readonly Field[] = [
     key: 'edging',
     kind: 'number',
     label: 'Edging all around',
-    help: 'Rounds of single worked on the strip before it is folded.',
+    help: 'Rounds of {single} worked on the strip before it is folded.',
     unit: 'rounds',
     whole: true,
     min: 0,
@@ -45,7 +45,7 @@ const options: readonly Field[] = [
     key: 'pocketMm',
     kind: 'length',
     label: 'Pocket only so deep',
-    help: 'Left empty: the front covers the thing. A caddy’s back goes on above its pocket.',
+    help: 'Left empty: the front covers the item. A caddy’s back reaches above its pocket.',
     min: 10,
     max: LONGEST_MM,
     optional: true,
@@ -61,7 +61,7 @@ const options: readonly Field[] = [
 function build(context: ShapeContext): Built {
   const { fabric, thing, picks } = context;
   const join = joinOf(context.options.join);
-  const take = chosen(join.take, 'stitches', join.name);
+  const take = chosen(join.take, 'stitches', 'taken by the join');
   const edging = edgingDepth(Number(context.options.edging), context);
   const w = fabric.stitchWidth;
   const t = fabric.thickness;

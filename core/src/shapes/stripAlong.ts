@@ -35,7 +35,7 @@ function build(context: ShapeContext): Built {
   const { options } = context;
   const join = joinOf(options.join);
   // a join through edge stitches takes a quarter of a stitch's height there as it takes of its width elsewhere
-  const take = chosen(join.take, 'rows', join.name);
+  const take = chosen(join.take, 'rows', 'taken by the join');
   const h = fabric.rowHeight;
   const t = fabric.thickness;
   const beside = besideFill(fabric);
@@ -190,7 +190,7 @@ function frontDepth({ thing, fabric }: ShapeContext, front: Section): Sized {
 }
 
 /** Rows along the far end already border it. */
-const ENDED = 'The flap’s end is bordered by rows of its own. Take those away, or remove the edging.';
+const ENDED = 'The flap’s end is bordered by rows of its own. Remove those, or remove the edging.';
 
 /** A border of singles along the ends of the rows at the strip's far end, down from its last row. */
 function endBorder(piece: Piece, courses: number): Border {
@@ -264,9 +264,9 @@ function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembl
 
 export const stripAlong: ShapeDefinition = {
   id: 'strip-along',
-  name: 'Folded strip, rows along',
-  summary: 'The same strip worked sideways: ribs run up the pouch, and it stretches round the thing.',
-  why: 'Ribs run up and give most round the thing.',
+  name: 'Folded strip, rows lengthwise',
+  summary: 'The same strip worked sideways: ribs run up the pouch, and it stretches round the item.',
+  why: 'Ribs run up and give most round the item.',
   worked: 'rows',
   around: 'rows',
   bands: true,
@@ -277,7 +277,7 @@ export const stripAlong: ShapeDefinition = {
       key: 'endRows',
       kind: 'number',
       label: 'Rows along the far end',
-      help: 'Single, worked into the ends of the rows: a firm edge for the flap, and for a loop.',
+      help: '{Single}, worked into the ends of the rows: a firm edge for the flap, and for a loop.',
       unit: 'rows',
       whole: true,
       min: 0,

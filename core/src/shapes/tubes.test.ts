@@ -72,7 +72,7 @@ describe('a bottle bag of plain rounds, a net and plain rounds', () => {
     expect(counts.slice(-3)).toEqual([4, 6, 8]);
     const n = bag.pieces[0]!.roundCounts!.at(-1)!;
     const [join] = textsOf(bag, 'join-tongue');
-    const [, from, to] = /stitches (\d+) to (\d+) of the mouth/.exec(join!)!.map(Number);
+    const [, from, to] = /stitches (\d+) to (\d+) of the opening/.exec(join!)!.map(Number);
     const [, first, last] = /from stitch (\d+) to (\d+)/.exec(textsOf(bag, 'tongue-foundation')[0]!)!.map(Number);
     expect([from, to]).toEqual([n + 1 - last!, n + 1 - first!]);
     expect(join).toMatch(/right sides together.*\(8 stitches\) Fasten off\.$/);
@@ -224,10 +224,10 @@ describe('a gift bag', () => {
   it('carries a bell at its end, and says what that brings', () => {
     const bag = gift({ end: 'bell' });
     expect(textsOf(bag, 'knot-cord')[0]).toBe(
-      'Pull the mouth fully open, then thread a bell on, and knot the ends below it.',
+      'Pull the opening fully open, then thread a bell on, and knot the ends below it.',
     );
     expect(bag.supplies.notions).toContainEqual({ name: 'bell', count: 1 });
-    expect(bag.cautions.some(({ text }) => /choke/.test(text))).toBe(true);
+    expect(bag.cautions.some(({ text }) => /choking/.test(text))).toBe(true);
   });
 
   it('is edged, and threaded only then; what slides goes on before the knot', () => {

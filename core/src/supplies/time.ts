@@ -43,7 +43,7 @@ export function workingTime(
     {
       stitches: rate
         ? prior(working, 'min', rate.spread * working, `your own pace, from ${rate.makes} finished`)
-        : prior(working, 'min', TIME_SPREAD * working, '22 single, 17 half double, 14 double a minute (US)'),
+        : prior(working, 'min', TIME_SPREAD * working, '22 short, 17 half-tall, 14 tall ones a minute'),
       finishing: prior(finishing, 'min', TIME_SPREAD * finishing, 'minutes of each step'),
     },
     (v) => v.stitches + v.finishing,

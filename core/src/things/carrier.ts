@@ -67,7 +67,7 @@ export const CARRIERS: readonly CarrierDefinition[] = [
       length(
         'dropFront',
         'Drop in front',
-        'From the bar’s middle, or the arm’s top, down to the pocket’s mouth.',
+        'From the bar’s middle, or the arm’s top, down to the pocket’s opening.',
         false,
       ),
       length('dropBack', 'Drop behind', 'The same on the other side.', false),

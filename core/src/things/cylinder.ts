@@ -139,7 +139,7 @@ function advice(given: ThingSpec, body: number, widest: number): Advice[] {
       id: 'wider-above',
       severity: 'advice',
       text: `It is wider above (${mmToken(widest)} across) than at the body (${mmToken(body)}): the cover is sized to the widest, and the body will have room.`,
-      repair: 'Stop below the wide part, or gather the mouth with a drawstring.',
+      repair: 'Stop below the wide part, or gather the opening with a drawstring.',
       at: 'thing.neckDiameter',
     });
   return told.filter((one): one is Advice => one !== undefined);

@@ -31,7 +31,7 @@ export const loose: ThingDefinition = {
   examples: 'a gift, soap ends, cards, yarn tails',
   measures: [
     { key: 'width', kind: 'length', label: 'Bag width', help: 'As it lies flat.', min: 10, max: LONGEST_MM },
-    { key: 'height', kind: 'length', label: 'Bag height', help: 'Bottom to mouth.', min: 10, max: LONGEST_MM },
+    { key: 'height', kind: 'length', label: 'Bag height', help: 'Bottom to opening.', min: 10, max: LONGEST_MM },
   ],
   numbers: [{ key: 'massG', kind: 'number', label: 'Weight', unit: 'g', min: 0, max: 50_000, optional: true }],
   profile: 'given',

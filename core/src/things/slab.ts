@@ -9,7 +9,7 @@ const measures: readonly LengthField[] = [
     key: 'width',
     kind: 'length',
     label: 'Width',
-    help: 'Across the mouth of the pouch.',
+    help: 'Across the opening of the pouch.',
     min: 1,
     max: LONGEST_MM,
     usual: [20, 600],

@@ -6,20 +6,26 @@ import {
   STITCHES,
   stitchDefinition,
   stitchPattern,
+  techniqueOfStitch,
   withStitch,
   yarnOf,
   type FabricSpec,
   type Worked,
+  GAUGE_OVER,
+  densityWord,
+  perTen,
+  thicknessText,
 } from '@keep-snug/core';
 import { View } from 'react-native';
+import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
 import { FigureLine } from '@/parts/FigureLine';
 import { NumberField } from '@/parts/NumberField';
 import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
-import { GAUGE_OVER } from '@/parts/gaugeOver';
-import { densityWord, perTen, thicknessText } from '../gaugeText';
+import { useWord } from '@/parts/useWord';
 import { useReader } from '../useWorked';
+import { useShowing } from '@/state/showing';
 import { BandFields } from './BandFields';
 import { ColourFields } from './ColourFields';
 import { HeldYarns } from './HeldYarns';
@@ -76,6 +82,9 @@ function Body({ plan, worked, faults, edit }: StageProps) {
 /** The stitch, and what can be set of it. */
 function StitchPart({ plan: { fabric }, faults, edit }: Omit<StageProps, 'worked'>) {
   const { terms } = useReader();
+  const word = useWord();
+  const show = useShowing((state) => state.show);
+  const technique = techniqueOfStitch(fabric.stitch);
   return (
     <>
       <FieldRow>
@@ -86,9 +95,14 @@ function StitchPart({ plan: { fabric }, faults, edit }: Omit<StageProps, 'worked
           onChange={(stitch) =>
             edit(({ picks: _picks, ...old }) => ({ ...old, fabric: withStitch(old.fabric, stitch) }))
           }
-          hint={stitchPattern(fabric.stitch, fabric.pattern).summary}
+          hint={word(stitchPattern(fabric.stitch, fabric.pattern).summary)}
         />
       </FieldRow>
+      {technique ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Action onPress={() => show(technique.id)}>How it is worked</Action>
+        </View>
+      ) : null}
       <OptionFields
         fields={stitchDefinition(fabric.stitch)!.options}
         values={fabric.pattern ?? {}}

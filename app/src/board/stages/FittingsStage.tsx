@@ -24,6 +24,7 @@ import { FigureLine } from '@/parts/FigureLine';
 import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick as PickField } from '@/parts/Pick';
 import { Press } from '@/parts/Press';
+import { useWord } from '@/parts/useWord';
 import { Words } from '@/parts/Words';
 import { useColours } from '@/theme/useTheme';
 import { Proposals } from './Proposals';
@@ -78,6 +79,7 @@ interface FittedProps {
 function Fitted({ spec, path, placed, faults, onChange, onRemove }: FittedProps) {
   const colours = useColours();
   const definition = fittingDefinition(spec.kind)!;
+  const word = useWord();
   const fault = faultAt(faults, `${path}.kind`);
   return (
     <View
@@ -91,7 +93,7 @@ function Fitted({ spec, path, placed, faults, onChange, onRemove }: FittedProps)
             {definition.name}
           </Words>
           <Words as="small" tone="faint">
-            {definition.summary}
+            {word(definition.summary)}
           </Words>
         </View>
         <Action label={`Remove: ${definition.name}`} onPress={onRemove}>

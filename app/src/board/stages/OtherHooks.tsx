@@ -1,7 +1,6 @@
-import { formatNumber, sameCountsOn, workFabric, type FabricSpec } from '@keep-snug/core';
+import { formatNumber, sameCountsOn, workFabric, type FabricSpec, densityWord } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Words } from '@/parts/Words';
-import { densityWord } from '../gaugeText';
 
 /** Half a millimetre and a whole one either way. */
 const STEPS = [-1, -0.5, 0.5, 1];

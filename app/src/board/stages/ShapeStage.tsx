@@ -3,11 +3,13 @@ import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick as PickField } from '@/parts/Pick';
+import { useWord } from '@/parts/useWord';
 import { Words } from '@/parts/Words';
 import type { Stage, StageProps } from './definition';
 
 function Body({ plan, faults, edit }: StageProps) {
   const shape = shapeDefinition(plan.shape.kind)!;
+  const word = useWord();
   return (
     <View style={{ gap: 8 }}>
       {SHAPES.length > 1 ? (
@@ -22,7 +24,7 @@ function Body({ plan, faults, edit }: StageProps) {
       ) : (
         <Words as="strong">{shape.name}</Words>
       )}
-      <Words>{shape.summary}</Words>
+      <Words>{word(shape.summary)}</Words>
       <Parked plan={plan} />
       <Faults faults={faults} />
       <OptionFields

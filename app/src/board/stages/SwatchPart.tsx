@@ -15,6 +15,7 @@ import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
 import { Pick } from '@/parts/Pick';
+import { useWord } from '@/parts/useWord';
 import { Words } from '@/parts/Words';
 import { useLibrary, useShelf } from '@/state/library';
 import { GaugeEditor } from '@/yarn/GaugeEditor';
@@ -139,10 +140,11 @@ function KeepSwatch({ fabric }: Pick<Props, 'fabric'>) {
 /** Estimating by what the swatches in the box show of the maker's own hand. */
 function OwnHand({ fabric, onChange }: Props) {
   const hand = useHand(yarnOf(fabric));
+  const word = useWord();
   if (!hand) return null;
   return (
     <Action onPress={() => onChange(fabric.hand ? { ...fabric, hand: undefined } : { ...fabric, hand })}>
-      {fabric.hand ? 'Estimate without my own gauge' : `Use my own gauge (${handWords(hand)})`}
+      {fabric.hand ? word('Estimate without my own {gauge}') : word(`Use my own {gauge} (${handWords(hand)})`)}
     </Action>
   );
 }

@@ -19,8 +19,8 @@ function course(clusters: number, { below }: CourseContext): Instruction[] {
 /** Three-double clusters (handbook 2.2). */
 export const cluster = fixed({
   id: 'cluster',
-  name: { US: 'three-double clusters', UK: 'three-treble clusters' },
-  summary: 'Three in one space: quick, open between clusters.',
+  name: { US: '3-double-crochet groups', UK: '3-treble groups' },
+  summary: 'Three in one space: quick, open between groups.',
   base: 'double',
   rows: { repeat: 3, edge: 2 },
   rounds: { repeat: 3, edge: 0 },

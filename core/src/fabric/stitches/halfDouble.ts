@@ -5,7 +5,7 @@ export const halfDouble = fixed(
   plainPattern({
     id: 'half-double',
     name: BASES['half-double'].name,
-    summary: 'Quicker than single, soft, thick.',
+    summary: 'Quicker than {single}, soft, thick.',
     base: 'half-double',
   }),
 );

@@ -1,4 +1,4 @@
-import type { FieldValues } from '../../units';
+import { plural, type FieldValues } from '../../units';
 import { inOne, repeat, work, type Instruction, type Place } from '../instruction';
 import { BASES, CHAIN, type BaseId } from './base';
 import { placeBelow, type CourseContext, type StitchDefinition, type StitchPattern } from './definition';
@@ -77,8 +77,8 @@ function make({ chains: c, skips: s, closes }: FieldValues): StitchPattern {
   };
   return {
     id: 'net',
-    name: { US: 'net of chain loops', UK: 'net of chain loops' },
-    summary: `Loops of ${chains} chains over ${skips}: light, stretches most along the load.`,
+    name: { US: 'chain mesh', UK: 'chain mesh' },
+    summary: `Chain-${chains} loops over ${plural(skips, 'stitch', 'stitches')}: light and stretchy.`,
     base: 'single',
     rows: { repeat: span, edge: 1 },
     rounds: { repeat: span, edge: 0 },
@@ -110,7 +110,7 @@ function make({ chains: c, skips: s, closes }: FieldValues): StitchPattern {
 /** Net: chain some, skip fewer, a single to hold the loop (handbook 2.2). */
 export const net: StitchDefinition = {
   id: 'net',
-  name: { US: 'net of chain loops', UK: 'net of chain loops' },
+  name: { US: 'chain mesh', UK: 'chain mesh' },
   options: [
     {
       key: 'chains',
@@ -138,7 +138,7 @@ export const net: StitchDefinition = {
       label: 'A joined round closes with',
       options: [
         { id: 'half', name: 'half a loop’s chain and a tall stitch' },
-        { id: 'full', name: 'its whole chain and a single, on in a spiral' },
+        { id: 'full', name: 'its whole chain and {single}, on in a spiral' },
       ],
       default: 'half',
     },

@@ -5,7 +5,7 @@ import { CROSS, line, move } from './symbols';
 export const singleBackLoop = fixed(
   plainPattern({
     id: 'single-back-loop',
-    name: { US: 'single crochet in the back loop', UK: 'double crochet in the back loop' },
+    name: { US: 'single crochet in the back loop only', UK: 'double crochet in the back loop only' },
     summary: 'Ribbed: stretches most across its ridges.',
     base: 'single',
     stitch: 'single-back-loop',

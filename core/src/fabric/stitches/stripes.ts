@@ -48,7 +48,7 @@ export const stripes: StitchDefinition = {
       label: 'Rows of the stripe, from the bottom up',
       options: Object.values(BASES)
         .filter(({ edgesOnly }) => !edgesOnly)
-        .map(({ id, name }) => ({ id, name: name.US })),
+        .map(({ id }) => ({ id, name: `{${id}}` })),
       most: 24,
       default: ['single', 'single', 'double'],
     },

@@ -22,7 +22,7 @@ export function stepMisses(asked: Mm, rounds: number, gauge: ClusterGauge, fabri
   const best = hooksBelow(fabric.hookMm)
     .map((hookMm) => ({ hookMm, ...nearest(asked, gauge, singleRatio(hookMm, fabric)) }))
     .reduce<Nearest | undefined>((so, one) => (!so || one.off < so.off - 1e-9 ? one : so), undefined);
-  const misses = `A round of clusters adds ${mmToken(step)} to the width: ${plural(rounds, 'round')} ${rounds === 1 ? 'is' : 'are'} ${mmToken(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
+  const misses = `A round of groups adds ${mmToken(step)} to the width: ${plural(rounds, 'round')} ${rounds === 1 ? 'is' : 'are'} ${mmToken(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
   if (!best || best.off > Math.abs(off) / 2)
     return [
       {
@@ -75,7 +75,7 @@ export function tooTall(wanted: Mm, { height, width }: Piece, { pitch }: Cluster
     {
       id: 'clusters-too-tall',
       severity: 'warning',
-      text: `Rounds of clusters as wide as ${mmToken(width.value)} are at least ${mmToken(height.value)} long; ${mmToken(wanted.value)} would do. The front stands ${mmToken(over)} above the thing.`,
+      text: `Rounds of groups as wide as ${mmToken(width.value)} are at least ${mmToken(height.value)} long; ${mmToken(wanted.value)} would do. The front stands ${mmToken(over)} above the item.`,
       repair: 'Put it in with its longer side upright, or take two panels in rows.',
       at: 'shape.kind',
       change: { 'shape.kind': 'two-panels' },

@@ -50,7 +50,7 @@ it.each(['chain', 'ring'] as const)('begins its rounds where the strip from a %s
   expect(rows.every(({ counted }) => /^\d+ groups of 3$/.test(counted!))).toBe(true);
 });
 
-it('works two clusters a row from a ring, and one at the end of each row around them', () => {
+it('works two groups a row from a ring, and one at the end of each row around them', () => {
   const worked = reckon(pouch({ strip: 'ring' }));
   const rows = textsOf(worked, 'front');
   const strip = rows.filter(({ section }) => section === 'strip');

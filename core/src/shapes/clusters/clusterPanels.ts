@@ -31,7 +31,7 @@ const options: readonly Field[] = [
     help: 'What the rounds are worked around.',
     options: [
       { id: 'chain', name: 'clusters along a chain' },
-      { id: 'ring', name: 'two clusters a row, from a ring' },
+      { id: 'ring', name: 'two groups a row, from a ring' },
     ],
     default: 'chain',
   },
@@ -197,15 +197,15 @@ function flapReach(context: ShapeContext, gauge: ClusterGauge, more: number) {
 
 export const clusterPanels: ShapeDefinition = {
   id: 'cluster-panels',
-  name: 'Cluster rectangles',
-  summary: 'Two rectangles of three-double clusters, worked outwards from a strip; a longer back makes the flap.',
+  name: 'Group rectangles',
+  summary: 'Two rectangles of 3-{double} groups, worked outwards from a strip; a longer back makes the flap.',
   why: 'Quick, lacy, few stitches; needs a lining for slim things.',
   worked: 'rounds',
   options,
   takes: {
     flat: true,
-    round: 'Its bottom is a seam, and what is round stands on a round one. Choose a disc and wall.',
-    rods: 'Tools slip through the gaps between clusters. Choose a strip or two panels.',
+    round: 'Its bottom is a seam, and what is round stands on a round one. Choose a round base with sides.',
+    rods: 'Tools slip through the gaps between groups. Choose a strip or two panels.',
     several: true,
     given: true,
   },

@@ -97,7 +97,7 @@ export function clusterPiece(
     ),
     summary: chain
       ? `Chain ${CLUSTER * length + 3}: a strip of ${plural(length, 'cluster')}, ${plural(rounds, 'round')} to ${ends} stitches`
-      : `From a ring: a strip of ${plural(length, 'row')} of 2 clusters, ${plural(rounds, 'round')} to ${ends} stitches`,
+      : `From a ring: a strip of ${plural(length, 'row')} of 2 groups, ${plural(rounds, 'round')} to ${ends} stitches`,
   });
   return { ...piece, ...coloured(piece, colours), rectangle: rectangleOf(start, length, rounds) };
 }

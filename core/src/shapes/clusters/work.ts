@@ -69,8 +69,8 @@ export function clusterWork(front: Piece, back: Piece | undefined): Pick<Built, 
       { do: 'fasten-off' },
     ],
     check: {
-      look: 'Do the clusters of both layers face each other?',
-      repair: 'Take it back to the corner and match cluster for cluster.',
+      look: 'Do the groups of both layers face each other?',
+      repair: 'Pull it out to the corner and match group for group.',
     },
     minutes: 4,
   };

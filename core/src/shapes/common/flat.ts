@@ -37,7 +37,7 @@ export function edgingDepth(rounds: number, { fabric }: Pick<ShapeContext, 'fabr
   if (rounds === 0) return chosen(0, 'mm', 'no edging');
   const k = chosen(rounds, '1', 'rounds of edging');
   const h = fabric.also('single', 'rounds').rowHeight;
-  return derive('mm', 'edging = k × h of single', { k, h }, (v) => v.k * v.h);
+  return derive('mm', 'edging = k × h', { k, h }, (v) => v.k * v.h);
 }
 
 /** What edgings add to a face beside its columns, and what a join takes of it, mm (law, handbook 3 and 4.4). */

@@ -11,7 +11,7 @@ export const JOINS = [
   { id: 'slip', name: 'slip stitched outside', take: 0, factor: 3, text: '{slip} through both layers' },
   {
     id: 'reverse',
-    name: 'reverse single outside',
+    name: '{reverse} outside',
     take: 0,
     factor: 8,
     text: '{reverse} through both layers',

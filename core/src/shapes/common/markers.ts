@@ -5,7 +5,7 @@ export const markBothEnds = (what: string): string => `${AT_BOTH_ENDS}${what}`;
 
 /** The note of a last round that one face goes on from: the tube is laid flat, and both its folds are marked. */
 export const MARK_FOLDS =
-  'Lay it flat, the chain along its bottom. Work on to the fold you are nearest, or take back to it. Mark this fold and the other';
+  'Lay it flat, the chain along its bottom. Work on to the fold you are nearest, or pull out to it. Mark this fold and the other';
 
 /** The note of a first round: its beginning is marked, and the marker goes up with the work. */
 export const MARK_FIRST_STITCH = 'Place a stitch marker in the first stitch. Move it up every round.';

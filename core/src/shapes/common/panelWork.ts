@@ -129,7 +129,7 @@ export function panelsSeams(panels: Panels, how: Seam['how'], factor: number, op
       factor,
       mm: placesIn(a) * panels.w,
       through: 'the outer edge loops',
-      along: `${name.replace(/^.*, /, '').replace(/^(down|up|along) /, '')}${open > 0 && name.includes('side') ? `, leaving the upper ${plural(open, 'stitch', 'stitches')} open` : ''}`,
+      along: `${name.replace(/^.*, /, '').replace(/^(down|up|along) /, '')}${open > 0 && name.includes('side') ? `, leaving the top ${plural(open, 'stitch', 'stitches')} open` : ''}`,
     }));
 }
 

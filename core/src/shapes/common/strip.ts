@@ -76,8 +76,8 @@ export function bordersLong(edging: Mm, pass: Mm): Mm {
 export function passDepth({ fabric, options }: ShapeContext): Mm {
   const stitch = crocheted(joinOf(options.join));
   if (passOf(options) === 'sides' || !stitch) return chosen(0, 'mm', 'no border');
-  const k = chosen(BASES[stitch].roundHeight / BASES.single.roundHeight, '1', `${stitch} against single`);
-  return derive('mm', 'pass = k × h of single', { k, h: fabric.also('single', 'rounds').rowHeight }, (v) => v.k * v.h);
+  const k = chosen(BASES[stitch].roundHeight / BASES.single.roundHeight, '1', `${stitch} against a short stitch`);
+  return derive('mm', 'pass = k × h', { k, h: fabric.also('single', 'rounds').rowHeight }, (v) => v.k * v.h);
 }
 
 /** Where the flap lies; undefined where the strip has none. */

@@ -1,6 +1,6 @@
 /** Why a shape does not take what is round: said alike by all that are folded. */
 export const BOTTOM_IS_A_FOLD =
-  'Its bottom is a fold, and what is round stands on a round one. Choose a disc and wall.';
+  'Its bottom is a fold, and what is round stands on a round one. Choose a round base with sides.';
 
 /** Why a shape does not take several things: said alike by all that are one room. */
 export const ONE_ROOM =

@@ -168,7 +168,7 @@ export function tubeViews({
       id: 'cut',
       name: 'Cut through',
       ...cut,
-      text: `Cut through: {mm:${formatNumber(thing.depth.value)}} of the thing between two layers of {mm:${formatNumber(wall.thickness.value)}}.`,
+      text: `Cut through: {mm:${formatNumber(thing.depth.value)}} of the item between two layers of {mm:${formatNumber(wall.thickness.value)}}.`,
     },
   ];
 }

@@ -19,7 +19,7 @@ export function mouthOf({ id, rows }: Pick<Piece, 'id' | 'rows'>, last: Band, st
 export function mouthRim(piece: Piece, { rounds }: ShapeSchools): Stretch[] {
   const places = piece.roundCounts?.at(-1) ?? piece.stitches;
   const upon = levelOnLast(bandsOf(piece), places, { rounds });
-  const way: Stretch = { spans: [round(piece, 'mouth', places)], stitches: places, name: 'around the mouth' };
+  const way: Stretch = { spans: [round(piece, 'mouth', places)], stitches: places, name: 'around the opening' };
   return [upon ? { ...way, upon } : way];
 }
 
@@ -34,7 +34,7 @@ function slipsOf({ fabric, bands }: Piece): number {
  * yarn is cut (handbook 4.4).
  */
 export function tubeEnd(piece: Piece, { rounds }: ShapeSchools, look: string): WorkStep[] {
-  const check = { look, repair: 'Work or take back a round before you cut.' };
+  const check = { look, repair: 'Work or pull out a round before you cut.' };
   const last = piece.courses.at(-1)!;
   const spiral = rounds === 'spiral' && isSpiral(last);
   const [off] = pieceEnd(piece) as [WorkStep];

@@ -56,8 +56,8 @@ export function handRoom({ dropFront, dropBack }: WorkedBar): Advice[] {
     {
       id: 'hand-room',
       severity: 'advice',
-      text: `A hand needs about ${mmToken(HAND_ROOM_MM)} between the bar and a pocket’s mouth; here ${tight.map(({ mm }) => mmToken(mm)).join(' and ')} ${tight.length > 1 ? 'are' : 'is'} free.`,
-      repair: `Let the mouth hang ${mmToken(HAND_ROOM_MM)} down.`,
+      text: `A hand needs about ${mmToken(HAND_ROOM_MM)} between the bar and a pocket’s opening; here ${tight.map(({ mm }) => mmToken(mm)).join(' and ')} ${tight.length > 1 ? 'are' : 'is'} free.`,
+      repair: `Let the opening hang ${mmToken(HAND_ROOM_MM)} down.`,
       at: `carrier.${tight[0]!.key}`,
       change: Object.fromEntries(tight.map(({ key }) => [`carrier.${key}`, { mm: HAND_ROOM_MM }])),
     },
@@ -72,8 +72,8 @@ export function tabRoom({ dropBack }: WorkedBar, { tab, rows: { rowHeight } }: S
     {
       id: 'tabs-over-the-bar',
       severity: 'warning',
-      text: `The tabs reach ${mmToken(needs)} up from the mouth behind, and the bar’s middle is ${mmToken(dropBack.value)} above it: they would lie on the bar.`,
-      repair: `Let the mouth behind hang ${leastToken(Math.ceil(needs))} down or more.`,
+      text: `The tabs reach ${mmToken(needs)} up from the opening behind, and the bar’s middle is ${mmToken(dropBack.value)} above it: they would lie on the bar.`,
+      repair: `Let the opening behind hang ${leastToken(Math.ceil(needs))} down or more.`,
       at: 'carrier.dropBack',
       change: { 'carrier.dropBack': { mm: Math.max(HAND_ROOM_MM, Math.ceil(needs)) } },
     },

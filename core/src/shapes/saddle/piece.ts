@@ -53,7 +53,7 @@ export function pieceOf(
     main: fabric,
     width,
     height,
-    summary: `Chain ${half + skipped}, round both its sides: ${2 * half} stitches, ${plural(front.rounds, 'round')}; ${plural(spanRows, 'row')} of ${half}; ${hung}`,
+    summary: `Chain ${half + skipped}, worked along both sides: ${2 * half} stitches, ${plural(front.rounds, 'round')}; ${plural(spanRows, 'row')} of ${half}; ${hung}`,
     notes: notesOf(sizes),
   });
   return { ...piece, lips: lipsOf(sizes).map(({ name, kind }) => ({ name, kind, count: half })) };
@@ -73,7 +73,7 @@ export function saddleLips({ id }: Piece, sizes: SaddleSizes): ReturnType<NonNul
   return lipsOf(sizes).map(({ name, of }) => ({
     from: `at one end of the free edge of the ${of}`,
     path: [
-      { spans: [{ piece: id, edge: name, from: 1, to: half }], stitches: half, name: `along the mouth of the ${of}` },
+      { spans: [{ piece: id, edge: name, from: 1, to: half }], stitches: half, name: `along the opening of the ${of}` },
     ],
   }));
 }
@@ -105,4 +105,4 @@ function notesOf({ front, behind, spanRows, half }: SaddleSizes): Record<number,
 
 const TURN_THROUGH = 'Turn the pocket through its open bottom: it hangs on the outside, and its wrong side shows. ';
 
-const TO_THE_FOLD = 'Work on to the fold at the beginning of the row above it, or take back to it.';
+const TO_THE_FOLD = 'Work on to the fold at the beginning of the row above it, or pull out to it.';

@@ -103,7 +103,7 @@ it('has several pockets behind, each of its own depth, the last filling up so th
   const closing = rowsOf(worked, 'bottom');
   expect(closing.every(({ text }) => text.includes('through both layers'))).toBe(true);
   expect(() => reckon(caddy({ behindPockets: 3, behind1Mm: 60, behind2Mm: 60 }))).toThrow(
-    /The pockets above take .* is left for the last\. Take fewer/,
+    /The pockets above take .* is left for the last\. Use fewer/,
   );
 });
 

@@ -231,7 +231,7 @@ function refuseBarless({ carrier }: ShapeContext): void {
 
 export const saddle: ShapeDefinition = {
   id: 'saddle',
-  name: 'Saddle caddy',
+  name: 'Over-the-rail caddy',
   summary: 'Pockets on both sides of a bar or a chair arm, with tabs that hold it.',
   why: 'Hangs over a bar; a pocket on each side.',
   worked: 'rounds',

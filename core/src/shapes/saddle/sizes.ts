@@ -145,7 +145,7 @@ function pocketsBehind(
     throw new PlanProblem([
       {
         path: 'shape.behindPockets',
-        message: `The pockets above take ${mmToken(used)} of the ${mmToken(used + left)} behind: less than ${leastToken(least)} is left for the last. Take fewer or shallower ones, or a deeper pocket in front.`,
+        message: `The pockets above take ${mmToken(used)} of the ${mmToken(used + left)} behind: less than ${leastToken(least)} is left for the last. Use fewer or shallower ones, or a deeper pocket in front.`,
       },
     ]);
   const last = chosen(Math.max(least, left), 'mm', 'what is left, so that both sides hang level');

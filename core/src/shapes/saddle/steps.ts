@@ -31,7 +31,7 @@ export function tabButtons({ options: given }: ShapeContext, { spanRows }: Saddl
         do: 'sew',
         id: 'tab-buttons',
         mm: 0,
-        says: `at each mark, about ${plural(BELOW_TABS + 2, 'row')} above the pocket’s mouth and ${formatNumber(middle)} stitches in from the edge, sew a button of {mm:${Number(given.buttonMm)}} to the front, through one layer only.`,
+        says: `at each mark, about ${plural(BELOW_TABS + 2, 'row')} above the pocket’s opening and ${formatNumber(middle)} stitches in from the edge, sew a button of {mm:${Number(given.buttonMm)}} to the front, through one layer only.`,
       },
     ],
     check: {
@@ -107,8 +107,8 @@ export function partings(
           },
         ],
         check: {
-          look: 'Marked and measured first? Has every stitch caught both layers?',
-          repair: 'Take the line out and move it by a column.',
+          look: 'Has every stitch caught both layers?',
+          repair: 'Unpick the line and move it by a column.',
         },
         minutes: 5 * lines.length,
       },

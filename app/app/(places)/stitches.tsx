@@ -1,0 +1,1 @@
+export { Stitches as default } from '@/stitches/Stitches';

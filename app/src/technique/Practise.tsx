@@ -1,0 +1,77 @@
+import {
+  FIRST_FABRIC,
+  MAKE_FORMAT,
+  practicePlan,
+  stitchDefinition,
+  term,
+  type FabricSpec,
+  type Make,
+} from '@keep-snug/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { FieldRow } from '@/parts/FieldRow';
+import { NumberField } from '@/parts/NumberField';
+import { Pick } from '@/parts/Pick';
+import { useSchools } from '@/parts/useSchools';
+import { newId } from '@/state/ids';
+import { useLibrary, useShelf } from '@/state/library';
+import { useShowing } from '@/state/showing';
+
+const FIRST = 'first';
+
+/** A swatch in this stitch, counted row by row and measured at its end: learning and gauge in one. */
+export function Practise({ stitch }: { stitch: string }) {
+  const { terms } = useSchools();
+  const router = useRouter();
+  const close = useShowing((state) => state.close);
+  const add = useLibrary((state) => state.add);
+  const yarns = useShelf('yarns');
+  const [open, setOpen] = useState(false);
+  const [yarn, setYarn] = useState(yarns[0]?.[0] ?? FIRST);
+  const [hookMm, setHook] = useState(FIRST_FABRIC.hookMm);
+  // what is the maker's own, or cannot be known without a swatch, has no rows to practise
+  if (stitchDefinition(stitch)?.wantsSwatch) return null;
+  const start = () => {
+    const chosen = yarns.find(([id]) => id === yarn)?.[1].body.yarn ?? FIRST_FABRIC.yarn!;
+    const fabric: FabricSpec = { stitch, hookMm, yarn: chosen };
+    const plan = practicePlan(fabric, term(stitch, terms));
+    const make: Make = {
+      format: MAKE_FORMAT,
+      title: plan.title,
+      // no plan lies behind it: it is begun from the stitch
+      planId: newId(),
+      plan,
+      startedAt: new Date().toISOString(),
+    };
+    const id = add('makes', make);
+    close();
+    router.navigate(`/make/${id}`);
+  };
+  if (!open)
+    return (
+      <View style={{ flexDirection: 'row' }}>
+        <Action onPress={() => setOpen(true)}>Practise it on a swatch</Action>
+      </View>
+    );
+  return (
+    <View role="group" aria-label="Practice swatch" style={{ gap: 6 }}>
+      <FieldRow>
+        <Pick
+          label="Yarn"
+          value={yarn}
+          options={[
+            ...yarns.map(([id, { body }]) => ({ id, name: body.name })),
+            { id: FIRST, name: FIRST_FABRIC.yarn!.name! },
+          ]}
+          onChange={setYarn}
+        />
+        <NumberField label="Hook" unit="mm" value={hookMm} min={0.5} max={40} onChange={setHook} />
+      </FieldRow>
+      <Action main onPress={start}>
+        Start the swatch
+      </Action>
+    </View>
+  );
+}

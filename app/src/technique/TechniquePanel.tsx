@@ -1,0 +1,27 @@
+import { techniqueOf } from '@keep-snug/core';
+import { View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { Panel } from '@/parts/Panel';
+import { useWord } from '@/parts/useWord';
+import { useShowing } from '@/state/showing';
+import { TechniqueView } from './TechniqueView';
+
+/** What was opened from a word, beside the work; and on from there, and back. */
+export function TechniquePanel() {
+  const { trail, back, close } = useShowing();
+  const word = useWord();
+  const technique = techniqueOf(trail.at(-1) ?? '');
+  if (!technique) return null;
+  const before = techniqueOf(trail.at(-2) ?? '');
+  const named = (name: string) => word(name).replace(/^./, (first) => first.toUpperCase());
+  return (
+    <Panel title={named(technique.name)} onClose={close}>
+      {before ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Action onPress={back}>{`Back to ${named(before.name)}`}</Action>
+        </View>
+      ) : null}
+      <TechniqueView key={technique.id} technique={technique} />
+    </Panel>
+  );
+}

@@ -1,0 +1,2 @@
+export * from './chart';
+export type { Sign } from './signs';

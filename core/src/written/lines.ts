@@ -1,0 +1,107 @@
+import type { Schools, Step } from '../pattern';
+import { formatKnown } from '../units';
+import { toldStep, type Voice } from './told';
+
+/** A line of a written pattern: a step, or a run of rows alike. */
+export interface WrittenLine {
+  id: string;
+  /** “Row 1 (RS)”, “Rows 2–34 (start with a WS row)”; nothing for what is no row. */
+  label: string;
+  text: string;
+  /** What it ends on, with its unit. */
+  count: string | null;
+  note: string | null;
+  /** What the piece then measures, where a run of rows ends. */
+  measures: string | null;
+  /** First and last row of it within its piece. */
+  rows: { from: number; to: number } | null;
+}
+
+type Reads = Pick<Schools, 'terms' | 'ring' | 'units'>;
+
+/** Rows alike and in a run; a step that is no row is a run of its own. */
+interface Run {
+  first: Step;
+  last: Step;
+}
+
+/** Whether one follows the other and says the same. */
+const goesOn = ({ first, last }: Run, step: Step): boolean =>
+  last.row !== null &&
+  step.row === last.row + 1 &&
+  last.note === null &&
+  first.text === step.text &&
+  first.ends === step.ends &&
+  first.section === step.section &&
+  first.piece === step.piece;
+
+/** Steps as runs of rows alike, in order. */
+export function runsOfSteps(steps: readonly Step[]): Run[] {
+  const runs: Run[] = [];
+  for (const step of steps) {
+    const run = runs.at(-1);
+    if (run && goesOn(run, step)) run.last = step;
+    else runs.push({ first: step, last: step });
+  }
+  return runs;
+}
+
+/** Rows of a run that are read again and again are told once, and repeated by number from then on. */
+const REPEATED_FROM = 2;
+
+/**
+ * Steps as they are read: runs of rows alike in one line, later ones by the number of the first.
+ *
+ * @param before what was told of the piece already, by its text: the row it stands in
+ */
+export function linesOf(
+  steps: readonly Step[],
+  voice: Voice,
+  reads: Reads,
+  before: Map<string, number> = new Map(),
+): WrittenLine[] {
+  return runsOfSteps(steps).map(({ first, last }) => {
+    const { text, count } = toldStep(first, voice, reads);
+    const { note } = toldStep(last, voice, reads);
+    const known = first.row === null ? undefined : before.get(text);
+    const isRun = first.row !== null && last.row! - first.row >= REPEATED_FROM - 1;
+    if (first.row !== null && known === undefined) before.set(text, first.row);
+    return {
+      id: first.id,
+      label: labelOf(first, last, voice),
+      text: known !== undefined && isRun ? repeats(first, known, voice) : text,
+      count,
+      note,
+      measures: isRun ? measured(last, reads) : null,
+      rows: first.row === null ? null : { from: first.row, to: last.row! },
+    };
+  });
+}
+
+function repeats({ kind }: Step, row: number, voice: Voice): string {
+  const word = kind === 'round' ? 'round' : 'row';
+  return voice === 'full' ? `Repeat ${word} ${row}.` : `Rep ${kind === 'round' ? 'Rnd' : 'Row'} ${row}.`;
+}
+
+/** How well a height by rows is known, as a share (prior: gauge with a swatch, handbook 2.1). */
+const ROWS_SPREAD = 0.03;
+
+function measured({ heightMm, kind }: Step, { units }: Reads): string | null {
+  if (heightMm === null || kind === 'round') return null;
+  return `It then measures about ${formatKnown(heightMm, ROWS_SPREAD * heightMm, units)} from its beginning.`;
+}
+
+function labelOf(first: Step, last: Step, voice: Voice): string {
+  if (first.row === null) return '';
+  const word = first.kind === 'round' ? (voice === 'full' ? 'Round' : 'Rnd') : 'Row';
+  if (first.row !== last.row) {
+    const side = first.kind === 'row' && first.turns ? startsWith(first, voice) : '';
+    return `${word}s ${first.row}–${last.row}${side}`;
+  }
+  return `${word} ${first.row}${first.kind === 'row' ? ` (${sideOf(first)})` : ''}`;
+}
+
+const sideOf = ({ side }: Step) => (side === 'right' ? 'RS' : 'WS');
+
+const startsWith = (first: Step, voice: Voice): string =>
+  voice === 'full' ? ` (start with a ${sideOf(first)} row)` : ` (${sideOf(first)} first)`;

@@ -1,0 +1,105 @@
+import fc from 'fast-check';
+import { TERN_POINT } from '../demo';
+import { PlanProblem } from '../figure';
+import { placesOf, refereeRow, type WorkedPlace } from '../pattern';
+import type { Plan } from '../plan';
+import { reckon, type Worked } from '../reckon';
+import { SHAPES } from '../shapes';
+import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
+import { writtenPattern, type WrittenPattern } from './pattern';
+import { readShort } from './short';
+import { patternText } from './text';
+
+const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
+const READS = { terms: 'US', units: 'mm' } as const;
+const written = (plan: Plan, worked: Worked, voice: 'full' | 'short') =>
+  writtenPattern(plan, worked, { ...READS, voice });
+const linesOf = ({ sections }: WrittenPattern) => sections.flatMap(({ lines }) => lines);
+
+const anyPlan: fc.Arbitrary<Plan> = fc
+  .constantFrom(...SHAPES.map(({ id }) => id))
+  .chain(anyPlanOf)
+  .map((plan) => ({ ...plan, schools: { ...plan.schools, ...READS } }));
+
+describe.each(PLANS)('the written pattern of %s', (_title, plan) => {
+  const own = { ...plan, schools: { ...plan.schools, ...READS } };
+  const worked = reckon(own);
+
+  it('counts every row or round of every piece once, in order', () => {
+    for (const piece of worked.pieces) {
+      const ids = new Set(worked.steps.filter((step) => step.piece === piece.id).map(({ id }) => id));
+      const rows = linesOf(written(own, worked, 'full')).flatMap(({ id, rows: span }) =>
+        span && ids.has(id) ? Array.from({ length: span.to - span.from + 1 }, (_row, index) => span.from + index) : [],
+      );
+      expect(rows).toEqual(Array.from({ length: piece.rows }, (_row, index) => index + 1));
+    }
+  });
+
+  it('has the same lines, row numbers and counts in both voices', () => {
+    const numbers = (text: string | null) => (text ?? '').match(/\d+/g) ?? [];
+    const [full, short] = (['full', 'short'] as const).map((voice) => linesOf(written(own, worked, voice)));
+    expect(short!.map(({ rows }) => rows)).toEqual(full!.map(({ rows }) => rows));
+    expect(short!.map(({ count }) => numbers(count))).toEqual(full!.map(({ count }) => numbers(count)));
+  });
+
+  it('lists just the abbreviations it uses, and spells out its special stitches', () => {
+    const pattern = written(own, worked, 'short');
+    const text = linesOf(pattern)
+      .map((line) => `${line.label} ${line.text} ${line.note ?? ''} ${line.count ?? ''}`)
+      .concat(pattern.special.map((one) => one.text))
+      .join('\n');
+    for (const { short } of pattern.abbreviations)
+      expect(text.toLowerCase()).toMatch(new RegExp(`(?<![\\w-])${short.toLowerCase()}(?![\\w-])`));
+    for (const { text: steps } of pattern.special) expect(steps.length).toBeGreaterThan(20);
+  });
+
+  it('is whole in plain text: terms, size, materials, every line, check and caution', () => {
+    const pattern = written(own, worked, 'full');
+    const text = patternText(pattern);
+    expect(text.startsWith(`${plan.title}\nWritten in US crochet terms`)).toBe(true);
+    for (const line of linesOf(pattern)) expect(text).toContain(line.text);
+    for (const { check } of worked.steps) if (check) expect(text).toContain(check.look);
+    for (const name of ['Level', 'Finished size', 'Fits', 'Yarn', 'Hook', 'Notions', 'Gauge'])
+      expect(text).toContain(`\n${name}: `);
+    expect(text).not.toMatch(/NaN|Infinity|undefined|\[object/);
+  });
+});
+
+/** Works a short pattern line by line, as it is printed: repeated rows by the number they name. */
+function workedFromPrint(worked: Worked, pattern: WrittenPattern): number {
+  const steps = new Map(worked.steps.map((step) => [step.id, step]));
+  const told = new Map<string, string>();
+  let there: WorkedPlace[] = [];
+  let rows = 0;
+  for (const { id, text, rows: span } of linesOf(pattern)) {
+    const step = steps.get(id)!;
+    if (step.makes) there = placesOf(step.makes.count, step.makes.kind);
+    if (step.makes || !span || !step.work) continue;
+    const again = /^Rep (?:Row|Rnd) (\d+)\.$/.exec(text);
+    const printed = again ? told.get(`${step.piece} ${again[1]!}`)! : text;
+    told.set(`${step.piece} ${span.from}`, printed);
+    const at = worked.steps.indexOf(step);
+    for (const row of worked.steps.slice(at, at + span.to - span.from + 1)) {
+      const below = row.turned ? [...there].reverse() : there;
+      const ruled = refereeRow(readShort(printed.slice(row.lead.length), READS, below), below);
+      if (!ruled.ok) throw new Error(`${row.id}: ${ruled.fault}`);
+      expect(ruled.made).toBe(row.ends);
+      there = ruled.places;
+      rows += 1;
+    }
+  }
+  return rows;
+}
+
+it('works out to the counts it claims when it is read off the page, row by row', () => {
+  let rows = 0;
+  fc.assert(
+    fc.property(anyPlan, (plan) => {
+      const worked = reckonOrRefuse(plan);
+      if (worked instanceof PlanProblem || plan.schools?.ring === 'two-chains') return;
+      rows += workedFromPrint(worked, written(plan, worked, 'short'));
+    }),
+    { numRuns: 150 },
+  );
+  expect(rows).toBeGreaterThan(500);
+});

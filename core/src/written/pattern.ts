@@ -1,0 +1,271 @@
+import { stitchPattern, yarnOf, CATEGORIES } from '../fabric';
+import type { Figure } from '../figure';
+import { DEFAULT_SCHOOLS, term, wordText, type Schools, type Step } from '../pattern';
+import type { Plan } from '../plan';
+import type { Worked } from '../reckon';
+import { sectionWord } from '../drawing';
+import { techniquesIn } from '../techniques';
+import { formatKnown, formatNumber, plural, roundedAmount, withArticle, type LengthUnit } from '../units';
+import { duration, notionsText, yarnText } from './amounts';
+import { gaugeText } from './gauge';
+import { abbreviationsIn, specialIn, type Abbreviation, type SpecialStitch } from './glossary';
+import { hookSize } from './hookSizes';
+import { linesOf, type WrittenLine } from './lines';
+import { toldStep, type Voice } from './told';
+
+export interface WrittenCheck {
+  /** The row it belongs to, or nothing. */
+  at: string;
+  look: string;
+  repair: string;
+}
+
+/** Lines of one section, and its checks below them, so that the rows stay readable. */
+export interface WrittenSection {
+  id: string;
+  name: string;
+  lines: WrittenLine[];
+  checks: WrittenCheck[];
+}
+
+/** A pattern as its readers know it, as data: to be shown, copied, printed or saved. */
+export interface WrittenPattern {
+  title: string;
+  /** Which language of the craft it is written in. */
+  terms: string;
+  facts: { name: string; text: string }[];
+  abbreviations: Abbreviation[];
+  special: SpecialStitch[];
+  notes: string[];
+  sections: WrittenSection[];
+  safety: string[];
+  made: string;
+}
+
+export interface Reading extends Pick<Schools, 'terms' | 'units'> {
+  voice: Voice;
+  /** When it is read, as it is to stand at its end; nothing where nobody says. */
+  on?: string;
+}
+
+type Reads = Reading & Pick<Schools, 'ring' | 'hand' | 'rounds' | 'turningChainCounts'>;
+
+/**
+ * The written pattern of a worked plan, in one of two voices: the same steps, numbers and counts in both.
+ *
+ * @param worked the plan reckoned in the reader’s terms and unit
+ * @source handbook 14, WORDING 4 to 6
+ */
+export function writtenPattern(plan: Plan, worked: Worked, reading: Reading): WrittenPattern {
+  const reads: Reads = { ...DEFAULT_SCHOOLS, ...plan.schools, ...reading };
+  const sections = sectionsOf(worked, reads);
+  const lines = sections.flatMap((section) => section.lines);
+  const texts = lines.flatMap(({ text, note, count, label }) => [label, text, note ?? '', count ?? '']);
+  const special = specialIn(
+    worked.steps.map(({ text }) => text),
+    reads.voice,
+    reads,
+  );
+  return {
+    title: worked.title,
+    terms: termsLine(reads.terms),
+    facts: factsOf(plan, worked, reads),
+    abbreviations: abbreviationsIn([...texts, ...special.map(({ text }) => text)], reads),
+    special,
+    notes: notesOf(worked, reads),
+    sections,
+    safety: worked.cautions.map(({ text }) => text),
+    made: ['Made with Keep Snug', ...(reading.on ? [reading.on] : []), plan.format].join(', ') + '.',
+  };
+}
+
+/** The same stitch is called otherwise on the other side: said once, at the head of every pattern. */
+export function termsLine(terms: Schools['terms']): string {
+  return terms === 'US'
+    ? 'Written in US crochet terms (US single crochet = UK double crochet).'
+    : 'Written in UK crochet terms.';
+}
+
+const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase());
+
+/** Steps in working order, those that follow each other in one section under its heading. */
+export function groupsOf({ steps }: Pick<Worked, 'steps'>): { name: string; steps: Step[] }[] {
+  const groups: { name: string; steps: Step[] }[] = [];
+  steps.forEach((step, index) => {
+    const before = steps[index - 1];
+    if (before?.section === step.section && before.pieceName === step.pieceName) return groups.at(-1)!.steps.push(step);
+    return groups.push({ name: headingOf(step), steps: [step] });
+  });
+  return groups;
+}
+
+/** Piece and section; what is made more than once, or has its section’s name, is called by the piece alone. */
+function headingOf({ pieceName, section }: Step): string {
+  const name = sectionWord(section);
+  if (!pieceName) return capital(name);
+  if (pieceName.toLowerCase() === name || (pieceName.includes('(make ') && section === 'front')) return pieceName;
+  return `${pieceName}: ${name}`;
+}
+
+function sectionsOf(worked: Worked, reads: Reads): WrittenSection[] {
+  const told = new Map<string, Map<string, number>>();
+  return groupsOf(worked).map(({ name, steps }) => {
+    const { piece } = steps[0]!;
+    if (!told.has(piece)) told.set(piece, new Map());
+    return {
+      id: steps[0]!.id,
+      name,
+      lines: linesOf(steps, reads.voice, reads, told.get(piece)!),
+      checks: checksOf(steps),
+    };
+  });
+}
+
+/** The checks of a section; two seams that are checked alike are told of once. */
+function checksOf(steps: readonly Step[]): WrittenCheck[] {
+  const checks: WrittenCheck[] = [];
+  for (const { check, row, kind } of steps) {
+    if (!check || checks.some(({ look, repair }) => look === check.look && repair === check.repair)) continue;
+    checks.push({ at: row === null ? '' : `${kind === 'round' ? 'Round' : 'Row'} ${row}`, ...check });
+  }
+  return checks;
+}
+
+/** What stands at the head: what it fits, its size, what it takes, its gauge; each with its name. */
+function factsOf(plan: Plan, worked: Worked, reads: Reads): WrittenPattern['facts'] {
+  const { terms, units } = reads;
+  const { width, height } = worked.outside;
+  const known = bothUnits(units);
+  const { thing, supplies } = worked;
+  const colours = supplies.byColour.map(({ name, grams }) => `${name} ${roundedAmount(grams)} g`);
+  const together = supplies.byYarn.map(({ name, grams }) => `${name} ${roundedAmount(grams)} g`);
+  const sizes = [thing.width, thing.height, thing.depth].filter(({ value }) => value > 0).map(known);
+  const fact = (name: string, text: string) => ({ name, text });
+  return [
+    fact('Level', levelOf(worked, terms)),
+    fact('Finished size', `about ${known(width)} × ${known(height)}; inside ${known(worked.inside.girth)} around`),
+    fact(
+      'Fits',
+      `${String(plan.thing.name ?? 'item')}, ${sizes.join(' × ')}, ${known(thing.girth)} around; ${plan.fit.name}`,
+    ),
+    fact('Yarn', `${yarnNamed(plan, terms)}: ${yarnText(supplies)}`),
+    ...(together.length > 0 ? [fact('Held together', together.join(', '))] : []),
+    ...(colours.length > 0 ? [fact('By colour', colours.join(', '))] : []),
+    fact('Hook', `${hookSize(plan.fabric.hookMm)}, or the size that gives the ${term('gauge', terms)}`),
+    fact('Notions', `${notionsText(supplies.notions.filter(({ name }) => name !== 'hook'))}, scissors, tape measure`),
+    gaugeFact(plan, worked, reads),
+    ...multipleOf(plan, worked),
+    fact('Time', `about ${duration(supplies.time.value)}`),
+    ...worked.pieces.map((piece) =>
+      fact(piece.name, piece.times > 1 ? `${piece.summary}; make ${piece.times}` : piece.summary),
+    ),
+  ];
+}
+
+/** A sheet goes to readers of either unit. */
+function bothUnits(units: LengthUnit): (figure: Figure) => string {
+  const other = units === 'in' ? 'cm' : 'in';
+  return ({ value, sd }) => `${formatKnown(value, sd, units)} (${formatKnown(value, sd, other)})`;
+}
+
+function yarnNamed(plan: Plan, terms: Schools['terms']): string {
+  const yarn = yarnOf(plan.fabric);
+  const category = CATEGORIES.find(({ id }) => id === yarn.category);
+  const kind = [
+    category ? `${category.name[terms]} (${category.id})` : '',
+    yarn.fibre ?? '',
+    yarn.metresPer100g ? `${formatNumber(yarn.metresPer100g)} m per 100 g` : '',
+  ].filter(Boolean);
+  return kind.length > 0 ? `${yarn.name ?? 'yarn'} (${kind.join(', ')})` : (yarn.name ?? 'yarn');
+}
+
+function gaugeFact(plan: Plan, worked: Worked, { terms, units }: Reads): { name: string; text: string } {
+  const word = term('gauge', terms);
+  const estimated = worked.fabric.stitchWidth.kind === 'prior';
+  const hook = withArticle(`${formatNumber(plan.fabric.hookMm, 2)} mm hook`);
+  const adjust = estimated
+    ? 'Estimated: work a swatch first.'
+    : 'Use a larger hook if you get more stitches, a smaller one if you get fewer.';
+  return {
+    name: capital(word),
+    text: `${gaugeText(worked.fabric, units)} in ${term(plan.fabric.stitch, terms)} with ${hook}. ${adjust}`,
+  };
+}
+
+/** Which counts the stitch pattern can be worked over, where not over any. */
+function multipleOf(plan: Plan, worked: Worked): WrittenPattern['facts'] {
+  const pattern = stitchPattern(plan.fabric.stitch, plan.fabric.pattern);
+  const { repeat, edge } = worked.pieces[0]!.worked === 'rows' ? pattern.rows : pattern.rounds;
+  if (repeat === 1 && edge === 0) return [];
+  return [{ name: 'Multiple', text: edge > 0 ? `a multiple of ${repeat}, plus ${edge}` : `a multiple of ${repeat}` }];
+}
+
+/** How hard it is, by what is used in it (WORDING 4.1). */
+function levelOf(worked: Worked, terms: Schools['terms']): string {
+  const used = techniquesIn(
+    worked.steps.map(({ text }) => text),
+    terms,
+  ).map(({ id }) => id);
+  const some = (...ids: string[]) => ids.some((id) => used.includes(id));
+  if (SPECIAL.some((id) => used.includes(id))) return 'Intermediate: special stitches or shaping';
+  if (some('spiral', 'joined-rounds', 'sewing', 'both-layers', 'row-ends', 'half-double', 'double'))
+    return 'Easy: rounds, joining or taller stitches';
+  return 'Beginner: chains and one stitch';
+}
+
+/** What takes some practice. */
+const SPECIAL = [
+  'single-together',
+  'half-double-together',
+  'double-together',
+  'spike',
+  'linked-single',
+  'wrapped-half-double',
+  'crossed-double',
+  'v-open',
+  'v-tight',
+  'group',
+  'bobble',
+  'reverse-single',
+  'mesh-loop',
+  'two-loop-cord',
+  'zip',
+] as const;
+
+/** What holds throughout: how it is worked, what counts, which side, how repeats are written. */
+function notesOf(worked: Worked, reads: Reads): string[] {
+  const { steps, pieces } = worked;
+  const said = steps.map((step) => toldStep(step, reads.voice, reads).text).join('\n');
+  const rounds = steps.some(({ kind }) => kind === 'round');
+  const rows = steps.some(({ kind }) => kind === 'row');
+  const joined = steps.some(({ work }) => work?.some((one) => one.do === 'join' || one.do === 'close-loop'));
+  const chains = steps.flatMap(({ work }) => work?.filter((one) => one.do === 'turning-chain') ?? []);
+  const counts = chains.some((one) => one.do === 'turning-chain' && one.counts);
+  const copies = pieces.filter(({ times }) => times > 1);
+  return [
+    rows && rounds
+      ? 'Worked partly in rows, partly in rounds.'
+      : rounds
+        ? 'Worked in the round.'
+        : 'Worked flat, in rows.',
+    ...(rounds ? [joined ? 'Each round is joined.' : 'Rounds run on in a spiral; they are not joined.'] : []),
+    ...(chains.length > 0
+      ? [
+          `The chains that begin a row or round ${counts ? 'count as a stitch where it says so' : 'do not count as a stitch'}.`,
+        ]
+      : []),
+    ...(/[[*]/.test(said)
+      ? [
+          'Brackets [ ] are worked as often as stated, * to ; as often as fits; parentheses ( ) hold what goes into one place.',
+        ]
+      : []),
+    ...copies.map(({ name, times }) => `${name}: make ${plural(times, 'piece')}.`),
+    ...(reads.hand === 'left' ? ['Written for the hook in the left hand: sides are named as you see them.'] : []),
+    ...finishing(worked, reads),
+  ];
+}
+
+const finishing = ({ fabric }: Worked, reads: Reads): string[] =>
+  fabric.stitchWidth.kind === 'prior'
+    ? []
+    : [wordText('Wash or block the piece as you did the swatch the {gauge} was taken on.', reads)];
