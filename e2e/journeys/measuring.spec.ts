@@ -149,7 +149,7 @@ test(
     await page.keyboard.press('PageUp');
     await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
     const said = await page.evaluate(() => (window as unknown as { said: string[] }).said);
-    expect(said[0]).toMatch(/^Row 23 of 86\. Chain 1, does not count as a stitch, single crochet/);
+    expect(said[0]).toMatch(/^Row 23 of 86\. Chain 1, single crochet/);
     expect(said[1]).toMatch(/^Row 24 of 86\. /);
     expect(said[2]).toBe('16');
     expect(said[3]).toMatch(/^Row 23 of 86\. /);

@@ -87,7 +87,10 @@ test('a sling on a disc: plain rounds, open Vs, plain rounds, its step levelled,
   await expect(page.getByText(/With its tails, sew the strap on/)).toBeVisible();
 });
 
-test('a gift bag in two colours, drawn shut by a tie through loops round its opening', async ({ page, emptyServer }) => {
+test('a gift bag in two colours, drawn shut by a tie through loops round its opening', async ({
+  page,
+  emptyServer,
+}) => {
   await joined(page, emptyServer.url);
   await measured(page, emptyServer.url, 'Loose things', 'sea glass');
   await fill(page, [

@@ -156,7 +156,7 @@ function placeBobble({ fabric }: FittingContext): Placed {
           {
             do: 'free',
             id: 'bobble',
-            lead: 'The cord stopper:',
+            lead: 'Cord stopper, begun at its end:',
             from: '',
             courses: BALL,
             times: 1,

@@ -66,7 +66,7 @@ describe('a row in words', () => {
   });
 
   it('says of the turning chain whether it counts', () => {
-    expect(us({ do: 'turning-chain', chains: 1, counts: false })).toBe('Chain 1 (does not count as a stitch).');
+    expect(us({ do: 'turning-chain', chains: 1, counts: false })).toBe('Chain 1.');
     expect(us({ do: 'turning-chain', chains: 3, counts: true })).toBe('Chain 3 (counts as a stitch).');
   });
 

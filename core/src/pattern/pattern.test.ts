@@ -14,12 +14,8 @@ describe('wording', () => {
   const uk = { terms: 'UK' as const };
 
   it('words a row in either terms, never mixed', () => {
-    expect(wordRow(plain(16), us)).toBe(
-      'Chain 1 (does not count as a stitch), single crochet in each of the next 16 stitches.',
-    );
-    expect(wordRow(plain(16), uk)).toBe(
-      'Chain 1 (does not count as a stitch), double crochet in each of the next 16 stitches.',
-    );
+    expect(wordRow(plain(16), us)).toBe('Chain 1, single crochet in each of the next 16 stitches.');
+    expect(wordRow(plain(16), uk)).toBe('Chain 1, double crochet in each of the next 16 stitches.');
     expect(wordRow(first(16), us)).toBe(
       'Single crochet in the 2nd chain from the hook and in each of the next 15 chains.',
     );

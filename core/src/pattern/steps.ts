@@ -114,7 +114,13 @@ export function pieceSteps(
   const begun = foundationStep(piece, pieceName, schools);
   const first = colourOf(1);
   const leave = tail === undefined ? '' : wordText(`Leave a tail of {cut:${tail}} to sew with. `, schools);
-  const steps: Step[] = [{ ...begun, text: `${leave}${first ? `With ${first}: ` : ''}${begun.text}` }];
+  const steps: Step[] = [
+    {
+      ...begun,
+      text: `${leave}${first ? `With ${first}: ` : ''}${begun.text}`,
+      note: begun.note ?? (isChainedUp(piece) ? UNCOUNTED : null),
+    },
+  ];
   const skipsFirst = steps[0]!.row === 1;
   // rounds keep their right side outside; turned rows change sides from there on
   let turns = turnsToRounds(piece);
@@ -153,6 +159,12 @@ export function pieceSteps(
   });
   return steps;
 }
+
+const UNCOUNTED = 'Chains that begin a row or round of this piece do not count as a stitch.';
+
+/** Whether its courses begin with chains that are no stitch. */
+const isChainedUp = ({ courses }: Piece): boolean =>
+  courses.some(({ instructions }) => instructions.some((one) => one.do === 'turning-chain' && !one.counts));
 
 /** Rows that rounds are worked around after a turn show those the other side: what has its right side in the rounds. */
 function turnsToRounds({ courses }: Piece): number {
@@ -309,7 +321,7 @@ function rowsSince({ courses, worked }: Piece, row: number): string {
   if (worked === 'rows') return `${plural(row, 'row')} from the chain`;
   const before = courses.slice(0, row).reverse();
   const rounds = before.findIndex(({ kind }) => kind === 'round');
-  return `${plural(rounds < 0 ? row : rounds, 'row')} since the last round`;
+  return rounds < 0 ? `${plural(row, 'row')} from the chain` : `${plural(rounds, 'row')} since the last round`;
 }
 
 /** Steps that are no rows, worded: what they do as it was walked, then what else there is to say. */

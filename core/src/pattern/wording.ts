@@ -67,7 +67,8 @@ function wordList(instructions: readonly Instruction[], terms: Terms): string {
 export function wordInstruction(one: Instruction, terms: Terms): string {
   switch (one.do) {
     case 'turning-chain':
-      return `chain ${one.chains} (${one.counts ? 'counts as a stitch' : 'does not count as a stitch'})`;
+      // that it counts is said each time; that it does not, once, where the piece begins
+      return one.counts ? `chain ${one.chains} (counts as a stitch)` : `chain ${one.chains}`;
     case 'skip':
       return `${term('skip', terms)} ${plural(one.times, place(one.into, 1), place(one.into, 2))}${one.counts ? ' (they count as a stitch)' : ''}`;
     case 'work':

@@ -109,7 +109,7 @@ describe('a sling', () => {
   it('joins its Vs, which could not climb in a spiral, and levels the step over round 1', () => {
     const vs = sling.steps.filter(({ counted }) => counted?.endsWith('Vs'));
     expect(vs.length).toBeGreaterThan(5);
-    for (const { text } of vs) expect(text).toMatch(/^Chain 2 .* join with a slip stitch/);
+    for (const { text } of vs) expect(text).toMatch(/^Chain 2, .* join with a slip stitch/);
     expect(textsOf(sling, 'level')[0]).toMatch(
       /above the first stitch of round 1, then slip stitch in the next stitch/,
     );
@@ -340,7 +340,7 @@ describe('rounds', () => {
       ),
     );
     expect(textsOf(worked, 'work-edging')[0]).toMatch(
-      /^Round 1: Chain 1 .*3 single crochet in the next space.* Round 2: Slip stitch/,
+      /^Round 1: Chain 1; .*3 single crochet in the next space.* Round 2: Slip stitch/,
     );
   });
 

@@ -87,6 +87,7 @@ interface Worked {
 function worked(pattern: StitchPattern, stitches: number, counts: boolean): Worked {
   const { skipped } = pattern.foundation(counts);
   const whole = heights(pattern).reduce((sum, high) => sum + high, 0) + MARGIN + 14;
+  const edge = MARGIN + stitches * W;
   const lines: YarnLine[] = [];
   const tops: Top[][] = [];
   const floors: number[] = [];
@@ -107,6 +108,8 @@ function worked(pattern: StitchPattern, stitches: number, counts: boolean): Work
     const made: (WorkedPlace & Top)[] = [];
     let at = 0;
     for (const { one, into, made: places } of traced) {
+      if (one.do === 'turning-chain' && !one.counts)
+        lines.push(...besideRow(row, { y, foot: whole - floor }, edge, fromRight));
       const feet = into.filter((place): place is WorkedPlace & Top => 'x' in place);
       for (const place of places) {
         const column = at + place.columns / 2;
@@ -123,6 +126,17 @@ function worked(pattern: StitchPattern, stitches: number, counts: boolean): Work
     tops.push(there.map(({ x, y: top }) => ({ x, y: top })));
   }
   return { lines, tops, floors, ground: whole };
+}
+
+/** The chains that bring the hook up and are no stitch: at the edge the row begins from. */
+function besideRow(
+  row: number,
+  { y, foot }: { y: number; foot: number },
+  edge: number,
+  fromRight: boolean,
+): YarnLine[] {
+  const x = fromRight ? edge + 2 : MARGIN - 2;
+  return column({ x, y: y + 6 }, { x, y: foot }, row);
 }
 
 /** Chains that row 1 leaves out before its first stitch. */
@@ -233,7 +247,7 @@ function pointersOf(
       id: 'turning-chain',
       name: 'Turning chain',
       says: counts ? 'It stands for the first stitch of the row.' : 'It brings the hook up, and is no stitch.',
-      x: first.x - (counts ? 0 : W / 2),
+      x: counts ? first.x : MARGIN - 2,
       y: first.y + 16,
     });
   if (inner) {

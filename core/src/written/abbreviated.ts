@@ -22,7 +22,7 @@ function stitchSwaps(terms: Terms): Swap[] {
 const PLAIN: readonly Swap[] = [
   [/(\d+) (sc|hdc|dc|htr|tr|dtr) together\b/g, '$2$1tog'],
   [/\b(sc|hdc|dc|htr|tr|dtr) (\d+) together\b/g, '$1$2tog'],
-  [/\bin each of the next (\d+)\b/g, 'in next $1'],
+  [/\bin each of the next (\d+)\b/g, 'in each of next $1'],
   [/\bin the next\b/g, 'in next'],
   [/(\d+) stitches\b/g, '$1 sts'],
   [/(\d+) stitch\b(?! marker)/g, '$1 st'],

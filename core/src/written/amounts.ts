@@ -31,6 +31,6 @@ const toBuy = ({ value, sd = 0 }: Figure): number => Math.ceil((value + 2 * sd) 
 /** What it takes, about, and what to buy: whole balls where a ball's weight is known. */
 export function yarnText({ yarn: { metres, grams, balls } }: Worked['supplies']): string {
   const buy = balls === null ? `buy ${toBuy(metres)} m` : `buy ${plural(balls, 'ball')}`;
-  const yards = roundedAmount(metres.value / METRES_A_YARD);
+  const yards = Math.round(roundedAmount(metres.value) / METRES_A_YARD);
   return `about ${roundedAmount(metres.value)} m (${yards} yd), ${roundedAmount(grams.value)} g; ${buy}`;
 }

@@ -80,6 +80,8 @@ const USUAL: ReadonlySet<string> = new Set([
   'treble',
   'increase',
   'back-loop',
+  // the row itself says all of it
+  'eyelet',
 ]);
 
 const isSpecial = ({ family, moves, id }: Technique) =>

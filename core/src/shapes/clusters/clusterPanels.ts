@@ -30,7 +30,7 @@ const options: readonly Field[] = [
     label: 'Strip in the middle',
     help: 'What the rounds are worked around.',
     options: [
-      { id: 'chain', name: 'clusters along a chain' },
+      { id: 'chain', name: 'groups along a chain' },
       { id: 'ring', name: 'two groups a row, from a ring' },
     ],
     default: 'chain',
@@ -88,7 +88,7 @@ function build(context: ShapeContext): Built {
   const back = overlap ? backOf(own, gauge, frontPiece, frontLength, r, overlap) : undefined;
   const backPiece = back ? withColour(pieceOf('back', 'Back with flap', back.length, back.wanted), given) : undefined;
   const pieces = backPiece ? [frontPiece, backPiece] : [twice(frontPiece, given)];
-  const rounds = chosen(r, 'rows', 'rounds of clusters');
+  const rounds = chosen(r, 'rows', 'rounds of groups');
   const { across, pitch, h } = gauge;
   const whole = sized('F = strip + 2r h', { strip: across, r: rounds, h }, (v) => v.strip + 2 * v.r * v.h);
   const girth = insideFaces(whole, t, thing.pockets);

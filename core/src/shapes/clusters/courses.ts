@@ -5,7 +5,7 @@ import { roundOf } from '../common/courses';
 /** Doubles in a cluster, and so the columns it stands over. */
 export const CLUSTER = 3;
 
-/** What a strip is begun from: clusters along a chain, or two of them a row from a ring (handbook 5.7). */
+/** What a strip is begun from: groups along a chain, or two of them a row from a ring (handbook 5.7). */
 export type StripStart = 'chain' | 'ring';
 
 /**
@@ -107,7 +107,7 @@ function stripRows(start: StripStart, length: number): Course[] {
 
 /**
  * The strip and so many rounds around it, each joined; the first begins where the strip ends, turned.
- * @param length clusters along a chain, or rows from a ring
+ * @param length groups along a chain, or rows from a ring
  */
 export function clusterCourses(
   start: StripStart,

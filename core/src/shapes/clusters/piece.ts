@@ -70,8 +70,8 @@ export function clusterPiece(
   const ends = clusterRound(c, rounds);
   refuseBeyond(ends, 'stitches', 'thing');
   const { strip, around } = clusterCourses(start, length, rounds, schools, id);
-  const many = chosen(length, '1', start === 'chain' ? 'clusters in the strip' : 'rows of the strip');
-  const r = chosen(rounds, 'rows', 'rounds of clusters');
+  const many = chosen(length, '1', start === 'chain' ? 'groups in the strip' : 'rows of the strip');
+  const r = chosen(rounds, 'rows', 'rounds of groups');
   const chain = start === 'chain';
   const piece = roundPiece({
     id,
@@ -81,7 +81,7 @@ export function clusterPiece(
       : { kind: 'ring', count: 2 * CLUSTER, edge: 'closed' },
     foundationFigure: chain
       ? derive('chains', 'chain = 3c + 3 skipped', { c: many }, (v) => CLUSTER * v.c + 3)
-      : chosen(2 * CLUSTER, 'stitches', 'two clusters in the ring'),
+      : chosen(2 * CLUSTER, 'stitches', 'two groups in the ring'),
     stitches: chosen(ends, 'stitches', 'in the last round'),
     runs: [
       { name: 'strip', courses: strip, fabric: { ...fabric, rowHeight: chain ? across : pitch }, wanted: pitch },

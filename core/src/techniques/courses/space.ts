@@ -14,6 +14,9 @@ export const space: Technique = {
     repair: 'The hook goes in below and comes out above the chain.',
   },
   words: [
+    'each pair',
+    'next pair',
+    'pairs of stitches',
     'space',
     'spaces',
     'corner space',

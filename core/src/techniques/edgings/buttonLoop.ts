@@ -15,5 +15,5 @@ export const buttonLoop: Technique = {
     text: 'Made to measure over a bare thread, it is too loose once it has been used.',
     repair: 'Make it one chain shorter than fits easily: loops grow.',
   },
-  words: ['for the loop', 'button loops', 'loop'],
+  words: ['for the loop', 'button loops', 'loop lie straight', 'loop pass over', 'chain for the loop'],
 };

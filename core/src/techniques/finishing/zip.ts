@@ -17,5 +17,5 @@ export const zip: Technique = {
     text: 'The edge ripples: the tape was stretched.',
     repair: 'Unpick it, pin both ends and the middle first.',
   },
-  words: ['zip', 'zipper', 'tape'],
+  words: ['zip', 'zipper'],
 };

@@ -25,5 +25,5 @@ export const vTight: Technique = {
     text: 'Worked into a stitch instead of between two, the pairs drift.',
     repair: 'The hook goes into the gap inside the pair, under no loop.',
   },
-  words: ['{half-double-v}', 'pair', 'pairs'],
+  words: ['{half-double-v}'],
 };

@@ -16,5 +16,5 @@ export const weavingIn: Technique = {
     text: 'Woven one way only, it works out in use.',
     repair: 'Weave it back the other way before a seam closes over it.',
   },
-  words: ['weave in', 'weave in all ends', 'weave in the ends', 'woven in', 'run each along', 'the ends'],
+  words: ['weave in', 'weave in all ends', 'weave in the ends', 'woven in', 'run each along'],
 };

@@ -57,7 +57,7 @@ export function chartOf(steps: readonly Step[], ask: ChartAsk): Chart | null {
   const all = laidCourses(steps, ask.piece);
   const courses = all.filter(({ step }) => step.row! >= ask.from && step.row! <= ask.to);
   if (courses.length === 0) return null;
-  const grown = growsOut(all, courses) ? outwards(all, courses, foundationOf(steps, ask.piece)) : upwards(courses);
+  const grown = growsOut(courses) ? outwards(all, courses, foundationOf(steps, ask.piece)) : upwards(courses);
   const chart = ask.left ? mirrored(grown) : grown;
   return { ...chart, key: keyOf(courses) };
 }
@@ -65,17 +65,14 @@ export function chartOf(steps: readonly Step[], ask: ChartAsk): Chart | null {
 const foundationOf = (steps: readonly Step[], piece: string): number =>
   steps.find((step) => step.piece === piece && step.makes)?.makes?.count ?? 0;
 
-/** Rounds that grow from the first one on lie around each other. */
-function growsOut(all: readonly LaidCourse[], courses: readonly LaidCourse[]): boolean {
-  const rounds = courses.filter(({ step }) => step.kind === 'round');
-  const first = all[0]!;
-  const last = courses.at(-1)!;
-  return rounds.length === courses.length && last.step.row! <= MOST_OUT && last.columns > first.columns && begins(all);
+/** Rounds that grow lie around each other; those of one count, or that narrow, one above the other. */
+function growsOut(courses: readonly LaidCourse[]): boolean {
+  const [first, last] = [courses[0]!, courses.at(-1)!];
+  const rounds = courses.every(({ step }) => step.kind === 'round');
+  return rounds && last.step.row! <= MOST_OUT && last.columns > first.columns;
 }
 
 const MOST_OUT = 40;
-
-const begins = (all: readonly LaidCourse[]): boolean => all.some(({ step }) => step.kind === 'round');
 
 const path = (sign: Laid, high: number): string => {
   const { symbol } = signOf(sign.sign);
@@ -119,7 +116,7 @@ function outwards(all: readonly LaidCourse[], courses: readonly LaidCourse[], ch
   const line = Math.max(0, chains - 2);
   let radius = 0.5;
   const placed: ChartCourse[] = [];
-  for (const course of all) {
+  for (const course of all.slice(0, all.indexOf(courses.at(-1)!) + 1)) {
     const { step, signs, columns, high } = course;
     // far enough out that its stitches have room beside each other
     const room = (columns - 2 * line) / (2 * Math.PI);

@@ -129,8 +129,9 @@ export const FORMS: Forms = {
   group: [
     {
       fits: ({ into }) => UNBOUND[into] !== undefined,
-      write: ({ parts, into }, words) => `${partsOf(parts, words)} together ${UNBOUND[into]}`,
-      reads: pattern(`${PARTS} together ${UNBOUND_READS}`),
+      // in brackets even where it is of one stitch: all of it goes into the one place
+      write: ({ parts, into }, words) => `(${partsOf(parts, words).replace(/^\((.+)\)$/, '$1')}) ${UNBOUND[into]}`,
+      reads: pattern(`(\\(.+\\)) ${UNBOUND_READS}`),
       read: ([parts, into], words) => ({
         do: 'group',
         parts: readParts(parts!, words),
