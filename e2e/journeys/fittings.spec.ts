@@ -82,7 +82,9 @@ test('what does not belong on a shape says where it would', async ({ page, serve
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fittings');
   await page.getByRole('button', { name: 'Not available for this shape' }).click();
-  await expect(page.getByText(/^Drawstring: It runs through rounds near a mouth.*“Tube in the round”/)).toBeVisible();
+  await expect(
+    page.getByText(/^Drawstring: It runs through rounds near an opening.*“Tube in the round”/),
+  ).toBeVisible();
   await choose(page, 'Add a fitting', 'Belt loop');
   await expect(
     page.getByRole('group', { name: 'Belt loop', exact: true }).getByText(/on the back, centred/i),

@@ -30,7 +30,7 @@ test('a hook case in staggered spikes, joined in one pass with its flap, snaps i
   await choose(page, 'Edges of rows', 'a plain stitch at both, an odd count');
   await openStage(page, 'Shape');
   await choose(page, 'Shape', 'Folded strip, rows across');
-  await choose(page, 'Sides', 'reverse single outside');
+  await choose(page, 'Sides', 'reverse single crochet outside');
   await choose(page, 'Joined', 'in one pass, around the flap or the back’s edge');
   await fitted(page, 'Flap');
   await fitted(page, 'Snap');
@@ -79,7 +79,7 @@ test('a caddy of several stitches, joined and bordered in one pass, its pockets 
   await choose(page, 'Lines between', 'crocheted on, along a column');
   await sheet(page);
   await expect(page.getByText(/2 half double crochet in the middle of each pair, \d+ times/).first()).toBeVisible();
-  await expect(page.getByText(/^\d+ Vs and 2 stitches$/).first()).toBeVisible();
+  await expect(page.getByText(/\(\d+ Vs and 2 stitches\)$/).first()).toBeVisible();
   await expect(page.getByText(/3 single crochet in the corner; across the back’s top edge/)).toBeVisible();
   await expect(page.getByText(/Slip stitch in each of the next \d+ rows/)).toBeVisible();
 });
@@ -113,5 +113,5 @@ test('a phone pouch worked sideways in five bands, a loop in the row along its f
   await sheet(page);
   await expect(page.getByText(/across the flap’s edge: .*chain \d+ for the loop/)).toBeVisible();
   await expect(page.getByText(/Cut a strip of cloth/)).toBeVisible();
-  await expect(page.getByText(/Sew it to the right side edge, a row below the mouth/)).toBeVisible();
+  await expect(page.getByText(/Sew it to the right side edge, a row below the opening/)).toBeVisible();
 });

@@ -61,7 +61,7 @@ test('ways to make it: compared in words, taken by a press, and taken back', asy
   const way = page.getByRole('group', { name: 'Oval base, in the round' }).first();
   await expect(way).toContainText(/Fits \d+ times in 100/);
   await way.getByRole('button', { name: 'Use this: Oval base, in the round' }).click();
-  await expect(page.getByRole('heading', { name: /round both its sides/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /worked along both sides/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: /Chain 17, skip 1: 16 stitches/ })).toBeVisible();
 });
@@ -69,7 +69,7 @@ test('ways to make it: compared in words, taken by a press, and taken back', asy
 test('another stitch brings its multiple, its rows and its options', async ({ page, server }) => {
   await page.goto(server.url + planAt(9));
   await openStage(page, 'Fabric');
-  await choose(page, 'Stitch', 'net of chain loops');
+  await choose(page, 'Stitch', 'chain mesh');
   await field(page, 'Chains in a loop').fill('7');
   await expect
     .poll(async () => (await server.read<{ body: Plan }>(`/plans/${idOf(9)}`)).body.fabric.pattern)

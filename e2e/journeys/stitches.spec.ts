@@ -34,7 +34,7 @@ test(
     await page.goto(server.url + planAt(2));
     await openStage(page, 'Fabric');
     await choose(page, 'Stitch', 'single and spike stitches');
-    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.getByRole('button', { name: 'Start making' }).click();
     await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();
     await tick(page, 'Chain done');
     await tick(page, 'Row 1 done');

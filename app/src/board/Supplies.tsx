@@ -1,4 +1,4 @@
-import { plural, roundedAmount, type Figure, type Worked, duration, notionsText, yarnText } from '@keep-snug/core';
+import { plural, roundedAmount, type Worked, duration, notionsText, yarnText } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FigureLine } from '@/parts/FigureLine';
 import { Words } from '@/parts/Words';

@@ -162,7 +162,7 @@ function eyelets({ built, options, path }: FittingContext, wall: MouthPlace): Pa
 function loopsRound({ built, path }: FittingContext, { piece, stitches }: MouthPlace): Passage {
   const { rim } = built;
   if (typeof rim !== 'function' || !built.rimGoesOn)
-    return refuse(`${path}.through`, 'Loops go on from a last round. Begin at the bottom, or use eyelets.');
+    return refuse(`${path}.through`, 'Loops continue from a last round. Begin at the bottom, or use eyelets.');
   const count = Math.floor(stitches / LOOP_COLUMNS);
   const way: readonly Stretch[] = rim();
   const fills = way.some(({ upon }) => upon) ? 1 : 0;

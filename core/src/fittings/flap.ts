@@ -57,7 +57,7 @@ export const flap: FittingDefinition = {
   name: 'Flap',
   summary: 'Turns over the top and down the front.',
   asks: ['turn-over'],
-  because: 'A flap goes on from a back worked in rows.',
+  because: 'A flap continues a back worked in rows.',
   gives: 'flap',
   figures: { length: 'Length', edgeBelowFrontTop: 'Edge below the front’s top' },
   options,

@@ -190,7 +190,7 @@ export const tongueHandle: FittingDefinition = {
   name: 'Top handle',
   summary: 'One handle over the middle, from one half of the opening to the other.',
   asks: ['round-mouth'],
-  because: 'It goes on from an opening worked in rounds.',
+  because: 'It continues from an opening worked in rounds.',
   figures: { length: 'Length', width: 'Width' },
   options: [
     {

@@ -1,6 +1,6 @@
 import { MARK_FIRST_STITCH } from './common/markers';
 import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, refuseBeyond, shareOut } from '../counts';
-import { BASES, lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
+import { lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
 import { chosen, derive, type Figure } from '../figure';
 import { baseSuits, tubeGirth, type Want } from '../fit';
 import { formatNumber, plural, type Field } from '../units';

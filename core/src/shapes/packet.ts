@@ -32,7 +32,7 @@ const options: readonly Field[] = [
     key: 'overlapMm',
     kind: 'length',
     label: 'The edges overlap by',
-    help: 'Less than nothing leaves a gap to take out of.',
+    help: 'Less than nothing leaves a gap to pull things through.',
     min: -100,
     max: 200,
     default: 0,

@@ -38,7 +38,7 @@ function joinOf(panels: Panels, flapSide: number | undefined): Border {
   };
 }
 
-const BORDERED = 'The join goes on around the flap and edges it. Nothing more goes there.';
+const BORDERED = 'The join continues around the flap and edges it. Nothing more goes there.';
 
 /**
  * How front and back become a pouch: each is fastened off, they are laid on each other and joined by singles through both

@@ -201,7 +201,7 @@ export function chainFigure(
   turningChainCounts: boolean,
 ): Figure<'chains'> {
   const { skipped: skip, counts } = stitch.foundation(turningChainCounts);
-  const skipped = chosen(skip, 'chains', 'skipped at the start of row 1');
+  const skipped = chosen(skip, 'chains', 'left out at the start of row 1');
   if (!counts) return derive('chains', 'chain = n + skipped', { n, skipped }, (v) => v.n + v.skipped);
   return derive(
     'chains',

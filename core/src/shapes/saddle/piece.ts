@@ -92,7 +92,7 @@ function beside(span: Mm, fabric: WorkedFabric, { tabs, after }: SpanCourses): M
 function notesOf({ front, behind, spanRows, half }: SaddleSizes): Record<number, string> {
   const notes: Record<number, string> = {
     1: MARK_FIRST_STITCH,
-    [front.rounds]: `${MARK_FOLDS}, ${half} stitches on. Go on over the first face alone, without turning.`,
+    [front.rounds]: `${MARK_FOLDS}, ${half} stitches on. Continue over the first face alone, without turning.`,
   };
   let done = front.rounds + spanRows;
   for (const { rounds } of behind) {

@@ -12,7 +12,7 @@ export const standingJoin: Technique = {
       'Put the hook in where stated and draw up a loop of the new yarn, the tail behind.',
       'hook in, draw up lp of new yarn',
     ),
-    step('Chain 1, or {slip}, and go on.', 'ch 1 or {ss}'),
+    step('Chain 1, or {slip}, and continue.', 'ch 1 or {ss}'),
   ],
   looks: 'A loop on the hook, and a tail of a hand’s width.',
   mistake: {

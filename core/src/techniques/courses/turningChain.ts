@@ -9,7 +9,7 @@ export const turningChain: Technique = {
   what: 'Chains at a row’s beginning that bring the hook up to its height.',
   steps: [
     step('Chain 1 for short stitches, 2 for half-tall, 3 for tall ones.', 'ch 1, 2 or 3'),
-    step('Turn, and go on as stated.', 'turn'),
+    step('Turn, and continue as stated.', 'turn'),
   ],
   looks: 'A small column at the edge.',
   mistake: {

@@ -13,7 +13,7 @@ export const bothLayers: Technique = {
   looks: 'A braid along the edge, the layers level.',
   mistake: {
     text: 'A place of one layer is passed over, and the ends do not meet.',
-    repair: 'Pull out to the last place where they matched, and go on place by place.',
+    repair: 'Pull out to the last place where they matched, and join again place by place.',
   },
   words: [
     'through both layers',

@@ -8,7 +8,7 @@ export const buttonLoop: Technique = {
   what: 'Chains that stand out from an edge, to go over a button.',
   steps: [
     step('Chain the number stated at the place stated.', 'ch as stated'),
-    step('Go on with the next stitch, or {slip} into the stitch just made.', 'next st, or {ss} in st just made'),
+    step('Continue with the next stitch, or {slip} into the stitch just made.', 'next st, or {ss} in st just made'),
   ],
   looks: 'A loop that just passes over the button.',
   mistake: {

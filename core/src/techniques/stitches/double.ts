@@ -16,7 +16,7 @@ export const double: Technique = {
   looks: 'A post twice as tall as wide with one slanting strand around it.',
   mistake: {
     text: 'A loop drawn up too short tilts the stitch and draws the row in.',
-    repair: 'Draw the first loop up to the height the row has before you go on.',
+    repair: 'Draw the first loop up to the height the row has before the next pull-through.',
   },
   words: [],
 };

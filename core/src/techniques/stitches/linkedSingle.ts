@@ -16,7 +16,8 @@ export const linkedSingle: Technique = {
   looks: 'Slanting pairs with no gap between them.',
   mistake: {
     text: 'The first or the last stitch is left out, and the edge runs to a slant.',
-    repair: 'Begin in the first stitch, go on into the next, and end the row with a plain {single} in the last.',
+    repair:
+      'Begin in the first stitch, then each time where the last one ended, and end the row with a plain {single} in the last.',
   },
   words: ['linked'],
 };

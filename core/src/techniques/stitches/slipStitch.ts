@@ -10,7 +10,7 @@ export const slipStitch: Technique = {
   stitch: 'slip',
   abbreviation: '{ss}',
   symbol: BASES.slip.symbol,
-  also: ['in UK patterns: ss', 'single crochet in very old UK patterns'],
+  also: ['sl st or ss'],
   what: 'The lowest stitch: it joins, closes, or carries the hook along an edge without adding height.',
   moves: [NEXT, UP, SLIP],
   looks: 'A chain lying on the edge, not standing on it.',

@@ -10,7 +10,7 @@ export const spike: Technique = {
   stitch: 'spike',
   abbreviation: 'spike st',
   symbol: (x, y, w, h) => `${CROSS(x, y - 0.1 * h, w, h)}${move(x, y)}${line(x, y + 0.75 * h)}`,
-  also: ['long single in US terms, long double in UK terms'],
+  also: ['US: long single crochet', 'UK: long double crochet'],
   what: 'A short stitch worked over the one below it, into that stitch’s own foot: firm and thick.',
   moves: [
     into('below', 1, 'in the place where the next stitch is worked, one row down', 'in foot of next st, 1 row below'),

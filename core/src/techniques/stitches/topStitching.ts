@@ -1,5 +1,5 @@
 import type { Technique } from '../definition';
-import { UP, SLIP, through, into } from '../moves';
+import { UP, SLIP, into } from '../moves';
 
 /** Slip stitches worked onto the face of the fabric, through all its layers (handbook 14). */
 export const topStitching: Technique = {

@@ -8,7 +8,7 @@ export const changingColour: Technique = {
   what: 'The new colour comes with the last pull-through before it.',
   steps: [
     step('Work the last stitch until one pull-through is left.', 'work last st to last pull-through'),
-    step('Draw the new colour through, and go on with it.', 'draw new colour through'),
+    step('Draw the new colour through, and continue with it.', 'draw new colour through'),
   ],
   looks: 'The colour begins with a whole stitch.',
   mistake: {

@@ -19,5 +19,5 @@ export const pullingOut: Technique = {
     text: 'One loop too many is pulled.',
     repair: 'Put the hook into the loop that is live, and count what is left.',
   },
-  words: ['pull out', 'pull it out', 'pulled out', 'pull them out', 'undo', 'work or take back'],
+  words: ['pull out', 'pull it out', 'pulled out', 'pull them out', 'undo '],
 };

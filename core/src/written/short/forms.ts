@@ -408,7 +408,11 @@ export function readShortOne(text: string, words: ShortWords): Instruction {
 
 /** The first stitches upon a chain, counted from the hook as makers do. */
 export const FROM_THE_HOOK = {
-  /** @param others how many more follow in the chains after it; all of them to the end where they are not counted */
+  /**
+   * The first stitch, and those after it.
+   *
+   * @param others how many more follow in the chains after it; all of them to the end where they are not counted
+   */
   write: (stitch: string, skipped: number, counts: boolean, others: number | 'across' | 'around') => {
     const rest =
       typeof others === 'number' ? (others > 0 ? ` and in ${next(others, 'chain')}` : '') : ` and in each ch ${others}`;
