@@ -34,6 +34,11 @@ const openWorkings = async (page: Page) => {
     .click();
 };
 
+const openStitch = async (page: Page) => {
+  await page.getByRole('button', { name: 'Double crochet', exact: true }).click();
+  await page.getByText('In the fabric').waitFor();
+};
+
 const SHOTS: readonly Shot[] = [
   { name: 'bench-phone', path: '/', size: 'phone' },
   { name: 'bench-wide', path: '/', size: 'wide' },
@@ -41,7 +46,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'plan-wide', path: PHONE_PLAN, size: 'wide' },
   { name: 'plan-wide-dark', path: PHONE_PLAN, size: 'wide', scheme: 'dark' },
   { name: 'plan-tools-wide', path: planAt(10), size: 'wide' },
-  { name: 'plan-round-phone', path: planAt(9), size: 'phone' },
+  { name: 'stitch-phone', path: '/stitches', size: 'phone', before: openStitch },
   { name: 'ways-phone', path: WAYS, size: 'phone' },
   { name: 'ledger-phone', path: '/ledger', size: 'phone' },
   { name: 'workings-wide', path: PHONE_PLAN, size: 'wide', before: openWorkings },

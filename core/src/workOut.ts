@@ -310,8 +310,8 @@ function conditionAdvice({ choices }: Built): Advice[] {
       .map(({ text, mm, without }) => ({
         id: `condition-costs-${id}`,
         severity: 'advice' as const,
-        text: `The count must be ${text}: that puts it ${mmToken(mm)} further off. Without it ${without} ${noun} would be best.`,
-        repair: 'Keep it, or change what asks for it.',
+        text: `The count has to be ${text}. That is ${mmToken(mm)} further from the size you asked for than the best count, ${without} ${noun}.`,
+        repair: 'Keep it, or change the add-on that needs this count.',
         at: 'fittings',
       })),
   );

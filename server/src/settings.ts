@@ -26,7 +26,7 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
   const host = env.HOST ?? '127.0.0.1';
   if (!isLoopback(host))
     throw new Error(
-      `HOST is “${host}”. Keep Snug has no lock on its door yet and listens on this machine only: use 127.0.0.1.`,
+      `HOST is “${host}”. Keep Snug has no passwords yet, so it runs on this computer only. Set HOST=127.0.0.1.`,
     );
   return {
     host,

@@ -1,4 +1,4 @@
-import { isFinished, sectionWord, type Make, type Plan } from '@keep-snug/core';
+import { isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -128,8 +128,13 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
         <MoreMenu
           of={make.title}
           entries={[
-            { name: 'Open plan', do: () => router.push(`/plan/${make.planId}`) },
-            { name: 'Pattern', do: () => router.push(`/sheet/${make.planId}`) },
+            // a practice swatch is begun from its stitch: there is no plan behind it
+            ...(isPractice(make.plan)
+              ? []
+              : [
+                  { name: 'Open plan', do: () => router.push(`/plan/${make.planId}`) },
+                  { name: 'Pattern', do: () => router.push(`/sheet/${make.planId}`) },
+                ]),
             {
               name: 'Put aside',
               do: () => useLibrary.getState().change('makes', id, { ...make, aside: true }),

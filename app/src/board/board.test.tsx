@@ -163,7 +163,7 @@ describe('a clash', () => {
 
   it('says why the server would not take a change, and that it is kept', () => {
     show(<Clash kind="plans" id="a" held={{ ...held, refused: 'title: Empty.' }} />);
-    expect(screen.getByText(/stays on this device/)).toBeTruthy();
+    expect(screen.getByText(/still on this device/)).toBeTruthy();
     expect(screen.getByText('title: Empty.')).toBeTruthy();
   });
 });

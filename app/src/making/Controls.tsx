@@ -17,7 +17,8 @@ interface Props {
   onChart: () => void;
   onNote: () => void;
   onKeys: () => void;
-  onPlan: () => void;
+  /** Left out where no plan lies behind it. */
+  onPlan: (() => void) | undefined;
   onBench: () => void;
   aloud: Pick<Aloud, 'can' | 'on' | 'turn'>;
   listening: Listening;
@@ -73,7 +74,7 @@ export function Controls({
                   },
                 ]
               : []),
-            { name: 'Plan', do: onPlan },
+            ...(onPlan ? [{ name: 'Plan', do: onPlan }] : []),
             { name: 'Bench', do: onBench },
             ...(wide ? [{ name: 'Keys', do: onKeys }] : []),
           ]}

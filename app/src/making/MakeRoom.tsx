@@ -135,7 +135,7 @@ export function MakeRoom({ id, held }: Props) {
       onChart={() => setOpen('chart')}
       onNote={() => setOpen('note')}
       onKeys={() => setOpen('keys')}
-      onPlan={() => router.navigate(`/plan/${held.body.planId}`)}
+      onPlan={practised ? undefined : () => router.navigate(`/plan/${held.body.planId}`)}
       onBench={() => router.navigate('/')}
       aloud={aloud}
       listening={listening}

@@ -14,7 +14,7 @@ function again(retry: ErrorBoundaryProps['retry']): void {
 
 /** What went wrong, in words; of a part that did not come, its address tells nobody anything. */
 function reasonOf({ message }: Error): string {
-  return /^Loading module/.test(message) ? 'A part of it did not come from the server.' : `It says: ${message}`;
+  return /^Loading module/.test(message) ? 'Part of this page did not load.' : `It says: ${message}`;
 }
 
 /** In place of a screen that failed, or that could not be fetched while the server is away. */

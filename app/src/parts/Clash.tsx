@@ -14,7 +14,9 @@ interface Props {
 export function Clash({ kind, id, held }: Props) {
   const settle = useLibrary((state) => state.settle);
   if (held.refused)
-    return <Notice tone="rowan" word="Not taken by the server; it stays on this device" text={held.refused} />;
+    return (
+      <Notice tone="rowan" word="Could not be saved on the server. It is still on this device" text={held.refused} />
+    );
   if (held.theirs === undefined) return null;
   const gone = held.theirs === null;
   return (

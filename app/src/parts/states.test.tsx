@@ -119,7 +119,7 @@ describe('a screen that failed', () => {
 
   it('names no address of a part that did not come', () => {
     show(<Broken error={new Error('Loading module /yarn-1f.js failed.')} retry={() => Promise.resolve()} />);
-    expect(screen.getByText('A part of it did not come from the server.')).toBeTruthy();
+    expect(screen.getByText('Part of this page did not load.')).toBeTruthy();
     expect(screen.queryByText(/yarn-1f/)).toBeNull();
   });
 });

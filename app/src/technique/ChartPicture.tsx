@@ -63,6 +63,9 @@ export function ChartPicture({ steps, piece, from, to, now }: Props) {
   );
 }
 
+/** On which side of its place a number is written. */
+const ANCHOR = { left: 'end', right: 'start', middle: 'middle' } as const;
+
 type Chart = NonNullable<ReturnType<typeof chartOf>>;
 
 function Course({
@@ -100,7 +103,7 @@ function Course({
         fontSize={0.8}
         fontFamily={FAMILY.heading}
         fontWeight={isNow ? 'bold' : 'normal'}
-        textAnchor={number.side === 'right' ? 'start' : 'end'}
+        textAnchor={ANCHOR[number.side]}
       >
         {String(row)}
       </Text>

@@ -52,10 +52,7 @@ function Term({ id, text }: { id: string; text: string }) {
       {...{ onKeyDown, tabIndex: 0, onFocus, onBlur, dataSet: { term: id } }}
       role="button"
       aria-label={`${text}: how it is done`}
-      onPress={(event) => {
-        event.stopPropagation();
-        show(id);
-      }}
+      onPress={() => show(id)}
       style={
         {
           textDecorationLine: 'underline',

@@ -35,7 +35,7 @@ type Counted = (typeof COUNTED)[number]['id'];
 
 /** How high it is: as high as so many chains reach, or so many rows as are wished. */
 const HEIGHTS: Readonly<Record<Counted, { label: string; help: string }>> = {
-  chains: { label: 'Chains along its height', help: 'The way it goes in.' },
+  chains: { label: 'Chains along its height', help: 'In the direction it slides in.' },
   rows: { label: 'Rows high', help: 'As many rows as you like.' },
 };
 

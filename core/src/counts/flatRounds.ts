@@ -22,7 +22,7 @@ export function flatness(increase: number, h: number, w: number): Flatness {
 /** What would lie flat: the nearest whole number, or where that is taken already another hook. */
 function flatter(each: number, h: number, w: number): Pick<Advice, 'repair' | 'change'> {
   const nearest = Math.round(flatIncrease(h, w));
-  if (nearest !== each) return { repair: `Use ${nearest} more each round.`, change: { 'shape.each': nearest } };
+  if (nearest !== each) return { repair: `Use ${nearest} per round.`, change: { 'shape.each': nearest } };
   const hook = flatness(each, h, w) === 'cups' ? 'larger' : 'smaller';
   return {
     repair: `No whole number lies nearer. Take a hook a size ${hook} for the base, or stretch it flat when it is wet.`,
@@ -74,7 +74,7 @@ export function discToWall(
     advice.push({
       id: `base-${lies}`,
       severity: 'advice',
-      text: `${growth.each} more each round will ${lies === 'cups' ? 'cup' : 'ruffle'}: lying flat takes ${formatNumber(flatIncrease(h, w))} in your {gauge}.`,
+      text: `With ${growth.each} increases per round the base will ${lies === 'cups' ? 'cup' : 'ruffle'}. In your {gauge}, ${formatNumber(flatIncrease(h, w))} per round lies flat.`,
       ...flatter(growth.each, h, w),
       at: 'shape.each',
     });
@@ -82,7 +82,7 @@ export function discToWall(
     advice.push({
       id: 'base-against-wall',
       severity: 'advice',
-      text: `The base ends on ${own} and the wall needs ${wall}: the last round carries ${Math.abs(wall - own)}. ${lies === 'flat' ? 'The wall’s stitch or its ease has another width than the base’s.' : `The base ${lies}.`}`,
+      text: `The base has ${own} stitches and the sides need ${wall}, so the last base round ${own < wall ? 'adds' : 'takes in'} ${Math.abs(wall - own)}. ${lies === 'flat' ? 'The stitch or the ease of the sides has another width than the base’s.' : `The base ${lies}.`}`,
       repair:
         lies === 'flat'
           ? 'Measure the base when it is done; add or leave out a round.'

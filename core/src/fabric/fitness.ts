@@ -77,9 +77,9 @@ function cover(spec: FabricSpec, { cover: c, stitch }: WorkedFabric, again: Agai
     {
       id: 'fabric-open',
       severity: 'advice',
-      text: `The yarn covers ${formatNumber(c.value, 2)} of a stitch’s width; under ${LEAST_COVER} a pouch sags.`,
+      text: `This yarn is thin for a ${formatNumber(spec.hookMm, 2)} mm hook: the fabric will be open and may sag.`,
       repair: firm
-        ? `Try a ${formatNumber(firm.hookMm, 2)} mm hook: about ${formatNumber(firm.cover.value, 2)}. Or hold two strands together.`
+        ? `Try a ${formatNumber(firm.hookMm, 2)} mm hook, or hold 2 strands together.`
         : 'No hook makes it firm. Hold two strands together, or choose a thicker yarn.',
       at: 'fabric.hookMm',
       ...(firm ? { change: hookChange(spec, firm.hookMm) } : {}),
@@ -160,8 +160,8 @@ function wet({ yarn, yarns = [yarn] }: FabricSpec, { wet: isWet }: Duty): Advice
     {
       id: 'wet-fibre',
       severity: 'advice',
-      text: `It gets wet or warm, and this yarn is ${fibre}.`,
-      repair: 'Cotton or another plant fibre takes water and washes; plastic fibre softens with heat.',
+      text: `This cover will get wet or hot, and your yarn is ${fibre}.`,
+      repair: 'Use cotton or another plant fibre. Acrylic softens with heat; wool can felt.',
       at: 'fabric.yarn',
     },
   ];

@@ -48,7 +48,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
             open: true,
             mm: 12 * piece.width.value,
             tails: [tailOf(piece.id, 'start'), tailOf(piece.id, 'end')],
-            says: `sew the belt loop to the outside of the back by its first and last row, centred, top end {mm:${formatNumber(from)}} below the top edge, lower end {mm:${formatNumber(from + belt + ROOM_MM)}}; going over each seam three times.`,
+            says: `sew the belt loop to the middle of the outside of the back: its first row {mm:${formatNumber(from)}} below the top edge, its last row {mm:${formatNumber(from + belt + ROOM_MM)}} below it. Sew both ends on, going over each seam three times.`,
           },
         ],
         check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },

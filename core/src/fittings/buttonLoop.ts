@@ -93,11 +93,11 @@ function place(context: FittingContext): Placed {
         does: sewnWhere(
           'button',
           `Put the item in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge${counted('about', piece, down, place)}, ${across.moved ?? middle(flap.stitches, by)}. Mark the place.`,
-          'sew the button on there, through the front layer only.',
+          'slip a card inside, then sew the button on there, through the front layer only.',
         ),
         check: {
           look: 'Does the needle come out inside the pouch, and not through the back? Does the loop pass over the button and hold?',
-          repair: 'Unpick the button and sew it on again with a card slipped inside.',
+          repair: 'Unpick the button and sew it on again, through one layer only.',
         },
       },
     ],

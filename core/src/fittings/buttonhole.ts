@@ -87,11 +87,11 @@ function place(context: FittingContext): Placed {
         does: sewnWhere(
           'button',
           `Put the item in, close the flap and mark through the hole: about {mm:${formatNumber(below)}} below the front’s top edge, ${moved ?? 'at its middle'}.`,
-          'sew the button on there, through the front layer only.',
+          'slip a card inside, then sew the button on there, through the front layer only.',
         ),
         check: {
           look: 'Does the needle come out inside the pouch, and not through the back?',
-          repair: 'Unpick the button and sew it on again with a card slipped inside.',
+          repair: 'Unpick the button and sew it on again, through one layer only.',
         },
         minutes: 8,
       },

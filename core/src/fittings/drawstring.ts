@@ -212,7 +212,7 @@ function cordMade(kind: string, length: Figure<'mm'>, { built, path }: FittingCo
   const wc = fabric.chain;
   if (kind === 'twisted') {
     const cut = derive('mm', 'cut = 2 × 1.35 × finished, of each pair', { length }, (v) => TWIST * v.length);
-    const says = `cut ${cords === 2 ? 'two pairs of strands, each' : 'a pair of strands'} {cut:${formatNumber(cut.value)}} long, twist hard, fold and let ${cords === 2 ? 'each' : 'them'} wind.`;
+    const says = `cut ${cords === 2 ? 'two pairs of strands, each' : 'a pair of strands'} {cut:${formatNumber(cut.value)}} long. Knot ${cords === 2 ? 'each pair' : 'them'} at both ends, fix one end and twist until the cord kinks. Fold it in half and let it twist on itself.`;
     const twist: Work = { do: 'sew', id: 'cord', mm: 2 * cut.value * cords, says };
     return { figures: { cut }, steps: [], does: [twist], tied: false, thick: 0.6 * wc.value };
   }
@@ -239,11 +239,11 @@ function cordMade(kind: string, length: Figure<'mm'>, { built, path }: FittingCo
 /** After all rounds of the mouth; what slides on the cord goes on before its ends are fixed (handbook 6). */
 function thread({ through }: Passage, { does, tied }: Cord, options: FieldValues, cords: number): WorkStep {
   const out =
-    options.ends === 'one-hole' ? 'so that both ends come out of one hole' : 'so that both ends come out together';
+    options.ends === 'one-hole' ? 'starting and ending at the same hole' : 'starting and ending beside each other';
   const way = cords === 2 ? 'the second from the opposite side' : out;
   const what = tied
     ? `weave the tie in and out through ${through}, all round and back to where it begins.`
-    : `thread it in and out through ${through}, ${way}.`;
+    : `weave the cord in and out through ${through}, ${way}.`;
   const toggle = options.toggle === 'yes' ? ` Slide the toggle over ${tied ? 'it' : 'both ends'}.` : '';
   return {
     id: 'thread-cord',
@@ -261,7 +261,7 @@ function thread({ through }: Passage, { does, tied }: Cord, options: FieldValues
     ],
     check: {
       look: 'Does the opening draw shut, and open again?',
-      repair: 'Set the holes further apart, or use a smoother cord.',
+      repair: 'Use a smoother cord.',
     },
     minutes: 4,
   };

@@ -32,7 +32,7 @@ function foldLines({ pieces }: Built): NonNullable<Placed['notes']> {
   return pieces.flatMap(({ id, sections }) =>
     sections
       .filter(({ name, count }) => (name === 'turn' || name === 'flap') && count.unit === 'rows')
-      .map(({ from }) => ({ piece: id, row: from, text: 'Work this row in the back loops only: it folds here.' })),
+      .map(({ from }) => ({ piece: id, row: from, text: 'Work this row in the back loop only (BLO): it folds here.' })),
   );
 }
 

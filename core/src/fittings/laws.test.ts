@@ -198,7 +198,7 @@ describe('drawstrings', () => {
   it('say what their wish for even holes costs', () => {
     const worked = withFittings(planOf('soap'), [{ kind: 'drawstring', between: 11, hole: 1 }]);
     expect(worked.advice.find(({ id }) => id.startsWith('condition-costs'))!.text).toMatch(
-      /even number of holes.*further off.*would be best/,
+      /even number of holes.*further from the size you asked for/,
     );
   });
 });

@@ -70,11 +70,11 @@ function placed(kind: Kind, context: FittingContext): Placed {
         does: sewnWhere(
           kind.id,
           `Put the item in, close the flap and mark ${where}, {mm:${formatNumber(below.value)}} below the front’s top edge.`,
-          `sew ${kind.halves[0]} there through the front layer only, ${kind.halves[1]} to the inside of the flap.`,
+          `slip a card inside the pouch, then sew ${kind.halves[0]} there through the front layer only, ${kind.halves[1]} to the inside of the flap.`,
         ),
         check: {
           look: 'Do the halves meet, and is the pouch open inside?',
-          repair: 'Slip a card inside before you sew, and mark with the pouch filled.',
+          repair: 'Unpick it, and mark the place again with the item in the pouch.',
         },
         minutes: 8 * count,
       },

@@ -499,11 +499,11 @@ function advise(length: Mm, grows: number, loadG: number, untested: boolean, row
     {
       id: 'strap-grows',
       severity: 'advice',
-      text: `Under ${formatNumber(loadG, 0)} g it grows by about ${mmToken(longer)}; it is made so much shorter.`,
+      text: `With ${formatNumber(loadG, 0)} g in it the strap will stretch by about ${mmToken(longer)}. The pattern makes it so much shorter.`,
       repair:
         kind.id === 'rows' || kind.id === 'chain-rows'
-          ? `Hang the load on a finished piece for a minute and type what it grew; ${rows + 2} stitches wide would grow less.`
-          : 'Hang the load on it for a minute and type what it grew.',
+          ? `To be sure, hang the load on the finished strap for a minute and enter how much it stretched. ${rows + 2} stitches wide would stretch less.`
+          : 'To be sure, hang the load on the finished strap for a minute and enter how much it stretched.',
       at: 'fittings',
     },
   ];

@@ -161,8 +161,8 @@ function place({ built, options, path }: FittingContext): Placed {
         after: piece.id,
         does: tongueJoin(piece, mouth, before),
         check: {
-          look: 'Not twisted, as many stitches free left and right of it?',
-          repair: `It stands ${leastToken(ROOM_MM)} above the opening at its middle: move it by a stitch.`,
+          look: 'The handle is not twisted, and the same number of stitches is free on both sides.',
+          repair: `Unpick it and move it by one stitch. It should stand ${leastToken(ROOM_MM)} above the opening at its middle.`,
         },
         minutes: 2,
       },

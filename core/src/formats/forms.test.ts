@@ -17,10 +17,10 @@ function faultsOf(form: Form, value: unknown) {
 
 describe('what is said of a wrong value', () => {
   it.each<[string, Form, unknown, RegExp]>([
-    ['too small', { is: 'number', min: 2 }, 1, /^1 is less than 2.*Make it 2 or more/],
-    ['too large', { is: 'number', max: 2 }, 3, /^3 is more than 2.*Make it 2 or less/],
+    ['too small', { is: 'number', min: 2 }, 1, /^1 is too small\. The smallest allowed is 2\./],
+    ['too large', { is: 'number', max: 2 }, 3, /^3 is too large\. The largest allowed is 2\./],
     ['not whole', { is: 'number', whole: true }, 1.5, /“1.5” is not a whole number/],
-    ['no number', { is: 'number' }, '78', /“78” is not a number.*without quotes/],
+    ['no number', { is: 'number' }, '78', /“78” is text.*without quotes/],
     ['an endless number', { is: 'number' }, Infinity, /[Nn]ot a|finite|too large/],
     ['no text', { is: 'text', max: 9 }, 7, /“7” is not text/],
     ['long text', { is: 'text', max: 3 }, 'abcd', /Longer than 3 characters/],
@@ -65,7 +65,7 @@ describe('what is said of a wrong value', () => {
   it('shows lengths with their unit and cuts off what is endless', () => {
     expect(
       faultsOf({ is: 'object', keys: { mm: { form: { is: 'number', max: 5000 } } } }, { mm: 1e7 })[0]!.message,
-    ).toMatch(/^10000000 mm is more than 5000 mm/);
+    ).toMatch(/^10000000 mm is too large\. The largest allowed is 5000 mm/);
     expect(faultsOf({ is: 'number' }, 'x'.repeat(500))[0]!.message.length).toBeLessThan(140);
   });
 

@@ -107,14 +107,15 @@ function message({ type, context = {} }: Joi.ValidationErrorItem): string {
   const words: Record<string, () => string> = {
     'any.required': () => 'Missing. Add it.',
     'any.only': () => `${shown(value)} is not known here. Use ${listed(context.valids as unknown[])}.`,
-    'number.base': () => `${shown(value)} is not a number. Write one without quotes or unit, such as 78.`,
+    'number.base': () =>
+      typeof value === 'string'
+        ? `${shown(value)} is text. Write a number without quotes or unit, such as 78.`
+        : `${shown(value)} is not a number. Write one without quotes or unit, such as 78.`,
     'number.unsafe': () => `${shown(value)} is too large a number. Write a smaller one.`,
     'number.infinity': () => 'Not a finite number. Write one such as 78.',
     'number.integer': () => `${shown(value)} is not a whole number. Round it.`,
-    'number.min': () =>
-      `${say(value as number)} is less than ${say(limit)}, the least that works. Make it ${say(limit)} or more.`,
-    'number.max': () =>
-      `${say(value as number)} is more than ${say(limit)}, the most that works. Make it ${say(limit)} or less.`,
+    'number.min': () => `${say(value as number)} is too small. The smallest allowed is ${say(limit)}.`,
+    'number.max': () => `${say(value as number)} is too large. The largest allowed is ${say(limit)}.`,
     'string.base': () => `${shown(value)} is not text. Put it in quotes.`,
     'string.empty': () => 'Empty. Write something.',
     'string.min': () => `Shorter than ${limit} characters. Write more.`,
@@ -132,9 +133,9 @@ function message({ type, context = {} }: Joi.ValidationErrorItem): string {
     'object.max': () => `More than ${limit} entries. Take some out.`,
     'object.unknown': () => 'Not part of this format. Take it out, or check its spelling.',
     'object.missing': () => `One of ${listed(context.peers as unknown[])} is needed. Add one.`,
-    'object.oxor': () => `Only one of ${listed(context.peers as unknown[])} can stand. Take one out.`,
+    'object.oxor': () => `Use only one of ${listed(context.peers as unknown[])}. Remove the other.`,
   };
-  return words[type]?.() ?? 'Not usable like this. Check it against the format.';
+  return words[type]?.() ?? 'This entry does not match the format.';
 }
 
 function listed(values: readonly unknown[]): string {

@@ -98,7 +98,7 @@ describe('checks at their moment', () => {
 
   it('folds are marked where they come, and a fold line is worked in the back loops where it is wanted', () => {
     const lined = reckon({ ...phone, fittings: [{ kind: 'flap', foldLine: 'back-loops' }] });
-    const folds = lined.steps.filter(({ note }) => note?.includes('back loops'));
+    const folds = lined.steps.filter(({ note }) => note?.includes('back loop only'));
     expect(folds.map(({ section }) => section)).toEqual(['turn', 'flap']);
   });
 });

@@ -236,7 +236,7 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
   if (kind === 'picked-up')
     return begun({
       text: wordText(
-        `Join the yarn and pick up ${plural(count, 'stitch', 'stitches')} ${piece.foundation.from ?? 'along the edge'}.`,
+        `Join the yarn ${piece.foundation.from ?? 'along the edge'}. Work the next ${piece.worked} over these ${plural(count, 'stitch', 'stitches')}.`,
         schools,
       ),
       ends: count,

@@ -70,7 +70,7 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
       // that it counts is said each time; that it does not, once, where the piece begins
       return one.counts ? `chain ${one.chains} (counts as a stitch)` : `chain ${one.chains}`;
     case 'skip':
-      return `${term('skip', terms)} ${plural(one.times, place(one.into, 1), place(one.into, 2))}${one.counts ? ' (they count as a stitch)' : ''}`;
+      return `${term('skip', terms)} ${plural(one.times, place(one.into, 1), place(one.into, 2))}${one.counts ? ' (counts as a stitch)' : ''}`;
     case 'work':
       return UNBOUND[one.into] !== undefined
         ? `${one.times} ${term(one.stitch, terms)} ${UNBOUND[one.into]}`.trim()

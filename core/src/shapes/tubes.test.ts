@@ -218,7 +218,7 @@ describe('a gift bag', () => {
   it('may have an odd number of holes, so that both ends come out of one', () => {
     const bag = gift({ between: 7, ends: 'one-hole' });
     expect(bag.fittings[0]!.figures.holes!.value).toBe(5);
-    expect(textsOf(bag, 'thread-cord')[0]).toMatch(/both ends come out of one hole/);
+    expect(textsOf(bag, 'thread-cord')[0]).toMatch(/starting and ending at the same hole/);
   });
 
   it('carries a bell at its end, and says what that brings', () => {
@@ -349,7 +349,7 @@ describe('rounds', () => {
     const worked = made(plan(wall, { stitch: 'single-back-loop' }));
     const [bag, layer] = worked.pieces;
     expect(textsOf(worked, 'layer-foundation')[0]).toMatch(
-      `pick up ${bag!.stitches} stitches in the free front loops of round ${bag!.rows - 3}, the bag held upside down`,
+      `Join the yarn in the free front loops of round ${bag!.rows - 3}, the bag held upside down. Work the next rounds over these ${bag!.stitches} stitches.`,
     );
     expect(layer!.rows).toBeLessThan(bag!.rows);
     expect(worked.supplies.yarn.metres.value).toBeGreaterThan(

@@ -112,15 +112,15 @@ function toldMove(move: Move, before: number, after: Told): Told {
   }
 }
 
+/** What the yarn is drawn through, of so many loops. */
+function throughWhat(loops: number, before: number): [full: string, short: string] {
+  if (before === 1) return ['the loop', 'lp'];
+  if (loops === before) return loops === 2 ? ['both loops', 'both lps'] : [`all ${loops} loops`, `all ${loops} lps`];
+  return loops === 1 ? ['1 loop', '1 lp'] : [`${loops} loops`, `${loops} lps`];
+}
+
 function toldThrough(loops: number, before: number, after: Told, makes?: Told): Told {
-  const [what, short] =
-    before === 1
-      ? ['the loop', 'lp']
-      : loops === before
-        ? [`all ${loops} loops`, `all ${loops} lps`]
-        : loops === 1
-          ? ['1 loop', '1 lp']
-          : [`${loops} loops`, `${loops} lps`];
+  const [what, short] = throughWhat(loops, before);
   return {
     full: `{Over} and draw through ${what}${makes ? `: ${makes.full}` : ''} (${after.full}).`,
     short: `{yo}, draw through ${short}${makes ? ` (${makes.short})` : ''}`,

@@ -63,8 +63,8 @@ describe.each(THINGS.map(({ id }) => [id]))('a thing of the kind %s', (id) => {
   it('names the limits of each of its measures', () => {
     for (const { key, min, max } of definition.measures)
       for (const [mm, said] of [
-        [min - 0.5, ['less', String(min)]],
-        [max + 1, ['more', String(max)]],
+        [min - 0.5, ['too small', String(min)]],
+        [max + 1, ['too large', String(max)]],
       ] as const) {
         const { errors } = outcome(withThing(plan, { [key]: { mm, by: 'ruler' } }));
         const fault = errors!.find(({ path }) => path.startsWith(`thing.${key}`))!;

@@ -18,7 +18,7 @@ const measures: readonly LengthField[] = [
     key: 'height',
     kind: 'length',
     label: 'Height',
-    help: 'The way it goes in.',
+    help: 'Length in the direction it slides in.',
     min: 1,
     max: LONGEST_MM,
     usual: [20, 600],

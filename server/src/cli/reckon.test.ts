@@ -25,7 +25,7 @@ it.each([
   [
     'a string for a number',
     JSON.stringify({ ...plan, fit: { name: 'snug', easeMm: '3' } }),
-    /^fit\.easeMm: “3” is not a number/,
+    /^fit\.easeMm: “3” is text/,
   ],
   ['too much text', 'x'.repeat(2_000_000), /^plan: 2000000 characters/],
 ])('tells %s on stderr, path first, and exits 2', (_, input, message) => {

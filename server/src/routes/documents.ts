@@ -13,7 +13,7 @@ export function documentRoutes(store: DocumentStore): Router {
   router.param('id', (_req, res, next, value: string) => {
     if (UUID.test(value)) return next();
     return sendProblem(res, 400, {
-      title: 'An id here is a UUID in lower case.',
+      title: 'The id must be a UUID in lower case.',
       errors: [{ path: 'id', message: `“${value}” is not a UUID. Write it in lower case, with its hyphens.` }],
     });
   });
@@ -36,7 +36,10 @@ export function documentRoutes(store: DocumentStore): Router {
     if (revision === null) return needsRevision(res);
     const checked = checkDocument(kindOf(req), req.body);
     if (!checked.ok)
-      return sendProblem(res, 422, { title: 'This document is not of its format.', errors: checked.errors });
+      return sendProblem(res, 422, {
+        title: 'The document does not match its format. See “errors”.',
+        errors: checked.errors,
+      });
     const put = await store.put(kindOf(req), req.params.id, revision, checked.value);
     return put.done ? sendKept(res, revision === 0 ? 201 : 200, put.kept) : stale(res, put.present);
   });

@@ -29,7 +29,7 @@ const BODY_FAULTS: Readonly<Record<string, { status: number; title: string }>> =
 /** The last handler: every error leaves as a problem document, and none says more than it should. */
 export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, _next) => {
   if (error instanceof PlanProblem)
-    return sendProblem(res, 422, { title: 'This plan cannot be reckoned.', errors: error.errors });
+    return sendProblem(res, 422, { title: 'This plan could not be calculated. See “errors”.', errors: error.errors });
   if (error instanceof TooMuchToReckon)
     return sendProblem(res, 503, {
       title: 'This takes longer to reckon than is allowed here. Ask for less at once, or reckon it on your device.',
@@ -47,5 +47,7 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, _n
       title: 'Nothing can be kept here at the moment. What you sent was not lost on your device.',
       detail: error instanceof StoreProblem ? fault : `The file of this house ${fault}`,
     });
-  return sendProblem(res, 500, { title: 'Something went wrong here. What you sent was not lost on your device.' });
+  return sendProblem(res, 500, {
+    title: 'Something went wrong on the server. Your data is still on your device. Try again in a minute.',
+  });
 };

@@ -233,6 +233,6 @@ describe('what is not there', () => {
   ] as const)('answers %s %s with a problem document', async (method, path) => {
     const answer = await request(server)[method](path);
     expect([answer.status, answer.type]).toEqual([404, 'application/problem+json']);
-    expect(answer.body).toMatchObject({ status: 404, title: 'There is nothing here.' });
+    expect(answer.body).toMatchObject({ status: 404, title: 'No page at this address.' });
   });
 });

@@ -77,7 +77,7 @@ function atMost(perMinute: number): RequestHandler {
   });
 }
 
-const nothingHere: RequestHandler = (_req, res) => sendProblem(res, 404, { title: 'There is nothing here.' });
+const nothingHere: RequestHandler = (_req, res) => sendProblem(res, 404, { title: 'No page at this address.' });
 
 function policy(appRoot: string): Record<string, string[] | null> {
   return {

@@ -23,8 +23,14 @@ export function lopsided(shares: Shares): Advice[] {
     {
       id: 'lopsided',
       severity: 'advice',
-      text: `${formatNumber(a, 0)} g hang in front and ${formatNumber(b, 0)} g behind: it pulls to the ${a > b ? 'front' : 'back'}.`,
-      repair: 'Move something over, or button both tabs round the bar.',
+      text:
+        a > b
+          ? `The front is heavier (${formatNumber(a, 0)} g) than the back (${formatNumber(b, 0)} g), so the caddy may slip forwards.`
+          : `The back is heavier (${formatNumber(b, 0)} g) than the front (${formatNumber(a, 0)} g), so the caddy may slip backwards.`,
+      repair:
+        a > b
+          ? 'Move an item to the back, or keep both tabs buttoned.'
+          : 'Move an item to the front, or keep both tabs buttoned.',
       at: 'shape.behind',
     },
   ];

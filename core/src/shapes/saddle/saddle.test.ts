@@ -61,7 +61,7 @@ it('marks both folds, goes on without turning, and is odd, or is turned through'
   const odd = reckon(caddy());
   const last = rowsOf(odd, 'pocket in front').at(-1)!;
   expect(last.note).toMatch(
-    /Mark this fold and the other, \d+ stitches on\. Go on over the first face alone, without turning/,
+    /Mark this fold and the other, \d+ stitches on\. Continue over the first face alone, without turning/,
   );
   expect(odd.supplies.notions).toContainEqual({ name: 'stitch markers', count: 3 });
   const [first] = rowsOf(odd, 'span');

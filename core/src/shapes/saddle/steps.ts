@@ -103,7 +103,7 @@ export function partings(
             do: 'sew',
             id: `parting-${id}`,
             mm: LINE_FACTOR * lines.length * pocket.mm,
-            says: `part the ${pocket.name} for ${names}, from the {side:left}: sew up through both layers between stitch ${between} of ${half}. Backstitch the top of each line twice.`,
+            says: `divide the ${pocket.name} for ${names}, from the {side:left}: mark the lines with pins between stitch ${between} of ${half}, and backstitch from the bottom up through both layers. Go over the top end of each twice.`,
           },
         ],
         check: {

@@ -8,7 +8,7 @@ export const backLoop: Technique = {
   family: 'stitch',
   name: 'back loop only',
   stitch: 'single-back-loop',
-  abbreviation: 'BLO',
+  abbreviation: 'BLO {sc}',
   symbol: (x, y, w, h) =>
     `${CROSS(x, y, w, h)}M${x - 0.3 * w} ${y + 0.4 * h}Q${x} ${y + 0.6 * h} ${x + 0.3 * w} ${y + 0.4 * h}`,
   also: ['blo, tbl, through the back loop'],
@@ -19,5 +19,5 @@ export const backLoop: Technique = {
     text: 'One stitch under both loops shows as a break in the ridge.',
     repair: 'Tilt the top of the work towards you: the farther strand of the V is the one.',
   },
-  words: ['back loop', 'back loops', 'back loops only', 'back loop only (BLO)'],
+  words: ['BLO', 'back loop', 'back loops', 'back loops only', 'back loop only (BLO)'],
 };

@@ -15,7 +15,7 @@ export const halfDouble: Technique = {
   moves: [OVER, NEXT, UP, through(3)],
   looks: 'A V on top with a third bar just below it, on the back.',
   mistake: {
-    text: 'The turn of yarn slips off the hook, and the stitch comes out short.',
+    text: 'The wrap of yarn slips off the hook, and the stitch comes out short.',
     repair: 'Hold it with a finger until it is drawn through.',
   },
   words: [],

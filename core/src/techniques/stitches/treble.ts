@@ -15,7 +15,7 @@ export const treble: Technique = {
   moves: [OVER, OVER, NEXT, UP, through(2), through(2), through(2)],
   looks: 'A long post with two slanting strands around it.',
   mistake: {
-    text: 'One of the two turns of yarn is lost, and the stitch comes out a size lower.',
+    text: 'One of the two wraps of yarn is lost, and the stitch comes out a size lower.',
     repair: 'Count the loops once the first is drawn up: there are four.',
   },
   words: [],

@@ -18,7 +18,7 @@ export interface ChartCourse {
   kind: 'row' | 'round';
   signs: ChartSign[];
   /** Its number, on the side it is begun from. */
-  number: { x: number; y: number; side: 'left' | 'right' };
+  number: { x: number; y: number; side: 'left' | 'right' | 'middle' };
   /** What lies behind its signs: where it runs. */
   track: string;
 }
@@ -111,6 +111,9 @@ function upwards(courses: readonly LaidCourse[]): Omit<Chart, 'key'> {
   return { courses: placed, box: [-MARGIN, -floor - 0.5, widest + 2 * MARGIN, floor + 1] };
 }
 
+/** Where a round begins its number stands, with room for it, in stitches. */
+const GAP = 1.6;
+
 /** Rounds about a middle: a point for a ring, a line for a chain that is worked round. */
 function outwards(all: readonly LaidCourse[], courses: readonly LaidCourse[], chains: number): Omit<Chart, 'key'> {
   const line = Math.max(0, chains - 2);
@@ -119,7 +122,7 @@ function outwards(all: readonly LaidCourse[], courses: readonly LaidCourse[], ch
   for (const course of all.slice(0, all.indexOf(courses.at(-1)!) + 1)) {
     const { step, signs, columns, high } = course;
     // far enough out that its stitches have room beside each other
-    const room = (columns - 2 * line) / (2 * Math.PI);
+    const room = (columns + GAP - 2 * line) / (2 * Math.PI);
     const middle = Math.max(radius + (high * HIGH) / 2, room);
     radius = middle + (high * HIGH) / 2;
     if (!courses.includes(course)) continue;
@@ -128,10 +131,10 @@ function outwards(all: readonly LaidCourse[], courses: readonly LaidCourse[], ch
       row: step.row!,
       kind: 'round',
       signs: signs.map((sign) => {
-        const { x, y, turn } = onTrack(sign.at / columns, middle, line);
+        const { x, y, turn } = onTrack((sign.at + GAP / 2) / (columns + GAP), middle, line);
         return { sign: sign.sign, d: path(sign, high), x, y, turn: turn + leaning(-sign.lean, high) };
       }),
-      number: { ...onTrack(0, middle, line), side: 'right' },
+      number: { ...onTrack(0, middle, line), side: 'middle' },
       track: track(radius, line),
     });
   }
@@ -160,6 +163,8 @@ function onTrack(share: number, radius: number, line: number): { x: number; y: n
 const track = (radius: number, line: number): string =>
   `M${-line / 2} ${-radius}H${line / 2}A${radius} ${radius} 0 0 1 ${line / 2} ${radius}H${-line / 2}A${radius} ${radius} 0 0 1 ${-line / 2} ${-radius}Z`;
 
+const OTHER_SIDE = { left: 'right', right: 'left', middle: 'middle' } as const;
+
 /** For the hook in the left hand all is begun from the other side. */
 function mirrored(chart: Omit<Chart, 'key'>): Omit<Chart, 'key'> {
   const [x, y, w, h] = chart.box;
@@ -172,7 +177,7 @@ function mirrored(chart: Omit<Chart, 'key'>): Omit<Chart, 'key'> {
       number: {
         ...course.number,
         x: flip(course.number.x),
-        side: course.number.side === 'left' ? 'right' : 'left',
+        side: OTHER_SIDE[course.number.side],
       },
     })),
   };
