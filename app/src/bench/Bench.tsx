@@ -23,6 +23,7 @@ import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useUsed } from '@/state/used';
+import { PlansIn } from './PlansIn';
 
 type Makes = readonly [string, LocalDocument<Make>][];
 
@@ -64,7 +65,12 @@ export function Bench() {
           finding.found.filter(({ state }) => state === 'made'),
         ),
       ]}
-      under={<Aside makes={aside} />}
+      under={
+        <View style={{ gap: 20 }}>
+          <Aside makes={aside} />
+          <PlansIn />
+        </View>
+      }
     />
   );
 }

@@ -1,10 +1,14 @@
-/** Lets the device's own dialog choose a file; nothing where it is closed without one. */
-export function chooseFile(accept: string): Promise<File | undefined> {
+/** Lets the device's own dialog choose files; none where it is closed without one. */
+export function chooseFiles(accept: string, { several = true } = {}): Promise<File[]> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
-    Object.assign(input, { type: 'file', accept });
-    input.addEventListener('change', () => resolve(input.files?.[0]));
-    input.addEventListener('cancel', () => resolve(undefined));
+    Object.assign(input, { type: 'file', accept, multiple: several });
+    input.addEventListener('change', () => resolve(Array.from(input.files ?? [])));
+    input.addEventListener('cancel', () => resolve([]));
     input.click();
   });
 }
+
+/** One file of the device's own dialog; nothing where it is closed without one. */
+export const chooseFile = async (accept: string): Promise<File | undefined> =>
+  (await chooseFiles(accept, { several: false }))[0];

@@ -4,6 +4,7 @@ import { deviceNow } from '@/state/device';
 import { useEvents } from '@/state/events';
 import { answers } from '@/state/api';
 import { useLibrary, type LocalDocument, type Shelf } from '@/state/library';
+import { saveText } from '@/parts/saveText';
 import { useSaved } from '@/state/saved';
 
 const NAMES: Readonly<Record<DocumentKind, readonly [one: string, many: string]>> = {
@@ -62,11 +63,7 @@ export async function saveEverything({
   const name = `keep-snug-${new Date().toISOString().slice(0, 10)}.json`;
   // before the first answer nobody knows whether it is there: this device may have read a part only
   if (waiting === 0 && (reached ?? (await answers()))) download('/api/everything', name);
-  else {
-    const address = URL.createObjectURL(new Blob([await everything()], { type: 'application/json' }));
-    download(address, name);
-    URL.revokeObjectURL(address);
-  }
+  else saveText(await everything(), name, 'application/json');
   useSaved.getState().saved();
   return name;
 }

@@ -1,8 +1,10 @@
-import { sectionWord, type Worked } from '@keep-snug/core';
+import { chartOf, chartSvg, fileNameOf, sectionWord, type Worked } from '@keep-snug/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { Pick } from '@/parts/Pick';
+import { saveText } from '@/parts/saveText';
+import { useSchools } from '@/parts/useSchools';
 import { Words } from '@/parts/Words';
 import { ChartPicture } from '@/technique/ChartPicture';
 
@@ -32,6 +34,7 @@ function chartedOf({ pieces }: Pick<Worked, 'pieces'>): Charted[] {
 
 /** The symbol chart of a section, some rows at a time. */
 export function ChartPart({ worked }: { worked: Worked }) {
+  const { terms, units, hand } = useSchools();
   const all = chartedOf(worked);
   const [chosen, setChosen] = useState<string>();
   const [begins, setBegins] = useState(0);
@@ -39,6 +42,11 @@ export function ChartPart({ worked }: { worked: Worked }) {
   if (!section) return null;
   const from = Math.min(section.from + begins, section.to);
   const to = Math.min(section.to, from + AT_A_TIME - 1);
+  const save = () => {
+    const chart = chartOf(worked.steps, { piece: section.piece, from, to, left: hand === 'left' });
+    const title = `${worked.title}, ${section.name}, ${from} to ${to}`;
+    if (chart) saveText(chartSvg(chart, title, { terms, units }), fileNameOf(title, 'svg'), 'image/svg+xml');
+  };
   return (
     <View {...{ dataSet: { print: 'whole' } }} style={{ gap: 6 }}>
       <Words as="heading" level={2}>
@@ -56,6 +64,9 @@ export function ChartPart({ worked }: { worked: Worked }) {
         />
       ) : null}
       <ChartPicture key={`${section.id} ${from}`} steps={worked.steps} piece={section.piece} from={from} to={to} />
+      <View {...{ dataSet: { screen: 'only' } }} style={{ flexDirection: 'row' }}>
+        <Action onPress={save}>Save this chart as a picture</Action>
+      </View>
       {section.to - section.from >= AT_A_TIME ? (
         <View {...{ dataSet: { screen: 'only' } }} style={{ flexDirection: 'row', alignItems: 'center', gap: 16 }}>
           <Action disabled={from <= section.from} onPress={() => setBegins(Math.max(0, begins - AT_A_TIME))}>

@@ -24,6 +24,7 @@ import { useSettings } from '@/state/settings';
 import { LinkedWords } from '@/technique/LinkedWords';
 import { useColours } from '@/theme/useTheme';
 import { ChartPart } from './ChartPart';
+import { SheetOut } from './SheetOut';
 import { usePrintStyle } from './usePrintStyle';
 
 interface Props {
@@ -65,6 +66,7 @@ export function Sheet({ plan, back }: Props) {
           <Reading>
             <Action onPress={copy}>{copied === 'copied' ? 'Copied' : 'Copy pattern'}</Action>
             <Action onPress={() => window.print()}>Print</Action>
+            <SheetOut plan={plan} worked={worked} text={text} voice={voice} />
           </Reading>
           {/* the bar with the name stays on screen: paper has its own */}
           <View {...{ dataSet: { print: 'only' } }}>

@@ -4,6 +4,7 @@ export * from './everything';
 export * from './form';
 export * from './kinds';
 export * from './plan';
+export * from './plansIn';
 export * from './toJoi';
 export * from './toJsonSchema';
 export * from './published';

@@ -1,2 +1,3 @@
 export * from './chart';
+export * from './svg';
 export type { Sign } from './signs';

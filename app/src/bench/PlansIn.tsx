@@ -1,0 +1,74 @@
+import { plural } from '@keep-snug/core';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { Action } from '@/parts/Action';
+import { chooseFiles } from '@/parts/chooseFile';
+import { Notice } from '@/parts/Notice';
+import { typingIn } from '@/parts/typingIn';
+import { bringIn, type BroughtIn, type Offered } from './plansIn';
+
+/** Plans brought in: by files that are chosen or dropped on the page, or by text that is pasted. */
+export function PlansIn() {
+  const router = useRouter();
+  const [brought, setBrought] = useState<BroughtIn | null>(null);
+  const take = (files: readonly Offered[]) => {
+    if (files.length > 0) void bringIn(files).then(setBrought);
+  };
+  useOffered(take);
+  return (
+    <View style={{ gap: 10 }}>
+      <View style={{ flexDirection: 'row' }}>
+        <Action onPress={() => void chooseFiles('application/json,.json').then(take)}>Open plan files</Action>
+      </View>
+      {brought && brought.added.length > 0 ? (
+        <Notice
+          tone="sea"
+          word={`${plural(brought.added.length, 'plan')} added`}
+          text={brought.added.map(({ title }) => title).join(', ')}
+        >
+          {brought.added.length === 1 ? (
+            <View style={{ flexDirection: 'row' }}>
+              <Action onPress={() => router.push(`/plan/${brought.added[0]!.id}`)}>Open it</Action>
+            </View>
+          ) : null}
+        </Notice>
+      ) : null}
+      {brought?.faults.map(({ at, message }) => (
+        <Notice key={`${at} ${message}`} tone="rowan" word={at} text={message} />
+      ))}
+    </View>
+  );
+}
+
+/** Files dropped anywhere on the page, and text pasted where nothing is typed. */
+function useOffered(take: (files: readonly Offered[]) => void): void {
+  useEffect(() => {
+    if (typeof document === 'undefined') return undefined;
+    const over = (event: DragEvent) => {
+      if (event.dataTransfer?.types.includes('Files')) event.preventDefault();
+    };
+    const drop = (event: DragEvent) => {
+      const files = Array.from(event.dataTransfer?.files ?? []);
+      if (files.length === 0) return;
+      event.preventDefault();
+      take(files);
+    };
+    const paste = (event: ClipboardEvent) => {
+      if (typingIn()) return;
+      const files = Array.from(event.clipboardData?.files ?? []);
+      const text = event.clipboardData?.getData('text') ?? '';
+      if (files.length > 0) return take(files);
+      // whatever else is pasted is not meant for the bench
+      if (/^\s*[[{]/.test(text)) take([{ name: 'What you pasted', size: text.length, text: async () => text }]);
+    };
+    document.addEventListener('dragover', over);
+    document.addEventListener('drop', drop);
+    document.addEventListener('paste', paste);
+    return () => {
+      document.removeEventListener('dragover', over);
+      document.removeEventListener('drop', drop);
+      document.removeEventListener('paste', paste);
+    };
+  });
+}

@@ -1,0 +1,48 @@
+import {
+  fileNameOf,
+  PATTERN_FILES,
+  patternFile,
+  type PatternFile,
+  type Plan,
+  type Voice,
+  type Worked,
+} from '@keep-snug/core';
+import { Action } from '@/parts/Action';
+import { MoreMenu } from '@/parts/MoreMenu';
+import { saveText } from '@/parts/saveText';
+import { useSchools } from '@/parts/useSchools';
+
+interface Props {
+  plan: Plan;
+  worked: Worked;
+  text: string;
+  voice: Voice;
+}
+
+/** Not every browser has a share sheet. */
+const CAN_SHARE = typeof globalThis.navigator?.share === 'function';
+
+const KINDS = Object.keys(PATTERN_FILES) as PatternFile[];
+
+/** The pattern handed on: to the device’s own share sheet where it has one, or as a file. */
+export function SheetOut({ plan, worked, text, voice }: Props) {
+  const { terms, units } = useSchools();
+  const save = (as: PatternFile) =>
+    saveText(
+      patternFile(as, plan, worked, { terms, units, voice }),
+      fileNameOf(plan.title, as),
+      `${PATTERN_FILES[as].type};charset=utf-8`,
+    );
+  return (
+    <>
+      {CAN_SHARE ? (
+        // closing the device's sheet without a choice is no fault
+        <Action onPress={() => void navigator.share({ title: plan.title, text }).catch(() => undefined)}>Share</Action>
+      ) : null}
+      <MoreMenu
+        of="this pattern"
+        entries={KINDS.map((as) => ({ name: `Save as ${PATTERN_FILES[as].name.toLowerCase()}`, do: () => save(as) }))}
+      />
+    </>
+  );
+}

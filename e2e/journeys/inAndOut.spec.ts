@@ -1,0 +1,64 @@
+import { readFile } from 'node:fs/promises';
+import { expect, PHONE_PLAN, test } from '../testServer';
+
+interface Kept {
+  body: { title: string };
+}
+
+test('a pattern leaves as Markdown and as a plan file, which comes back to an empty house', async ({
+  page,
+  server,
+  emptyServer,
+}) => {
+  await page.goto(server.url + PHONE_PLAN.replace('plan', 'sheet'));
+  const save = async (entry: RegExp) => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'More: this pattern' }).click();
+    await page.getByRole('menuitem', { name: entry }).click();
+    const file = await download;
+    return { name: file.suggestedFilename(), path: (await file.path())! };
+  };
+  const markdown = await save(/^Save as markdown/);
+  expect(markdown.name).toBe('field-phone-pouch.md');
+  expect(await readFile(markdown.path, 'utf8')).toContain('## Front');
+  const plan = await save(/^Save as plan file/);
+  const text = await readFile(plan.path, 'utf8');
+
+  await page.goto(emptyServer.url);
+  const chosen = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Open plan files' }).click();
+  await (
+    await chosen
+  ).setFiles([
+    { name: plan.name, mimeType: 'application/json', buffer: Buffer.from(text) },
+    { name: 'cut-off.json', mimeType: 'application/json', buffer: Buffer.from(text.slice(0, 200)) },
+  ]);
+  await expect(page.getByText('1 plan added')).toBeVisible();
+  await expect(page.getByText(/does not hold JSON, or was cut off/)).toBeVisible();
+  await expect
+    .poll(async () => (await emptyServer.read<Kept[]>('/plans')).map(({ body }) => body.title))
+    .toEqual(['Field phone pouch']);
+
+  // pasted where nothing is typed it comes in as well, and one of a newer program is refused kindly
+  await page.evaluate(
+    (pasted) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData('text', pasted);
+      document.dispatchEvent(new ClipboardEvent('paste', { clipboardData }));
+    },
+    text.replace('keep-snug.plan/1', 'keep-snug.plan/2'),
+  );
+  await expect(page.getByText(/It was made by a newer Keep Snug/)).toBeVisible();
+  // dropped on the page it is opened too
+  await page.evaluate(
+    (dropped) => {
+      const dataTransfer = new DataTransfer();
+      dataTransfer.items.add(new File([dropped], 'dropped.json', { type: 'application/json' }));
+      document.dispatchEvent(new DragEvent('drop', { dataTransfer, cancelable: true }));
+    },
+    text.replace('Field phone pouch', 'Dropped pouch'),
+  );
+  await expect(page.getByText('Dropped pouch').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page).toHaveURL(/\/plan\//);
+});

@@ -1,0 +1,52 @@
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { spawnSync } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
+
+const script = fileURLToPath(new URL('./pattern.ts', import.meta.url));
+const plan = Object.values(TERN_POINT.plans)[0]!;
+
+function patternText(options: string[], input = JSON.stringify(plan)) {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', script, ...options], {
+    input,
+    encoding: 'utf8',
+  });
+  return { status, stdout, stderr };
+}
+
+it('prints the pattern in full, or short in the terms asked for', () => {
+  const full = patternText(['-']);
+  expect(full.status).toBe(0);
+  expect(full.stdout).toMatch(/^Field phone pouch\nWritten in US crochet terms/);
+  expect(full.stdout).toContain('Chain 1, single crochet in each of the next 16 stitches. Turn. (16 stitches)');
+  const short = patternText(['-', '--style', 'short', '--terms', 'UK', '--units', 'in']);
+  expect(short.stdout).toContain('Ch 1, dc in each st across, turn. (16 sts)');
+  expect(short.stdout).toMatch(/Finished size: about 3 3\/4 in/);
+});
+
+it('prints Markdown with headings, and the plan itself again', () => {
+  expect(patternText(['-', '--as', 'md']).stdout).toMatch(
+    /^# Field phone pouch\n[\s\S]*\n## Front\n[\s\S]*\*\*Row 1 \(RS\):\*\*/,
+  );
+  expect(JSON.parse(patternText(['-', '--as', 'json', '--terms', 'UK']).stdout)).toEqual(
+    JSON.parse(JSON.stringify(plan)),
+  );
+});
+
+it.each([
+  ['no file', [], /^Usage:/],
+  ['a kind it cannot write', ['-', '--as', 'docx'], /^--as is “docx”\. Use txt, md, json\./],
+  ['a style there is not', ['-', '--style', 'long'], /^--style is “long”\. Use full, short\./],
+  ['an option there is not', ['-', '--paper', 'A4'], /paper/],
+])('tells %s on stderr and exits 2', (_what, options, message) => {
+  const { status, stdout, stderr } = patternText(options);
+  expect([status, stdout]).toEqual([2, '']);
+  expect(stderr).toMatch(message);
+});
+
+it('tells a plan that is none, path first', () => {
+  expect(patternText(['-'], '{"format":"x"}')).toMatchObject({
+    status: 2,
+    stdout: '',
+    stderr: expect.stringMatching(/^format: /),
+  });
+});
