@@ -10,6 +10,7 @@ const SCREENS = [
   '/yarn',
   '/ledger',
   '/settings',
+  '/stitches',
   PHONE_PLAN,
   PHONE_PLAN.replace('plan', 'sheet'),
   PHONE_PLAN.replace('plan', 'ways'),
@@ -131,3 +132,19 @@ test('the board ends where its cautions end, with the drawing still in sight', P
   expect((await end.boundingBox())!.y).toBeGreaterThan(600);
   await expect(page.getByRole('img', { name: /laid flat/ })).toBeInViewport();
 });
+
+test(
+  'what is opened from a word is whole for those who use other means, on a phone too',
+  BOTH_SIZES,
+  async ({ page, server }) => {
+    await shown(page, `${server.url}/stitches`);
+    await page.getByRole('button', { name: 'Double crochet', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'In the fabric' })).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
+    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+    expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+    expect(await overTheEdge(page)).toBe(0);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('heading', { name: 'In the fabric' })).toBeHidden();
+  },
+);
