@@ -24,7 +24,8 @@ export async function bringIn(files: readonly Offered[]): Promise<BroughtIn> {
   const { plansFrom } = await forms();
   const { add } = useLibrary.getState();
   const brought: BroughtIn = { added: [], faults: [] };
-  for (const { name, size, text } of files) {
+  for (const file of files) {
+    const { name, size } = file;
     if (size > LARGEST) {
       brought.faults.push({
         at: name,
@@ -32,7 +33,7 @@ export async function bringIn(files: readonly Offered[]): Promise<BroughtIn> {
       });
       continue;
     }
-    const { plans, faults } = plansFrom(await text(), name);
+    const { plans, faults } = plansFrom(await file.text(), name);
     brought.faults.push(...faults);
     brought.added.push(...plans.map((plan) => ({ id: add('plans', plan), title: plan.title })));
   }

@@ -96,7 +96,7 @@ export function clusterPiece(
       (v) => v.many * v.pitch + 2 * v.r * v.h,
     ),
     summary: chain
-      ? `Chain ${CLUSTER * length + 3}: a strip of ${plural(length, 'cluster')}, ${plural(rounds, 'round')} to ${ends} stitches`
+      ? `Chain ${CLUSTER * length + 3}: a strip of ${plural(length, 'group')}, ${plural(rounds, 'round')} to ${ends} stitches`
       : `From a ring: a strip of ${plural(length, 'row')} of 2 groups, ${plural(rounds, 'round')} to ${ends} stitches`,
   });
   return { ...piece, ...coloured(piece, colours), rectangle: rectangleOf(start, length, rounds) };
