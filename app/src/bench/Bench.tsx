@@ -51,6 +51,7 @@ export function Bench() {
           {open.map(([id, held]) => (
             <MakeStrip key={id} id={id} held={held} />
           ))}
+          <PlansIn />
           <ListTools what="plans" finding={finding} />
         </>
       }
@@ -65,12 +66,7 @@ export function Bench() {
           finding.found.filter(({ state }) => state === 'made'),
         ),
       ]}
-      under={
-        <View style={{ gap: 20 }}>
-          <Aside makes={aside} />
-          <PlansIn />
-        </View>
-      }
+      under={<Aside makes={aside} />}
     />
   );
 }

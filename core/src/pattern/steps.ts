@@ -304,7 +304,7 @@ function rowCheck(
       repair: `If the count is off, pull out to the round with the mistake. If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
     };
   return {
-    look: `${count}, ${rowsSince(piece, row)}${fabricAt(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}.`,
+    look: `${count}${rowsTold(piece, row)}.`,
     repair:
       'If a stitch is missing, look at the ends of the rows first: the last stitch is easily overlooked. Pull out the rows down to the mistake and work them again.',
   };
@@ -314,6 +314,13 @@ function rowCheck(
 function checked(mm: number, off: number, way: string, schools: Schools): string {
   const said = `${mmToken(mm)} ${way} (${mmToken(mm - off)} to ${mmToken(mm + off)} is fine)`;
   return wordText(said, schools);
+}
+
+/** A single row need not be counted. */
+function rowsTold(piece: Piece, row: number): string {
+  const since = rowsSince(piece, row);
+  if (since.startsWith('1 row ')) return '';
+  return `, ${since}${fabricAt(piece, row).stitch.id === 'single' ? ' (each ridge is 2 rows)' : ''}`;
 }
 
 /** How many rows there are: from the chain, or where it was begun in rounds since the last of them. */

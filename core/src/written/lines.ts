@@ -30,10 +30,15 @@ const goesOn = ({ first, last }: Run, step: Step): boolean =>
   last.row !== null &&
   step.row === last.row + 1 &&
   last.note === null &&
-  first.text === step.text &&
+  // a new colour is said where it begins, and its rows go on from there
+  step.lead === '' &&
+  bodyOf(first) === step.text &&
   first.ends === step.ends &&
   first.section === step.section &&
   first.piece === step.piece;
+
+/** What a row says besides what it is worked with from here on. */
+const bodyOf = ({ text, lead }: Pick<Step, 'text' | 'lead'>): string => text.slice(lead.length);
 
 /** Steps as runs of rows alike, in order. */
 export function runsOfSteps(steps: readonly Step[]): Run[] {
@@ -63,13 +68,14 @@ export function linesOf(
   return runsOfSteps(steps).map(({ first, last }) => {
     const { text, count } = toldStep(first, voice, reads);
     const { note } = toldStep(last, voice, reads);
-    const known = first.row === null ? undefined : before.get(text);
+    const body = text.slice(first.lead.length);
+    const known = first.row === null ? undefined : before.get(body);
     const isRun = first.row !== null && last.row! - first.row >= REPEATED_FROM - 1;
-    if (first.row !== null && known === undefined) before.set(text, first.row);
+    if (first.row !== null && known === undefined) before.set(body, first.row);
     return {
       id: first.id,
       label: labelOf(first, last, voice),
-      text: known !== undefined && isRun ? repeats(first, known, voice) : text,
+      text: known !== undefined && isRun ? first.lead + repeats(first, known, voice) : text,
       count,
       note,
       measures: isRun ? measured(last, reads) : null,

@@ -75,13 +75,14 @@ function workedFromPrint(worked: Worked, pattern: WrittenPattern): number {
     const step = steps.get(id)!;
     if (step.makes) there = placesOf(step.makes.count, step.makes.kind);
     if (step.makes || !span || !step.work) continue;
-    const again = /^Rep (?:Row|Rnd) (\d+)\.$/.exec(text);
-    const printed = again ? told.get(`${step.piece} ${again[1]!}`)! : text;
+    const body = text.slice(step.lead.length);
+    const again = /^Rep (?:Row|Rnd) (\d+)\.$/.exec(body);
+    const printed = again ? told.get(`${step.piece} ${again[1]!}`)! : body;
     told.set(`${step.piece} ${span.from}`, printed);
     const at = worked.steps.indexOf(step);
     for (const row of worked.steps.slice(at, at + span.to - span.from + 1)) {
       const below = row.turned ? [...there].reverse() : there;
-      const ruled = refereeRow(readShort(printed.slice(row.lead.length), READS, below), below);
+      const ruled = refereeRow(readShort(printed, READS, below), below);
       if (!ruled.ok) throw new Error(`${row.id}: ${ruled.fault}`);
       expect(ruled.made).toBe(row.ends);
       there = ruled.places;
@@ -102,4 +103,14 @@ it('works out to the counts it claims when it is read off the page, row by row',
     { numRuns: 150 },
   );
   expect(rows).toBeGreaterThan(500);
+});
+
+it('rows of a colour are one run, begun by its name, and repeated by number', () => {
+  const striped = PLANS.map(([, plan]) => plan).find(({ fabric }) => (fabric.colours?.length ?? 0) > 1)!;
+  const own = { ...striped, schools: { ...striped.schools, ...READS } };
+  const lines = linesOf(written(own, reckon(own), 'full'));
+  const sand = lines.find(({ text }) => text.startsWith('With sand: '))!;
+  expect(sand.rows!.to).toBeGreaterThan(sand.rows!.from);
+  expect(sand.text).toMatch(/^With sand: Repeat round \d+\.$/);
+  expect(lines.filter(({ note }) => note?.startsWith('Change to sand')).length).toBeGreaterThan(0);
 });

@@ -11,20 +11,20 @@ export const magicRing: Technique = {
   steps: [
     step('Wrap the yarn twice around two fingers, the tail below.', 'wrap yarn twice round fingers'),
     step(
-      'Put the hook under both turns and draw up a loop of the working yarn; chain 1.',
+      'Put the hook under both wraps and draw up a loop of the working yarn; chain 1.',
       'hook under both, draw up lp, ch 1',
     ),
-    step('Work the first round over both turns.', 'work rnd 1 over both'),
-    step('Pull the turn that moves when the tail is pulled, then the tail.', 'pull the turn that moves, then tail'),
+    step('Work the first round over both wraps.', 'work rnd 1 over both'),
+    step('Pull the wrap that moves when the tail is pulled, then the tail.', 'pull the wrap that moves, then tail'),
   ],
   looks: 'Stitches that stand around a point, with no hole.',
   mistake: {
-    text: 'Only one turn is drawn shut, and the ring opens in use.',
-    repair: 'Pull both turns, weave the tail once around the middle against its way, and only then cut it.',
+    text: 'Only one wrap is drawn shut, and the ring opens in use.',
+    repair: 'Pull both wraps, weave the tail once around the middle against its way, and only then cut it.',
   },
   ways: [
     {
-      name: 'One turn',
+      name: 'One wrap',
       steps: [
         step('Wrap the yarn once and work over ring and tail together.', 'wrap once, work over ring and tail'),
         step('Pull the tail to close it.', 'pull tail'),
