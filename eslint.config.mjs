@@ -29,7 +29,19 @@ const ORDER = [
 ];
 /** In the app likewise: what stands before knows nothing of what comes after. All other folders are places. */
 const APP_ORDER = ['state', 'worker', 'theme', 'parts', 'drawing', 'technique'];
-const PLACES = ['bench', 'board', 'ledger', 'making', 'settings', 'sheet', 'stitches', 'things', 'ways', 'yarn'];
+const PLACES = [
+  'bench',
+  'board',
+  'ledger',
+  'making',
+  'open',
+  'settings',
+  'sheet',
+  'stitches',
+  'things',
+  'ways',
+  'yarn',
+];
 const appUpward = APP_ORDER.map((target, index) => ({
   target: `./app/src/${target}`,
   from: [...APP_ORDER.slice(index + 1), ...PLACES].map((from) => `./app/src/${from}`),

@@ -62,3 +62,29 @@ test('a pattern leaves as Markdown and as a plan file, which comes back to an em
   await page.getByRole('button', { name: 'Open it' }).click();
   await expect(page).toHaveURL(/\/plan\//);
 });
+
+test('a link to a plan opens it in another house, and a printed page carries it as a code', async ({
+  page,
+  context,
+  server,
+  emptyServer,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.goto(server.url + PHONE_PLAN.replace('plan', 'sheet'));
+  await page.getByRole('button', { name: 'More: this pattern' }).click();
+  await page.getByRole('menuitem', { name: /^Copy a link/ }).click();
+  await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible();
+  const link = await page.evaluate(() => navigator.clipboard.readText());
+  expect(link.startsWith(`${server.url}/open#`)).toBe(true);
+  await expect(page.getByRole('img', { name: 'Code that opens this plan' })).toBeHidden();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('img', { name: 'Code that opens this plan' })).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
+
+  await page.goto(link.replace(server.url, emptyServer.url));
+  await expect(page).toHaveURL(/\/plan\//);
+  await expect.poll(async () => (await emptyServer.read<Kept[]>('/plans')).length).toBe(1);
+  await page.goto(`${emptyServer.url}/open#cut%20off`);
+  await page.reload();
+  await expect(page.getByText(/holds no plan, or was cut off/)).toBeVisible();
+});

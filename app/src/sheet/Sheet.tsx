@@ -24,6 +24,7 @@ import { useSettings } from '@/state/settings';
 import { LinkedWords } from '@/technique/LinkedWords';
 import { useColours } from '@/theme/useTheme';
 import { ChartPart } from './ChartPart';
+import { PlanCode } from './PlanCode';
 import { SheetOut } from './SheetOut';
 import { usePrintStyle } from './usePrintStyle';
 
@@ -41,7 +42,9 @@ export function Sheet({ plan, back }: Props) {
   const { worked } = useWorked(plan);
   const { terms, units, hand } = useReader();
   const voice = useSettings((state) => state.voice);
-  const [copied, setCopied] = useState<'not' | 'copied' | 'by hand'>('not');
+  const [copied, setCopied] = useState(false);
+  // what the page may not put on the clipboard is shown to be copied by hand
+  const [byHand, setByHand] = useState<string>();
   usePrintStyle();
   if (!worked)
     return (
@@ -51,10 +54,10 @@ export function Sheet({ plan, back }: Props) {
     );
   const pattern = writtenPattern({ ...plan, schools: { ...plan.schools, hand } }, worked, { terms, units, voice });
   const text = patternText(pattern);
-  const copy = () =>
-    void copyText(text).then(
-      () => setCopied('copied'),
-      () => setCopied('by hand'),
+  const copy = (what: string) =>
+    void copyText(what).then(
+      () => setCopied(true),
+      () => setByHand(what),
     );
   return (
     <View style={{ flex: 1, backgroundColor: colours.chalk }}>
@@ -64,9 +67,9 @@ export function Sheet({ plan, back }: Props) {
       <ScrollView role="main" contentContainerStyle={{ alignItems: 'center' }}>
         <View style={{ width: '100%', maxWidth: ON_PAPER, padding: 20, gap: 16, backgroundColor: colours.surface }}>
           <Reading>
-            <Action onPress={copy}>{copied === 'copied' ? 'Copied' : 'Copy pattern'}</Action>
+            <Action onPress={() => copy(text)}>{copied ? 'Copied' : 'Copy pattern'}</Action>
             <Action onPress={() => window.print()}>Print</Action>
-            <SheetOut plan={plan} worked={worked} text={text} voice={voice} />
+            <SheetOut plan={plan} worked={worked} text={text} voice={voice} onLink={copy} />
           </Reading>
           {/* the bar with the name stays on screen: paper has its own */}
           <View {...{ dataSet: { print: 'only' } }}>
@@ -81,12 +84,13 @@ export function Sheet({ plan, back }: Props) {
             <Section key={section.id} {...section} />
           ))}
           <ChartPart worked={worked} />
+          <PlanCode plan={plan} />
           <Words as="small" tone="faint">
             {pattern.made}
           </Words>
         </View>
       </ScrollView>
-      {copied === 'by hand' ? <TextPanel text={text} onClose={() => setCopied('not')} /> : null}
+      {byHand === undefined ? null : <TextPanel text={byHand} onClose={() => setByHand(undefined)} />}
     </View>
   );
 }

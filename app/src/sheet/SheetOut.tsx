@@ -9,6 +9,7 @@ import {
 } from '@keep-snug/core';
 import { Action } from '@/parts/Action';
 import { MoreMenu } from '@/parts/MoreMenu';
+import { planLink } from '@/parts/planLink';
 import { saveText } from '@/parts/saveText';
 import { useSchools } from '@/parts/useSchools';
 
@@ -17,6 +18,8 @@ interface Props {
   worked: Worked;
   text: string;
   voice: Voice;
+  /** The link that opens the plan, to be copied. */
+  onLink: (link: string) => void;
 }
 
 /** Not every browser has a share sheet. */
@@ -25,7 +28,7 @@ const CAN_SHARE = typeof globalThis.navigator?.share === 'function';
 const KINDS = Object.keys(PATTERN_FILES) as PatternFile[];
 
 /** The pattern handed on: to the device’s own share sheet where it has one, or as a file. */
-export function SheetOut({ plan, worked, text, voice }: Props) {
+export function SheetOut({ plan, worked, text, voice, onLink }: Props) {
   const { terms, units } = useSchools();
   const save = (as: PatternFile) =>
     saveText(
@@ -41,7 +44,10 @@ export function SheetOut({ plan, worked, text, voice }: Props) {
       ) : null}
       <MoreMenu
         of="this pattern"
-        entries={KINDS.map((as) => ({ name: `Save as ${PATTERN_FILES[as].name.toLowerCase()}`, do: () => save(as) }))}
+        entries={[
+          ...KINDS.map((as) => ({ name: `Save as ${PATTERN_FILES[as].name.toLowerCase()}`, do: () => save(as) })),
+          { name: 'Copy a link to this plan', do: () => onLink(planLink(plan, globalThis.location?.origin ?? '')) },
+        ]}
       />
     </>
   );

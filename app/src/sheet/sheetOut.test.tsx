@@ -10,7 +10,7 @@ jest.mock('@/parts/saveText', () => ({ saveText: jest.fn() }));
 const plan: Plan = Object.values(TERN_POINT.plans)[0]!;
 const saved = (entry: string) => {
   jest.mocked(saveText).mockClear();
-  show(<SheetOut plan={plan} worked={reckon(plan)} text="text" voice="full" />);
+  show(<SheetOut plan={plan} worked={reckon(plan)} text="text" voice="full" onLink={jest.fn()} />);
   fromMenu('this pattern', entry);
   return jest.mocked(saveText).mock.calls[0]!;
 };

@@ -1,0 +1,1 @@
+export { OpenPlan as default } from '@/open/OpenPlan';
