@@ -43,7 +43,6 @@ it('is well formed whatever it is called', () => {
     fc.property(fc.string({ unit: 'binary' }), (title) => {
       const svg = chartSvg(chart, title, { terms: 'US', units: 'mm' });
       expect(isWellFormed(svg)).toBe(true);
-      // eslint-disable-next-line no-control-regex
       expect(svg).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
     }),
   );
