@@ -117,7 +117,7 @@ test('a gift bag in two colours, drawn shut by a tie through loops round its ope
   await choose(page, 'Through', 'loops of chain');
   await choose(page, 'Cord', 'a chained-on tie');
   await sheet(page);
-  await expect(page.getByText(/^With kelp: Chain 1/)).toBeVisible();
+  await expect(page.getByText(/^With kelp: Repeat round \d+\./)).toBeVisible();
   await expect(page.getByText(/\(\d+ loops\)/).first()).toBeVisible();
   await expect(page.getByText(/^The tie, on from where you are: Chain \d+\.$/)).toBeVisible();
   await expect(page.getByText(/all round and back to where it begins/)).toBeVisible();
