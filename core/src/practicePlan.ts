@@ -1,6 +1,6 @@
-import { stitchDefinition, stitchPattern, workFabric, type FabricSpec } from './fabric';
+import { stitchPattern, workFabric, type FabricSpec } from './fabric';
 import { PLAN_FORMAT, type Plan } from './plan';
-import { withDefaults } from './units';
+import { evenCount } from './shapes/practice';
 
 /** How large a practice swatch is. */
 const STITCHES = 20;
@@ -18,11 +18,7 @@ const FLAT_MM = 5;
  */
 export function practicePlan({ gauge: _gauge, bands: _bands, ...fabric }: FabricSpec, name: string): Plan {
   const { stitchWidth, rowHeight } = workFabric(fabric);
-  const { repeat, edge } = stitchPattern(
-    fabric.stitch,
-    withDefaults(stitchDefinition(fabric.stitch)!.options, fabric.pattern ?? {}),
-  ).rows;
-  const stitches = Math.max(1, Math.round((STITCHES - edge) / repeat)) * repeat + edge;
+  const stitches = evenCount(STITCHES, stitchPattern(fabric.stitch, fabric.pattern).rows).value;
   return {
     format: PLAN_FORMAT,
     title: `Practice swatch: ${name}`.slice(0, 120),

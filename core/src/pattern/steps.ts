@@ -48,6 +48,7 @@ const EDGE_WORDS: Readonly<Record<Foundation['edge'], string>> = {
   opening: 'Chain loosely: this edge becomes the opening.',
   closed: 'Chain firmly, but not tight: this edge will be closed.',
   seam: 'This edge will be sewn into a seam.',
+  free: 'Chain evenly, neither tightly nor loosely.',
 };
 
 const RING_WORDS: Readonly<Record<Schools['ring'], string>> = {

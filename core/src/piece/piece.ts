@@ -36,7 +36,7 @@ export interface Foundation {
   /** Chains, with those skipped; for a ring the stitches worked into it. */
   count: number;
   /** What its edge becomes. */
-  edge: 'opening' | 'closed' | 'seam';
+  edge: 'opening' | 'closed' | 'seam' | 'free';
   /** What the chain is worked with, where it is another hook than the rest. */
   hookMm?: number;
   /** For stitches picked up: where. */

@@ -12,7 +12,7 @@ const options: readonly Field[] = [
 ];
 
 /** The count nearest to what is asked that the stitch comes out even on (law, handbook 2.2). */
-function evenCount(asked: number, { repeat, edge }: { repeat: number; edge: number }): Figure<'stitches'> {
+export function evenCount(asked: number, { repeat, edge }: { repeat: number; edge: number }): Figure<'stitches'> {
   const times = Math.max(1, Math.round((asked - edge) / repeat));
   return chosen(times * repeat + edge, 'stitches', `as the stitch comes out even, about ${asked}`);
 }
@@ -25,7 +25,7 @@ function build(context: ShapeContext): Built {
   const [w, h, t] = [fabric.stitchWidth, fabric.rowHeight, fabric.thickness];
   const length = derive('mm', 'length = rows × h', { rows, h }, (v) => v.rows * v.h);
   const piece = rowPiece(
-    { id: 'body', name: 'Swatch', fabric, stitches: n, lengths: [{ name: 'swatch', figure: length }], edge: 'opening' },
+    { id: 'body', name: 'Swatch', fabric, stitches: n, lengths: [{ name: 'swatch', figure: length }], edge: 'free' },
     context,
   );
   const across = sized('width = n w', { n, w }, (v) => v.n * v.w);

@@ -111,13 +111,14 @@ function worked(pattern: StitchPattern, stitches: number, counts: boolean): Work
       if (one.do === 'turning-chain' && !one.counts)
         lines.push(...besideRow(row, { y, foot: whole - floor }, edge, fromRight));
       const feet = into.filter((place): place is WorkedPlace & Top => 'x' in place);
-      for (const place of places) {
+      for (const [index, place] of places.entries()) {
         const column = at + place.columns / 2;
         at += place.columns;
         const x = MARGIN + (fromRight ? stitches - column : column) * W;
         made.push({ ...place, x, y });
-        const foot = feet.length > 0 ? middleOf(feet) : { x, y: y + high };
-        lines.push(...drawnPlace(one, place, { x, y }, { x: foot.x, y: whole - floor }, row, pattern.base));
+        const stands = { x: feet.length > 0 ? middleOf(feet).x : x, y: whole - floor };
+        const foot = footOf(one, stands, { feet, index, before: made.at(-2), below: heights(pattern)[row - 2] ?? 0 });
+        lines.push(...drawnPlace(one, place, { x, y }, foot, row, pattern.base));
       }
     }
     floor += high;
@@ -126,6 +127,25 @@ function worked(pattern: StitchPattern, stitches: number, counts: boolean): Work
     tops.push(there.map(({ x, y: top }) => ({ x, y: top })));
   }
   return { lines, tops, floors, ground: whole };
+}
+
+interface Around {
+  /** The tops it is worked into, and which of the stitches made there it is. */
+  feet: readonly Top[];
+  index: number;
+  /** The stitch made before it, and how high the row below is. */
+  before: Top | undefined;
+  below: number;
+}
+
+/** Where a stitch’s legs come from: crossed ones from each other’s place, a spike from a row farther down. */
+function footOf(one: Instruction, stands: Top, { feet, index, before, below }: Around): Top {
+  if (one.do === 'crossed') return { x: feet[feet.length - 1 - index]?.x ?? stands.x, y: stands.y };
+  if (one.do === 'wrapped' && before) return { x: before.x, y: (before.y + stands.y) / 2 };
+  if (one.do !== 'work') return stands;
+  if (one.stitch === 'spike') return { x: stands.x, y: stands.y + 0.85 * below };
+  if (one.stitch === 'linked-single' && before) return { x: (stands.x + before.x) / 2, y: stands.y };
+  return stands;
 }
 
 /** The chains that bring the hook up and are no stitch: at the edge the row begins from. */

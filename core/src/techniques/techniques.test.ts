@@ -162,6 +162,23 @@ describe('the fabric of a stitch', () => {
       }
   });
 
+  it('of spikes reaches into the row below, of crossed stitches crosses, of plain ones does neither', () => {
+    const reads = { turningChainCounts: false, hand: 'right' } as const;
+    /** How far the legs of a row come down, and how far they lean. */
+    const legs = (id: string) =>
+      yarnCloth(id, reads)!
+        .lines.filter(({ part, row }) => part === 'post' && row === 3)
+        .map(({ d }) => {
+          const numbers = d.match(/-?[\d.]+/g)!.map(Number);
+          return { down: numbers[1]! - numbers.at(-1)!, lean: Math.abs(numbers[0]! - numbers.at(-2)!) };
+        });
+    const longest = (id: string) => Math.max(...legs(id).map(({ down }) => down));
+    const steepest = (id: string) => Math.max(...legs(id).map(({ lean }) => lean));
+    expect(longest('spike')).toBeGreaterThan(1.5 * longest('single'));
+    expect(steepest('crossed-double')).toBeGreaterThan(steepest('double') + 20);
+    expect(steepest('linked-single')).toBeGreaterThan(steepest('single') + 10);
+  });
+
   it('shows the last stitch at the other end for the left hand, and says which it is by the school', () => {
     const last = (reads: Parameters<typeof yarnCloth>[1]) =>
       yarnCloth('double', reads)!.pointers.find(({ id }) => id === 'last')!;
