@@ -21,6 +21,7 @@ const ORDER = [
   'pattern',
   'techniques',
   'written',
+  'paper',
   'making',
   'mend',
   'cautions',

@@ -13,7 +13,7 @@ import { clothInk, labelInk } from './cloth';
 import { dimensionInk } from './dimensions';
 import { Handles } from './Handles';
 import { G, Block, Svg } from '@/parts/ink';
-import { layOut, mirrored, px, type Layout, clearOfBorders } from './layout';
+import { layOut, mirrored, px, type Layout, clearOfBorders } from '@keep-snug/core/drawn';
 import { markInk } from './mark';
 import { stitchInk } from './stitches';
 import { useZoom, WHOLE, type Zoom } from './useZoom';

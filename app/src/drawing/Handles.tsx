@@ -6,7 +6,7 @@ import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
 import { drawnCount, drawnValue, handlesOf, rangeOf, stepsOf, type Handle } from './handles';
 import { Block } from '@/parts/ink';
-import { KNOB, type Layout } from './layout';
+import { KNOB, type Layout } from '@keep-snug/core/drawn';
 
 interface Props {
   view: View;

@@ -2,7 +2,7 @@ import type { Section } from '@keep-snug/core';
 import Svg, { Rect } from 'react-native-svg';
 import { useSettings } from '@/state/settings';
 import { useColours } from '@/theme/useTheme';
-import { roleOf } from './layout';
+import { roleOf } from '@keep-snug/core/drawn';
 
 interface Props {
   sections: readonly Pick<Section, 'name' | 'rows'>[];

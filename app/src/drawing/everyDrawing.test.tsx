@@ -4,7 +4,7 @@ import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
 import { useSettings } from '@/state/settings';
 import { Drawing } from './Drawing';
-import { layOut, mirrored } from './layout';
+import { layOut, mirrored } from '@keep-snug/core/drawn';
 import { MiniPiece } from './MiniPiece';
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);

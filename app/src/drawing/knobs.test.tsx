@@ -5,7 +5,7 @@ import { show } from '@/fixtures/show';
 import { useBoard } from '@/state/board';
 import { useSettings } from '@/state/settings';
 import { Handles } from './Handles';
-import { layOut, mirrored } from './layout';
+import { layOut, mirrored } from '@keep-snug/core/drawn';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;
 const worked = reckon(phone);

@@ -1,6 +1,6 @@
 import type { Colours } from '@/theme/colours';
 import { FAMILY } from '@/theme/type';
-import { LABEL_SIZE } from './layout';
+import { LABEL_SIZE } from '@keep-snug/core/drawn';
 
 /**
  * What every part of a drawing is drawn with. Parts are functions that give elements, not components: a drawing has

@@ -1,4 +1,5 @@
-import { stitchPattern, type ChartSymbol, type Cloth } from '@keep-snug/core';
+import type { ChartSymbol, Cloth } from '@keep-snug/core';
+import { clothBands } from '@keep-snug/core/drawn';
 import type { ReactElement } from 'react';
 import { G, Path } from '@/parts/ink';
 import type { Ink } from './lettering';
@@ -17,32 +18,6 @@ export function stitchInk(
   return clothBands(part).map(({ cloth, symbols: own }, index) =>
     bandInk(cloth, ink, own ?? symbols, seen, `${key} ${index}`),
   );
-}
-
-interface ClothBand {
-  cloth: Cloth;
-  symbols?: readonly (readonly ChartSymbol[])[];
-  /** Which of the piece's colours it has, from 0. */
-  tint?: number;
-}
-
-/** A section's bands as sections of their own; of one stitch it is itself. Rows stacked upwards begin at its bottom. */
-export function clothBands(part: Cloth): ClothBand[] {
-  const { bands, ...rows } = part.rows;
-  if (!bands) return [{ cloth: part }];
-  const whole = bands.reduce((sum, { mm }) => sum + mm, 0);
-  let done = 0;
-  return bands.map(({ stitch, pattern, rows: count, mm, tint = 0 }) => {
-    const share = mm / whole;
-    const from = done;
-    done += share;
-    const place =
-      rows.stacked === 'x'
-        ? { x: part.x + from * part.w, w: share * part.w }
-        : { y: part.y + (1 - done) * part.h, h: share * part.h };
-    const { symbols } = stitchPattern(stitch, pattern);
-    return { cloth: { ...part, ...place, rows: { ...rows, count } }, symbols, tint };
-  });
 }
 
 /** Single stitches of one band, as many as there are, drawn as soon as they are large enough; only those in view. */

@@ -1,5 +1,5 @@
 import type { ChartSymbol } from '@keep-snug/core';
-import { px } from './layout';
+import { px } from '@keep-snug/core/drawn';
 
 /** What is on screen, in the drawing's own px. */
 export interface Seen {

@@ -4,7 +4,7 @@ import { bringIn } from '@/bench/plansIn';
 import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
 import { Page } from '@/parts/Page';
-import { textInFragment } from '@/parts/planLink';
+import { textInFragment } from '@keep-snug/core/link';
 import { Words } from '@/parts/Words';
 
 const CUT_OFF = {

@@ -2,7 +2,7 @@ import { TERN_POINT } from '@keep-snug/core/demo';
 import { screen, waitFor } from '@testing-library/react-native';
 import { nothingHere } from '@/fixtures/serverHas';
 import { show } from '@/fixtures/show';
-import { planFragment } from '@/parts/planLink';
+import { planFragment } from '@keep-snug/core/link';
 import { useLibrary } from '@/state/library';
 import { OpenPlan } from './OpenPlan';
 

@@ -2,7 +2,7 @@ import type { Plan } from '@keep-snug/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Path, Svg } from '@/parts/ink';
-import { planLink } from '@/parts/planLink';
+import { planLink } from '@keep-snug/core/link';
 import { Words } from '@/parts/Words';
 
 /** As large as a phone reads it from paper, px of the page. */

@@ -9,7 +9,7 @@ import {
 } from '@keep-snug/core';
 import { Action } from '@/parts/Action';
 import { MoreMenu } from '@/parts/MoreMenu';
-import { planLink } from '@/parts/planLink';
+import { planLink } from '@keep-snug/core/link';
 import { saveText } from '@/parts/saveText';
 import { useSchools } from '@/parts/useSchools';
 

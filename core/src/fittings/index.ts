@@ -24,6 +24,7 @@ import { tongueHandle } from './tongueHandle';
 import { bobble, tag, tassel } from './trimmings';
 import { zip } from './zip';
 
+export { LINING } from './lining';
 export * from './collisions';
 export * from './definition';
 export * from './loops';

@@ -6,3 +6,4 @@ export * from './tape';
 export * from './typed';
 export * from './known';
 export * from './tokens';
+export * from './xmlText';

@@ -1,5 +1,5 @@
 import { wordText, type Schools } from '../../pattern';
-import { withoutHidden } from '../../units';
+import { xmlText } from '../../units';
 import type { Chart } from './chart';
 
 /** A stitch’s width in the picture, mm: large enough to be read on paper. */
@@ -13,20 +13,8 @@ const ANCHOR = { left: 'end', right: 'start', middle: 'middle' } as const;
 
 const n = (value: number): string => String(Number(value.toFixed(3)));
 
-const MARKS: Readonly<Record<string, string>> = {
-  '&': '&amp;',
-  '<': '&lt;',
-  '>': '&gt;',
-  '"': '&quot;',
-  "'": '&apos;',
-};
-
-/** Text as an SVG may hold it; what no XML may hold is left out. */
-const escaped = (text: string): string =>
-  withoutHidden(text).replace(/[&<>"'\ufffe\uffff]/g, (mark) => MARKS[mark] ?? '');
-
 const words = (x: number, y: number, text: string, more = ''): string =>
-  `<text x="${n(x)}" y="${n(y)}" ${more}>${escaped(text)}</text>`;
+  `<text x="${n(x)}" y="${n(y)}" ${more}>${xmlText(text)}</text>`;
 
 /**
  * A chart as a picture of its own, with its title and the key of its signs: opened by any program that reads SVG.
@@ -55,7 +43,7 @@ export function chartSvg({ box, courses, key }: Chart, title: string, reads: Pic
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(wide * STITCH_MM)}mm" height="${n(high * STITCH_MM)}mm" viewBox="${[x, y - LINE, wide, high].map(n).join(' ')}">`,
-    `<title>${escaped(title)}</title>`,
+    `<title>${xmlText(title)}</title>`,
     `<style>.word { font: 0.8px sans-serif; fill: ${INK}; stroke: none; }</style>`,
     words(x + 0.5, y - 0.4, title, 'class="word"'),
     `<g fill="none" stroke="${INK}" stroke-width="0.08" stroke-linecap="round" stroke-linejoin="round">`,

@@ -1,4 +1,4 @@
-import type { BorderPart, ClothRole, Dimension, Part, View } from '@keep-snug/core';
+import type { BorderPart, ClothRole, Dimension, Part, View } from '../parts';
 
 export interface Layout {
   /** Px per mm. */
@@ -26,6 +26,15 @@ export function layOut(view: View, width: number, height: number, bare = false):
     scale,
     x: margin.left + (roomX - across * scale) / 2 + reach.left * scale,
     y: margin.top + (roomY - (view.height + reach.up + reach.down) * scale) / 2 + reach.up * scale,
+  };
+}
+
+/** What a view takes with all that reaches beyond the piece, mm. */
+export function roomFor(view: View): { width: number; height: number } {
+  const reach = overhang(view);
+  return {
+    width: view.width + reach.left + reach.right,
+    height: view.height + reach.up + reach.down,
   };
 }
 

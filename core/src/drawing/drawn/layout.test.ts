@@ -1,5 +1,5 @@
-import { reckon, type Part, type View } from '@keep-snug/core';
-import { TERN_POINT } from '@keep-snug/core/demo';
+import { reckon, type Part, type View } from '../..';
+import { TERN_POINT } from '../../demo';
 import { layOut, MARGIN, mirrored, placeLabel, placeSpans, wordsMiddle } from './layout';
 
 const [flat, folded] = reckon(Object.values(TERN_POINT.plans)[0]!).views as [View, View];

@@ -1,4 +1,4 @@
-import { TERN_POINT } from '@keep-snug/core/demo';
+import { TERN_POINT } from '../demo';
 import fc from 'fast-check';
 import { deflateSync } from 'fflate';
 import { planFragment, planLink, textInFragment } from './planLink';

@@ -1,4 +1,4 @@
-import type { Plan } from '@keep-snug/core';
+import type { Plan } from '../plan';
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 
 /** What a link may hold unpacked, bytes: a plan is far smaller, and a bad link could claim anything. */

@@ -1,0 +1,127 @@
+import { stitchPattern, type ChartSymbol } from '../../fabric';
+import type { Cloth } from '../parts';
+import { px } from './layout';
+
+export interface ClothBand {
+  cloth: Cloth;
+  symbols?: readonly (readonly ChartSymbol[])[];
+  /** Which of the piece's colours it has, from 0. */
+  tint?: number;
+}
+
+/** A section's bands as sections of their own; of one stitch it is itself. Rows stacked upwards begin at its bottom. */
+export function clothBands(part: Cloth): ClothBand[] {
+  const { bands, ...rows } = part.rows;
+  if (!bands) return [{ cloth: part }];
+  const whole = bands.reduce((sum, { mm }) => sum + mm, 0);
+  let done = 0;
+  return bands.map(({ stitch, pattern, rows: count, mm, tint = 0 }) => {
+    const share = mm / whole;
+    const from = done;
+    done += share;
+    const place =
+      rows.stacked === 'x'
+        ? { x: part.x + from * part.w, w: share * part.w }
+        : { y: part.y + (1 - done) * part.h, h: share * part.h };
+    const { symbols } = stitchPattern(stitch, pattern);
+    return { cloth: { ...part, ...place, rows: { ...rows, count } }, symbols, tint };
+  });
+}
+
+/** The corners of a piece that narrows upwards, px, from its upper left on. */
+export function taperCorners({ x, y, w, h, top }: Cloth, scale: number): (readonly [number, number])[] {
+  const inset = (w - (top ?? w)) / 2;
+  const corners = [
+    [x + inset, y],
+    [x + w - inset, y],
+    [x + w, y + h],
+    [x, y + h],
+  ] as const;
+  return corners.map(([across, down]) => [across * scale, down * scale]);
+}
+
+/** Closer than this, lines of rows blur into grey, px. */
+const ROWS_APART = 4;
+
+/** Which rows are drawn, so that their lines stay apart; from the first to the last but one. */
+function shownRows(count: number, rowPx: number): number[] {
+  const every = Math.max(1, Math.ceil(ROWS_APART / Math.max(0.01, rowPx)));
+  return Array.from({ length: Math.max(0, Math.ceil(count / every) - 1) }, (_, index) => (index + 1) * every);
+}
+
+/** The rows of a section as lines, all in one path: a drawing is drawn anew at every movement of a hand. */
+export function clothLines(part: Cloth, scale: number): string {
+  if (part.rows.stacked === 'out') return ringLines(part, scale);
+  return clothBands(part)
+    .map(({ cloth }, index) => rowLines(cloth, scale) + (index > 0 ? firstLine(cloth, scale) : ''))
+    .join('');
+}
+
+function rowLines({ x, y, w, h, top, form, rows }: Cloth, scale: number): string {
+  const along = rows.stacked === 'x';
+  const rowPx = ((along ? w : h) / rows.count) * scale;
+  const shown = shownRows(rows.count, rowPx);
+  if (along) {
+    const [from, to] = [px(y * scale), px((y + h) * scale)];
+    return shown.map((row) => `M${px(x * scale + row * rowPx)} ${from}V${to}`).join('');
+  }
+  const narrows = form === 'taper' && top !== undefined ? ((w - top) / 2) * scale : 0;
+  return shown
+    .map((row) => {
+      const inset = narrows * (1 - row / rows.count);
+      return `M${px(x * scale + inset)} ${px(y * scale + row * rowPx)}H${px((x + w) * scale - inset)}`;
+    })
+    .join('');
+}
+
+/** Where a band meets the one before it. */
+function firstLine({ x, y, w, h, rows }: Cloth, scale: number): string {
+  if (rows.stacked === 'x') return `M${px(x * scale)} ${px(y * scale)}V${px((y + h) * scale)}`;
+  return `M${px(x * scale)} ${px((y + h) * scale)}H${px((x + w) * scale)}`;
+}
+
+/** Rounds from the middle outwards, as one path: upright ends joined by half circles where a round is round. */
+function ringLines({ x, y, w, h, form, rows }: Cloth, scale: number): string {
+  const rowPx = (rows.high ?? Math.min(w, h) / 2 / rows.count) * scale;
+  return shownRows(rows.count, rowPx)
+    .map((row) => {
+      const inset = (rows.count - row) * rowPx;
+      const [left, up] = [x * scale + inset, y * scale + inset];
+      const [wide, high] = [w * scale - 2 * inset, h * scale - 2 * inset];
+      const r = form === 'rect' || form === undefined ? 0 : Math.min(wide, high) / 2;
+      const corner = (dx: number, dy: number) => (r === 0 ? '' : `a${px(r)} ${px(r)} 0 0 1 ${px(dx)} ${px(dy)}`);
+      return (
+        `M${px(left + r)} ${px(up)}h${px(wide - 2 * r)}${corner(r, r)}v${px(high - 2 * r)}${corner(-r, r)}` +
+        `h${px(2 * r - wide)}${corner(-r, -r)}v${px(2 * r - high)}${corner(r, -r)}`
+      );
+    })
+    .join('');
+}
+
+/** Where a section is not in the piece's first colour: which of the others, counted from 1, and its ground as a path. */
+export function tintedGrounds(part: Cloth, scale: number): { tint: number; d: string }[] {
+  if (part.rows.stacked === 'out') return tintedRounds(part, scale);
+  if (part.form === 'taper') return [];
+  return clothBands(part).flatMap(({ cloth: { x, y, w, h }, tint = 0 }) =>
+    tint === 0 ? [] : [{ tint, d: boxPath(x * scale, y * scale, w * scale, h * scale) }],
+  );
+}
+
+const boxPath = (x: number, y: number, w: number, h: number): string =>
+  `M${px(x)} ${px(y)}h${px(w)}v${px(h)}h${px(-w)}Z`;
+
+/** Rounds around a strip: each a box from which the next further in is cut out. */
+function tintedRounds({ x, y, w, h, rows }: Cloth, scale: number): { tint: number; d: string }[] {
+  const { rounds = [], high = 0 } = rows;
+  return rounds.flatMap(({ tint = 0, sides }, index) => {
+    if (tint === 0 || !sides) return [];
+    const box = (inset: number) =>
+      boxPath((x + inset) * scale, (y + inset) * scale, (w - 2 * inset) * scale, (h - 2 * inset) * scale);
+    const out = (rounds.length - 1 - index) * high;
+    return [{ tint, d: box(out) + box(out + high) }];
+  });
+}
+
+/** Whether it is of several colours, so that none of them is the ground of what is written on it. */
+export const isTinted = ({ rows: { bands = [], rounds = [] } }: Cloth): boolean =>
+  [...bands, ...rounds].some(({ tint }) => tint);

@@ -1,0 +1,6 @@
+export * from './borderStrips';
+export * from './clothLabel';
+export * from './clothLines';
+export * from './dimensionLines';
+export * from './layout';
+export * from './markPaths';
