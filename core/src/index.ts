@@ -180,6 +180,7 @@ export {
   linesOf,
   notionsText,
   PATTERN_FILES,
+  type Reading,
   type PatternFile,
   patternFile,
   patternMarkdown,

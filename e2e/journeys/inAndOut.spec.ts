@@ -5,23 +5,32 @@ interface Kept {
   body: { title: string };
 }
 
-test('a pattern leaves as Markdown and as a plan file, which comes back to an empty house', async ({
+test('a pattern leaves as PDF, drawing, Markdown and as a plan file, which comes back to an empty house', async ({
   page,
   server,
   emptyServer,
 }) => {
   await page.goto(server.url + PHONE_PLAN.replace('plan', 'sheet'));
-  const save = async (entry: RegExp) => {
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  const panel = page.getByRole('dialog', { name: 'Save as a file' });
+  const save = async (what: string, kind: string) => {
+    await panel.getByRole('radio', { name: what, exact: true }).click();
+    await panel.getByRole('radio', { name: kind, exact: true }).click();
     const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'More: this pattern' }).click();
-    await page.getByRole('menuitem', { name: entry }).click();
+    await panel.getByRole('button', { name: 'Save', exact: true }).click();
     const file = await download;
     return { name: file.suggestedFilename(), path: (await file.path())! };
   };
-  const markdown = await save(/^Save as markdown/);
+  const pdf = await save('Pattern', 'PDF');
+  expect(pdf.name).toBe('field-phone-pouch-pattern.pdf');
+  expect((await readFile(pdf.path)).subarray(0, 5).toString()).toBe('%PDF-');
+  const drawing = await save('Drawing: flat', 'SVG at true size');
+  expect(drawing.name).toBe('field-phone-pouch-flat-true-size.svg');
+  expect(await readFile(drawing.path, 'utf8')).toContain('<title>Field phone pouch: Flat</title>');
+  const markdown = await save('Pattern', 'Markdown');
   expect(markdown.name).toBe('field-phone-pouch.md');
   expect(await readFile(markdown.path, 'utf8')).toContain('## Front');
-  const plan = await save(/^Save as plan file/);
+  const plan = await save('Pattern', 'Plan file');
   const text = await readFile(plan.path, 'utf8');
 
   await page.goto(emptyServer.url);

@@ -74,6 +74,13 @@ const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: C
       { id: 'short', name: 'in abbreviations' },
     ],
   },
+  paper: {
+    name: 'Printer paper',
+    options: [
+      { id: 'A4', name: 'A4' },
+      { id: 'Letter', name: 'Letter' },
+    ],
+  },
   letters: {
     name: 'Text size',
     options: [

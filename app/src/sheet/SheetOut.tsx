@@ -1,17 +1,10 @@
-import {
-  fileNameOf,
-  PATTERN_FILES,
-  patternFile,
-  type PatternFile,
-  type Plan,
-  type Voice,
-  type Worked,
-} from '@keep-snug/core';
+import type { Plan, Voice, Worked } from '@keep-snug/core';
+import { planLink } from '@keep-snug/core/link';
+import { useState } from 'react';
 import { Action } from '@/parts/Action';
 import { MoreMenu } from '@/parts/MoreMenu';
-import { planLink } from '@keep-snug/core/link';
-import { saveText } from '@/parts/saveText';
 import { useSchools } from '@/parts/useSchools';
+import { SavePanel } from './SavePanel';
 
 interface Props {
   plan: Plan;
@@ -25,30 +18,32 @@ interface Props {
 /** Not every browser has a share sheet. */
 const CAN_SHARE = typeof globalThis.navigator?.share === 'function';
 
-const KINDS = Object.keys(PATTERN_FILES) as PatternFile[];
-
-/** The pattern handed on: to the device’s own share sheet where it has one, or as a file. */
+/** The pattern handed on: to the device’s own share sheet where it has one, as a file, or as a link. */
 export function SheetOut({ plan, worked, text, voice, onLink }: Props) {
-  const { terms, units } = useSchools();
-  const save = (as: PatternFile) =>
-    saveText(
-      patternFile(as, plan, worked, { terms, units, voice }),
-      fileNameOf(plan.title, as),
-      `${PATTERN_FILES[as].type};charset=utf-8`,
-    );
+  const { terms, units, hand } = useSchools();
+  const [saving, setSaving] = useState(false);
   return (
     <>
       {CAN_SHARE ? (
         // closing the device's sheet without a choice is no fault
         <Action onPress={() => void navigator.share({ title: plan.title, text }).catch(() => undefined)}>Share</Action>
       ) : null}
+      <Action onPress={() => setSaving(true)}>Save</Action>
       <MoreMenu
         of="this pattern"
         entries={[
-          ...KINDS.map((as) => ({ name: `Save as ${PATTERN_FILES[as].name.toLowerCase()}`, do: () => save(as) })),
           { name: 'Copy a link to this plan', do: () => onLink(planLink(plan, globalThis.location?.origin ?? '')) },
         ]}
       />
+      {saving ? (
+        <SavePanel
+          plan={plan}
+          worked={worked}
+          reading={{ terms, units, voice }}
+          hand={hand}
+          onClose={() => setSaving(false)}
+        />
+      ) : null}
     </>
   );
 }

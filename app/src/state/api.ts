@@ -1,5 +1,6 @@
 import type { KeptEvent, MakeEvent } from '@keep-snug/core';
 import type { DocumentKind } from '@keep-snug/core/documents';
+import type { PaperAsk } from '@keep-snug/core/formats';
 import type { PutAnswer, ServerChange } from './held';
 import type { LocalDocument } from './library';
 
@@ -145,4 +146,16 @@ export async function eventsOf(store: string, make: string): Promise<KeptEvent[]
 
 export async function listDeleted(): Promise<DeletedDocument[]> {
   return read(await ask('/deleted'));
+}
+
+/**
+ * A plan on paper, as the server makes it.
+ * @throws Away where it does not answer
+ */
+export async function printed(
+  paper: PaperAsk,
+): Promise<{ is: 'made'; blob: Blob } | { is: 'refused'; message: string }> {
+  const answer = await ask('/paper', undefined, { method: 'POST', body: JSON.stringify(paper) });
+  if (!answer.ok) return { is: 'refused', message: inWords(await read<Problem>(answer)) };
+  return { is: 'made', blob: await answer.blob() };
 }

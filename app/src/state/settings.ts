@@ -1,4 +1,5 @@
 import type { LengthUnit, Schools, Voice } from '@keep-snug/core';
+import type { Paper } from '@keep-snug/core/paper';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { newId } from './ids';
@@ -24,6 +25,8 @@ export interface Choices {
   foundation: Schools['foundation'];
   /** Patterns in sentences, or in abbreviations. */
   voice: Voice;
+  /** What a printer here takes. */
+  paper: Paper;
 }
 
 /** What is kept per device: how this one reads and shows. */
@@ -46,6 +49,7 @@ export const useSettings = create<Settings>()(
       ring: 'wrapped',
       foundation: 'chain',
       voice: 'full',
+      paper: 'A4',
       set: (change) => set(change),
     }),
     { name: NAME, storage: deviceStorage },

@@ -10,4 +10,5 @@ export * from './toJsonSchema';
 export * from './published';
 export * from './tables';
 export { checkMend, type MendAsk } from './mend';
+export * from './paper';
 export * from './ways';

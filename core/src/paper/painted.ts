@@ -56,7 +56,9 @@ function cloth(part: Cloth, { scale }: Painting): string {
     ...tintedGrounds(part, scale).map(({ tint, d }) =>
       element('path', { d, fill: INKS.yarns[(tint - 1) % INKS.yarns.length]!, 'fill-rule': 'evenodd' }),
     ),
-    lines === '' ? '' : element('path', { d: lines, fill: 'none', stroke: INKS.faint, 'stroke-width': 0.4 }),
+    lines === ''
+      ? ''
+      : element('path', { d: lines, fill: 'none', stroke: INKS.line, 'stroke-width': 0.6, opacity: 0.2 }),
     clothShape(part, scale, outlined),
   ].join('');
 }

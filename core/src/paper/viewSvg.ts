@@ -16,16 +16,16 @@ const TITLE = 30;
 /** Of a letter of the title, about, units of the picture. */
 const TITLE_LETTER = 9;
 
-export type DrawingSize = 'true' | 'fit';
+/** A mm of the piece for a mm on paper, or as large as one sheet, or a box of so many mm, takes it. */
+export type DrawingSize = 'true' | 'fit' | { width: number; height: number };
 
 /** As who reads it sees it: in their unit, mirrored for the left hand, its borders clear of its lengths. */
 export const seenBy = (view: View, hand: Schools['hand']): View =>
   clearOfBorders(hand === 'left' ? mirrored(view) : view);
 
 /**
- * One view as an SVG file, with its title and what it shows in words inside.
+ * One view as an SVG file, with its title, where it has one, and what it shows in words inside.
  *
- * @param size `true`: a mm of the piece is a mm on paper; `fit`: as large as one sheet takes it
  * @returns SVG text, its size given in mm
  * @source handbook 11
  */
@@ -36,8 +36,8 @@ export function viewSvg(
   size: DrawingSize,
 ): string {
   const view = seenBy(given, hand);
-  const name = `${title}: ${view.name}`;
-  const box = size === 'true' ? trueBox(view, name) : FIT;
+  const name = title === '' ? view.name : `${title}: ${view.name}`;
+  const box = size === 'true' ? trueBox(view, name) : size === 'fit' ? FIT : size;
   const [width, height] = [box.width * TRUE_SCALE, box.height * TRUE_SCALE];
   const at = layOut(view, width, height - TITLE);
   const drawn = element(

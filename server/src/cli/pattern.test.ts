@@ -32,11 +32,19 @@ it('prints Markdown with headings, and the plan itself again', () => {
   );
 });
 
+it('prints a PDF as bytes, on the paper asked for', () => {
+  const { status, stdout } = patternText(['-', '--as', 'pdf', '--paper', 'Letter']);
+  expect(status).toBe(0);
+  expect(stdout.slice(0, 5)).toBe('%PDF-');
+  expect(stdout).toMatch(/MediaBox \[0 0 612 792\]/);
+});
+
 it.each([
   ['no file', [], /^Usage:/],
-  ['a kind it cannot write', ['-', '--as', 'docx'], /^--as is “docx”\. Use txt, md, json\./],
+  ['a kind it cannot write', ['-', '--as', 'docx'], /^--as is “docx”\. Use txt, md, json, pdf\./],
   ['a style there is not', ['-', '--style', 'long'], /^--style is “long”\. Use full, short\./],
-  ['an option there is not', ['-', '--paper', 'A4'], /paper/],
+  ['a paper there is not', ['-', '--as', 'pdf', '--paper', 'A3'], /^--paper is “A3”\. Use A4, Letter\./],
+  ['an option there is not', ['-', '--ink', 'red'], /ink/],
 ])('tells %s on stderr and exits 2', (_what, options, message) => {
   const { status, stdout, stderr } = patternText(options);
   expect([status, stdout]).toEqual([2, '']);

@@ -1,13 +1,30 @@
-import { PATTERN_FILES, patternFile, reckon, type PatternFile, type Schools, type Voice } from '@keep-snug/core';
+import {
+  PATTERN_FILES,
+  patternFile,
+  reckon,
+  type PatternFile,
+  type Plan,
+  type Schools,
+  type Voice,
+} from '@keep-snug/core';
+import { PAPERS, type Paper } from '@keep-snug/core/paper';
 import { parseArgs } from 'node:util';
+import { onPaper } from '../paper/onPaper';
 import { faultLines, readPlan, refuse } from './readPlan';
 
-const USAGE = `Usage: npm run -s pattern -- plan.json [--as ${Object.keys(PATTERN_FILES).join('|')}] [--style full|short] [--terms US|UK] [--units mm|cm|in] > file
+const KINDS = [...(Object.keys(PATTERN_FILES) as PatternFile[]), 'pdf'] as const;
+const SHEETS = Object.keys(PAPERS) as Paper[];
+
+/** Where the code on the page opens the plan: this machine, at the port the program takes by itself. */
+const ORIGIN = 'http://127.0.0.1:8130';
+
+const USAGE = `Usage: npm run -s pattern -- plan.json [--as ${KINDS.join('|')}] [--style full|short] [--terms US|UK] [--units mm|cm|in] [--paper ${SHEETS.join('|')}] > file
 (or - to read standard input)`;
 
 interface Asked {
   file: string;
-  as: PatternFile;
+  as: PatternFile | 'pdf';
+  paper: Paper | undefined;
   voice: Voice;
   terms: Schools['terms'] | undefined;
   units: 'mm' | 'cm' | 'in' | undefined;
@@ -27,13 +44,15 @@ function asked(): Asked | null {
       style: { type: 'string' },
       terms: { type: 'string' },
       units: { type: 'string' },
+      paper: { type: 'string' },
     },
   });
   const [file] = positionals;
   if (!file) return null;
   return {
     file,
-    as: oneOf('as', values.as, Object.keys(PATTERN_FILES) as PatternFile[]) ?? 'txt',
+    as: oneOf('as', values.as, KINDS) ?? 'txt',
+    paper: oneOf('paper', values.paper, SHEETS),
     voice: oneOf('style', values.style, ['full', 'short'] as const) ?? 'full',
     terms: oneOf('terms', values.terms, ['US', 'UK'] as const),
     units: oneOf('units', values.units, ['mm', 'cm', 'in'] as const),
@@ -41,7 +60,7 @@ function asked(): Asked | null {
 }
 
 /** Prints the written pattern of a plan’s file; what is wrong is told on stderr, line by line, with exit 2. */
-function main(): number {
+async function main(): Promise<number> {
   let ask: Asked | null;
   try {
     ask = asked();
@@ -51,15 +70,20 @@ function main(): number {
   if (!ask) return refuse([USAGE]);
   try {
     const plan = readPlan(ask.file);
-    const { as, voice } = ask;
-    const terms = ask.terms ?? plan.schools?.terms ?? 'US';
-    const units = ask.units ?? plan.schools?.units ?? 'mm';
-    const read = { ...plan, schools: { ...plan.schools, terms, units } };
-    process.stdout.write(patternFile(as, as === 'json' ? plan : read, reckon(read), { terms, units, voice }));
+    process.stdout.write(await written(plan, ask));
     return 0;
   } catch (error) {
     return refuse(faultLines(error));
   }
 }
 
-process.exitCode = main();
+async function written(plan: Plan, ask: Asked): Promise<string | Uint8Array> {
+  const { as, voice, paper = 'A4' } = ask;
+  const terms = ask.terms ?? plan.schools?.terms ?? 'US';
+  const units = ask.units ?? plan.schools?.units ?? 'mm';
+  if (as === 'pdf') return onPaper({ plan, of: 'pattern', paper, style: voice, terms, units, origin: ORIGIN });
+  const read = { ...plan, schools: { ...plan.schools, terms, units } };
+  return patternFile(as, as === 'json' ? plan : read, reckon(read), { terms, units, voice });
+}
+
+process.exitCode = await main();

@@ -7,6 +7,7 @@ export const DEADLINE_MS: Readonly<Record<Question['is'], number>> = {
   chance: 2000,
   ways: 5000,
   mend: 5000,
+  paper: 20_000,
 };
 
 /** One works, one is kept ready for when the other has to be ended. */

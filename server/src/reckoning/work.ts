@@ -1,12 +1,14 @@
 import { chance, mend, PlanProblem, reckon, ways, type Plan, type PlanFault, type WaysAsk } from '@keep-snug/core';
 import type { MendAsk } from '@keep-snug/core/formats';
+import { onPaper, type SheetAsk } from '../paper/onPaper';
 
 /** What is asked of a reckoning thread, by the name of the question. */
 export type Question =
   | { is: 'reckon'; ask: Plan }
   | { is: 'chance'; ask: Plan }
   | { is: 'ways'; ask: WaysAsk }
-  | { is: 'mend'; ask: MendAsk };
+  | { is: 'mend'; ask: MendAsk }
+  | { is: 'paper'; ask: SheetAsk };
 
 export type Reckoned = { ok: true; value: unknown } | { ok: false; errors: readonly PlanFault[] };
 
@@ -20,13 +22,15 @@ function answerTo(question: Question): unknown {
       return ways(question.ask);
     case 'mend':
       return mend(question.ask.plan, question.ask.events);
+    case 'paper':
+      return onPaper(question.ask);
   }
 }
 
 /** One question reckoned, in a thread of its own. What cannot be reckoned is an answer too. */
-export default function work(question: Question): Reckoned {
+export default async function work(question: Question): Promise<Reckoned> {
   try {
-    return { ok: true, value: answerTo(question) };
+    return { ok: true, value: await answerTo(question) };
   } catch (error) {
     if (error instanceof PlanProblem) return { ok: false, errors: error.errors };
     throw error;

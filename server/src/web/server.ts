@@ -8,6 +8,7 @@ import { documentRoutes } from '../routes/documents';
 import { eventRoutes } from '../routes/events';
 import { changesRoutes } from '../routes/changes';
 import { everythingRoutes } from '../routes/everything';
+import { paperRoutes } from '../routes/paper';
 import { reckonRoutes } from '../routes/reckon';
 import type { Reckoner } from '../reckoning/reckoner';
 import { documentStore, eventStore, feed, type Store } from '../store';
@@ -52,6 +53,7 @@ export function createServer({ store, reckoner, appRoot, hosts = [], perMinute =
     res.json({ ok: true });
   });
   server.use('/api', reckonRoutes(reckoner));
+  server.use('/api', paperRoutes(reckoner, documentStore(store)));
   server.use('/api', changesRoutes(feed(store)));
   server.use('/api/events', eventRoutes(eventStore(store)));
   server.use('/api/everything', everythingRoutes(documentStore(store), eventStore(store)));
