@@ -6,21 +6,33 @@ import { Action } from '@/parts/Action';
 import { chooseFiles } from '@/parts/chooseFile';
 import { Notice } from '@/parts/Notice';
 import { typingIn } from '@/parts/typingIn';
-import { bringIn, type BroughtIn, type Offered } from './plansIn';
+import { bringIn, scanned, type BroughtIn, type Offered } from './plansIn';
+import { hasCamera, ScanPanel } from './ScanPanel';
 
-/** Plans brought in: by files that are chosen or dropped on the page, or by text that is pasted. */
+/** Plans brought in: by files that are chosen or dropped on the page, by text that is pasted, or by the code of a printed page. */
 export function PlansIn() {
   const router = useRouter();
   const [brought, setBrought] = useState<BroughtIn | null>(null);
+  const [scanning, setScanning] = useState(false);
   const take = (files: readonly Offered[]) => {
     if (files.length > 0) void bringIn(files).then(setBrought);
   };
   useOffered(take);
   return (
     <View style={{ gap: 10 }}>
-      <View style={{ flexDirection: 'row' }}>
-        <Action onPress={() => void chooseFiles('application/json,.json').then(take)}>Open plan files</Action>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+        <Action onPress={() => void chooseFiles('application/json,.json,image/*').then(take)}>Open plan files</Action>
+        {hasCamera() ? <Action onPress={() => setScanning(true)}>Scan a printed code</Action> : null}
       </View>
+      {scanning ? (
+        <ScanPanel
+          onClose={() => setScanning(false)}
+          onCode={(code) => {
+            setScanning(false);
+            take([scanned(code)]);
+          }}
+        />
+      ) : null}
       {brought && brought.added.length > 0 ? (
         <Notice
           tone="sea"

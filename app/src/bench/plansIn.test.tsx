@@ -3,14 +3,17 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { nothingHere } from '@/fixtures/serverHas';
 import { show } from '@/fixtures/show';
 import { chooseFiles } from '@/parts/chooseFile';
+import { planLink } from '@keep-snug/core/link';
 import { useLibrary } from '@/state/library';
-import { bringIn } from './plansIn';
+import { codeInFile } from './pictureCode';
+import { bringIn, scanned } from './plansIn';
 import { PlansIn } from './PlansIn';
 
 const mockPush = jest.fn();
 jest.mock('expo-router', () => ({ useRouter: () => ({ push: mockPush }) }));
 // what the browser asks for as a part of its own is there at once
 jest.mock('./forms', () => ({ forms: async () => jest.requireActual<object>('@keep-snug/core/formats') }));
+jest.mock('./pictureCode', () => ({ codeInFile: jest.fn() }));
 jest.mock('@/parts/chooseFile', () => ({ chooseFiles: jest.fn() }));
 
 const plan = Object.values(TERN_POINT.plans)[0]!;
@@ -35,6 +38,22 @@ it('plans of several files are put on the bench, and what cannot be read is told
     { at: 'bad.json', message: expect.stringMatching(/was cut off/) },
     { at: 'huge.json', message: expect.stringMatching(/^50 MB is too large for plans; at most 20 MB/) },
   ]);
+});
+
+it('a picture of a printed page brings its plan in; one without a code says so at its file', async () => {
+  const picture = (name: string) => ({ ...file(name, 'not text'), type: 'image/png' });
+  jest.mocked(codeInFile).mockResolvedValueOnce(planLink(plan, 'http://10.0.0.9:1')).mockResolvedValueOnce(undefined);
+  const brought = await bringIn([picture('page.png'), picture('cat.png')]);
+  expect(brought.added.map(({ title }) => title)).toEqual([plan.title]);
+  expect(brought.faults).toEqual([{ at: 'cat.png', message: expect.stringMatching(/^No code of a printed pattern/) }]);
+});
+
+it('a code that was scanned is a plan, whatever house it names; another code is told', async () => {
+  expect((await bringIn([scanned(planLink(plan, 'http://elsewhere'))])).added).toHaveLength(1);
+  expect((await bringIn([scanned('https://example.org/')])).faults[0]).toEqual({
+    at: 'The code',
+    message: expect.stringMatching(/^No code/),
+  });
 });
 
 it('a file too large is never read', async () => {
