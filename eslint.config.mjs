@@ -39,6 +39,7 @@ const PLACES = [
   'settings',
   'sheet',
   'stitches',
+  'tables',
   'things',
   'ways',
   'yarn',

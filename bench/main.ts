@@ -3,12 +3,14 @@ import { benchFirstLoad } from './firstLoad';
 import { benchGrowth } from './growth';
 import { benchMend } from './mend';
 import { benchReckon, benchSearch, benchSheet } from './reckon';
+import { benchTables } from './tables';
 import { benchTick } from './tick';
 
 /** All benchmarks, or those that are named. */
 const BENCHMARKS: Readonly<Record<string, () => void | Promise<void>>> = {
   reckon: benchReckon,
   sheet: benchSheet,
+  tables: benchTables,
   search: benchSearch,
   mend: benchMend,
   firstLoad: benchFirstLoad,

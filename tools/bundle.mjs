@@ -8,6 +8,7 @@ const BUNDLES = {
   'server/src/start.ts': 'server/.cache/start.mjs',
   'server/src/reckoning/work.ts': 'server/.cache/work.mjs',
   'core/src/index.ts': 'core/.cache/core.mjs',
+  'core/src/formats/csv/index.ts': 'core/.cache/csv.mjs',
 };
 
 const inRoot = (path) => fileURLToPath(new URL(`../${path}`, import.meta.url));

@@ -113,6 +113,7 @@ export function SettingsPage() {
       <ChoiceOf of="ring" />
       <ChoiceOf of="foundation" />
       <ChoiceOf of="voice" />
+      <ChoiceOf of="paper" />
       <ChoiceOf of="letters" />
       <ChoiceOf of="theme" />
       <Data />
@@ -143,6 +144,7 @@ function ChoiceOf<K extends keyof Choices>({ of }: { of: K }) {
 }
 
 function Data() {
+  const router = useRouter();
   const waiting = useWaiting();
   const reached = useLine((state) => state.reached);
   const [saved, setSaved] = useState('');
@@ -164,6 +166,9 @@ function Data() {
         </Words>
       ) : null}
       <BringBack />
+      <View style={{ flexDirection: 'row', marginLeft: -4 }}>
+        <Action onPress={() => router.push('/tables')}>Tables for a spreadsheet (CSV)</Action>
+      </View>
     </Setting>
   );
 }

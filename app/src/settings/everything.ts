@@ -35,10 +35,21 @@ export function documentsHere(): { kind: DocumentKind; id: string; held: LocalDo
 }
 
 /** Everything that happened, as far as this device has it: also what is not laid out. */
-async function eventsHere(): Promise<KeptEvent[]> {
+export async function eventsHere(): Promise<KeptEvent[]> {
   const records = (await deviceNow()?.getAll('events')) ?? [];
   const laidOut = Object.values(useEvents.getState().byMake).flat();
   return [...new Map([...records.map(({ event }) => event), ...laidOut].map((event) => [event.id, event])).values()];
+}
+
+/** What happened, make by make. */
+export function byMake(events: readonly KeptEvent[]): Map<string, KeptEvent[]> {
+  const makes = new Map<string, KeptEvent[]>();
+  for (const event of events) {
+    const own = makes.get(event.make);
+    if (own) own.push(event);
+    else makes.set(event.make, [event]);
+  }
+  return makes;
 }
 
 /** Everything on this device as one file's text: each document in its open format, by its id, and every event. */

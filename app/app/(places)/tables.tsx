@@ -1,0 +1,1 @@
+export { Tables as default } from '@/tables/Tables';
