@@ -7,13 +7,12 @@ import { FieldRow } from '@/parts/FieldRow';
 import { Notice } from '@/parts/Notice';
 import { ListPage, type Item } from '@/parts/Page';
 import { saveText } from '@/parts/saveText';
-import { Words } from '@/parts/Words';
 import { bringBack, type BroughtBack } from '@/settings/bringBack';
 import { Mapping } from './Mapping';
 import { RowLine } from './RowLine';
 import { csvText, type Sheet } from './sheet';
 import { changesBy, type Standing } from './taken';
-import { useRows, type Row } from './useRows';
+import { useRows, type Line, type Row } from './useRows';
 
 interface Props {
   table: CsvTable;
@@ -27,13 +26,17 @@ const FAULT_HEAD = 'what is wrong';
 
 /** A table that was opened: what its columns are, every row with its faults, and the good ones brought in. */
 export function Opened(props: Props) {
-  const { table, sheet } = props;
+  const { sheet } = props;
+  const [lines, setLines] = useState<readonly Line[]>(() =>
+    sheet.rows.map((cells, index) => ({ line: index + 2, cells })),
+  );
   const [meanings, setMeanings] = useState<readonly (Meaning | null)[]>();
   if (!meanings) return <Mapping {...props} onDone={setMeanings} />;
   return (
     <Checked
-      key={`${table.id} ${sheet.rows.length}`}
       {...props}
+      lines={lines}
+      setLines={setLines}
       meanings={meanings}
       onColumns={() => setMeanings(undefined)}
     />
@@ -41,12 +44,14 @@ export function Opened(props: Props) {
 }
 
 interface CheckedProps extends Props {
+  lines: readonly Line[];
+  setLines: Parameters<typeof useRows>[3];
   meanings: readonly (Meaning | null)[];
   onColumns: () => void;
 }
 
-function Checked({ table, name, sheet, meanings, onColumns, onClose }: CheckedProps) {
-  const { rows, reading, mend, taken, here } = useRows(table, sheet, meanings);
+function Checked({ table, name, sheet, meanings, lines, setLines, onColumns, onClose }: CheckedProps) {
+  const { rows, reading, mend, taken, here } = useRows(table, meanings, lines, setLines);
   const [done, setDone] = useState<(BroughtBack & { count: number }) | null>(null);
   const standing = useRef<BroughtBack | null>(null);
   // a page that is left lets it stand
@@ -87,7 +92,7 @@ function Checked({ table, name, sheet, meanings, onColumns, onClose }: CheckedPr
               same: of('same').length,
               fault: faulty.length,
             })
-          : `Reading row ${reading} of ${sheet.rows.length}…`
+          : `Reading row ${reading} of ${lines.length}…`
       }
       over={
         <View style={{ gap: 12 }}>

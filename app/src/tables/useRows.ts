@@ -2,14 +2,17 @@ import type { CsvTable, Meaning, ReadRow } from '@keep-snug/core/csv';
 import { useCallback, useEffect, useState } from 'react';
 import { namesHere } from './keptHere';
 import { csvTables } from './readers';
-import { inPortions, type Sheet } from './sheet';
+import { inPortions } from './sheet';
 import { againstHere, standingOf, whatIsHere, type Here, type Standing } from './taken';
 
-/** A row of the table that was opened, as it stands with what is here. */
-export interface Row {
-  /** Its line in the file. */
+/** A row of the file: its line, and its cells as they stand now. */
+export interface Line {
   line: number;
   cells: string[];
+}
+
+/** A row of the table that was opened, as it stands with what is here. */
+export interface Row extends Line {
   read: ReadRow;
   standing: Standing;
 }
@@ -42,20 +45,23 @@ async function readerFor(table: CsvTable, meanings: readonly (Meaning | null)[])
 }
 
 /** The rows of a sheet, each read by itself, while the page goes on. */
-export function useRows(table: CsvTable, sheet: Sheet, meanings: readonly (Meaning | null)[]): Rows & { here?: Here } {
+export function useRows(
+  table: CsvTable,
+  meanings: readonly (Meaning | null)[],
+  lines: readonly Line[],
+  setLines: (work: (lines: readonly Line[]) => Line[]) => void,
+): Rows & { here?: Here } {
   const [reader, setReader] = useState<Reader>();
   const [rows, setRows] = useState<readonly Row[]>([]);
-  const [cells, setCells] = useState(() => sheet.rows.map((row, index) => ({ line: index + 2, cells: row })));
   const [reading, setReading] = useState<number | null>(0);
   useEffect(() => {
     let left = false;
-    setReading(0);
     void readerFor(table, meanings).then(async (made) => {
       const goOn = (done: number) => {
         if (!left) setReading(done);
         return !left;
       };
-      const read = await inPortions(cells, (row): Row => ({ ...row, ...made.read(row.cells) }), goOn);
+      const read = await inPortions(lines, (row): Row => ({ ...row, ...made.read(row.cells) }), goOn);
       if (left) return;
       setReader(made);
       setRows(read);
@@ -70,7 +76,7 @@ export function useRows(table: CsvTable, sheet: Sheet, meanings: readonly (Meani
   const mend = useCallback(
     (line: number, column: number, cell: string) => {
       const mended = (row: string[]) => Object.assign([...row], { [column]: cell });
-      setCells((all) => all.map((row) => (row.line === line ? { line, cells: mended(row.cells) } : row)));
+      setLines((all) => all.map((row) => (row.line === line ? { line, cells: mended(row.cells) } : row)));
       setRows((all) =>
         all.map((row) => {
           if (row.line !== line || !reader) return row;
@@ -79,11 +85,14 @@ export function useRows(table: CsvTable, sheet: Sheet, meanings: readonly (Meani
         }),
       );
     },
-    [reader],
+    [reader, setLines],
   );
-  const taken = useCallback((lines: ReadonlySet<number>) => {
-    setCells((all) => all.filter(({ line }) => !lines.has(line)));
-    setRows((all) => all.filter(({ line }) => !lines.has(line)));
-  }, []);
+  const taken = useCallback(
+    (gone: ReadonlySet<number>) => {
+      setLines((all) => all.filter(({ line }) => !gone.has(line)));
+      setRows((all) => all.filter(({ line }) => !gone.has(line)));
+    },
+    [setLines],
+  );
   return { rows, reading, mend, taken, ...(reader ? { here: reader.here } : {}) };
 }

@@ -19,6 +19,7 @@ export interface TrueSize {
 const LINE = { fill: 'none', stroke: INKS.line, 'stroke-width': 0.4 } as const;
 const LETTER = 5;
 
+/** A dashed line, mm: a fold, a seam. */
 export const dashed = (x1: number, y1: number, x2: number, y2: number): string =>
   element('line', { x1, y1, x2, y2, ...LINE, 'stroke-dasharray': '3 2' });
 
@@ -26,6 +27,7 @@ export const dashed = (x1: number, y1: number, x2: number, y2: number): string =
 export const named = (text: string, x: number, y: number): string =>
   words(text, { x, y, 'font-family': LETTERS, 'font-size': LETTER, fill: INKS.line, 'text-anchor': 'middle' });
 
+/** A box to cut along, or to lie on, mm. */
 export const cutBox = (x: number, y: number, width: number, height: number, rx = 0): string =>
   element('rect', { x, y, width, height, rx, ...LINE });
 

@@ -177,6 +177,5 @@ describe('somebody else’s table', () => {
 });
 
 it('lists keep no holes where cells were empty', () => {
-  // eslint-disable-next-line no-sparse-arrays
   expect(withoutGaps({ a: [, { b: 1 }] })).toEqual({ a: [{ b: 1 }] });
 });
