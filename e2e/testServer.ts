@@ -30,6 +30,8 @@ const LATER = 1000;
 export class TestServer {
   private running: RunningServer | null = null;
   private port = 0;
+  /** The port that measuring devices dial. */
+  devices = 0;
   private readonly folder = mkdtempSync(join(tmpdir(), 'keep-snug-'));
   private readonly file = join(this.folder, 'store.sqlite');
 
@@ -45,8 +47,15 @@ export class TestServer {
   async start(): Promise<void> {
     const { startServer } = await program();
     const appRoot = join(ROOT, 'app/dist');
-    this.running = await startServer({ host: '127.0.0.1', port: this.port, file: this.file, appRoot });
+    this.running = await startServer({
+      host: '127.0.0.1',
+      port: this.port,
+      file: this.file,
+      appRoot,
+      devices: this.devices,
+    });
     this.port = this.running.port;
+    this.devices = this.running.devices ?? 0;
   }
 
   async stop(): Promise<void> {

@@ -7,7 +7,7 @@ import { PlaceShape } from '@/parts/PlaceShape';
 import { Skeleton } from '@/parts/Skeleton';
 import { useWanted } from '@/parts/wanted';
 import { TechniquePanel } from '@/technique/TechniquePanel';
-import { useOpening, useSync } from '@/state/sync';
+import { useHearing, useOpening, useSync } from '@/state/sync';
 import { paperTheme } from '@/theme/paper';
 import { FONTS } from '@/theme/type';
 import { useGlobalStyle } from '@/theme/useGlobalStyle';
@@ -18,6 +18,7 @@ export { Broken as ErrorBoundary } from '@/parts/Broken';
 /** Keeps device and server in step, and the place in mind, beside the screens: they are not drawn anew for it. */
 function InStep() {
   useSync();
+  useHearing();
   useWanted();
   return null;
 }

@@ -7,6 +7,10 @@ async function main(): Promise<void> {
   const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
   const server = await startServer({ ...settings, log, demo: process.argv.includes('--demo') });
   console.log(`Keep Snug is at http://${settings.host}:${server.port}`);
+  if (server.devices === null && settings.devices !== null)
+    console.error(
+      `Port ${settings.devices} is taken: measuring devices are not listened for. Choose another: KEEP_SNUG_DEVICES=${settings.devices + 2}`,
+    );
   const end = () => void server.stop().then(() => process.exit(0));
   process.on('SIGINT', end);
   process.on('SIGTERM', end);

@@ -7,6 +7,8 @@ export interface Settings {
   port: number;
   file: string;
   appRoot: string;
+  /** The port that measuring devices dial; none where they are not wanted. */
+  devices: number | null;
   hosts: readonly string[];
   database?: { url: string; authToken?: string };
 }
@@ -16,7 +18,7 @@ export const HOME = fileURLToPath(new URL('../../', import.meta.url));
 
 /**
  * The program's settings, from environment variables: HOST, PORT, KEEP_SNUG_DATA (the SQLite file), KEEP_SNUG_APP,
- * KEEP_SNUG_HOSTS (names it answers to besides this machine's own, with commas between), DATABASE_URL (any libSQL address)
+ * KEEP_SNUG_DEVICES (the port that measuring devices dial on this machine, or off), KEEP_SNUG_HOSTS (names it answers to besides this machine's own, with commas between), DATABASE_URL (any libSQL address)
  * and DATABASE_AUTH_TOKEN.
  */
 export function readSettings(env: NodeJS.ProcessEnv): Settings {
@@ -32,9 +34,21 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     host,
     port,
     ...readPlace(env),
+    devices: readDevices(env.KEEP_SNUG_DEVICES),
     appRoot: resolve(env.KEEP_SNUG_APP ?? `${HOME}app/dist`),
     hosts: (env.KEEP_SNUG_HOSTS ?? '').split(',').flatMap((host) => host.trim() || []),
   };
+}
+
+/** Where practice devices and bridges of real ones dial by themselves. */
+export const DEVICES_PORT = 8132;
+
+function readDevices(text: string | undefined): number | null {
+  if (text === 'off') return null;
+  const port = Number(text ?? DEVICES_PORT);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new Error(`KEEP_SNUG_DEVICES is “${text}”. Make it a whole number from 0 to 65535, or off.`);
+  return port;
 }
 
 const SCHEMES = ['libsql:', 'https:', 'http:', 'wss:', 'ws:'];

@@ -1,5 +1,7 @@
 import type { AddressInfo } from 'node:net';
 import type { Logger } from 'pino';
+import { createHub } from './devices/hub';
+import { listenForDevices, type Devices } from './devices/listener';
 import { loadDemo } from './demo';
 import { createReckoner } from './reckoning/reckoner';
 import { threadFile } from './reckoning/threadFile';
@@ -18,6 +20,8 @@ export interface StartOptions {
   appRoot: string;
   /** Names it answers to besides this machine's own. */
   hosts?: readonly string[];
+  /** The port that devices dial on this machine; 0 takes any that is free, none is listened to without one. */
+  devices?: number | null;
   /** Lays the sample data into the file first. */
   demo?: boolean;
   log?: Logger;
@@ -25,6 +29,8 @@ export interface StartOptions {
 
 export interface RunningServer {
   port: number;
+  /** The port that devices dial; none where it is taken, or none is wanted. */
+  devices: number | null;
   /** Answers no more, and leaves the whole store in its one file. */
   stop: () => Promise<void>;
 }
@@ -40,6 +46,7 @@ export async function startServer({
   database,
   appRoot,
   hosts = [],
+  devices: wanted = null,
   demo,
   log,
 }: StartOptions): Promise<RunningServer> {
@@ -47,14 +54,20 @@ export async function startServer({
   const stopEmptying = await keptEmptied(store);
   if (demo) await loadDemo(store);
   const reckoner = createReckoner(await threadFile());
-  const app = createServer({ store, reckoner, appRoot, hosts, ...(log ? { log } : {}) });
+  const hub = createHub();
+  // whoever has the port has the devices too: everything else goes on without them
+  const devices: Devices | null = wanted === null ? null : await listenForDevices(hub, wanted).catch(() => null);
+  const heard = { hub, port: devices?.port ?? null };
+  const app = createServer({ store, reckoner, appRoot, devices: heard, hosts, ...(log ? { log } : {}) });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve, reject) => {
     const listening = app.listen(port, host, (error) => (error ? reject(error) : resolve(listening)));
   });
   return {
     port: (server.address() as AddressInfo).port,
+    devices: heard.port,
     stop: async () => {
       stopEmptying();
+      await devices?.stop();
       const closed = new Promise((resolve) => server.close(resolve));
       server.closeAllConnections();
       await closed;

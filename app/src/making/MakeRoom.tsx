@@ -41,6 +41,7 @@ import { Twice } from './Twice';
 import { TapeAsks } from './TapeAsks';
 import { useAloud } from './useAloud';
 import { useAwake } from './useAwake';
+import { useClicker } from './useClicker';
 import { useHeadset } from './useHeadset';
 import { useListening } from './useListening';
 import { Unreadable } from './Unreadable';
@@ -87,29 +88,31 @@ export function MakeRoom({ id, held }: Props) {
 
   const last = progress?.state.last ?? null;
   const aloud = useAloud(saidOf(progress));
-  const tick = () => {
+  const tick = (press?: string) => {
     if (!progress) return;
     const { next, state } = progress;
     if (next) {
       if (endsSection(progress)) globalThis.navigator?.vibrate?.(SECTION_ENDS_MS);
-      return happened(id, { kind: 'ticked', step: next.id, under: state.decided });
+      return happened(id, { kind: 'ticked', step: next.id, under: state.decided }, press);
     }
     if (progress.state.finished) return router.navigate('/ledger');
     // finished at once: what more there is to say can be left out
-    happened(id, { kind: 'finished' });
+    happened(id, { kind: 'finished' }, press);
     return setOpen('finish');
   };
   const undoes = progress?.state.undoes ?? [];
   const undo = () => undoes.length > 0 && happened(id, { kind: 'undone', ticks: undoes });
   const howMany = () => aloud.say(progress?.next?.counted ?? String(progress?.next?.ends ?? 'Nothing to count'));
-  const listening = useListening({ next: tick, back: undo, howMany });
-  useHeadset(aloud.on && open === null, { next: tick, back: undo, again: () => aloud.say(saidOf(progress)) });
+  useClicker(tick);
+  const step = () => tick();
+  const listening = useListening({ next: step, back: undo, howMany });
+  useHeadset(aloud.on && open === null, { next: step, back: undo, again: () => aloud.say(saidOf(progress)) });
   useKeys(
     {
-      ' ': tick,
-      ArrowRight: tick,
+      ' ': step,
+      ArrowRight: step,
       // what clickers for slides send
-      PageDown: tick,
+      PageDown: step,
       PageUp: undo,
       Backspace: undo,
       ArrowLeft: undo,
@@ -192,7 +195,7 @@ export function MakeRoom({ id, held }: Props) {
             </View>
             {controls}
           </View>
-          <Target progress={progress} beside={flat} onTick={tick} onUndo={undo} />
+          <Target progress={progress} beside={flat} onTick={step} onUndo={undo} />
         </View>
         {open === 'note' ? (
           <NotePanel make={id} step={last?.step ?? progress.worked.steps[0]!.id} onClose={() => setOpen(null)} />

@@ -110,7 +110,10 @@ function Ask({ id, progress, onMeasured }: { id: string; progress: Progress; onM
             typed={mm?.typed}
             min={1}
             max={LONGEST_MM}
-            onChange={setMm}
+            onChange={(length) => {
+              setMm(length);
+              if (length.by) setBy(length.by);
+            }}
             inputRef={line}
           />
           <Pick label="Measured with" value={by} options={METHODS} onChange={(next) => setBy(next as Method)} />

@@ -1,13 +1,16 @@
-import { formatLength, lengthFault, lengthReading, parseLength } from '@keep-snug/core';
-import type { Ref } from 'react';
+import { formatLength, lengthFault, lengthReading, parseLength, type Method } from '@keep-snug/core';
+import { useRef, type Ref } from 'react';
 import type { TextInput } from 'react-native';
 import { useSettings } from '@/state/settings';
 import { TextField } from './TextField';
+import { useInstrument } from './useInstrument';
 import { useTyped } from './useTyped';
 
 export interface TypedLength {
   mm: number;
   typed: string;
+  /** What it was read by, where a device sent it. */
+  by?: Method;
 }
 
 interface Props {
@@ -34,6 +37,7 @@ interface Props {
 export function LengthField({ label, help, mm, typed, min, max, onChange, onClear, fault, inputRef }: Props) {
   const units = useSettings((state) => state.units);
   const limits = { min, max, units };
+  const read = useRef(false);
   const { line, error, type, leave } = useTyped({
     value: mm === undefined ? '' : (typed ?? formatLength(mm, units)),
     wrong: (text) => lengthFault(text, { ...limits, optional: onClear !== undefined }),
@@ -41,8 +45,13 @@ export function LengthField({ label, help, mm, typed, min, max, onChange, onClea
       if (text.trim() === '') return onClear?.();
       const parsed = parseLength(text, units);
       if (!parsed.ok || lengthFault(text, { ...limits, optional: false })) return undefined;
-      return onChange({ mm: parsed.mm, typed: text.trim() });
+      return onChange({ mm: parsed.mm, typed: text.trim(), ...(read.current ? { by: 'calliper' as const } : {}) });
     },
+  });
+  const calipers = useInstrument('calliper', (value) => {
+    read.current = true;
+    type(`${value} mm`);
+    read.current = false;
   });
 
   return (
@@ -50,9 +59,13 @@ export function LengthField({ label, help, mm, typed, min, max, onChange, onClea
       label={label}
       value={line}
       onChange={type}
-      onBlur={leave}
+      onFocus={calipers.focus}
+      onBlur={() => {
+        calipers.leave();
+        leave();
+      }}
       error={error ?? fault}
-      hint={lengthReading(line, mm, units) ?? help ?? ''}
+      hint={lengthReading(line, mm, units) ?? calipers.says ?? help ?? ''}
       keyboard="default"
       {...(inputRef ? { inputRef } : {})}
     />

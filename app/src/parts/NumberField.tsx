@@ -1,5 +1,6 @@
 import { numberFault, readNumber, withUnit } from '@keep-snug/core';
 import { TextField } from './TextField';
+import { useInstrument } from './useInstrument';
 import { useTyped } from './useTyped';
 
 interface Props {
@@ -25,5 +26,19 @@ export function NumberField({ label, value, min, max, whole = false, unit = '', 
       return numberFault(text, limits) ? undefined : onChange(readNumber(text, unit));
     },
   });
-  return <TextField label={label} value={line} onChange={type} onBlur={leave} error={error} hint={help ?? ''} />;
+  const scale = useInstrument(unit === 'g' ? 'scale' : null, (grams) => type(`${grams} g`));
+  return (
+    <TextField
+      label={label}
+      value={line}
+      onChange={type}
+      onFocus={scale.focus}
+      onBlur={() => {
+        scale.leave();
+        leave();
+      }}
+      error={error}
+      hint={scale.says ?? help ?? ''}
+    />
+  );
 }

@@ -16,13 +16,25 @@ interface Props {
   error?: string | undefined;
   keyboard?: KeyboardTypeOptions;
   multiline?: boolean;
+  onFocus?: () => void;
   onBlur?: () => void;
   /** For whoever has to lead to this line. */
   inputRef?: Ref<RNTextInput>;
 }
 
 /** A line to type on, with its message in its own place. */
-export function TextField({ label, value, onChange, hint, error, keyboard, multiline, onBlur, inputRef }: Props) {
+export function TextField({
+  label,
+  value,
+  onChange,
+  hint,
+  error,
+  keyboard,
+  multiline,
+  onFocus,
+  onBlur,
+  inputRef,
+}: Props) {
   const colours = useColours();
   const id = useId();
   const type = useType('body');
@@ -44,6 +56,7 @@ export function TextField({ label, value, onChange, hint, error, keyboard, multi
         dense
         value={value}
         onChangeText={typed}
+        onFocus={onFocus}
         onBlur={onBlur}
         error={error !== undefined}
         keyboardType={keyboard ?? 'default'}

@@ -18,7 +18,8 @@ interface Events {
   /** What the server would not take, by id: it waits for whoever can mend it, and nothing waits for it. */
   refused: Record<string, Refused>;
   /** Writes down that something happened: here first, to the server when it can be reached. */
-  happened: (make: string, what: Happening) => void;
+  /** @param id of the event, where what caused it has one of its own and may be heard by several devices */
+  happened: (make: string, what: Happening, id?: string) => void;
   confirmed: (ids: readonly string[]) => void;
   setAside: (refused: readonly { id: string; reason: string }[]) => void;
   /** Sends what was set aside once more. */
@@ -44,10 +45,10 @@ export const useEvents = create<Events>()((set, get) => {
     byMake: {},
     unsent: [],
     refused: {},
-    happened: (make, what) => {
+    happened: (make, what, id = newId()) => {
       const { device } = useSettings.getState();
       const n = nextCount(get().byMake[make] ?? []);
-      get().bring([{ id: newId(), make, device, at: new Date().toISOString(), n, ...what }]);
+      get().bring([{ id, make, device, at: new Date().toISOString(), n, ...what }]);
     },
     bring: (list) => {
       const { byMake } = get();

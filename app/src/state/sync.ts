@@ -9,6 +9,7 @@ import { tellTabs, useLead, type Word } from './device/tabs';
 import { inTurn } from './device/turn';
 import { useEvents } from './events';
 import { exchange, fetchMake, readOn, type Offered } from './exchange';
+import { comeToFront, hearOfInstruments, listenToInstruments, useInstruments } from './instruments';
 import { useLibrary, type Shelf } from './library';
 
 interface Line {
@@ -63,6 +64,21 @@ function hear(word: Word): void {
   const { reached } = useLine.getState();
   if (word.is === 'line') useLine.setState({ reached: word.reached });
   if (word.is === 'opened' && useLead.getState().leads) tellTabs({ is: 'line', reached });
+  hearOfInstruments(word);
+}
+
+/** Hears measuring devices for as long as the app is open and something on screen takes their readings. */
+export function useHearing(): void {
+  const leads = useLead((state) => state.leads);
+  const wanted = useInstruments((state) => state.wanted);
+  const reached = useLine((state) => state.reached === true);
+  useEffect(() => (leads && wanted && reached ? listenToInstruments() : undefined), [leads, wanted, reached]);
+  useEffect(() => {
+    if (typeof document === 'undefined') return undefined;
+    if (document.hasFocus()) comeToFront();
+    globalThis.addEventListener('focus', comeToFront);
+    return () => globalThis.removeEventListener('focus', comeToFront);
+  }, []);
 }
 
 /** How much waits to be sent. */

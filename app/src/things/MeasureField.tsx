@@ -34,7 +34,7 @@ export function MeasureField({ field, sketch, measure, usual, onChange, onClear,
             max={field.max}
             fault={fault}
             {...(onClear ? { onClear } : {})}
-            onChange={({ mm, typed }) => onChange({ mm, by, typed: typed.slice(0, 60) })}
+            onChange={({ mm, typed, by: read = by }) => onChange({ mm, by: read, typed: typed.slice(0, 60) })}
           />
           {measure ? (
             <Pick

@@ -26,6 +26,7 @@ import { FieldRow } from '@/parts/FieldRow';
 import { Notice } from '@/parts/Notice';
 import { Pick } from '@/parts/Pick';
 import { TextField } from '@/parts/TextField';
+import { useInstrument } from '@/parts/useInstrument';
 import { Words } from '@/parts/Words';
 import { useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
@@ -108,6 +109,10 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
   const line = String(text.value ?? '');
   const fault = tried || line.trim() !== '' ? read.faults[path + field.key] : undefined;
   const apart = useEachApart();
+  const calipers = useInstrument('calliper', (value) => {
+    text.onChange(`${value} mm`);
+    way.onChange('calliper');
+  });
   const meant = unitDoubt(line, units, field.usual);
   const reading = fault || line.trim() === '' ? undefined : lengthReading(line, measure?.mm, units);
   return (
@@ -119,9 +124,13 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
           inputRef={text.ref}
           value={line}
           onChange={text.onChange}
-          onBlur={text.onBlur}
+          onFocus={calipers.focus}
+          onBlur={() => {
+            calipers.leave();
+            text.onBlur();
+          }}
           error={fault}
-          hint={reading ?? field.help ?? ''}
+          hint={reading ?? calipers.says ?? field.help ?? ''}
         />
         {apart ? (
           <Pick

@@ -170,7 +170,9 @@ function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredPro
             help="Measure along the stitches."
             min={1}
             max={LONGEST_MM}
-            onChange={({ mm, typed }) => onChange({ ...measure, overMm: mm, typed: typed.slice(0, 60) })}
+            onChange={({ mm, typed, by = measure.by }) =>
+              onChange({ ...measure, ...(by ? { by } : {}), overMm: mm, typed: typed.slice(0, 60) })
+            }
           />
         )}
         {measure.reaches ? null : (

@@ -3,6 +3,8 @@ import type { Make } from '../making';
 import type { Plan } from '../plan';
 import type { ThingSpec } from '../things';
 
+export type { Instrument, InstrumentKind, InstrumentReading } from './instruments';
+
 /** A measured thing on the shelf, to be used by any number of plans. */
 export interface ThingRecord {
   name: string;

@@ -4,6 +4,8 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { createHub, type Hub } from '../devices/hub';
+import { deviceRoutes } from '../routes/devices';
 import { documentRoutes } from '../routes/documents';
 import { eventRoutes } from '../routes/events';
 import { changesRoutes } from '../routes/changes';
@@ -22,6 +24,8 @@ interface Parts {
   reckoner: Reckoner;
   /** Folder of the exported app; without it only the API is served. */
   appRoot: string;
+  /** Where devices are heard, and the port they dial; nowhere where they are not listened for. */
+  devices?: { hub: Hub; port: number | null };
   /** Names it answers to besides this machine's own. */
   hosts?: readonly string[];
   /** Requests to the API in a minute. */
@@ -30,7 +34,15 @@ interface Parts {
 }
 
 /** The whole server as one Express app, listening to nothing yet. */
-export function createServer({ store, reckoner, appRoot, hosts = [], perMinute = 6000, log }: Parts): Express {
+export function createServer({
+  store,
+  reckoner,
+  appRoot,
+  devices = { hub: createHub(), port: null },
+  hosts = [],
+  perMinute = 6000,
+  log,
+}: Parts): Express {
   const server = express();
   server.disable('x-powered-by');
   // documents bear their revision as one; nothing else that is answered here is asked for again unchanged
@@ -55,6 +67,7 @@ export function createServer({ store, reckoner, appRoot, hosts = [], perMinute =
   server.use('/api', reckonRoutes(reckoner));
   server.use('/api', paperRoutes(reckoner, documentStore(store)));
   server.use('/api', changesRoutes(feed(store)));
+  server.use('/api/devices', deviceRoutes(devices.hub, devices.port));
   server.use('/api/events', eventRoutes(eventStore(store)));
   server.use('/api/everything', everythingRoutes(documentStore(store), eventStore(store)));
   server.use('/api', documentRoutes(documentStore(store)));

@@ -1,10 +1,16 @@
 import { create } from 'zustand';
-import type { DocumentKind } from '@keep-snug/core/documents';
+import type { DocumentKind, Instrument, InstrumentReading } from '@keep-snug/core/documents';
 
 /** What one tab tells the others. */
 export type Word =
   | { is: 'written'; documents: { kind: DocumentKind; id: string }[]; events: string[]; loaded: boolean }
   | { is: 'line'; reached: boolean | null }
+  /** What measuring devices say, from the tab that hears them; and who wants to know. */
+  | { is: 'devices'; present: readonly Instrument[] }
+  | { is: 'reading'; reading: InstrumentReading }
+  | { is: 'readings wanted' }
+  /** A tab that is worked in: what a device says is for it alone. */
+  | { is: 'in front' }
   /** A tab that has just opened: the one that leads tells it how things stand. */
   | { is: 'opened' };
 
