@@ -135,6 +135,7 @@ export default defineConfig([
     },
   },
   { files: ['**/*.mjs', '**/*.cjs', '**/*.js'], languageOptions: { globals: globals.node } },
+  { files: ['server/src/practice/page/*.js'], languageOptions: { globals: globals.browser } },
   {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts', '**/fixtures/**'],

@@ -1,5 +1,4 @@
-import { createServer, type Server, type Socket } from 'node:net';
-import type { AddressInfo } from 'node:net';
+import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
 import type { Instrument } from '@keep-snug/core/documents';
 import type { Hub } from './hub';
 import { isOwn, LineCutter, LONGEST_LINE, readLine, wordOf } from './protocol';
