@@ -11,6 +11,7 @@ const ORDER = [
   'things',
   'fabric',
   'fit',
+  'photograph',
   'counts',
   'piece',
   'drawing',

@@ -8,6 +8,7 @@ import { makers } from './makers';
 import { offline } from './offline';
 import type { Proof } from './proof';
 import { twoServers } from './twoServers';
+import { photographs } from './photographs';
 import { properties } from './properties';
 
 /**
@@ -15,7 +16,18 @@ import { properties } from './properties';
  * proofs may be given.
  */
 
-const PROOFS: readonly Proof[] = [kills, twoServers, files, flood, doors, offline, calibration, makers, properties];
+const PROOFS: readonly Proof[] = [
+  kills,
+  twoServers,
+  files,
+  flood,
+  doors,
+  offline,
+  calibration,
+  makers,
+  photographs,
+  properties,
+];
 const SAMPLE = 0.1;
 
 const given = process.argv.slice(2);

@@ -12,12 +12,19 @@ import { fieldKeys, optional, required, type Form, type Key, type ObjectForm } f
 import { check, toJoi, type Checked } from './toJoi';
 
 const method: Form = { is: 'one-of', values: METHODS.map((m) => m.id), note: 'how it was measured' };
+const spread: Form = {
+  is: 'number',
+  min: 0,
+  max: 1000,
+  unit: 'mm',
+  note: 'how well it is known, where that was reckoned',
+};
 const typed: Form = { is: 'text', max: 60, note: 'the length as it was typed' };
 
 /** A measure: millimetres, how it was taken, and the text it was typed as. */
 function measureKey(field: LengthField): Key {
   const { mm } = fieldKeys([{ ...field, key: 'mm' }]);
-  const keys = { mm: required(mm!.form), by: optional(method), typed: optional(typed) };
+  const keys = { mm: required(mm!.form), by: optional(method), typed: optional(typed), sd: optional(spread) };
   return { form: { is: 'object', keys, note: field.label }, optional: mm!.optional ?? false };
 }
 

@@ -18,6 +18,8 @@ import { DEFAULT_METHOD, type Measure, type Method } from './measure';
 export interface LinesDraft {
   texts: Record<string, string>;
   ways: Record<string, Method>;
+  /** How well it is known, mm, where that was reckoned. */
+  sds?: Record<string, number>;
 }
 
 /** A thing being measured: every word as typed. */
@@ -72,6 +74,7 @@ function linesOf(
     if (!measure) continue;
     lines.texts[key] = shown(measure, units);
     if (measure.by) lines.ways[key] = measure.by;
+    if (measure.sd !== undefined) (lines.sds ??= {})[key] = measure.sd;
   }
   for (const { key } of numbers) if (holder[key] !== undefined) lines.texts[key] = formatNumber(Number(holder[key]), 3);
   return lines;
@@ -98,6 +101,11 @@ function faultsByLine(faults: readonly PlanFault[], units: LengthUnit): Record<s
   return Object.fromEntries(
     faults.map(({ path, message }) => [path.replace(/\.mm$/, ''), wordLengths(message, units)]),
   );
+}
+
+/** Only a photograph tells how well it knows what it tells. */
+function withSpread({ sd: _before, ...measure }: Measure, sd: number | undefined): Measure {
+  return measure.by === 'photograph' && sd !== undefined ? { ...measure, sd } : measure;
 }
 
 class Reader {
@@ -132,7 +140,7 @@ class Reader {
       const by = draft.ways[field.key] ?? usually?.[field.key] ?? DEFAULT_METHOD;
       const last = was?.[field.key] as Measure | undefined;
       const measure = this.measure(field, draft.texts[field.key] ?? '', by, last, prefix + field.key);
-      if (measure) entry[field.key] = measure;
+      if (measure) entry[field.key] = withSpread(measure, draft.sds?.[field.key]);
     }
     for (const field of numbers) {
       const last = was?.[field.key] as number | undefined;

@@ -2,13 +2,15 @@ import { derive, measured, prior, type Figure } from '../figure';
 import type { NumberField } from '../units';
 
 /** How a measure was taken. Each way has its own standard uncertainty. */
-export type Method = 'calliper' | 'published' | 'ruler' | 'tape' | 'string' | 'eye';
+export type Method = 'calliper' | 'published' | 'ruler' | 'tape' | 'string' | 'photograph' | 'eye';
 
 /** A measure of a thing: millimetres, how it was taken, and the text it was typed as. */
 export interface Measure {
   mm: number;
   by?: Method;
   typed?: string;
+  /** How well it is known, mm, where that was reckoned: from a photograph. */
+  sd?: number;
 }
 
 interface MethodInfo {
@@ -25,6 +27,7 @@ export const METHODS: readonly MethodInfo[] = [
   { id: 'ruler', name: 'ruler', sd: () => 1 },
   { id: 'tape', name: 'tape', sd: () => 2 },
   { id: 'string', name: 'string', sd: () => 3 },
+  { id: 'photograph', name: 'from a photograph', sd: (mm) => Math.max(1, 0.01 * mm) },
   { id: 'eye', name: 'estimate by eye', sd: (mm) => 0.1 * mm },
 ];
 
@@ -41,7 +44,7 @@ export function methodInfo(by: Method = DEFAULT_METHOD): MethodInfo {
  */
 export function measureFigure(measure: Measure): Figure<'mm'> {
   const method = methodInfo(measure.by);
-  return measured(measure.mm, 'mm', method.sd(measure.mm), method.name);
+  return measured(measure.mm, 'mm', measure.sd ?? method.sd(measure.mm), method.name);
 }
 
 /** A measure of a thing or of an entry of its list as a figure. The form of the plan has seen to it that it is one. */
