@@ -37,6 +37,7 @@ const PLACES = [
   'ledger',
   'making',
   'open',
+  'photograph',
   'settings',
   'sheet',
   'stitches',

@@ -3,7 +3,10 @@ import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { launchBrowser } from './browser';
 import setup from './setup';
-import { field, openStage, PHONE_MAKE, PHONE_PLAN, planAt, SEED, TestServer } from './testServer';
+import { greyPng } from './greyPng';
+import { field, openStage, PHONE_MAKE, PHONE_PLAN, SEED, TestServer } from './testServer';
+import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../core/src/photograph/fixtures/scene';
+import { drawBob } from './drawBob';
 
 /** The pictures in docs/screenshots, taken of the sample data through the real program. */
 
@@ -39,13 +42,54 @@ const openStitch = async (page: Page) => {
   await page.getByText('In the fabric').waitFor();
 };
 
+const PICTURE: Scene = {
+  ...anyScene(4),
+  width: 1200,
+  height: 900,
+  tilt: 18,
+  shadow: 0.2,
+  far: 300,
+  thing: { long: 164, wide: 78, high: 14, corner: 6, dark: 45 },
+};
+
+/** A picture that is made up: nobody's table. */
+const photograph = async (page: Page) => {
+  await page.getByRole('button', { name: 'Measure from a photograph' }).click();
+  const chosen = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a picture' }).click();
+  const buffer = greyPng(rendered(PICTURE, 4));
+  await (await chosen).setFiles([{ name: 'table.png', mimeType: 'image/png', buffer }]);
+  const corners = cardTaps(PICTURE, () => 0);
+  for (const [index, name] of ['First', 'Second', 'Third', 'Fourth'].entries())
+    await drawBob(page, new RegExp(`^${name} corner`), corners[index]!, PICTURE);
+  await page.getByRole('button', { name: 'Find the card’s edges' }).click();
+  await page.getByRole('button', { name: 'Measure the item' }).click();
+  await field(page, 'How high above the card this edge lies').fill('14 mm');
+  for (const [index, place] of thingTaps(PICTURE, () => 0).entries())
+    await drawBob(page, new RegExp(`^Mark ${index + 1} `), place, PICTURE);
+  await page.getByText(/give or take/).waitFor();
+};
+
+const TABLE = `Item;Kind;Width (cm);Height (cm);Depth (cm);Where
+Bird hide radio;slab;6,2;14,5;3;shelf
+Spare lens cap;slab;wide;5;1,2;drawer
+Net ring gauge;slab;4;11;0,4;bench
+`;
+
+const openTable = async (page: Page) => {
+  const chosen = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Open a CSV of Things' }).click();
+  await (await chosen).setFiles([{ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from(TABLE) }]);
+  await page.getByRole('button', { name: 'Check the rows' }).click();
+  await page.getByText(/“wide” is not a length/).waitFor();
+};
+
 const SHOTS: readonly Shot[] = [
   { name: 'bench-phone', path: '/', size: 'phone' },
   { name: 'bench-wide', path: '/', size: 'wide' },
   { name: 'plan-phone', path: PHONE_PLAN, size: 'phone' },
   { name: 'plan-wide', path: PHONE_PLAN, size: 'wide' },
   { name: 'plan-wide-dark', path: PHONE_PLAN, size: 'wide', scheme: 'dark' },
-  { name: 'plan-tools-wide', path: planAt(10), size: 'wide' },
   { name: 'stitch-phone', path: '/stitches', size: 'phone', before: openStitch },
   { name: 'ways-phone', path: WAYS, size: 'phone' },
   { name: 'ledger-phone', path: '/ledger', size: 'phone' },
@@ -53,10 +97,11 @@ const SHOTS: readonly Shot[] = [
   { name: 'make-phone', path: PHONE_MAKE, size: 'phone' },
   { name: 'make-wide', path: PHONE_MAKE, size: 'wide' },
   { name: 'sheet-phone', path: SHEET, size: 'phone' },
-  { name: 'sheet-wide', path: SHEET, size: 'wide' },
   { name: 'new-phone', path: '/new', size: 'phone' },
   { name: 'things-wide', path: '/things', size: 'wide' },
   { name: 'yarn-wide', path: '/yarn', size: 'wide' },
+  { name: 'photograph-phone', path: '/new', size: 'phone', before: photograph },
+  { name: 'tables-phone', path: '/tables', size: 'phone', before: openTable },
   { name: 'settings-phone', path: '/settings', size: 'phone' },
   // last: it is measured from there on
   { name: 'measure-phone', path: PHONE_MAKE, size: 'phone', before: measure },

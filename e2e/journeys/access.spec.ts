@@ -11,6 +11,7 @@ const SCREENS = [
   '/ledger',
   '/settings',
   '/stitches',
+  '/tables',
   PHONE_PLAN,
   PHONE_PLAN.replace('plan', 'sheet'),
   PHONE_PLAN.replace('plan', 'ways'),

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Pick } from '@/parts/Pick';
 import { SwitchLine } from '@/parts/SwitchLine';
+import { FromPhotograph } from './FromPhotograph';
 import { useThingDraft } from './ThingForm';
 
 /** Whether each measure is asked how it was taken. */
@@ -55,6 +56,7 @@ export function MeasuredWith({ children }: { children: ReactNode }) {
           <Pick label="Measured with" value={most} options={METHODS} onChange={set} />
         </FieldRow>
         <SwitchLine label="Say it for each measurement" on={apart} onChange={setApart} />
+        <FromPhotograph />
       </View>
     </EachApart.Provider>
   );

@@ -109,6 +109,11 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
   const line = String(text.value ?? '');
   const fault = tried || line.trim() !== '' ? read.faults[path + field.key] : undefined;
   const apart = useEachApart();
+  // what is typed over was not told by a photograph any more
+  const typed = (next: string) => {
+    text.onChange(next);
+    if (way.value === 'photograph') way.onChange(usualMethod(definition, field.key));
+  };
   const calipers = useInstrument('calliper', (value) => {
     text.onChange(`${value} mm`);
     way.onChange('calliper');
@@ -123,7 +128,7 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
           label={field.label}
           inputRef={text.ref}
           value={line}
-          onChange={text.onChange}
+          onChange={typed}
           onFocus={calipers.focus}
           onBlur={() => {
             calipers.leave();

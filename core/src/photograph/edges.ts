@@ -113,7 +113,7 @@ export interface Mark {
 /** A place pointed at under a magnifier is known so well, px (prior, handbook 13). */
 export const TAP_SD = 2.5;
 /** An edge that was found is known so well, px: blur and shadow move it. */
-const EDGE_SD = 0.5;
+const EDGE_SD = 0.65;
 /** So many px beside the line of sight are looked at together. */
 const BESIDE = 5;
 /** How much steeper than what lies about it an edge is. */

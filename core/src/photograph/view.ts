@@ -12,7 +12,7 @@ const DRAWS = 400;
 /** One place of an edge that was found is known so well, px. */
 const EDGE_SD = 0.35;
 /** What shadows and blur move a whole edge by, px. */
-const COMMON_SD = 0.25;
+const COMMON_SD = 0.35;
 
 /** One way the picture may have come about: from the picture to the table, and how high the camera was. */
 export interface Draw {
