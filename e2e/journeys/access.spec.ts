@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { expectAccessible } from '../accessible';
 import { layoutFaults } from '../layoutFaults';
 import { BOTH_SIZES, expect, openStage, PHONE_MAKE, PHONE_ONLY, PHONE_PLAN, test } from '../testServer';
 
@@ -48,9 +49,7 @@ for (const screen of SCREENS) {
       localStorage.setItem('keep-snug.settings', JSON.stringify({ state: { letters: 'larger' }, version: 0 }));
     });
     await shown(page, server.url + screen);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-    expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+    await expectAccessible(page);
     for (const size of SIZES) {
       await page.setViewportSize(size);
       await expect.poll(() => overTheEdge(page)).toBe(0);

@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { expectAccessible } from '../accessible';
 import { expect, PHONE_PLAN, test } from '../testServer';
 
 interface Kept {
@@ -21,6 +22,7 @@ test('a pattern leaves as PDF, drawing, Markdown and as a plan file, which comes
     const file = await download;
     return { name: file.suggestedFilename(), path: (await file.path())! };
   };
+  await expectAccessible(page);
   const pdf = await save('Pattern', 'PDF');
   expect(pdf.name).toBe('field-phone-pouch-pattern.pdf');
   expect((await readFile(pdf.path)).subarray(0, 5).toString()).toBe('%PDF-');

@@ -1,4 +1,5 @@
 import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../../core/src/photograph/fixtures/scene';
+import { expectAccessible } from '../accessible';
 import { drawBob } from '../drawBob';
 import { greyPng } from '../greyPng';
 import { expect, test } from '../testServer';
@@ -44,6 +45,7 @@ test('a phone’s length is measured in a picture with a card beside it, and fil
     await drawBob(page, new RegExp(`^Mark ${index + 1} on the item`), place, SCENE);
   await expect(room.getByText(/^Length: 1(49|50|51)/)).toBeVisible();
   await expect(room.getByText(/give or take/)).toBeVisible();
+  await expectAccessible(page);
   await room.getByRole('combobox', { name: 'Length is for' }).click();
   await page.getByRole('option', { name: 'Height' }).click();
   await room.getByRole('button', { name: 'Use length' }).click();

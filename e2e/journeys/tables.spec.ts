@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { expectAccessible } from '../accessible';
 import { expect, test } from '../testServer';
 
 interface Kept {
@@ -28,8 +29,10 @@ test('things leave as a table, are changed in it, and come into another house ro
     await chosen
   ).setFiles([{ name: 'things.csv', mimeType: 'text/csv', buffer: Buffer.from(spoilt.join('\r\n')) }]);
   await expect(page.getByText(/were recognised/)).toBeVisible();
+  await expectAccessible(page);
   await page.getByRole('button', { name: 'Check the rows' }).click();
   await expect(page.getByText(/“seventy-eight” is not a length/)).toBeVisible();
+  await expectAccessible(page);
   await page.getByRole('button', { name: `Bring in ${many - 1} rows` }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect.poll(async () => (await emptyServer.read<Kept[]>('/things')).length).toBe(many - 1);
