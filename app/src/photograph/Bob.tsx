@@ -1,6 +1,7 @@
 import type { Point } from '@keep-snug/core/photograph';
 import { createElement, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { Circle, Path, Svg } from '@/parts/ink';
+import { Block, Circle, Path, Svg } from '@/parts/ink';
+import type { ViewStyle } from 'react-native';
 import { useFocusRing } from '@/parts/useFocusRing';
 import { useColours } from '@/theme/useTheme';
 import type { Picture } from './picture';
@@ -65,37 +66,39 @@ export function Bob({ name, at, scale, picture, onMove, onDone }: Props) {
   return (
     <>
       {held ? <Glass at={at} scale={scale} picture={picture} /> : null}
-      {createElement(
-        'div',
-        {
-          role: 'button',
-          tabIndex: 0,
-          'aria-label': `${name}. Arrow keys move it.`,
-          onFocus,
-          onBlur,
-          ...events,
-          onPointerCancel: events.onPointerUp,
-          style: {
-            position: 'absolute',
+      <Block
+        role="button"
+        aria-label={`${name}. Arrow keys move it.`}
+        {...({ tabIndex: 0, onFocus, onBlur, ...events, onPointerCancel: events.onPointerUp } as object)}
+        style={
+          {
+            ...STYLES.bob,
             left: at[0] * scale - TARGET.point.x,
             top: at[1] * scale - TARGET.point.y,
-            width: TARGET.width,
-            height: TARGET.height,
-            touchAction: 'none',
-            cursor: 'grab',
             outline: ring ? `3px solid ${colours.sea}` : 'none',
-          },
-        },
+          } as unknown as ViewStyle
+        }
+      >
         <Svg width={TARGET.width} height={TARGET.height} aria-hidden>
           <Path d="M24 20L33 34Q33 46 24 56Q15 46 15 34Z" fill={colours.tape} stroke={colours.ink} strokeWidth={1.5} />
           <Path d="M24 12V22" stroke={colours.ink} strokeWidth={2} />
           <Circle cx={24} cy={12} r={5} fill="none" stroke={colours.ink} strokeWidth={1} />
           <Circle cx={24} cy={12} r={4} fill="none" stroke={colours.tape} strokeWidth={1.5} />
-        </Svg>,
-      )}
+        </Svg>
+      </Block>
     </>
   );
 }
+
+const STYLES = {
+  bob: {
+    position: 'absolute',
+    width: TARGET.width,
+    height: TARGET.height,
+    touchAction: 'none',
+    cursor: 'grab',
+  },
+} as const;
 
 function Glass({ at, scale, picture }: Pick<Props, 'at' | 'scale' | 'picture'>) {
   const colours = useColours();

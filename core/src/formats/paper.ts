@@ -1,4 +1,4 @@
-import { PAPERS, type Paper } from '../paper';
+import { PAPERS, type Paper } from '../paper/papers';
 import type { Schools } from '../pattern';
 import type { Plan } from '../plan';
 import { LENGTH_UNITS } from '../units';

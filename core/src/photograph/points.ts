@@ -1,8 +1,10 @@
 /** A place in a picture, px from its upper left corner, or on the table, mm. */
 export type Point = readonly [x: number, y: number];
 
+/** How far two places are apart, in their own unit. */
 export const distance = ([ax, ay]: Point, [bx, by]: Point): number => Math.hypot(bx - ax, by - ay);
 
+/** The place at a share of the way from one to another. */
 export const between = ([ax, ay]: Point, [bx, by]: Point, share: number): Point => [
   ax + (bx - ax) * share,
   ay + (by - ay) * share,
@@ -47,4 +49,5 @@ export function lineThrough(points: readonly Point[], weights?: readonly number[
   return { nx, ny, off: nx * mx + ny * my };
 }
 
+/** How far a place lies off a line, with its sign. */
 export const offLine = ({ nx, ny, off }: Line, [x, y]: Point): number => nx * x + ny * y - off;
