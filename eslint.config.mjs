@@ -12,6 +12,7 @@ const ORDER = [
   'fabric',
   'fit',
   'photograph',
+  'repeating',
   'counts',
   'piece',
   'drawing',

@@ -3,6 +3,7 @@ import { benchFirstLoad } from './firstLoad';
 import { benchGrowth } from './growth';
 import { benchMend } from './mend';
 import { benchReckon, benchSearch, benchSheet } from './reckon';
+import { benchRepeat } from './repeat';
 import { benchTables } from './tables';
 import { benchTick } from './tick';
 
@@ -13,6 +14,7 @@ const BENCHMARKS: Readonly<Record<string, () => void | Promise<void>>> = {
   tables: benchTables,
   search: benchSearch,
   mend: benchMend,
+  repeat: benchRepeat,
   firstLoad: benchFirstLoad,
   tick: benchTick,
   drag: benchDrag,

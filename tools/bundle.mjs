@@ -9,6 +9,7 @@ const BUNDLES = {
   'server/src/practice/dial.ts': 'server/.cache/dial.mjs',
   'server/src/reckoning/work.ts': 'server/.cache/work.mjs',
   'core/src/index.ts': 'core/.cache/core.mjs',
+  'core/src/repeat.ts': 'core/.cache/repeat.mjs',
   'core/src/formats/csv/index.ts': 'core/.cache/csv.mjs',
 };
 

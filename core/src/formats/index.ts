@@ -11,4 +11,5 @@ export * from './published';
 export * from './tables';
 export { checkMend, type MendAsk } from './mend';
 export * from './paper';
+export { checkRepeat } from './repeat';
 export * from './ways';

@@ -8,6 +8,7 @@ export const DEADLINE_MS: Readonly<Record<Question['is'], number>> = {
   ways: 5000,
   mend: 5000,
   paper: 20_000,
+  repeat: 5000,
 };
 
 /** One works, one is kept ready for when the other has to be ended. */

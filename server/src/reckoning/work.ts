@@ -1,5 +1,6 @@
 import { chance, mend, PlanProblem, reckon, ways, type Plan, type PlanFault, type WaysAsk } from '@keep-snug/core';
 import type { MendAsk } from '@keep-snug/core/formats';
+import { repeat, type RepeatAsk } from '@keep-snug/core/repeat';
 import { onPaper, type SheetAsk } from '../paper/onPaper';
 
 /** What is asked of a reckoning thread, by the name of the question. */
@@ -8,7 +9,8 @@ export type Question =
   | { is: 'chance'; ask: Plan }
   | { is: 'ways'; ask: WaysAsk }
   | { is: 'mend'; ask: MendAsk }
-  | { is: 'paper'; ask: SheetAsk };
+  | { is: 'paper'; ask: SheetAsk }
+  | { is: 'repeat'; ask: RepeatAsk };
 
 export type Reckoned = { ok: true; value: unknown } | { ok: false; errors: readonly PlanFault[] };
 
@@ -22,6 +24,8 @@ function answerTo(question: Question): unknown {
       return ways(question.ask);
     case 'mend':
       return mend(question.ask.plan, question.ask.events);
+    case 'repeat':
+      return repeat(question.ask);
     case 'paper':
       return onPaper(question.ask);
   }

@@ -1,5 +1,5 @@
 import { PlanProblem } from '@keep-snug/core';
-import { checkMend, checkPlan, checkWays, type Checked } from '@keep-snug/core/formats';
+import { checkMend, checkPlan, checkRepeat, checkWays, type Checked } from '@keep-snug/core/formats';
 import { Router, type RequestHandler } from 'express';
 import type { Reckoner } from '../reckoning/reckoner';
 import type { Question } from '../reckoning/work';
@@ -33,6 +33,10 @@ export function reckonRoutes({ reckon }: Reckoner): Router {
   router.post(
     '/mend',
     answering(checkMend, (ask) => ({ is: 'mend', ask })),
+  );
+  router.post(
+    '/repeat',
+    answering(checkRepeat, (ask) => ({ is: 'repeat', ask })),
   );
   return router;
 }

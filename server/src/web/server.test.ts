@@ -32,6 +32,20 @@ describe('reckoning', () => {
     expect(body).toMatchObject({ format: 'keep-snug.worked/1', pieces: [{ stitches: 16, foundation: { count: 17 } }] });
   });
 
+  it('answers what a repeating yarn comes to, and refuses runs that are none', async () => {
+    const runs = [3, 12, 5, 14].map((stitches, index) => ({ name: `run ${index}`, stitches }));
+    const { status, body } = await request(server).post('/api/repeat').send({ plan, runs, seed: 1 });
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ sum: 34, effect: expect.any(String), driftPerRound: expect.any(Number) });
+    expect(body.grid[0]).toHaveLength(16);
+    const both = await request(server)
+      .post('/api/repeat')
+      .send({ plan, runs: [{ name: 'a', stitches: 3, mm: 4 }] });
+    expect([both.status, both.body.errors[0].path]).toEqual([422, 'runs[0]']);
+    const none = await request(server).post('/api/repeat').send({ plan, runs: [] });
+    expect([none.status, none.body.errors[0].path]).toEqual([422, 'runs']);
+  });
+
   it.each<[string, unknown, number, string]>([
     ['an unknown shape', { ...plan, shape: { kind: 'cone' } }, 422, 'shape.kind'],
     [

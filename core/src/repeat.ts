@@ -1,0 +1,155 @@
+import { seedOf } from './chance';
+import { chanceInputs } from './chanceInputs';
+import { onHook, type WorkedFabric } from './fabric';
+import { PlanProblem } from './figure';
+import { chanceOfFit } from './fit';
+import { DEFAULT_SCHOOLS } from './pattern';
+import type { Plan } from './plan';
+import {
+  effectOf,
+  holdsOf,
+  inStitches,
+  repeatGrid,
+  slopeOf,
+  sumOf,
+  type RepeatEffect,
+  type Repeated,
+  type Run,
+  type Turning,
+} from './repeating';
+import type { Piece } from './shapes';
+import { takenEach, yarnIn } from './supplies';
+import { tallyRow } from './fabric';
+import { workOut, type WorkedOut } from './workOut';
+
+/** A plan in a yarn that repeats, and what it is to come to. */
+export interface RepeatAsk {
+  plan: Plan;
+  runs: readonly Run[];
+  effect?: RepeatEffect;
+  seed?: number;
+}
+
+/** A count and a hook at which the yarn comes to an effect. */
+export interface RepeatOption {
+  count: number;
+  hookMm: number;
+  effect: RepeatEffect;
+  /** What the count leaves round the thing, mm. */
+  easeMm: number;
+  /** Of fit, 0 to 1. */
+  chance: number;
+}
+
+export interface RepeatTold {
+  /** All runs together, stitches. */
+  sum: number;
+  effect: RepeatEffect;
+  /** Stitches from round to round, with its sign: against the work where positive. */
+  driftPerRound: number;
+  /** Of a spiral, from the level. */
+  slopeDegrees: number;
+  /** Rounds until tension alone has moved the colours by a stitch. */
+  holdsRounds: number;
+  /** Which run each stitch lies in, course by course, as seen from the right side. */
+  grid: number[][];
+  options: RepeatOption[];
+}
+
+/** Courses that are drawn: more tell nothing new. */
+const MOST_COURSES = 60;
+/** Counts to either side that are looked at, and hooks beside the plan’s, mm. */
+const NEAR = 6;
+const HOOKS_BESIDE = [0, -0.5, 0.5];
+/** Draws for a rank. */
+const RANK_DRAWS = 1000;
+const MOST_OPTIONS = 12;
+
+/**
+ * What a repeating yarn comes to on a plan’s first piece, and the counts and hooks near it that come to the effect that is
+ * wanted; any effect but scattered where none is said (handbook 7).
+ *
+ * @throws PlanProblem as reckon does
+ */
+export function repeat({ plan, runs, effect, seed }: RepeatAsk): RepeatTold {
+  const out = workOut(plan);
+  const piece = out.built.pieces[0]!;
+  const counts = piece.courses.slice(0, MOST_COURSES).map(({ ends }) => ends);
+  const lengths = lengthsIn(plan, out, runs);
+  const { turning, left } = workedAs(plan, piece);
+  const said = effectOf(piece.stitches, lengths, turning, left);
+  const { stitchWidth, rowHeight } = out.fabric;
+  return {
+    sum: sumOf(lengths),
+    effect: said.effect,
+    driftPerRound: perRound(said),
+    slopeDegrees: slopeOf(perRound(said), stitchWidth.value, rowHeight.value),
+    holdsRounds: holdsOf(piece.stitches),
+    grid: repeatGrid({ counts, lengths, turning, left, seed: seed ?? seedOf(plan) }),
+    options: optionsOf(plan, runs, effect),
+  };
+}
+
+/** In rows the drift is told over two of them. */
+const perRound = ({ drift }: Repeated): number => Math.round(drift * 100) / 100;
+
+/** A run that was measured makes as many stitches as its yarn does in a middle course of the piece. */
+function lengthsIn(plan: Plan, { built, fabric }: WorkedOut, runs: readonly Run[]): number[] {
+  const piece = built.pieces[0]!;
+  const course = piece.courses[Math.floor(piece.courses.length / 2)]!;
+  const { scale } = takenEach(plan.fabric, fabric);
+  const each = yarnIn(tallyRow(course.instructions), fabric as WorkedFabric, scale) / Math.max(1, course.ends);
+  return inStitches(runs, each);
+}
+
+function workedAs(plan: Plan, piece: Piece): { turning: Turning; left: boolean } {
+  const left = (plan.schools?.hand ?? DEFAULT_SCHOOLS.hand) === 'left';
+  if (piece.worked === 'rows') return { turning: 'rows', left };
+  const joined = piece.courses.at(-1)!.instructions.some((one) => one.do === 'join');
+  return { turning: joined ? 'joined' : 'spiral', left };
+}
+
+/** Every count near the plan’s on every hook near it that comes to what is wanted, the surest to fit first. */
+function optionsOf(plan: Plan, runs: readonly Run[], wanted: RepeatEffect | undefined): RepeatOption[] {
+  const found = HOOKS_BESIDE.flatMap((by) => {
+    const hookMm = plan.fabric.hookMm + by;
+    const { picks: _picks, ...rest } = plan;
+    const onIt = by === 0 ? plan : { ...rest, fabric: onHook(plan.fabric, hookMm) };
+    return hookMm < 1 ? [] : countsOn(onIt, runs, wanted);
+  });
+  return found.sort((a, b) => b.chance - a.chance || Math.abs(a.easeMm) - Math.abs(b.easeMm)).slice(0, MOST_OPTIONS);
+}
+
+function countsOn(plan: Plan, runs: readonly Run[], wanted: RepeatEffect | undefined): RepeatOption[] {
+  const first = orNothing(() => workOut(plan));
+  // the count of a course, not of courses
+  const choice = first?.built.choices.find(({ id }) => id === 'stitches') ?? first?.built.choices[0];
+  if (!first || !choice) return [];
+  const now = first.built.pieces[0]!.stitches;
+  const chosen = choice.options.find((option) => option.chosen)?.count ?? now;
+  const counts = new Set([...choice.options.map(({ count }) => count), ...nearby(chosen)]);
+  return [...counts].flatMap((count) => {
+    if (count < 1 || Math.abs(count - chosen) > NEAR) return [];
+    const picked: Plan = { ...plan, picks: { ...plan.picks, [choice.id]: count } };
+    const out = orNothing(() => workOut(picked));
+    const option = out?.built.choices.find(({ id }) => id === choice.id)?.options.find((one) => one.chosen);
+    if (!out || option?.count !== count) return [];
+    const piece = out.built.pieces[0]!;
+    const { turning, left } = workedAs(picked, piece);
+    const { effect } = effectOf(piece.stitches, lengthsIn(picked, out, runs), turning, left);
+    if (wanted ? effect !== wanted : effect === 'scattered') return [];
+    const { share } = chanceOfFit(chanceInputs(out), seedOf(picked), RANK_DRAWS);
+    return [{ count: piece.stitches, hookMm: picked.fabric.hookMm, effect, easeMm: option.easeMm, chance: share }];
+  });
+}
+
+const nearby = (count: number): number[] => Array.from({ length: 2 * NEAR + 1 }, (_, index) => count - NEAR + index);
+
+function orNothing(work: () => WorkedOut): WorkedOut | null {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof PlanProblem) return null;
+    throw error;
+  }
+}

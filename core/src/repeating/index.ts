@@ -1,0 +1,3 @@
+export * from './effect';
+export * from './grid';
+export * from './runs';
