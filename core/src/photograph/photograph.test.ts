@@ -7,7 +7,7 @@ import { homographyOf, mapped } from './homography';
 import { straightened } from './lens';
 import { distance, lineThrough, offLine } from './points';
 
-const SEEDS = Array.from({ length: 12 }, (_, index) => index + 1);
+const SEEDS = Array.from({ length: 10 }, (_, index) => index + 1);
 
 describe('lengths in made-up pictures', () => {
   const all = SEEDS.flatMap((seed) => measuredIn(seed) ?? []);
@@ -15,7 +15,7 @@ describe('lengths in made-up pictures', () => {
 
   it('are within two of their spread, and never far outside of it', () => {
     expect(all.length).toBe(SEEDS.length);
-    expect(all.filter((one) => off(one) <= 2 * one.sd).length).toBeGreaterThanOrEqual(10);
+    expect(all.filter((one) => off(one) <= 2 * one.sd).length).toBeGreaterThanOrEqual(8);
     for (const one of all) expect(off(one) / one.sd).toBeLessThan(4);
   });
 
@@ -44,7 +44,7 @@ it('without a height that was told, what lies high seems larger', () => {
 });
 
 describe('the card', () => {
-  const blank = { width: 880, height: 660, data: new Float32Array(880 * 660).fill(120) };
+  const blank = { width: 1000, height: 750, data: new Float32Array(1000 * 750).fill(120) };
 
   it('is where it was pointed at in a picture without an edge, and known the worse', () => {
     const taps = cardTaps({ ...anyScene(3), bend: 0 }, () => 0);
@@ -190,7 +190,7 @@ describe('several pictures', () => {
 
 it('an outline without a rounded corner has none', () => {
   const seen = seeCard(
-    { width: 880, height: 660, data: new Float32Array(880 * 660) },
+    { width: 1000, height: 750, data: new Float32Array(1000 * 750) },
     cardTaps({ ...anyScene(3), bend: 0 }, () => 0),
   ) as Seen;
   const scene = { ...anyScene(3), bend: 0 };
