@@ -1,4 +1,5 @@
 import type { ClothRole } from '@keep-snug/core';
+import { CLOTH_TINTS, YARN_TINTS } from '@keep-snug/core/drawn';
 import type { ThemeName } from '@/state/settings';
 
 /** Colours by role. Every theme fills the same roles; text roles keep 4.5:1 and marks 3:1 on chalk and surface. */
@@ -44,17 +45,8 @@ export const COLOURS: Readonly<Record<ThemeName, Colours>> = {
     slab: '#17262E',
     onSlab: '#FFFFFF',
     onSlabFaint: '#B9C7C3',
-    cloth: {
-      front: '#DBEAE4',
-      back: '#EBE4CF',
-      turn: '#CFDDE9',
-      flap: '#EDD9DC',
-      base: '#E2DCEB',
-      wall: '#DBEAE4',
-      pocket: '#D9E6CF',
-      span: '#EBE4CF',
-    },
-    yarns: ['#B9D3E4', '#F0D5A0', '#E6BFCB', '#C3D3A0'],
+    cloth: CLOTH_TINTS,
+    yarns: YARN_TINTS,
     hatch: '#17262E',
   },
   dark: {

@@ -109,6 +109,7 @@ describe('at the port', () => {
     const calliper = line();
     calliper.write('HELLO calliper practice-1\nLEN 82.14 mm\nLEN 7 mm\n');
     await until(() => readings().length === 2);
+    expect(hub.devices()).toEqual([{ id: expect.any(String), kind: 'calliper', name: 'practice-1' }]);
     await until(() => calliper.answers().length === 3);
     expect(calliper.answers()).toEqual(['OK 0', 'OK 1', 'OK 2']);
     expect(readings()).toMatchObject([

@@ -26,8 +26,8 @@ export function createHub(): Hub {
   const tell = (heard: Heard) => listeners.forEach((hear) => hear(heard));
   const present = (): Heard => ({ is: 'devices', devices: [...devices.values()] });
   return {
-    join: (device) => {
-      const known = { ...device, id: randomUUID() };
+    join: ({ kind, name }) => {
+      const known = { id: randomUUID(), kind, name };
       devices.set(known.id, known);
       tell(present());
       return known;

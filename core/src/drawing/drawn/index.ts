@@ -4,3 +4,4 @@ export * from './clothLines';
 export * from './dimensionLines';
 export * from './layout';
 export * from './markPaths';
+export * from './tints';
