@@ -116,6 +116,7 @@ export {
   CATEGORIES,
   yarnDiameter,
   yarnOf,
+  type YarnRun,
   type YarnSpec,
 } from './fabric';
 export { fitDefinition, type FitName, FITS, type FitSpec, type Help } from './fit';

@@ -1,8 +1,8 @@
 import { TERN_POINT } from './demo';
 import { repeat } from './repeat';
-import type { Run } from './repeating';
+import type { YarnRun } from './fabric';
 
-const RUNS: Run[] = [
+const RUNS: YarnRun[] = [
   { name: 'kelp', stitches: 3 },
   { name: 'sand', stitches: 12 },
   { name: 'rust', stitches: 5 },

@@ -1,6 +1,6 @@
 import { seedOf } from './chance';
 import { chanceInputs } from './chanceInputs';
-import { onHook, type WorkedFabric } from './fabric';
+import { onHook, tallyRow, type WorkedFabric, type YarnRun } from './fabric';
 import { PlanProblem } from './figure';
 import { chanceOfFit } from './fit';
 import { DEFAULT_SCHOOLS } from './pattern';
@@ -14,18 +14,16 @@ import {
   sumOf,
   type RepeatEffect,
   type Repeated,
-  type Run,
   type Turning,
 } from './repeating';
 import type { Piece } from './shapes';
 import { takenEach, yarnIn } from './supplies';
-import { tallyRow } from './fabric';
 import { workOut, type WorkedOut } from './workOut';
 
 /** A plan in a yarn that repeats, and what it is to come to. */
 export interface RepeatAsk {
   plan: Plan;
-  runs: readonly Run[];
+  runs: readonly YarnRun[];
   effect?: RepeatEffect;
   seed?: number;
 }
@@ -39,6 +37,8 @@ export interface RepeatOption {
   easeMm: number;
   /** Of fit, 0 to 1. */
   chance: number;
+  /** What to pick of the plan's counts for it. */
+  picks: Record<string, number>;
 }
 
 export interface RepeatTold {
@@ -94,7 +94,7 @@ export function repeat({ plan, runs, effect, seed }: RepeatAsk): RepeatTold {
 const perRound = ({ drift }: Repeated): number => Math.round(drift * 100) / 100;
 
 /** A run that was measured makes as many stitches as its yarn does in a middle course of the piece. */
-function lengthsIn(plan: Plan, { built, fabric }: WorkedOut, runs: readonly Run[]): number[] {
+function lengthsIn(plan: Plan, { built, fabric }: WorkedOut, runs: readonly YarnRun[]): number[] {
   const piece = built.pieces[0]!;
   const course = piece.courses[Math.floor(piece.courses.length / 2)]!;
   const { scale } = takenEach(plan.fabric, fabric);
@@ -110,7 +110,7 @@ function workedAs(plan: Plan, piece: Piece): { turning: Turning; left: boolean }
 }
 
 /** Every count near the plan’s on every hook near it that comes to what is wanted, the surest to fit first. */
-function optionsOf(plan: Plan, runs: readonly Run[], wanted: RepeatEffect | undefined): RepeatOption[] {
+function optionsOf(plan: Plan, runs: readonly YarnRun[], wanted: RepeatEffect | undefined): RepeatOption[] {
   const found = HOOKS_BESIDE.flatMap((by) => {
     const hookMm = plan.fabric.hookMm + by;
     const { picks: _picks, ...rest } = plan;
@@ -120,7 +120,7 @@ function optionsOf(plan: Plan, runs: readonly Run[], wanted: RepeatEffect | unde
   return found.sort((a, b) => b.chance - a.chance || Math.abs(a.easeMm) - Math.abs(b.easeMm)).slice(0, MOST_OPTIONS);
 }
 
-function countsOn(plan: Plan, runs: readonly Run[], wanted: RepeatEffect | undefined): RepeatOption[] {
+function countsOn(plan: Plan, runs: readonly YarnRun[], wanted: RepeatEffect | undefined): RepeatOption[] {
   const first = orNothing(() => workOut(plan));
   // the count of a course, not of courses
   const choice = first?.built.choices.find(({ id }) => id === 'stitches') ?? first?.built.choices[0];
@@ -139,7 +139,9 @@ function countsOn(plan: Plan, runs: readonly Run[], wanted: RepeatEffect | undef
     const { effect } = effectOf(piece.stitches, lengthsIn(picked, out, runs), turning, left);
     if (wanted ? effect !== wanted : effect === 'scattered') return [];
     const { share } = chanceOfFit(chanceInputs(out), seedOf(picked), RANK_DRAWS);
-    return [{ count: piece.stitches, hookMm: picked.fabric.hookMm, effect, easeMm: option.easeMm, chance: share }];
+    const { hookMm } = picked.fabric;
+    const picks = { [choice.id]: count };
+    return [{ count: piece.stitches, hookMm, effect, easeMm: option.easeMm, chance: share, picks }];
   });
 }
 

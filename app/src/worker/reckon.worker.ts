@@ -1,10 +1,12 @@
 import { chance, ways, type Plan, type WaysAsk } from '@keep-snug/core';
+import { repeat, type RepeatAsk } from '@keep-snug/core/repeat';
 import { expose } from 'comlink';
 
 /** What takes longer than a frame, reckoned beside the page by the same core. */
 const worker = {
   chance: (plan: Plan) => chance(plan),
   ways: (ask: WaysAsk) => ways(ask),
+  repeat: (ask: RepeatAsk) => repeat(ask),
 };
 
 export type ReckonWorker = typeof worker;

@@ -1,4 +1,5 @@
 import type { Chance, Plan, Ways, WaysAsk } from '@keep-snug/core';
+import type { RepeatAsk, RepeatTold } from '@keep-snug/core/repeat';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { ReckonWorker } from './reckon.worker';
@@ -41,6 +42,13 @@ function useAnswer<Ask, Found>(
 
 const askChance = (to: Remote<ReckonWorker>, plan: Plan): Promise<Chance> => to.chance(plan);
 const askWays = (to: Remote<ReckonWorker>, ask: WaysAsk): Promise<Ways> => to.ways(ask);
+
+const askRepeat = (to: Remote<ReckonWorker>, ask: RepeatAsk): Promise<RepeatTold> => to.repeat(ask);
+
+/** What a repeating yarn comes to on a plan's piece. */
+export function useRepeat(ask: RepeatAsk | null) {
+  return useAnswer(ask, askRepeat);
+}
 
 /** How sure it is that the plan's piece fits. */
 export function useChance(plan: Plan | null) {

@@ -14,7 +14,12 @@ export interface YarnSpec {
   /** Grams of a whole ball, and grams there are in the house. */
   ballGrams?: number;
   gramsLeft?: number;
+  /** Its colours as they follow on each other, where they repeat along it. */
+  runs?: readonly YarnRun[];
 }
+
+/** A stretch of one colour in a yarn that repeats: as long as it was counted on a trial row, or measured (handbook 7). */
+export type YarnRun = { name: string; hex?: string } & ({ stitches: number } | { mm: number });
 
 /**
  * Published weight categories: typical metres per 100 g, and the band of single crochet stitches per 101.6 mm (4 in)

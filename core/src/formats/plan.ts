@@ -170,6 +170,27 @@ const carrierForm: Form = {
   ),
 };
 
+const MOST_RUNS = 40;
+
+/** The colours of a yarn that repeats, each as long as it was counted or measured. */
+export const runsForm: Form = {
+  is: 'list',
+  min: 1,
+  max: MOST_RUNS,
+  of: {
+    is: 'object',
+    keys: {
+      name: required({ is: 'text', min: 1, max: 40 }),
+      hex: optional({ is: 'text', min: 7, max: 7, note: 'its colour, as #rrggbb' }),
+      stitches: optional({ is: 'number', min: 0.5, max: 2000, unit: 'stitches' }),
+      mm: optional({ is: 'number', min: 1, max: 100_000, unit: 'mm' }),
+    },
+    atLeastOne: ['stitches', 'mm'],
+    atMostOne: ['stitches', 'mm'],
+  },
+  note: 'colours that repeat along it',
+};
+
 export const yarnForm: ObjectForm = {
   is: 'object',
   keys: {
@@ -182,6 +203,7 @@ export const yarnForm: ObjectForm = {
     strands: optional({ is: 'number', min: 1, max: 12, whole: true }),
     ballGrams: optional({ is: 'number', min: 1, max: 5000, unit: 'g' }),
     gramsLeft: optional({ is: 'number', min: 0, max: 100_000, unit: 'g' }),
+    runs: optional(runsForm),
   },
   atLeastOne: ['metresPer100g', 'wrapsPerInch', 'category'],
 };

@@ -1,12 +1,11 @@
-/** A stretch of one colour in a yarn that repeats: as long as it was counted on a trial row, or measured. */
-export type Run = { name: string } & ({ stitches: number } | { mm: number });
+import type { YarnRun } from '../fabric';
 
 /**
  * Runs in stitches, each as long as its own yarn makes (law: run / yarn per stitch, handbook 7).
  *
  * @param perStitch yarn in one stitch, mm
  */
-export const inStitches = (runs: readonly Run[], perStitch: number): number[] =>
+export const inStitches = (runs: readonly YarnRun[], perStitch: number): number[] =>
   runs.map((run) => ('stitches' in run ? run.stitches : run.mm / perStitch));
 
 /** All runs together, stitches: worked out, never trusted to be added by hand (handbook 7). */

@@ -30,6 +30,7 @@ import { BandFields } from './BandFields';
 import { ColourFields } from './ColourFields';
 import { HeldYarns } from './HeldYarns';
 import { OtherHooks } from './OtherHooks';
+import { RepeatPart } from './RepeatPart';
 import { SwatchPart } from './SwatchPart';
 import type { Stage, StageProps } from './definition';
 
@@ -69,6 +70,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
         fault={faultAt(faults, 'fabric.colours')}
         onChange={(colours) => set({ colours })}
       />
+      {fabric.yarn ? <RepeatPart plan={plan} edit={edit} whole={faults.length === 0} /> : null}
       {worked ? (
         <View>
           <Sizes fabric={worked.fabric} />

@@ -11,7 +11,7 @@ const NEW = '';
 
 /** The yarn of the box that a plan is worked in, with its id; undefined where it is none of them. */
 export function useYarnInBox(yarn: YarnSpec): { id: string; name: string } | undefined {
-  const found = useShelf('yarns').find(([, { body }]) => same(unweighed(body.yarn), unweighed(yarn)));
+  const found = useShelf('yarns').find(([, { body }]) => same(itself(body.yarn), itself(yarn)));
   return found && { id: found[0], name: found[1].body.name };
 }
 
@@ -73,6 +73,11 @@ function nameless({ metresPer100g, category, wrapsPerInch }: YarnSpec): YarnSpec
 /** What there is of a yarn changes as it is used; the yarn stays the same one. */
 function unweighed({ gramsLeft: _left, strands: _strands, ...yarn }: YarnSpec): YarnSpec {
   return yarn;
+}
+
+/** How its colours repeat is told of it in a plan: it stays the yarn it is. */
+function itself({ runs: _runs, ...yarn }: YarnSpec): YarnSpec {
+  return unweighed(yarn);
 }
 
 function fromBox({ yarn, gramsLeft }: YarnRecord): YarnSpec {
