@@ -151,7 +151,9 @@ function CardStep({ measuring }: { measuring: Measuring }) {
   return (
     <>
       <Words as="strong">1. The card</Words>
-      <Words>Draw a bob to each corner of the card, round it in turn. Its straight edges are then found for you.</Words>
+      <Words>
+        Drag a marker to each corner of the card, in order around it. Its straight edges are then found for you.
+      </Words>
       {snapped === null ? (
         <Action main onPress={() => void measuring.findCard()}>
           Find the card’s edges
@@ -195,8 +197,8 @@ function MeasureStep({ measuring, targets, onUse, onMore }: MeasureProps) {
       />
       <Words>
         {mode === 'length'
-          ? 'Draw both bobs to the edges that the length runs between.'
-          : 'Draw the bobs round the item: corners and middles of its sides.'}
+          ? 'Drag both markers to the edges to measure between.'
+          : 'Drag the markers to the corners of the item and the middles of its sides.'}
       </Words>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
         <HowHigh />
@@ -235,7 +237,7 @@ function MeasureStep({ measuring, targets, onUse, onMore }: MeasureProps) {
         </>
       ) : (
         <Words as="small" tone="faint">
-          Move a bob, and what it tells stands here.
+          Move a marker to see the size here.
         </Words>
       )}
       <Action onPress={measuring.backToCard}>Back to the card</Action>

@@ -79,7 +79,7 @@ function Checked({ table, name, sheet, meanings, lines, setLines, onColumns, onC
       ...sheet.heads.map((_, column) => cells[column] ?? ''),
       read.ok ? '' : read.faults.map(({ message }) => message).join(' '),
     ]);
-    saveText(await csvText([[...sheet.heads, FAULT_HEAD], ...told]), 'keep-snug-to-mend.csv', 'text/csv;charset=utf-8');
+    saveText(await csvText([[...sheet.heads, FAULT_HEAD], ...told]), 'keep-snug-to-fix.csv', 'text/csv;charset=utf-8');
   };
   return (
     <ListPage
@@ -115,7 +115,7 @@ function Checked({ table, name, sheet, meanings, lines, setLines, onColumns, onC
               </Action>
             ) : null}
             {faulty.length > 0 && reading === null ? (
-              <Action onPress={() => void saveRest()}>{`Save ${plural(faulty.length, 'row')} to mend`}</Action>
+              <Action onPress={() => void saveRest()}>{`Save ${plural(faulty.length, 'row')} to fix`}</Action>
             ) : null}
             {done ? null : <Action onPress={onColumns}>Columns</Action>}
             <Action onPress={onClose}>{done && faulty.length === 0 ? 'Done' : 'Close this table'}</Action>
@@ -136,7 +136,7 @@ function inWords({ rows }: CsvTable, counts: Record<Row['standing'], number>): s
     counts.new > 0 ? `${counts.new} new` : '',
     counts.change > 0 ? `${counts.change} with changes` : '',
     counts.same > 0 ? `${counts.same} here already` : '',
-    counts.fault > 0 ? `${counts.fault} with a fault: mend ${counts.fault === 1 ? 'it' : 'them'} below` : '',
+    counts.fault > 0 ? `${counts.fault} with a fault: fix ${counts.fault === 1 ? 'it' : 'them'} below` : '',
   ].filter(Boolean);
   return said.length > 0 ? `${said.join(', ')}.` : `No ${rows[1]} are left in this table.`;
 }

@@ -10,7 +10,7 @@ const STANDS: Readonly<Record<Row['standing'], string>> = {
   new: 'new',
   change: 'changes what is here',
   same: 'here already',
-  fault: 'to mend',
+  fault: 'to fix',
 };
 
 /** So much of a row says which one it is. */

@@ -120,7 +120,7 @@ it('good rows are brought in, the others stay until they are mended', async () =
   expect(screen.getByText(/“wide” is not a length/)).toBeTruthy();
   await act(async () => fireEvent.press(screen.getByText('Bring in 2 rows')));
   expect(things()).toEqual(['Recorder', 'Lamp']);
-  await act(async () => fireEvent.press(screen.getByText('Save 1 row to mend')));
+  await act(async () => fireEvent.press(screen.getByText('Save 1 row to fix')));
   expect(jest.mocked(saveText).mock.calls[0]![0]).toMatch(/Radio,slab,wide,10,3,"“wide” is not a length/);
   await act(async () => fireEvent.press(screen.getByText('Keep it')));
   await act(async () => fireEvent.changeText(screen.getByLabelText('Wide (cm)'), '6'));

@@ -67,7 +67,7 @@ function Told({ told, runs }: { told: RepeatTold; runs: readonly YarnRun[] }) {
       </Words>
       <Grid grid={told.grid} runs={runs} text={`${EFFECTS[effect]}, ${told.grid.length} rows or rounds`} />
       <Words as="small" tone="faint">
-        {`At an even tension it holds its place for about ${plural(Math.max(1, holdsRounds), 'round')}; after that, work a little tighter or looser where it strays.`}
+        {`With an even hand it holds its place for about ${plural(Math.max(1, holdsRounds), 'round')}; after that, work a little tighter or looser where it strays.`}
       </Words>
     </>
   );
@@ -111,9 +111,7 @@ function Grid({ grid, runs, text }: { grid: readonly (readonly number[])[]; runs
 function Options({ options, onTake }: { options: readonly RepeatOption[]; onTake: Props['onTake'] }) {
   const units = useSettings((state) => state.units);
   if (options.length === 0)
-    return (
-      <Words>No count near this size comes to it. Look for another pattern, or change the size or the runs.</Words>
-    );
+    return <Words>No count near this size makes it. Look for another pattern, or change the size or the runs.</Words>;
   return (
     <>
       {options.map((option) => {
