@@ -61,12 +61,15 @@ export function useMeasuring() {
 
   const tell = async (places: Point[], next: Mode, z: number) => {
     const { measurer } = worker.current!;
+    // a mark that was moved on meanwhile is answered in its own turn
+    const answer = (marks: Mark[], told: PictureTold) =>
+      setStanding((now) => (now?.places === places ? { ...now, marks, told } : now));
     if (next === 'length') {
       const { marks, told } = await measurer.length([places[0]!, places[1]!], z);
-      return change({ places, marks, told: { length: told } });
+      return answer(marks, { length: told });
     }
     const { marks, told } = await measurer.outline(places, z);
-    return change({ places, marks, told: { outline: told } });
+    return answer(marks, { outline: told });
   };
 
   const startMarks = (next: Mode) => {
@@ -75,8 +78,10 @@ export function useMeasuring() {
     // what earlier pictures told was of something else
     if (next !== mode) setBefore([]);
     const { grey } = standing.picture;
-    const places = next === 'length' ? firstMarks(grey) : firstOutline(grey);
+    const laid = next === mode && standing.places.length > 0 ? standing.places : undefined;
+    const places = laid ?? (next === 'length' ? firstMarks(grey) : firstOutline(grey));
     change({ measuring: true, places, marks: [], told: {} });
+    if (laid) void tell(places, next, height);
   };
 
   const told: PictureTold = {};
