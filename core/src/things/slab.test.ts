@@ -49,5 +49,7 @@ it('refuses an edge rounder than half the depth, naming value, limit and repair'
 
 it('gives each way of measuring its own spread', () => {
   const spread = Object.fromEntries(METHODS.map(({ id }) => [id, measureFigure({ mm: 80, by: id }).sd]));
-  expect(spread).toEqual({ calliper: 0.2, published: 0.5, ruler: 1, tape: 2, string: 3, eye: 8 });
+  expect(spread).toEqual({ calliper: 0.2, published: 0.5, ruler: 1, tape: 2, string: 3, photograph: 1, eye: 8 });
+  // a photograph tells how well it knows what it tells
+  expect(measureFigure({ mm: 80, by: 'photograph', sd: 0.4 }).sd).toBe(0.4);
 });
