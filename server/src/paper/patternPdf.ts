@@ -45,9 +45,6 @@ export function patternPdf(kept: Plan, plan: Plan, worked: Worked, reading: Read
       alignment: 'center',
       margin: [0, 14, 0, 0],
     }),
-    // a heading is never the last line of a page
-    pageBreakBefore: (node, { getFollowingNodesOnPage }) =>
-      node.style === 'heading' && getFollowingNodesOnPage().length === 0,
     content: [
       { text: pattern.title, style: 'title' },
       { text: pattern.terms, style: 'small', margin: [0, 0, 0, 8] },
@@ -88,10 +85,15 @@ const facts = (list: WrittenPattern['facts']): Content => ({
   },
 });
 
-const heading = (text: string): Content => ({ text, style: 'heading', headlineLevel: 1 });
+/** A heading with what stands under it: never the last line of a page. */
+const headed = (name: string, [first, ...rest]: readonly Content[]): Content[] =>
+  first === undefined ? [] : [{ stack: [{ text: name, style: 'heading' }, first], unbreakable: true }, ...rest];
 
 const listed = (name: string, lines: readonly string[]): Content[] =>
-  lines.length === 0 ? [] : [heading(name), { ul: [...lines] }];
+  headed(
+    name,
+    lines.map((line): Content => ({ ul: [line] })),
+  );
 
 function abbreviations({ abbreviations: list }: WrittenPattern): Content[] {
   if (list.length === 0) return [];
@@ -99,10 +101,7 @@ function abbreviations({ abbreviations: list }: WrittenPattern): Content[] {
   const column = (some: typeof list): Content => ({
     stack: some.map(({ short, name }) => ({ text: [{ text: short, bold: true }, `  ${name}`] })),
   });
-  return [
-    heading('Abbreviations'),
-    { columns: [column(list.slice(0, half)), column(list.slice(half))], columnGap: 16 },
-  ];
+  return headed('Abbreviations', [{ columns: [column(list.slice(0, half)), column(list.slice(half))], columnGap: 16 }]);
 }
 
 function special({ special: list }: WrittenPattern): Content[] {
@@ -112,12 +111,11 @@ function special({ special: list }: WrittenPattern): Content[] {
     margin: [0, 0, 0, 4],
     unbreakable: true,
   }));
-  return [heading('Special stitches'), ...told];
+  return headed('Special stitches', told);
 }
 
 function section({ name, lines, checks }: WrittenPattern['sections'][number]): Content[] {
-  return [
-    heading(name),
+  return headed(name, [
     ...lines.map(({ label, text, count, note, measures }): Content => ({
       unbreakable: true,
       margin: [0, 0, 0, 3],
@@ -135,7 +133,7 @@ function section({ name, lines, checks }: WrittenPattern['sections'][number]): C
       style: 'small',
       margin: [0, 2, 0, 0],
     })),
-  ];
+  ]);
 }
 
 /** The code that opens this plan from the page; none where the plan is larger than one can hold. */

@@ -93,6 +93,25 @@ describe('a plan on paper', () => {
     expect(size).toEqual([612, 792]);
     expect(text).toContain('Written in UK crochet terms');
     expect(text).not.toMatch(/NaN|Infinity|\{\w+[:}]|single crochet/);
+    // no page ends on a heading: the footer, then what stands above it
+    for (const page of text.split('\f').filter((one) => one.trim() !== '')) {
+      const above = page
+        .trim()
+        .split('\n')
+        .map((line) => line.trim())
+        .filter(Boolean)
+        .at(-2)!;
+      expect([
+        'Safety',
+        'Notes',
+        'Abbreviations',
+        'Special stitches',
+        'Joining',
+        'Closing',
+        'Finishing',
+        'Front',
+      ]).not.toContain(above);
+    }
   });
 
   it('gives the lining’s sheet and the outline at true size, page by page', async () => {
