@@ -1,6 +1,7 @@
 import { TERN_POINT } from './demo';
+import { reckon } from './reckon';
 import { repeat } from './repeat';
-import type { YarnRun } from './fabric';
+import { onHook, type YarnRun } from './fabric';
 
 const RUNS: YarnRun[] = [
   { name: 'kelp', stitches: 3 },
@@ -20,7 +21,13 @@ it.each(PLANS.map((plan) => [plan.title, plan] as const))(
     expect(told.grid.length).toBeLessThanOrEqual(60);
     expect(told.grid.flat().every((run) => run >= 0 && run < RUNS.length)).toBe(true);
     expect(told.slopeDegrees).toBeGreaterThan(0);
-    for (const { chance, effect } of told.options) {
+    for (const { chance, effect, picks, hookMm } of told.options) {
+      const taken =
+        hookMm === plan.fabric.hookMm
+          ? { ...plan, picks: { ...plan.picks, ...picks } }
+          : { ...plan, fabric: onHook(plan.fabric, hookMm), picks };
+      const picked = reckon(taken).choices.find(({ id }) => id in picks)!;
+      expect(picked.broken ?? []).toEqual([]);
       expect(chance).toBeGreaterThanOrEqual(0);
       expect(chance).toBeLessThanOrEqual(1);
       expect(effect).not.toBe('scattered');

@@ -132,8 +132,10 @@ function countsOn(plan: Plan, runs: readonly YarnRun[], wanted: RepeatEffect | u
     if (count < 1 || Math.abs(count - chosen) > NEAR) return [];
     const picked: Plan = { ...plan, picks: { ...plan.picks, [choice.id]: count } };
     const out = orNothing(() => workOut(picked));
-    const option = out?.built.choices.find(({ id }) => id === choice.id)?.options.find((one) => one.chosen);
-    if (!out || option?.count !== count) return [];
+    const own = out?.built.choices.find(({ id }) => id === choice.id);
+    const option = own?.options.find((one) => one.chosen);
+    // a count that a fitting cannot be placed on is none to offer
+    if (!out || option?.count !== count || own?.broken?.length) return [];
     const piece = out.built.pieces[0]!;
     const { turning, left } = workedAs(picked, piece);
     const { effect } = effectOf(piece.stitches, lengthsIn(picked, out, runs), turning, left);

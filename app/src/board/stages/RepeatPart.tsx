@@ -102,7 +102,7 @@ export function RepeatPart({ plan, edit, whole }: Props) {
             edit((old) => ({
               ...old,
               fabric: hookMm === old.fabric.hookMm ? old.fabric : onHook(old.fabric, hookMm),
-              picks: { ...old.picks, ...picks },
+              picks: hookMm === old.fabric.hookMm ? { ...old.picks, ...picks } : picks,
             }));
           }}
         />
