@@ -26,6 +26,8 @@ const ORDER = [
   'paper',
   'making',
   'mend',
+  'sittings',
+  'batches',
   'cautions',
   'formats',
   'demo',
@@ -33,8 +35,10 @@ const ORDER = [
 /** In the app likewise: what stands before knows nothing of what comes after. All other folders are places. */
 const APP_ORDER = ['state', 'worker', 'theme', 'parts', 'drawing', 'technique'];
 const PLACES = [
+  'batches',
   'bench',
   'board',
+  'days',
   'ledger',
   'making',
   'open',

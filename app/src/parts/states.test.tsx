@@ -19,7 +19,7 @@ const place = (
 );
 
 beforeEach(() => {
-  useLibrary.setState({ loaded: true, shelves: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {} } });
+  useLibrary.setState({ loaded: true, shelves: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} } });
   useLine.setState({ reached: true });
 });
 

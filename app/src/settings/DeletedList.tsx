@@ -35,7 +35,15 @@ export function DeletedList() {
   ));
 }
 
-const ONE = { plans: 'plan', things: 'thing', yarns: 'yarn', swatches: 'swatch', makes: 'make' } as const;
+const ONE = {
+  plans: 'plan',
+  things: 'thing',
+  yarns: 'yarn',
+  swatches: 'swatch',
+  makes: 'make',
+  hours: 'hours',
+  batches: 'batch',
+} as const;
 
 function nameOf(body: unknown): string {
   const { title, name } = body as { title?: string; name?: string };

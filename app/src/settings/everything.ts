@@ -13,6 +13,8 @@ const NAMES: Readonly<Record<DocumentKind, readonly [one: string, many: string]>
   yarns: ['yarn', 'yarns'],
   swatches: ['swatch', 'swatches'],
   makes: ['make', 'makes'],
+  hours: ['list of hours', 'lists of hours'],
+  batches: ['batch', 'batches'],
 };
 
 /** `3 plans`, `1 yarn`. */

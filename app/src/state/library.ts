@@ -48,7 +48,7 @@ interface Library {
   adopt: (list: readonly { kind: DocumentKind; id: string; held: LocalDocument<unknown> | undefined }[]) => void;
 }
 
-export const EMPTY: Shelves = { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {} };
+export const EMPTY: Shelves = { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} };
 
 interface Patch {
   kind: DocumentKind;

@@ -1,6 +1,8 @@
+import type { BatchRecord } from '../batches';
 import type { Documents, DocumentKind } from '../formats/kinds';
 import { MAKE_FORMAT, type Make } from '../making';
 import { PLAN_FORMAT, type Plan } from '../plan';
+import { dayAfter, HOURS_ID, type Day, type HoursSpec } from '../sittings';
 
 /** Ids of the sample data: a letter for the kind of record and a number, so that they are the same everywhere. */
 function id(kind: string, number: number): string {
@@ -438,6 +440,51 @@ function makeOf(plan: Plan, planId: string, startedAt: string): Make {
   return { format: MAKE_FORMAT, title: plan.title, planId, plan, startedAt };
 }
 
+/** The season’s-end pouches, in three sizes and four colours. */
+export const BATCH_ID = id('9', 1);
+
+const POUCHES = [
+  { size: 'small', width: 70, height: 90 },
+  { size: 'middle', width: 90, height: 120 },
+  { size: 'large', width: 110, height: 150 },
+] as const;
+
+const giftCottons = [
+  { colour: 'oat', hex: '#E6D8B8' },
+  { colour: 'kelp', hex: '#56663A' },
+  { colour: 'rose', hex: '#C9798B' },
+  { colour: 'slate', hex: '#4A5A68' },
+] as const;
+
+const seasonsEnd: BatchRecord = {
+  name: 'Season’s end',
+  plan: giftPouch,
+  variants: giftCottons.flatMap(({ colour, hex }) =>
+    POUCHES.map(({ size, width, height }) => ({
+      id: `${size}-${colour}`,
+      name: `${size}, ${colour}`,
+      count: 1,
+      thing: {
+        kind: 'loose',
+        name: `${size} gifts`,
+        width: { mm: width, by: 'ruler' as const },
+        height: { mm: height, by: 'ruler' as const },
+      },
+      yarn: { name: 'gift cotton', metresPer100g: 190, category: 4, fibre: 'cotton', colour, hex, ballGrams: 50 },
+    })),
+  ),
+};
+
+/** The evenings of the hide from a day on: a warden’s round on the third of them, the tide table’s cover and the pouches wanted. */
+export function ternPointHours(from: Day): HoursSpec {
+  return {
+    week: [1, 1, 0.5, 1, 0, 2, 2],
+    days: [{ day: dayAfter(from, 2), hours: 0, note: 'round of the warden' }],
+    startsAt: '19:30',
+    wanted: { [MAKE_IDS.tideTable]: dayAfter(from, 5), [BATCH_ID]: dayAfter(from, 40) },
+  };
+}
+
 /** Tern Point bird observatory's bench: documents by kind and id. */
 export const TERN_POINT: Kept = {
   plans: {
@@ -497,6 +544,8 @@ export const TERN_POINT: Kept = {
       gauge: { stitches: [{ count: 16, overMm: 101, by: 'tape' }], rows: [{ count: 18, overMm: 97, by: 'tape' }] },
     },
   },
+  hours: { [HOURS_ID]: ternPointHours('2026-12-01') },
+  batches: { [BATCH_ID]: seasonsEnd },
   makes: {
     [MAKE_IDS.fieldPhone]: makeOf(fieldPhone, PLAN_IDS.fieldPhone, '2026-10-02T18:00:00.000Z'),
     [MAKE_IDS.tideTable]: makeOf(tideTable, PLAN_IDS.tideTable, '2026-09-12T19:00:00.000Z'),

@@ -9,6 +9,8 @@ export interface YarnSpec {
   category?: number;
   fibre?: string;
   colour?: string;
+  /** The colour itself, as #1a2b3c. */
+  hex?: string;
   /** Strands of this yarn held together. */
   strands?: number;
   /** Grams of a whole ball, and grams there are in the house. */

@@ -13,7 +13,7 @@ it('reads back what was saved, whole', () => {
 
 it('takes a file that has less in it', () => {
   expect(readEverything({ format: EVERYTHING_FORMAT })).toEqual({
-    everything: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, events: [] },
+    everything: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {}, events: [] },
     faults: [],
   });
 });

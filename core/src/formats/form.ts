@@ -3,12 +3,19 @@ import type { Field, Lines } from '../units';
 /** A UUID in its one spelling: other cases, brackets or no hyphens would make several ids of one. */
 export const UUID = /^[\da-f]{8}-[\da-f]{4}-[\da-f]{4}-[\da-f]{4}-[\da-f]{12}$/;
 
+/** A colour as it is written: two digits of red, green and blue each. */
+export const HEX = /^#[\da-fA-F]{6}$/;
+
 /** A small language for the form of a document, compiled both to Joi and to JSON Schema. */
 export type Form =
   | { is: 'number'; min?: number; max?: number; whole?: boolean; unit?: string; note?: string }
   /** One line, and no blank one where `min` asks for something. */
   | { is: 'text'; max: number; min?: number; lines?: Lines; note?: string }
   | { is: 'time'; note?: string }
+  /** A day of the calendar, as 2026-12-05. */
+  | { is: 'day'; note?: string }
+  /** A colour, as #1a2b3c. */
+  | { is: 'hex'; note?: string }
   | { is: 'id'; note?: string }
   | { is: 'truth'; note?: string }
   | { is: 'one-of'; values: readonly (string | number | null)[]; note?: string }

@@ -1,6 +1,8 @@
+import type { BatchRecord } from '../batches';
 import type { SwatchSpec, YarnSpec } from '../fabric';
 import type { Make } from '../making';
 import type { Plan } from '../plan';
+import type { HoursSpec } from '../sittings';
 import type { ThingSpec } from '../things';
 
 export type { Instrument, InstrumentKind, InstrumentReading } from './instruments';
@@ -31,9 +33,20 @@ export interface Documents {
   yarns: YarnRecord;
   swatches: SwatchRecord;
   makes: Make;
+  /** The hours a house has: one document. */
+  hours: HoursSpec;
+  batches: BatchRecord;
 }
 
 export type DocumentKind = keyof Documents;
 
 /** Every kind of document that is kept. */
-export const DOCUMENT_KINDS: readonly DocumentKind[] = ['plans', 'things', 'yarns', 'swatches', 'makes'];
+export const DOCUMENT_KINDS: readonly DocumentKind[] = [
+  'plans',
+  'things',
+  'yarns',
+  'swatches',
+  'makes',
+  'hours',
+  'batches',
+];

@@ -181,7 +181,7 @@ export const runsForm: Form = {
     is: 'object',
     keys: {
       name: required({ is: 'text', min: 1, max: 40 }),
-      hex: optional({ is: 'text', min: 7, max: 7, note: 'its colour, as #rrggbb' }),
+      hex: optional({ is: 'hex' }),
       stitches: optional({ is: 'number', min: 0.5, max: 2000, unit: 'stitches' }),
       mm: optional({ is: 'number', min: 1, max: 100_000, unit: 'mm' }),
     },
@@ -200,6 +200,7 @@ export const yarnForm: ObjectForm = {
     category: optional({ is: 'number', min: 0, max: 7, whole: true }),
     fibre: optional({ is: 'text', max: 60 }),
     colour: optional({ is: 'text', max: 60 }),
+    hex: optional({ is: 'hex', note: 'its colour' }),
     strands: optional({ is: 'number', min: 1, max: 12, whole: true }),
     ballGrams: optional({ is: 'number', min: 1, max: 5000, unit: 'g' }),
     gramsLeft: optional({ is: 'number', min: 0, max: 100_000, unit: 'g' }),

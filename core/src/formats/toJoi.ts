@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { formatLength, formatNumber, hiddenIn, isBlank } from '../units';
 import type { PlanFault } from '../figure';
-import { UUID, type Form, type ObjectForm } from './form';
+import { isDay } from '../sittings';
+import { HEX, UUID, type Form, type ObjectForm } from './form';
 
 /** Compiles a form to a Joi schema. */
 export function toJoi(form: Form): Joi.Schema {
@@ -17,6 +18,10 @@ export function toJoi(form: Form): Joi.Schema {
       return textSchema(form);
     case 'time':
       return Joi.string().isoDate();
+    case 'day':
+      return Joi.string().custom((value: string, { error }) => (isDay(value) ? value : error('text.day')));
+    case 'hex':
+      return Joi.string().custom((value: string, { error }) => (HEX.test(value) ? value : error('text.hex')));
     case 'id':
       return Joi.string().pattern(UUID);
     case 'truth':
@@ -125,6 +130,8 @@ function message({ type, context = {} }: Joi.ValidationErrorItem): string {
     'alternatives.types': () => `${shown(value)} is neither text nor a number. Write one of them.`,
     'string.pattern.base': () => `${shown(value)} is not an id. Use a UUID in lower case, with its hyphens.`,
     'string.isoDate': () => `${shown(value)} is not a time. Write it like 2026-03-14T09:30:00Z.`,
+    'text.day': () => `${shown(value)} is no day of the calendar. Write it like 2026-12-05.`,
+    'text.hex': () => `${shown(value)} is no colour. Write it like #1a2b3c.`,
     'boolean.base': () => `${shown(value)} is neither true nor false. Write one of them.`,
     'array.base': () => `${shown(value)} is not a list. Put it in square brackets.`,
     'array.min': () => `Fewer than ${limit} entries. Add one.`,

@@ -1,4 +1,4 @@
-import { UUID, type Form, type ObjectForm } from './form';
+import { HEX, UUID, type Form, type ObjectForm } from './form';
 
 export type JsonSchema = { [key: string]: unknown };
 
@@ -17,6 +17,10 @@ export function toJsonSchema(form: Form): JsonSchema {
       return { type: 'string', ...(form.min ? { minLength: form.min } : {}), maxLength: form.max, ...described };
     case 'time':
       return { type: 'string', format: 'date-time', ...described };
+    case 'day':
+      return { type: 'string', format: 'date', ...described };
+    case 'hex':
+      return { type: 'string', pattern: HEX.source, ...described };
     case 'id':
       return { type: 'string', format: 'uuid', pattern: UUID.source, ...described };
     case 'truth':

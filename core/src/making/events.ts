@@ -76,6 +76,8 @@ export interface Make {
   startedAt: string;
   /** Put aside: it lies at the end of the bench until it is taken up again. */
   aside?: boolean;
+  /** Which piece of a batch it is: the batch by its id, and the variant. */
+  batch?: { batch: string; variant: string };
 }
 
 export const MAKE_FORMAT = 'keep-snug.make/1';

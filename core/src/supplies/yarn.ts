@@ -208,7 +208,7 @@ export function takenEach(
 const NINE_IN_TEN = 1.2816;
 
 /** Whole balls that suffice nine times in ten (handbook 7). */
-function ballsFor({ value, sd = 0 }: Figure<'g'>, ballGrams: number): number {
+export function ballsFor({ value, sd = 0 }: Pick<Figure, 'value' | 'sd'>, ballGrams: number): number {
   return Math.ceil((value + NINE_IN_TEN * sd) / ballGrams - 1e-9);
 }
 

@@ -47,6 +47,8 @@ export function readCell(given: string, form: CellForm, unit: LengthUnit): ReadC
       return readJson(cell);
     case 'id':
     case 'time':
+    case 'day':
+    case 'hex':
       return read(cell.trim());
     case 'text':
       return read(cell);

@@ -2,7 +2,7 @@ import type { Form, Key, ObjectForm } from '../form';
 
 /** What a cell holds: one value of a form, or a whole part of a document as JSON. */
 export type CellForm =
-  | Extract<Form, { is: 'number' | 'text' | 'time' | 'id' | 'truth' | 'one-of' }>
+  | Extract<Form, { is: 'number' | 'text' | 'time' | 'day' | 'hex' | 'id' | 'truth' | 'one-of' }>
   | { is: 'either'; number: boolean }
   | { is: 'json' };
 

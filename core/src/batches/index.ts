@@ -1,0 +1,3 @@
+export * from './batch';
+export * from './order';
+export * from './totals';
