@@ -23,6 +23,8 @@ import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useUsed } from '@/state/used';
+import { Batches } from './Batches';
+import { DaysCard } from './DaysCard';
 import { PlansIn } from './PlansIn';
 
 type Makes = readonly [string, LocalDocument<Make>][];
@@ -51,6 +53,8 @@ export function Bench() {
           {open.map(([id, held]) => (
             <MakeStrip key={id} id={id} held={held} />
           ))}
+          <DaysCard />
+          <Batches />
           <PlansIn />
           <ListTools what="plans" finding={finding} />
         </>

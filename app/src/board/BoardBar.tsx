@@ -1,6 +1,9 @@
 import type { Plan } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { newBatch } from '@/batches/newBatch';
+import { WhenPanel } from '@/days/WhenPanel';
 import { startMake, useMakeOf } from '@/making/start';
 import { Action } from '@/parts/Action';
 import { IconAction } from '@/parts/IconAction';
@@ -37,11 +40,18 @@ export function BoardBar({ id, plan, ready, onTitle }: Props) {
 export function Onward({ id, plan, ready }: Omit<Props, 'onTitle'>) {
   const router = useRouter();
   const make = useMakeOf(id);
+  const [when, setWhen] = useState(false);
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12, alignItems: 'center' }}>
       <Action onPress={() => router.push(`/plan/${copyPlan(plan)}`)}>Copy plan</Action>
       <Action label="Compare ways to make it" onPress={() => router.push(`/ways/${id}`)}>
         Compare
+      </Action>
+      <Action disabled={!ready} onPress={() => router.push(`/batch/${newBatch(plan)}`)}>
+        Make several
+      </Action>
+      <Action disabled={!ready} label="When it is done" onPress={() => setWhen(true)}>
+        When
       </Action>
       <Action disabled={!ready} onPress={() => router.push(`/sheet/${id}`)}>
         Pattern
@@ -49,6 +59,7 @@ export function Onward({ id, plan, ready }: Omit<Props, 'onTitle'>) {
       <Action main disabled={!ready} onPress={() => router.push(`/make/${make ?? startMake(id, plan)}`)}>
         {make ? 'Continue' : 'Start making'}
       </Action>
+      {when ? <WhenPanel id={make ?? id} title={plan.title} onClose={() => setWhen(false)} /> : null}
     </View>
   );
 }

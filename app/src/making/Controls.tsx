@@ -14,6 +14,7 @@ interface Props {
   onLost: () => void;
   onWeigh: () => void;
   onLog: () => void;
+  onDays: () => void;
   onChart: () => void;
   onNote: () => void;
   onKeys: () => void;
@@ -32,6 +33,7 @@ export function Controls({
   onLost,
   onWeigh,
   onLog,
+  onDays,
   onChart,
   onNote,
   onKeys,
@@ -65,6 +67,7 @@ export function Controls({
             { name: 'Weigh the ball', do: onWeigh },
             { name: 'Chart', do: onChart },
             { name: 'Log', do: onLog },
+            { name: 'When it is done', do: onDays },
             ...(aloud.can ? [{ name: aloud.on ? 'Stop reading aloud' : 'Read rows aloud', do: aloud.turn }] : []),
             ...(listening.can
               ? [

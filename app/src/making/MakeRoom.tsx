@@ -1,3 +1,4 @@
+import { WhenPanel } from '@/days/WhenPanel';
 import { isPractice, plural, sectionWord, toldStep, type Make, type Step } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useId, useState } from 'react';
@@ -70,7 +71,7 @@ export function MakeRoom({ id, held }: Props) {
   const router = useRouter();
   const { box, onLayout } = useBox();
   const [open, setOpen] = useState<
-    'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'log' | 'chart' | 'finish' | 'keys' | null
+    'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'log' | 'when' | 'chart' | 'finish' | 'keys' | null
   >(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
@@ -135,6 +136,7 @@ export function MakeRoom({ id, held }: Props) {
       onLost={() => setOpen('lost')}
       onWeigh={() => setOpen('weigh')}
       onLog={() => setOpen('log')}
+      onDays={() => setOpen('when')}
       onChart={() => setOpen('chart')}
       onNote={() => setOpen('note')}
       onKeys={() => setOpen('keys')}
@@ -212,6 +214,7 @@ export function MakeRoom({ id, held }: Props) {
         ) : null}
         {open === 'chart' ? <ChartPanel progress={progress} onClose={() => setOpen(null)} /> : null}
         {open === 'log' ? <LogPanel id={id} progress={progress} onClose={() => setOpen(null)} /> : null}
+        {open === 'when' ? <WhenPanel id={id} title={held.body.title} onClose={() => setOpen(null)} /> : null}
         {open === 'changed' && changed ? (
           <ChangedPanel id={id} make={held.body} changed={changed} onClose={() => setOpen(null)} />
         ) : null}

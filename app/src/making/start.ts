@@ -1,11 +1,22 @@
 import { isFinished, MAKE_FORMAT, type Make, type Plan } from '@keep-snug/core';
+import { HOURS_ID, withWanted } from '@keep-snug/core/sittings';
 import { useEvents } from '@/state/events';
+import { changeHours } from '@/state/hours';
 import { useLibrary, useShelf } from '@/state/library';
 
 /** Begins a make: the plan as it stands now is what will be followed. */
 export function startMake(planId: string, plan: Plan): string {
   const make: Make = { format: MAKE_FORMAT, title: plan.title, planId, plan, startedAt: new Date().toISOString() };
-  return useLibrary.getState().add('makes', make);
+  const id = useLibrary.getState().add('makes', make);
+  keepWanted(planId, id);
+  return id;
+}
+
+/** The day the plan is wanted is that of its make from then on. */
+function keepWanted(planId: string, make: string): void {
+  const { hours } = useLibrary.getState().shelves;
+  const day = hours[HOURS_ID]?.body.wanted?.[planId];
+  if (day) changeHours((now) => withWanted(withWanted(now, planId, undefined), make, day));
 }
 
 /** The make of a plan that is on the hook, if there is one. */

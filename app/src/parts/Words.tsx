@@ -21,12 +21,14 @@ interface Props {
   style?: StyleProp<TextStyle>;
   /** Read out when it changes. */
   live?: boolean;
+  /** At most so many lines; the rest is cut off. */
+  lines?: number;
   /** For whoever has to lead to this text. */
   id?: string;
 }
 
 /** All text of the app. */
-export function Words({ children, as = 'body', tone = 'ink', level, style, live, id }: Props) {
+export function Words({ children, as = 'body', tone = 'ink', level, style, live, lines, id }: Props) {
   const colours = useColours();
   const type = useType(as, StyleSheet.flatten(style));
   return (
@@ -34,6 +36,7 @@ export function Words({ children, as = 'body', tone = 'ink', level, style, live,
       {...(id ? { nativeID: id } : {})}
       {...(level ? { role: 'heading', 'aria-level': level } : {})}
       {...(live ? { 'aria-live': 'polite' } : {})}
+      {...(lines ? { numberOfLines: lines } : {})}
       style={[{ color: colours[tone] }, type]}
     >
       {children}

@@ -19,7 +19,10 @@ const place = (
 );
 
 beforeEach(() => {
-  useLibrary.setState({ loaded: true, shelves: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} } });
+  useLibrary.setState({
+    loaded: true,
+    shelves: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} },
+  });
   useLine.setState({ reached: true });
 });
 

@@ -12,7 +12,9 @@ import { everything, saveEverything } from './everything';
 import { SettingsPage } from './SettingsPage';
 
 beforeEach(() => {
-  useLibrary.setState({ shelves: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} } });
+  useLibrary.setState({
+    shelves: { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} },
+  });
   const { plans, things, yarns, swatches } = TERN_POINT;
   for (const [kind, record] of Object.entries({ plans, things, yarns, swatches }))
     serverHas(kind as DocumentKind, record);

@@ -1,5 +1,6 @@
 import type { Chance, Plan, Ways, WaysAsk } from '@keep-snug/core';
 import type { RepeatAsk, RepeatTold } from '@keep-snug/core/repeat';
+import type { SittingsAsk, SittingsTold } from '@keep-snug/core/sittings';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { ReckonWorker } from './reckon.worker';
@@ -44,6 +45,13 @@ const askChance = (to: Remote<ReckonWorker>, plan: Plan): Promise<Chance> => to.
 const askWays = (to: Remote<ReckonWorker>, ask: WaysAsk): Promise<Ways> => to.ways(ask);
 
 const askRepeat = (to: Remote<ReckonWorker>, ask: RepeatAsk): Promise<RepeatTold> => to.repeat(ask);
+
+const askSittings = (to: Remote<ReckonWorker>, ask: SittingsAsk): Promise<SittingsTold> => to.sittings(ask);
+
+/** What is worked on which day, and when each make is done. */
+export function useSittings(ask: SittingsAsk | null) {
+  return useAnswer(ask, askSittings);
+}
 
 /** What a repeating yarn comes to on a plan's piece. */
 export function useRepeat(ask: RepeatAsk | null) {

@@ -1,0 +1,1 @@
+export { Days as default } from '@/days/Days';

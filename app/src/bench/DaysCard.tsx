@@ -1,0 +1,43 @@
+import { dayText, sittingText } from '@keep-snug/core/sittings';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { minutesText } from '@/days/minutesText';
+import { useSittingsAsk } from '@/days/useJobs';
+import { Action } from '@/parts/Action';
+import { CardBox } from '@/parts/CardBox';
+import { Words } from '@/parts/Words';
+import { useLibrary } from '@/state/library';
+import { HOURS_ID } from '@keep-snug/core/sittings';
+import { useSittings } from '@/worker/useReckonWorker';
+
+/** The next sitting, and the way to all of them; once hours were said, or something is on the hook. */
+export function DaysCard() {
+  const router = useRouter();
+  const said = useLibrary((state) => state.shelves.hours[HOURS_ID] !== undefined);
+  const { ask } = useSittingsAsk();
+  const { found } = useSittings(said && ask.jobs.length > 0 ? ask : null);
+  if (ask.jobs.length === 0) return null;
+  const next = found?.sittings[0];
+  const title = ask.jobs.find(({ id }) => id === next?.job)?.title;
+  return (
+    <CardBox label="Days" padding={12}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 12 }}>
+        <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 220 }}>
+          {next && title ? (
+            <>
+              <Words as="smallStrong">{`${next.day === ask.from ? 'Today' : dayText(next.day)}, ${minutesText(next.minutes)}: ${title}`}</Words>
+              <Words as="small" tone="faint">
+                {sittingText(next)}
+              </Words>
+            </>
+          ) : (
+            <Words as="small" tone="faint">
+              Plan what you crochet on which day, and whether it is done in time.
+            </Words>
+          )}
+        </View>
+        <Action onPress={() => router.navigate('/days')}>{said ? 'See your days' : 'Plan your days'}</Action>
+      </View>
+    </CardBox>
+  );
+}

@@ -1,0 +1,60 @@
+import { plural } from '@keep-snug/core';
+import { Busy } from '@/parts/Busy';
+import { EmptyPlace } from '@/parts/EmptyPlace';
+import { Page } from '@/parts/Page';
+import { Tape } from '@/parts/Tape';
+import { useBox } from '@/parts/useBox';
+import { Words } from '@/parts/Words';
+import { useLibrary } from '@/state/library';
+import { useSittings } from '@/worker/useReckonWorker';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { CalendarPart } from './CalendarPart';
+import { HoursPart } from './HoursPart';
+import { JobCard } from './JobCard';
+import { jobsShown } from './shown';
+import { Strip } from './Strip';
+import { useSittingsAsk } from './useJobs';
+
+/** The days ahead as a tape: what is worked when, whether it is done in time, and the hours there are. */
+export function Days() {
+  const { ask, hours } = useSittingsAsk();
+  const { found } = useSittings(ask);
+  const batches = useLibrary((state) => state.shelves.batches);
+  const jobs = found ? jobsShown(found.jobs, batches) : [];
+  return (
+    <Page title="Days" says="What you crochet on which day, and whether it is done in time.">
+      {ask.jobs.length === 0 ? <Nothing /> : null}
+      {ask.jobs.length > 0 && !found ? <Busy /> : null}
+      {found && found.sittings.length > 0 ? <Strip told={found} hours={hours} from={ask.from} shown={jobs} /> : null}
+      {jobs.length > 0 ? (
+        <View style={{ gap: 10 }}>
+          <Words as="heading" level={2}>
+            {plural(jobs.length, 'project')}
+          </Words>
+          {jobs.map((job) => (
+            <JobCard key={job.id} job={job} ask={ask} />
+          ))}
+        </View>
+      ) : null}
+      <HoursPart hours={hours} from={ask.from} />
+      <CalendarPart told={found} ask={ask} />
+    </Page>
+  );
+}
+
+function Nothing() {
+  const router = useRouter();
+  const { box, onLayout } = useBox();
+  return (
+    <EmptyPlace
+      title="Nothing to plan yet"
+      text="Start a project, or give a plan a day it is wanted, and your crochet days are planned here."
+      action={{ name: 'Open the bench', do: () => router.navigate('/') }}
+    >
+      <View onLayout={onLayout}>
+        <Tape lengthMm={200} px={box.width} outMm={4} />
+      </View>
+    </EmptyPlace>
+  );
+}
