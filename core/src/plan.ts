@@ -1,5 +1,5 @@
 import type { BegunSpec } from './begun';
-import type { FabricSpec } from './fabric';
+import type { FabricSpec, Palette } from './fabric';
 import type { FitSpec } from './fit';
 import type { FittingSpec } from './fittings';
 import type { Schools } from './pattern';
@@ -16,6 +16,8 @@ export interface Plan {
   /** What carries the finished piece: a bar it hangs over, a body it hangs from. */
   carrier?: CarrierSpec;
   fabric: FabricSpec;
+  /** How the colours look that are named in it, and what there is of each. */
+  palette?: Palette;
   shape: ShapeSpec;
   fit: FitSpec;
   fittings?: FittingSpec[];

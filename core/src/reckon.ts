@@ -1,8 +1,10 @@
+import { contrastAdvice } from './contrast';
 import { cautionsOf, type Caution } from './cautions';
 import {
   byColour,
   coloursOf,
   notionsOf,
+  stepYarn,
   ONE_SITTING_MINUTES,
   tallyPieces,
   tallyWork,
@@ -13,8 +15,8 @@ import {
   type YarnNeed,
   type YarnShare,
 } from './supplies';
-import type { WorkedFabric } from './fabric';
-import { smallPieces } from './drawing';
+import { hexOf, mainColour, type WorkedFabric } from './fabric';
+import { huedViews, smallPieces } from './drawing';
 import { derive, type Advice, type Figure } from './figure';
 import { RIM, type Notion } from './fittings';
 import { pieceEnd } from './shapes/common/joins';
@@ -105,14 +107,14 @@ export function reckon(plan: Plan): Worked {
       place: wordText(place, schools),
     })),
     supplies,
-    advice: withMisfit(plan, out, adviceOf(plan, out)).map((one) => ({
+    advice: withMisfit(plan, out, [...adviceOf(plan, out), ...contrastAdvice(plan, out)]).map((one) => ({
       ...one,
       text: wordText(one.text, schools),
       repair: wordText(one.repair, schools),
     })),
     cautions: cautionsOf(hazardsOf(plan, out, supplies.time.value), plan.setAside),
     steps,
-    views: viewsOf(out),
+    views: viewsIn(plan, out),
   };
 }
 
@@ -164,7 +166,7 @@ export function reckonPicks(plan: Plan): (picks: Plan['picks']) => PickedPlan {
   const prepared = prepare(plan);
   return (picks) => {
     const out = workWith(prepared, picks);
-    return { views: viewsOf(out), choices: out.built.choices };
+    return { views: viewsIn(plan, out), choices: out.built.choices };
   };
 }
 
@@ -177,6 +179,19 @@ function asKnown(part: Part, spread: number): Part {
   if (part.type !== 'dimension') return part;
   const sd = spread * part.mm;
   return sd < ROUGH_FROM_MM ? part : { ...part, sd };
+}
+
+/** The views in the colours of the yarns, where the plan says how any of them looks. */
+function viewsIn({ palette, fabric: spec }: Plan, out: WorkedOut): View[] {
+  const views = viewsOf(out);
+  const says = palette !== undefined || (spec.yarns ?? [spec.yarn]).some((yarn) => yarn?.hex);
+  if (!says) return views;
+  const colourOf = coloursOf(out.built.pieces[0]!, spec);
+  return huedViews(views, {
+    hexOf: (colour) => hexOf(palette, spec, colour),
+    main: mainColour(spec),
+    first: out.built.pieces[0]!.courses.map((_, index) => colourOf(index + 1)),
+  });
 }
 
 function viewsOf({ built, placed, schools, fabric }: WorkedOut): View[] {
@@ -207,7 +222,13 @@ export function suppliesOf(
   return {
     yarn,
     byYarn: yarnShares(plan.fabric, yarn.metres.value),
-    byColour: byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value),
+    byColour: byColour(
+      plan.fabric,
+      pieces,
+      yarn.metres.value,
+      yarn.grams.value,
+      colouredSteps(plan, fabric, after, told),
+    ),
     time: workingTime(plan.fabric, tallies, after),
     notions: notionsOf(plan.fabric, fabric, [
       ...pieces.flatMap((piece) => [...markersOf(piece.notes, piece.times), ...hooksOf(piece)]),
@@ -216,6 +237,21 @@ export function suppliesOf(
     ]).map((notion) => sized(notion, schools)),
     stitches: tallies.reduce((all, { tally }) => all + Object.values(tally).reduce((sum, count) => sum + count, 0), 0),
   };
+}
+
+/** What borders, ties and the like take that say a colour of their own. */
+function colouredSteps(
+  { fabric: spec }: Plan,
+  fabric: WorkedFabric,
+  after: readonly WorkStep[],
+  told: ReadonlyMap<Work, Walked>,
+): { colour: string; metres: number }[] {
+  return after.flatMap((step) => {
+    const { colour, does = [] } = step;
+    if (!colour) return [];
+    const walked = does.flatMap((work) => told.get(work) ?? []);
+    return [{ colour, metres: stepYarn(spec, step, walked, fabric.also('single', fabric.worked)) }];
+  });
 }
 
 const sized = (notion: Notion, { units }: Schools): Notion =>

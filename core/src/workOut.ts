@@ -27,10 +27,17 @@ import {
 import { DEFAULT_SCHOOLS, wordText, type Schools } from './pattern';
 import { begunFaults, onBegun } from './begun';
 import type { Plan } from './plan';
-import { shapeDefinition, type Built, type Demands, type ShapeContext, type ShapeDefinition } from './shapes';
+import {
+  shapeDefinition,
+  type Built,
+  type Demands,
+  type ShapeContext,
+  type ShapeDefinition,
+  type WorkStep,
+} from './shapes';
 import { foundationAdvice } from './shapes/common/advice';
 import { checkThing, workThing, type ThingSpec, type WorkedThing } from './things';
-import { mmToken, withArticle, withDefaults } from './units';
+import { mmToken, withArticle, withDefaults, type FieldValue } from './units';
 
 /** What of a plan does not hang on the counts picked for it: worked out once for all of them. */
 export interface Prepared {
@@ -75,9 +82,10 @@ function prepared(plan: Plan): Prepared {
   const thing = thingOnce(plan.thing);
   refuseUnsuited(shape, thing);
   refuse(bandFaults(plan, shape));
-  const { colours } = plan.fabric;
+  const { colours, sequence } = plan.fabric;
   const swatched = withBands(plan.fabric, fabricOnce(plan.fabric, shape.worked, thing.girth));
-  const fabric = colours?.length ? { ...swatched, stripes: colours } : swatched;
+  const stripes = { ...(colours?.length ? { colours } : {}), ...(sequence ? { sequence } : {}) };
+  const fabric = colours?.length || sequence ? { ...swatched, stripes } : swatched;
   const { stretchAcross, stretchAlong } = fabric.stitch.factors;
   const fit = workFit(plan.fit, thing, shape.around === 'rows' ? stretchAlong : stretchAcross);
   const specs = plan.fittings ?? [];
@@ -133,11 +141,14 @@ function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: N
   const { thing, fabric, fit } = context;
   const { begun } = plan;
   const build = (picked: Record<string, number>, given = fabric): Built =>
-    onChainHook(shape.build({ ...context, fabric: given, picks: picked }), plan.fabric.chainHookMm);
+    inColours(
+      onChainHook(shape.build({ ...context, fabric: given, picks: picked }), plan.fabric.chainHookMm),
+      plan.fabric.pieceColours,
+    );
   const built = begun ? onBegun(build, picks, begun, fabric) : build(picks);
-  const placed = asked.map(({ definition, context: ask }) => ({
+  const placed = asked.map(({ definition, context: ask }, index) => ({
     definition,
-    ...definition.place({ ...ask, shape: shape.id, built, schools }),
+    ...inColour(definition.place({ ...ask, shape: shape.id, built, schools }), plan.fittings?.[index]?.colour),
   }));
   const out = { shape, thing, fabric, fit, schools, ...onRows(loopsOnBorders(built, onEdging(placed))) };
   if (begun) refuse(begunFaults([...out.built.pieces, ...out.placed.flatMap(({ pieces }) => pieces ?? [])], begun));
@@ -249,6 +260,32 @@ function onChainHook(built: Built, hookMm: number | undefined): Built {
   return { ...built, pieces };
 }
 
+/** Pieces that say a colour of their own. */
+function inColours(built: Built, colours: FabricSpec['pieceColours']): Built {
+  if (!colours || Object.keys(colours).length === 0) return built;
+  const pieces = built.pieces.map((piece) => (colours[piece.id] ? { ...piece, colour: colours[piece.id]! } : piece));
+  return { ...built, pieces };
+}
+
+/** A fitting in a colour of its own: what is worked for it, and as it is drawn. */
+function inColour(placed: Placed, colour: FieldValue | undefined): Placed {
+  if (typeof colour !== 'string' || colour === '') return placed;
+  const { pieces, steps, parts } = placed;
+  const makes = steps.some(takesYarn);
+  return {
+    ...placed,
+    ...(pieces ? { pieces: pieces.map((piece) => ({ ...piece, colour })) } : {}),
+    steps: makes ? steps.map((step) => (takesYarn(step) ? { ...step, colour } : step)) : steps,
+    parts: Object.fromEntries(
+      Object.entries(parts).map(([view, list]) => [view, list.map((part) => ({ ...part, colour }))]),
+    ),
+  };
+}
+
+/** Whether a step works or winds yarn of its own: what only joins is done with what hangs there. */
+const takesYarn = ({ does = [] }: WorkStep): boolean =>
+  does.some((work) => work.do === 'border' || work.do === 'free' || work.do === 'sew');
+
 function refuse(faults: readonly PlanFault[]): void {
   if (faults.length > 0) throw new PlanProblem(faults);
 }
@@ -261,13 +298,13 @@ function refuseUnsuited(shape: ShapeDefinition, thing: WorkedThing): void {
 
 /** Bands on a shape that is of one stitch throughout, or in colours that the stripes say otherwise. */
 function bandFaults(
-  { fabric: { bands = [], colours = [] } }: Plan,
+  { fabric: { bands = [], colours = [], sequence } }: Plan,
   { name, bands: takes }: ShapeDefinition,
 ): PlanFault[] {
-  if (colours.length > 0 && bands.some(({ colour }) => colour))
+  if ((colours.length > 0 || sequence) && bands.some(({ colour }) => colour))
     return [
       {
-        path: 'fabric.colours',
+        path: sequence ? 'fabric.sequence' : 'fabric.colours',
         message: 'Stripes and bands both say what colour a row has. Remove the stripes, or the colours of the bands.',
       },
     ];

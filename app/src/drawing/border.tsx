@@ -10,7 +10,7 @@ export function borderInk(part: BorderPart, { scale, colours }: Ink, key: string
   const transform = `translate(${px((part.x + part.w / 2) * scale)} ${px((part.y + part.h / 2) * scale)})`;
   return (
     <G key={key} transform={transform}>
-      <Path d={borderPath(part, scale)} fill={colours.surface} stroke={colours.ink} strokeWidth={1} />
+      <Path d={borderPath(part, scale)} fill={part.hex ?? colours.surface} stroke={colours.ink} strokeWidth={1} />
     </G>
   );
 }

@@ -20,13 +20,13 @@ export function clothInk(part: ClothPart, ink: Ink, key: string): ReactElement[]
     />
   );
   const { yarns } = ink.colours;
-  const coloured = tintedGrounds(part, ink.scale).map(({ tint, d }, index) => (
+  const coloured = tintedGrounds(part, ink.scale).map(({ tint, hex, d }, index) => (
     <Path
       key={`${key} tint ${index}`}
       data-part="tint"
       d={d}
       fillRule="evenodd"
-      fill={yarns[(tint - 1) % yarns.length]!}
+      fill={hex ?? yarns[(tint + yarns.length - 1) % yarns.length]!}
     />
   ));
   return [
@@ -38,7 +38,12 @@ export function clothInk(part: ClothPart, ink: Ink, key: string): ReactElement[]
   ];
 }
 
-function outline(part: ClothPart, { scale, colours }: Ink, key: string, fill = colours.cloth[part.role]): ReactElement {
+function outline(
+  part: ClothPart,
+  { scale, colours }: Ink,
+  key: string,
+  fill = part.hex ?? colours.cloth[part.role],
+): ReactElement {
   const { form = 'rect', x, y, w, h } = part;
   const paint = { fill, stroke: colours.ink, strokeWidth: 1.5 };
   const box = { x: x * scale, y: y * scale, width: w * scale, height: h * scale };

@@ -86,7 +86,7 @@ const MARKS: MarkInks = {
     <G key={key}>
       {[
         { stroke: colours.ink, width: Math.max(3, part.thickness * scale) + 2 },
-        { stroke: colours.cloth[part.role], width: Math.max(3, part.thickness * scale) },
+        { stroke: part.hex ?? colours.cloth[part.role], width: Math.max(3, part.thickness * scale) },
       ].map(({ stroke, width }) => (
         <Polyline
           key={stroke}

@@ -115,7 +115,7 @@ function faceOf(role: ClothRole, label: string, piece: Piece, height: number, ro
 }
 
 /** The strip in the middle: a row of clusters upwards, or two a row from its ring. */
-function stripPart(role: ClothRole, piece: Piece, rounds: number, tint: { tint?: number }): Part {
+function stripPart(role: ClothRole, piece: Piece, rounds: number, tint: Pick<DrawnRound, 'tint' | 'colour'>): Part {
   const deep = rounds * piece.fabric.rowHeight.value;
   const box = { x: deep, y: deep, w: piece.width.value - 2 * deep, h: piece.height.value - 2 * deep };
   const rows = piece.rows - rounds;
@@ -148,9 +148,12 @@ function flapOf(front: Piece, height: number, rounds: number): Part {
 }
 
 /** Which of its colours a row has, where there are several. */
-function tintsOf(piece: Piece): (row: number) => { tint?: number } {
+function tintsOf(piece: Piece): (row: number) => Pick<DrawnRound, 'tint' | 'colour'> {
   const bands = bandsOf(piece);
   const names = [...new Set(bands.map(({ colour }) => colour))];
-  if (names.length < 2) return () => ({});
-  return (row) => ({ tint: names.indexOf(bands.find(({ from, to }) => row >= from && row <= to)?.colour) });
+  const nameAt = (row: number) => bands.find(({ from, to }) => row >= from && row <= to)?.colour;
+  return (row) => {
+    const colour = nameAt(row);
+    return { ...(names.length < 2 ? {} : { tint: names.indexOf(colour) }), ...(colour ? { colour } : {}) };
+  };
 }

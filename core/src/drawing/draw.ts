@@ -1,4 +1,4 @@
-import type { WorkedFabric } from '../fabric';
+import { stripeNames, type WorkedFabric } from '../fabric';
 import { bandsOf, borderRounds, type Band, type Border, type Piece, type RawEdge } from '../piece';
 import type { WorkedThing } from '../things';
 import type { Cloth, ClothRole, Dimension, Part, RowBand, RowLines, ThingPart } from './parts';
@@ -21,13 +21,13 @@ interface Run {
 /** The fabrics and colours of a piece's rows as they are drawn; nothing where it is of one. */
 export function bandsDrawn(piece: Piece, from = 1, to = piece.rows): Pick<RowLines, 'bands'> {
   const runs = runsOf(piece);
-  if (runs.length === 1 && !piece.bands) return {};
+  if (runs.length === 1 && !piece.bands && runs[0]!.colour === undefined) return {};
   const names = [...new Set(runs.map(({ colour }) => colour))];
   const bands = runs.flatMap(({ band: { fabric, pattern }, colour, ...run }): RowBand[] => {
     const [first, last] = [Math.max(from, run.from), Math.min(to, run.to)];
     if (first > last) return [];
     const mm = piece.reach(last) - piece.reach(first - 1);
-    const tint = names.length > 1 ? { tint: names.indexOf(colour) } : {};
+    const tint = { ...(names.length > 1 ? { tint: names.indexOf(colour) } : {}), ...(colour ? { colour } : {}) };
     return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm, ...tint }];
   });
   return { bands };
@@ -46,29 +46,25 @@ function runsOf(piece: Piece): Run[] {
 const known = new WeakMap<Piece, Run[]>();
 
 function runsAnew(piece: Piece): Run[] {
-  const { stripes = [] } = piece.fabric;
-  const cycle = stripes.reduce((sum, { rows }) => sum + rows, 0);
+  const { stripes } = piece.fabric;
+  const names =
+    stripes &&
+    stripeNames(
+      stripes,
+      piece.courses.map(({ ends }) => ends),
+    );
   return bandsOf(piece).flatMap((band): Run[] => {
-    if (cycle === 0) return [{ band, from: band.from, to: band.to, colour: band.colour }];
+    // a piece that says its own colour has no stripes
+    if (!names || piece.colour) return [{ band, from: band.from, to: band.to, colour: band.colour ?? piece.colour }];
     const runs: Run[] = [];
-    for (let row = band.from; row <= band.to;) {
-      const { name, left } = stripeAt(stripes, (row - 1) % cycle);
-      const to = Math.min(band.to, row + left - 1);
-      runs.push({ band, from: row, to, colour: name });
-      row = to + 1;
+    for (let row = band.from; row <= band.to; row += 1) {
+      const colour = names[row - 1];
+      const last = runs.at(-1);
+      if (last && last.colour === colour) last.to = row;
+      else runs.push({ band, from: row, to: row, colour });
     }
     return runs;
   });
-}
-
-/** The stripe a row within the cycle belongs to, counted from 0, and how many of its rows are left with it. */
-function stripeAt(stripes: NonNullable<WorkedFabric['stripes']>, row: number): { name: string; left: number } {
-  let before = 0;
-  for (const { name, rows } of stripes) {
-    if (row < before + rows) return { name, left: before + rows - row };
-    before += rows;
-  }
-  return { name: stripes[0]!.name, left: 1 };
 }
 
 /** Rounds of unlike counts in one stitch, from the first to the last. */

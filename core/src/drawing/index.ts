@@ -2,6 +2,7 @@ export * from './borderSigns';
 export * from './closedViews';
 export * from './clusterViews';
 export * from './draw';
+export * from './hued';
 export * from './layeredViews';
 export * from './packetViews';
 export * from './panelsViews';

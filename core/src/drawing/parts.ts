@@ -2,7 +2,7 @@ import type { BorderStitch } from '../piece';
 import type { FieldValues } from '../units';
 
 /** Geometry of a drawing in millimetres, x to the right and y down. The app paints it; nothing here knows pixels. */
-export type Part =
+export type Part = (
   | Cloth
   | { type: 'fold'; x1: number; y1: number; x2: number; y2: number; label: string }
   | ThingPart
@@ -18,10 +18,18 @@ export type Part =
   | BorderPart
   /** An end of yarn where it hangs. */
   | { type: 'tail'; x: number; y: number; towards: 'left' | 'right' }
-  | { type: 'words'; x: number; y: number; text: string };
+  | { type: 'words'; x: number; y: number; text: string }
+) &
+  Hue;
+
+/** What colour something is worked in, by name, and how it looks, where that is known. */
+export interface Hue {
+  colour?: string;
+  hex?: string;
+}
 
 /** Rounds worked all along a box, outwards from it; `x`, `y`, `w`, `h` are what they are worked on. */
-export interface BorderPart {
+export interface BorderPart extends Hue {
   type: 'border';
   x: number;
   y: number;
@@ -48,7 +56,7 @@ export interface ThingPart {
 }
 
 /** A flat part of the fabric: a rectangle, a disc or an oval in it, or a piece that narrows upwards. */
-export interface Cloth {
+export interface Cloth extends Hue {
   type: 'cloth';
   role: ClothRole;
   /** `disc` and `oval` fill their box; `taper` is `top` wide at its upper edge. */
@@ -80,7 +88,7 @@ export interface RowLines {
 }
 
 /** One round as it is drawn. */
-export interface DrawnRound {
+export interface DrawnRound extends Hue {
   stitch: string;
   count: number;
   /** Round a rectangle: how many of them lie along each side, clockwise from the top; a chain is at each corner besides. */
@@ -89,7 +97,7 @@ export interface DrawnRound {
   tint?: number;
 }
 
-export interface RowBand {
+export interface RowBand extends Hue {
   stitch: string;
   pattern?: FieldValues;
   rows: number;

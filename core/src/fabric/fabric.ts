@@ -1,3 +1,4 @@
+import type { SequenceSpec, Striped } from './sequences';
 import { chosen, derive, measured, PlanProblem, prior, type Advice, type Figure } from '../figure';
 import type { FieldValues } from '../units';
 import { formatNumber, withArticle } from '../units';
@@ -28,6 +29,13 @@ import { isOfAnotherStitch, otherHookOf } from './swatch';
 import { yarnDiameter, yarnOf, type YarnSpec } from './yarn';
 
 /** Stitch pattern, yarn, hook, and what was measured of them. */
+/** A small amount of a yarn. */
+export interface ScrapSpec {
+  name: string;
+  grams: number;
+  hex?: string;
+}
+
 export interface FabricSpec {
   stitch: string;
   /** What is set of the stitch pattern: chains of a net, rows of a stripe. */
@@ -42,6 +50,12 @@ export interface FabricSpec {
   weighed?: { grams: number; stitches: number };
   /** Colours in the order they are worked, each for so many rows, over and over. */
   colours?: readonly { name: string; rows: number }[];
+  /** A rule for the colours of rows, in their place. */
+  sequence?: SequenceSpec;
+  /** Pieces in a colour of their own, by the piece. */
+  pieceColours?: Readonly<Record<string, string>>;
+  /** Small amounts joined one after the other, in the order they are worked. */
+  scraps?: readonly ScrapSpec[];
   gauge?: GaugeSpec;
   /** Parts of the first piece in their own stitches, one after the other. */
   bands?: readonly BandSpec[];
@@ -75,8 +89,8 @@ export interface WorkedFabric {
   strapGrowth?: OwnRatio;
   /** Of a piece of several stitches, each with its own sizes; the sizes above then are those that count. */
   bands?: readonly WorkedBand[];
-  /** Colours of its rows in turn, where it is striped. */
-  stripes?: FabricSpec['colours'];
+  /** What says the colours of its rows, where it is striped. */
+  stripes?: Striped;
   /** The same yarn, hook and hand in another stitch, or worked the other way: always derived from the swatched fabric. */
   also: (stitch: string, worked: WorkedIn, options?: FieldValues) => WorkedFabric;
 }

@@ -6,6 +6,8 @@ export * from './fitness';
 export * from './gauge';
 export * from './hand';
 export * from './instruction';
+export * from './palette';
+export * from './sequences';
 export * from './stitches';
 export * from './swatch';
 export * from './tally';

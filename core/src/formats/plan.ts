@@ -1,5 +1,5 @@
 import { MOST_COURSES, MOST_STITCHES } from '../counts';
-import { COUNTINGS, STITCHES, type SwatchState } from '../fabric';
+import { COUNTINGS, SEQUENCES, STITCHES, type SwatchState } from '../fabric';
 import { PlanProblem, type PlanFault } from '../figure';
 import { FITS } from '../fit';
 import { FITTINGS } from '../fittings';
@@ -147,6 +147,27 @@ const ownRatio = (note: string): Key =>
     },
     note,
   });
+
+const colourName: Form = { is: 'text', min: 1, max: 60 };
+
+/** A rule for the colours of rows: its colours with what each has a part in, and what is set of it. */
+function sequenceForm({ part, options }: (typeof SEQUENCES)[number]): ObjectForm {
+  const own: Record<string, Key> = part
+    ? { part: optional({ is: 'number', min: part.least, max: part.most, unit: part.unit }) }
+    : {};
+  return {
+    is: 'object',
+    keys: {
+      colours: required({
+        is: 'list',
+        min: 1,
+        max: 12,
+        of: { is: 'object', keys: { name: required(colourName), ...own } },
+      }),
+      ...fieldKeys(options),
+    },
+  };
+}
 
 const ratio: Form = { is: 'number', min: 0.3, max: 3, note: 'measured against estimated' };
 
@@ -299,6 +320,31 @@ export const fabricForm: ObjectForm = {
       },
       note: 'colours in the order they are worked, over and over',
     }),
+    sequence: optional({
+      is: 'variant',
+      by: 'by',
+      forms: Object.fromEntries(SEQUENCES.map((one) => [one.id, sequenceForm(one)])),
+      note: 'a rule for the colours of rows',
+    }),
+    pieceColours: optional({
+      is: 'map',
+      of: colourName,
+      max: 40,
+      note: 'pieces in a colour of their own, by the piece',
+    }),
+    scraps: optional({
+      is: 'list',
+      max: 40,
+      of: {
+        is: 'object',
+        keys: {
+          name: required(colourName),
+          grams: required({ is: 'number', min: 0.1, max: 10_000, unit: 'g' }),
+          hex: optional({ is: 'hex' }),
+        },
+      },
+      note: 'small amounts in the order they are worked',
+    }),
     bands: optional({
       is: 'list',
       max: 24,
@@ -334,6 +380,14 @@ export const fabricForm: ObjectForm = {
   depends: patternOfStitch,
 };
 
+/** Every fitting may be in a colour of its own. */
+const fittingForms = Object.fromEntries(
+  Object.entries(optionForms(FITTINGS)).map(([id, form]) => [
+    id,
+    { ...form, keys: { ...form.keys, colour: optional(colourName) } },
+  ]),
+);
+
 /** The form of `keep-snug.plan/1`, built from the definitions it names. */
 export const planForm: ObjectForm = {
   is: 'object',
@@ -344,6 +398,19 @@ export const planForm: ObjectForm = {
     carrier: optional(carrierForm),
     fabric: required(fabricForm),
     shape: required({ is: 'variant', by: 'kind', forms: optionForms([...SHAPES, ...UNOFFERED]) }),
+    palette: optional({
+      is: 'map',
+      of: {
+        is: 'object',
+        keys: {
+          hex: required({ is: 'hex' }),
+          yarn: optional({ is: 'text', max: 120 }),
+          gramsLeft: optional({ is: 'number', min: 0, max: 100_000, unit: 'g' }),
+        },
+      },
+      max: 24,
+      note: 'how the colours look that are named in it',
+    }),
     fit: required({
       is: 'object',
       keys: {
@@ -354,11 +421,11 @@ export const planForm: ObjectForm = {
       },
       atMostOne: ['easePercent', 'easeMm'],
     }),
-    fittings: optional({ is: 'list', max: 20, of: { is: 'variant', by: 'kind', forms: optionForms(FITTINGS) } }),
+    fittings: optional({ is: 'list', max: 20, of: { is: 'variant', by: 'kind', forms: fittingForms } }),
     parked: optional({
       is: 'list',
       max: 40,
-      of: { is: 'variant', by: 'kind', forms: optionForms(FITTINGS) },
+      of: { is: 'variant', by: 'kind', forms: fittingForms },
       note: 'fittings kept for another shape',
     }),
     picks: optional({

@@ -49,12 +49,15 @@ function clothShape(part: Cloth, scale: number, paint: Readonly<Record<string, s
   return element('rect', { x, y, width, height, rx, ...paint });
 }
 
+/** The first colour of a piece is its ground. */
+const yarnTint = (tint: number): string => INKS.yarns[(tint + INKS.yarns.length - 1) % INKS.yarns.length]!;
+
 function cloth(part: Cloth, { scale }: Painting): string {
   const lines = clothLines(part, scale);
   return [
-    clothShape(part, scale, { fill: INKS.cloth[part.role] }),
-    ...tintedGrounds(part, scale).map(({ tint, d }) =>
-      element('path', { d, fill: INKS.yarns[(tint - 1) % INKS.yarns.length]!, 'fill-rule': 'evenodd' }),
+    clothShape(part, scale, { fill: part.hex ?? INKS.cloth[part.role] }),
+    ...tintedGrounds(part, scale).map(({ tint, hex, d }) =>
+      element('path', { d, fill: hex ?? yarnTint(tint), 'fill-rule': 'evenodd' }),
     ),
     lines === ''
       ? ''
@@ -83,7 +86,7 @@ const PAINTERS: Painters = {
     element('path', {
       d: borderPath(part, scale),
       transform: `translate(${(part.x + part.w / 2) * scale} ${(part.y + part.h / 2) * scale})`,
-      fill: INKS.paper,
+      fill: part.hex ?? INKS.paper,
       stroke: INKS.line,
       'stroke-width': 1,
     }),
@@ -139,7 +142,7 @@ const PAINTERS: Painters = {
         });
       })
       .join(''),
-  cut: ({ role, points: at, thickness }, { scale }) => {
+  cut: ({ role, hex, points: at, thickness }, { scale }) => {
     const line = {
       points: points(at.map(([x, y]) => [x * scale, y * scale])),
       fill: 'none',
@@ -148,7 +151,7 @@ const PAINTERS: Painters = {
     const wide = Math.max(3, thickness * scale);
     return (
       element('polyline', { ...line, stroke: INKS.line, 'stroke-width': wide + 2 }) +
-      element('polyline', { ...line, stroke: INKS.cloth[role], 'stroke-width': wide })
+      element('polyline', { ...line, stroke: hex ?? INKS.cloth[role], 'stroke-width': wide })
     );
   },
   tail: (part, { scale }) => element('path', { d: tailPath(part, scale), ...threaded, 'stroke-width': 1.5 }),

@@ -214,7 +214,7 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
       id: `${piece.id}-foundation`,
       section: first.section,
       kind: 'foundation',
-      text: more.text,
+      text: piece.colour ? `With ${piece.colour}: ${more.text}` : more.text,
       ends: more.ends,
       side: more.side,
       heightMm: more.heightMm ?? 0,
@@ -339,14 +339,18 @@ export function workSteps(
   schools: Schools,
   told: ReadonlyMap<Work, Walked>,
 ): Step[] {
-  return steps.map(({ id, section, kind, does = [], text, check }) =>
+  return steps.map(({ id, section, kind, does = [], text, check, colour }) =>
     stepOf({
       piece,
       pieceName: '',
       id,
       section,
       kind,
-      text: [...does.map((work) => wordWork(told.get(work)!, schools)), text ? wordText(text, schools) : '']
+      text: [
+        colour ? `With ${colour}:` : '',
+        ...does.map((work) => wordWork(told.get(work)!, schools)),
+        text ? wordText(text, schools) : '',
+      ]
         .filter(Boolean)
         .join(' '),
       ends: endsOf(does),

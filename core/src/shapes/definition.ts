@@ -79,6 +79,8 @@ export interface WorkStep {
   check?: Check;
   /** Steps by id that come before it, where they are in the pattern. */
   follows?: readonly string[];
+  /** What it is worked in, where that is said of it alone. */
+  colour?: string;
   /** Minutes it takes (prior), where it is more than a row's tick. */
   minutes?: number;
   /** What it takes besides yarn. */

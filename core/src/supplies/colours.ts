@@ -1,4 +1,4 @@
-import { tallyRow, yarnNames, yarnOf, type FabricSpec } from '../fabric';
+import { mainColour, stripeColours, stripeNames, tallyRow, yarnNames, yarnOf, type FabricSpec } from '../fabric';
 import { bandsOf, fabricAt } from '../piece';
 import type { Piece } from '../shapes';
 import { takenEach, yarnIn } from './yarn';
@@ -10,14 +10,27 @@ export interface ColourNeed {
   rows: number;
 }
 
+/** What takes yarn of a colour beside rows: a border, a tie. */
+export interface Besides {
+  colour: string;
+  metres: number;
+}
+
 /**
  * Yarn by colour from the rows each holds: of bands and pieces their own, else colours follow each other for so many rows,
- * over and over, from the first row of every piece; each stitch at its own rate (law, handbook 7). What is not in rows is of
- * the main colour.
+ * over and over, from the first row of every piece; each stitch at its own rate (law, handbook 7). What is not in rows and
+ * says no colour of its own is of the main one.
+ *
+ * @param besides borders, ties and the like that say their own
  */
-export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: number, grams: number): ColourNeed[] {
-  const { colours } = spec;
-  if (!colours?.length && !pieces.some(isColoured)) return [];
+export function byColour(
+  spec: FabricSpec,
+  pieces: readonly Piece[],
+  metres: number,
+  grams: number,
+  besides: readonly Besides[] = [],
+): ColourNeed[] {
+  if (stripeColours(spec).length === 0 && !pieces.some(isColoured) && besides.length === 0) return [];
   const { scale } = takenEach(spec, pieces[0]?.fabric);
   const strands = yarnOf(spec).strands ?? 1;
   const own = new Map<string, number>();
@@ -37,6 +50,7 @@ export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: num
       }
     });
   }
+  for (const { colour, metres: each } of besides) add(own, colour, each);
   const all = [...own.values()].reduce((sum, one) => sum + one, 0);
   const rest = Math.max(0, metres - all);
   const main = mainColour(spec);
@@ -44,15 +58,9 @@ export function byColour(spec: FabricSpec, pieces: readonly Piece[], metres: num
   const restOf = (name: string, mm: number) => (own.has(main) ? (name === main ? rest : 0) : (rest * mm) / all);
   return [...own].map(([name, each]) => {
     const needs = each + restOf(name, each);
-    return { name, metres: needs, grams: metres > 0 ? (grams * needs) / metres : 0, rows: rows.get(name)! };
+    return { name, metres: needs, grams: metres > 0 ? (grams * needs) / metres : 0, rows: rows.get(name) ?? 0 };
   });
 }
-
-/** What is not said to be of another colour, in words. */
-const mainColour = (spec: FabricSpec): string => {
-  const { colour, name } = yarnOf(spec);
-  return spec.colours?.[0]?.name ?? colour ?? name ?? 'the main colour';
-};
 
 /** Whether a piece says a colour of its own. */
 const isColoured = ({ bands, colour, secondColour }: Piece): boolean =>
@@ -61,26 +69,16 @@ const isColoured = ({ bands, colour, secondColour }: Piece): boolean =>
 /** The colour of every row of a piece, counted from 1: its band's or its own, else the plan's in turn; none where there is one yarn. */
 export function coloursOf(piece: Piece, spec: FabricSpec): (row: number) => string | undefined {
   const bands = bandsOf(piece);
-  if (!isColoured(piece)) return (row) => rowColour(spec.colours, row) ?? heldTogether(spec);
-  return (row) => bands.find(({ from, to }) => row >= from && row <= to)?.colour ?? mainColour(spec);
+  if (!isColoured(piece)) {
+    const names = stripeNames(
+      spec,
+      piece.courses.map(({ ends }) => ends),
+    );
+    return (row) => names?.[row - 1] ?? heldTogether(spec);
+  }
+  return (row) => bands.find(({ from, to }) => row >= from && row <= to)?.colour ?? piece.colour ?? mainColour(spec);
 }
 
 /** Different yarns held together are told like a colour; one yarn needs no name. */
 const heldTogether = ({ yarns }: FabricSpec): string | undefined =>
   yarns?.length ? `${yarnNames(yarns)} held together` : undefined;
-
-/** The colour of a row, counted from 1: colours follow each other over and over. */
-function rowColour(colours: FabricSpec['colours'], row: number): string | undefined {
-  if (!colours || colours.length === 0 || row < 1) return undefined;
-  return colourAt(colours, (row - 1) % colours.reduce((sum, { rows }) => sum + rows, 0)).name;
-}
-
-/** The colour of a row, counted from 0 within the cycle. */
-export function colourAt<T extends { rows: number }>(colours: readonly T[], row: number): T {
-  let left = row;
-  for (const colour of colours) {
-    if (left < colour.rows) return colour;
-    left -= colour.rows;
-  }
-  return colours.at(-1)!;
-}

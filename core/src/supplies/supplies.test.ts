@@ -3,7 +3,8 @@ import { TERN_POINT } from '../demo';
 import { phi, prior } from '../figure';
 import type { Plan } from '../plan';
 import { reckon } from '../reckon';
-import { chanceBelow, colourAt } from './index';
+import { stripeNames } from '../fabric';
+import { chanceBelow } from './index';
 
 const plans = Object.values(TERN_POINT.plans);
 const titled = plans.map((plan) => [plan.title, plan] as const);
@@ -131,14 +132,7 @@ describe('colours', () => {
   ];
 
   it('follow each other for their rows', () => {
-    expect([0, 1, 2, 3, 4, 5].map((row) => colourAt(colours, row).name)).toEqual([
-      'sand',
-      'sand',
-      'sand',
-      'kelp',
-      'kelp',
-      'foam',
-    ]);
+    expect(stripeNames({ colours }, [1, 1, 1, 1, 1, 1])).toEqual(['sand', 'sand', 'sand', 'kelp', 'kelp', 'foam']);
   });
 
   it.each(titled)('of %s share out all its yarn and all its rows', (_, plan) => {

@@ -191,6 +191,17 @@ export function yarnNeed(
   };
 }
 
+/**
+ * Yarn that a step beside rows takes, m: its borders and joins, what it sews, and a tail at either end (prior, handbook 7).
+ *
+ * @param walked its works as they were walked
+ */
+export function stepYarn(spec: FabricSpec, step: WorkStep, walked: Iterable<Walked>, fabric: WorkedFabric): number {
+  const { scale } = takenEach(spec, fabric);
+  const mm = yarnIn(tallyWork(walked), fabric, scale) + seamYarn(step) + 2 * TAIL_MM;
+  return (mm * (yarnOf(spec).strands ?? 1)) / 1000;
+}
+
 /** What the stitches take against their factors: by a weighed swatch, else by what finished makes took, else as usual. */
 export function takenEach(
   spec: FabricSpec,

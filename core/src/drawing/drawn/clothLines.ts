@@ -7,6 +7,8 @@ export interface ClothBand {
   symbols?: readonly (readonly ChartSymbol[])[];
   /** Which of the piece's colours it has, from 0. */
   tint?: number;
+  /** How that looks, where it is known. */
+  hex?: string;
 }
 
 /** A section's bands as sections of their own; of one stitch it is itself. Rows stacked upwards begin at its bottom. */
@@ -15,7 +17,7 @@ export function clothBands(part: Cloth): ClothBand[] {
   if (!bands) return [{ cloth: part }];
   const whole = bands.reduce((sum, { mm }) => sum + mm, 0);
   let done = 0;
-  return bands.map(({ stitch, pattern, rows: count, mm, tint = 0 }) => {
+  return bands.map(({ stitch, pattern, rows: count, mm, tint = 0, hex }) => {
     const share = mm / whole;
     const from = done;
     done += share;
@@ -24,7 +26,7 @@ export function clothBands(part: Cloth): ClothBand[] {
         ? { x: part.x + from * part.w, w: share * part.w }
         : { y: part.y + (1 - done) * part.h, h: share * part.h };
     const { symbols } = stitchPattern(stitch, pattern);
-    return { cloth: { ...part, ...place, rows: { ...rows, count } }, symbols, tint };
+    return { cloth: { ...part, ...place, rows: { ...rows, count } }, symbols, tint, ...(hex ? { hex } : {}) };
   });
 }
 
@@ -80,48 +82,74 @@ function firstLine({ x, y, w, h, rows }: Cloth, scale: number): string {
   return `M${px(x * scale)} ${px((y + h) * scale)}H${px((x + w) * scale)}`;
 }
 
-/** Rounds from the middle outwards, as one path: upright ends joined by half circles where a round is round. */
-function ringLines({ x, y, w, h, form, rows }: Cloth, scale: number): string {
-  const rowPx = (rows.high ?? Math.min(w, h) / 2 / rows.count) * scale;
+/** Rounds from the middle outwards, as one path. */
+function ringLines(part: Cloth, scale: number): string {
+  const { rows } = part;
+  const rowPx = (rows.high ?? Math.min(part.w, part.h) / 2 / rows.count) * scale;
   return shownRows(rows.count, rowPx)
-    .map((row) => {
-      const inset = (rows.count - row) * rowPx;
-      const [left, up] = [x * scale + inset, y * scale + inset];
-      const [wide, high] = [w * scale - 2 * inset, h * scale - 2 * inset];
-      const r = form === 'rect' || form === undefined ? 0 : Math.min(wide, high) / 2;
-      const corner = (dx: number, dy: number) => (r === 0 ? '' : `a${px(r)} ${px(r)} 0 0 1 ${px(dx)} ${px(dy)}`);
-      return (
-        `M${px(left + r)} ${px(up)}h${px(wide - 2 * r)}${corner(r, r)}v${px(high - 2 * r)}${corner(-r, r)}` +
-        `h${px(2 * r - wide)}${corner(-r, -r)}v${px(2 * r - high)}${corner(r, -r)}`
-      );
-    })
+    .map((row) => ringPath(part, scale, (rows.count - row) * rowPx))
     .join('');
 }
 
-/** Where a section is not in the piece's first colour: which of the others, counted from 1, and its ground as a path. */
-export function tintedGrounds(part: Cloth, scale: number): { tint: number; d: string }[] {
-  if (part.rows.stacked === 'out') return tintedRounds(part, scale);
-  if (part.form === 'taper') return [];
-  return clothBands(part).flatMap(({ cloth: { x, y, w, h }, tint = 0 }) =>
-    tint === 0 ? [] : [{ tint, d: boxPath(x * scale, y * scale, w * scale, h * scale) }],
+/** The edge of a round so far in from the outside: upright ends joined by half circles where a round is round. */
+function ringPath({ x, y, w, h, form }: Cloth, scale: number, inset: number): string {
+  const [left, up] = [x * scale + inset, y * scale + inset];
+  const [wide, high] = [Math.max(0, w * scale - 2 * inset), Math.max(0, h * scale - 2 * inset)];
+  const r = form === 'rect' || form === undefined ? 0 : Math.min(wide, high) / 2;
+  const corner = (dx: number, dy: number) => (r === 0 ? '' : `a${px(r)} ${px(r)} 0 0 1 ${px(dx)} ${px(dy)}`);
+  return (
+    `M${px(left + r)} ${px(up)}h${px(wide - 2 * r)}${corner(r, r)}v${px(high - 2 * r)}${corner(-r, r)}` +
+    `h${px(2 * r - wide)}${corner(-r, -r)}v${px(2 * r - high)}${corner(r, -r)}`
   );
 }
+
+/** A ground in a colour of its own: which of the piece’s tints it has, how it looks where that is known, and its path. */
+export interface Ground {
+  tint: number;
+  hex?: string;
+  d: string;
+}
+
+/** Where a section is not on the ground that all of it has. */
+export function tintedGrounds(part: Cloth, scale: number): Ground[] {
+  if (part.rows.stacked === 'out') return roundGrounds(part, scale);
+  return clothBands(part).flatMap(({ cloth, tint = 0, hex }) => {
+    if (tint === 0 && (hex === undefined || hex === part.hex)) return [];
+    const d = part.form === 'taper' ? slicePath(part, cloth, scale) : boxOf(cloth, scale);
+    return [{ tint, ...(hex ? { hex } : {}), d }];
+  });
+}
+
+const boxOf = ({ x, y, w, h }: Cloth, scale: number): string => boxPath(x * scale, y * scale, w * scale, h * scale);
 
 const boxPath = (x: number, y: number, w: number, h: number): string =>
   `M${px(x)} ${px(y)}h${px(w)}v${px(h)}h${px(-w)}Z`;
 
-/** Rounds around a strip: each a box from which the next further in is cut out. */
-function tintedRounds({ x, y, w, h, rows }: Cloth, scale: number): { tint: number; d: string }[] {
-  const { rounds = [], high = 0 } = rows;
-  return rounds.flatMap(({ tint = 0, sides }, index) => {
-    if (tint === 0 || !sides) return [];
-    const box = (inset: number) =>
-      boxPath((x + inset) * scale, (y + inset) * scale, (w - 2 * inset) * scale, (h - 2 * inset) * scale);
-    const out = (rounds.length - 1 - index) * high;
-    return [{ tint, d: box(out) + box(out + high) }];
+/** A band of what narrows upwards. */
+function slicePath(whole: Cloth, band: Cloth, scale: number): string {
+  const inset = (y: number) => ((whole.w - (whole.top ?? whole.w)) / 2) * (1 - (y - whole.y) / whole.h);
+  const [up, down] = [inset(band.y), inset(band.y + band.h)];
+  const { x, w } = whole;
+  const corners = [
+    [x + up, band.y],
+    [x + w - up, band.y],
+    [x + w - down, band.y + band.h],
+    [x + down, band.y + band.h],
+  ].map(([across, high]) => `${px(across! * scale)} ${px(high! * scale)}`);
+  return `M${corners.join('L')}Z`;
+}
+
+/** Rounds each around the one before: a ring from which the next further in is cut out. */
+function roundGrounds(part: Cloth, scale: number): Ground[] {
+  const { rounds = [], high = Math.min(part.w, part.h) / 2 / part.rows.count } = part.rows;
+  return rounds.flatMap(({ tint = 0, hex }, index) => {
+    if (tint === 0 && (hex === undefined || hex === part.hex)) return [];
+    const out = (rounds.length - 1 - index) * high * scale;
+    const d = ringPath(part, scale, out) + ringPath(part, scale, out + high * scale);
+    return [{ tint, ...(hex ? { hex } : {}), d }];
   });
 }
 
 /** Whether it is of several colours, so that none of them is the ground of what is written on it. */
-export const isTinted = ({ rows: { bands = [], rounds = [] } }: Cloth): boolean =>
-  [...bands, ...rounds].some(({ tint }) => tint);
+export const isTinted = ({ hex, rows: { bands = [], rounds = [] } }: Cloth): boolean =>
+  hex !== undefined || [...bands, ...rounds].some(({ tint }) => tint);

@@ -1,0 +1,49 @@
+import type { Cloth, DrawnRound, Hue, Part, RowLines, View } from './parts';
+
+/** What colours look like. */
+export interface Hues {
+  /** How a colour looks; nothing where that is not known. */
+  hexOf: (colour: string) => string | undefined;
+  /** What is not said to be of another colour. */
+  main: string;
+  /** The colours of the first piece’s rows, for a floor that is worked from its middle outwards. */
+  first: readonly (string | undefined)[];
+}
+
+/** Parts that are no yarn. */
+const BARE: readonly Part['type'][] = ['fold', 'thing', 'dimension', 'button', 'words'];
+
+/** Views in the colours of their yarns. */
+export const huedViews = (views: readonly View[], hues: Hues): View[] =>
+  views.map((view) => ({ ...view, parts: view.parts.map((part) => huedPart(part, hues)) }));
+
+function huedPart(part: Part, hues: Hues): Part {
+  if (BARE.includes(part.type)) return part;
+  const hued = withHex(part, hues);
+  return hued.type === 'cloth' ? { ...hued, rows: huedRows(hued, hues) } : hued;
+}
+
+function withHex<T extends Hue>(one: T, { hexOf, main }: Hues): T {
+  const hex = hexOf(one.colour ?? main);
+  return hex ? { ...one, hex } : one;
+}
+
+function huedRows(cloth: Cloth, hues: Hues): RowLines {
+  const { bands, rounds, ...rows } = cloth.rows;
+  // what has a colour of its own has it throughout
+  const own = cloth.colour ? { ...hues, main: cloth.colour } : hues;
+  return {
+    ...rows,
+    ...(bands ? { bands: bands.map((band) => withHex(band, own)) } : {}),
+    ...(rounds ? { rounds: floorRounds(cloth, rounds, hues).map((round) => withHex(round, own)) } : {}),
+  };
+}
+
+/** A floor is the first rounds of its piece. */
+function floorRounds({ role, rows }: Cloth, rounds: readonly DrawnRound[], { first }: Hues): readonly DrawnRound[] {
+  if (role !== 'base' || rows.stacked !== 'out') return rounds;
+  return rounds.map((round, index) => {
+    const colour = round.colour ?? first[index];
+    return colour ? { ...round, colour } : round;
+  });
+}

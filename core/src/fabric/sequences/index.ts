@@ -1,0 +1,34 @@
+import type { FabricSpec } from '../fabric';
+import type { SequenceDefinition, SequenceSpec } from './definition';
+import { grams } from './grams';
+import { random } from './random';
+import { ratio } from './ratio';
+
+export type { SequenceDefinition, SequenceSpec } from './definition';
+
+/** Every rule by which rows take their colours. */
+export const SEQUENCES: readonly SequenceDefinition[] = [ratio, random, grams];
+
+export const sequenceDefinition = (id: string): SequenceDefinition | undefined =>
+  SEQUENCES.find((one) => one.id === id);
+
+/** What says the colours of rows: so many of each in turn, or a rule. */
+export type Striped = Pick<FabricSpec, 'colours' | 'sequence'>;
+
+/**
+ * The colour of every row of a piece, from its first: by the rule, or so many rows of each in turn, over and over; none where
+ * nothing is said.
+ *
+ * @param ends stitches each row ends on
+ */
+export function stripeNames({ colours = [], sequence }: Striped, ends: readonly number[]): string[] | undefined {
+  if (sequence && sequence.colours.length > 0) return sequenceDefinition(sequence.by)!.names(sequence, ends);
+  if (colours.length === 0) return undefined;
+  const cycle = colours.flatMap(({ name, rows }) => Array.from({ length: rows }, () => name));
+  return ends.map((_, index) => cycle[index % cycle.length]!);
+}
+
+/** The colours that are said for rows, each once, in the order they are first named. */
+export const stripeColours = ({ colours = [], sequence }: Striped): string[] => [
+  ...new Set((sequence ? sequence.colours : colours).map(({ name }) => name)),
+];
