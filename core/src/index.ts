@@ -78,7 +78,16 @@ export {
   usualMethod,
 } from './things';
 export {
+  ALIKE_WITHIN,
   BASES,
+  hexOf,
+  lightness,
+  mainColour,
+  type Palette,
+  runHex,
+  type ScrapSpec,
+  SEQUENCES,
+  usualHex,
   type ChartSymbol,
   type Counted,
   countMeasures,
@@ -230,6 +239,8 @@ export { type Plan, PLAN_FORMAT } from './plan';
 export { FIRST_FABRIC, planFor } from './newPlan';
 export { proposalsFor, shapeTaking, type Proposal } from './proposals';
 export { thingInChains, type ThingForm } from './things';
+export { namedColours } from './namedColours';
+export { type ScrapEnd, scrapOrder, scrapsTold, type ScrapsTold } from './scraps';
 export { isPractice, practicePlan } from './practicePlan';
 export { withFitting } from './withFitting';
 export { borderSigns, sectionWord } from './drawing';

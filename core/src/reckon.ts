@@ -1,3 +1,4 @@
+import { runsOnPiece } from './asRepeated';
 import { contrastAdvice } from './contrast';
 import { cautionsOf, type Caution } from './cautions';
 import {
@@ -15,7 +16,7 @@ import {
   type YarnNeed,
   type YarnShare,
 } from './supplies';
-import { hexOf, mainColour, type WorkedFabric } from './fabric';
+import { hexOf, mainColour, runHex, type WorkedFabric } from './fabric';
 import { huedViews, smallPieces } from './drawing';
 import { derive, type Advice, type Figure } from './figure';
 import { RIM, type Notion } from './fittings';
@@ -182,15 +183,18 @@ function asKnown(part: Part, spread: number): Part {
 }
 
 /** The views in the colours of the yarns, where the plan says how any of them looks. */
-function viewsIn({ palette, fabric: spec }: Plan, out: WorkedOut): View[] {
+function viewsIn(plan: Plan, out: WorkedOut): View[] {
+  const { palette, fabric: spec } = plan;
   const views = viewsOf(out);
-  const says = palette !== undefined || (spec.yarns ?? [spec.yarn]).some((yarn) => yarn?.hex);
+  const grid = runsOnPiece(plan, out);
+  const says = palette !== undefined || grid !== undefined || (spec.yarns ?? [spec.yarn]).some((yarn) => yarn?.hex);
   if (!says) return views;
   const colourOf = coloursOf(out.built.pieces[0]!, spec);
   return huedViews(views, {
     hexOf: (colour) => hexOf(palette, spec, colour),
     main: mainColour(spec),
     first: out.built.pieces[0]!.courses.map((_, index) => colourOf(index + 1)),
+    ...(grid ? { stitchesOf: (row: number) => grid[row - 1]?.map((run) => runHex(spec.yarn.runs!, run)) } : {}),
   });
 }
 

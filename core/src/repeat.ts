@@ -1,23 +1,25 @@
 import { seedOf } from './chance';
 import { chanceInputs } from './chanceInputs';
-import { onHook, tallyRow, type WorkedFabric, type YarnRun } from './fabric';
+import { onHook, type YarnRun } from './fabric';
+import { lengthsIn, workedAs } from './asRepeated';
 import { PlanProblem } from './figure';
 import { chanceOfFit } from './fit';
-import { DEFAULT_SCHOOLS } from './pattern';
+import { inOrder, standingEvents, type KeptEvent } from './making';
+import { planFollowed } from './mend';
 import type { Plan } from './plan';
+import { reckon } from './reckon';
 import {
   effectOf,
   holdsOf,
-  inStitches,
+  landedOf,
   repeatGrid,
   slopeOf,
   sumOf,
+  type Landed,
+  type Landing,
   type RepeatEffect,
   type Repeated,
-  type Turning,
 } from './repeating';
-import type { Piece } from './shapes';
-import { takenEach, yarnIn } from './supplies';
 import { workOut, type WorkedOut } from './workOut';
 
 /** A plan in a yarn that repeats, and what it is to come to. */
@@ -25,6 +27,8 @@ export interface RepeatAsk {
   plan: Plan;
   runs: readonly YarnRun[];
   effect?: RepeatEffect;
+  /** What happened to the make: where its rounds ended says how its hand works the yarn. */
+  events?: readonly KeptEvent[];
   seed?: number;
 }
 
@@ -54,6 +58,8 @@ export interface RepeatTold {
   /** Which run each stitch lies in, course by course, as seen from the right side. */
   grid: number[][];
   options: RepeatOption[];
+  /** What rounds that ended in the yarn say of the hand; nothing where none was noted. */
+  landed: Landed | null;
 }
 
 /** Courses that are drawn: more tell nothing new. */
@@ -71,12 +77,20 @@ const MOST_OPTIONS = 12;
  *
  * @throws PlanProblem as reckon does
  */
-export function repeat({ plan, runs, effect, seed }: RepeatAsk): RepeatTold {
+export function repeat({ plan: begun, runs, effect, events = [], seed }: RepeatAsk): RepeatTold {
+  const plan = planFollowed(begun, events);
   const out = workOut(plan);
   const piece = out.built.pieces[0]!;
   const counts = piece.courses.slice(0, MOST_COURSES).map(({ ends }) => ends);
-  const lengths = lengthsIn(plan, out, runs);
+  const given = lengthsIn(plan, out, runs);
   const { turning, left } = workedAs(plan, piece);
+  const landed = landedOf(
+    piece.courses.map(({ ends }) => ends),
+    given,
+    turning,
+    landingsOf(plan, events, runs.length),
+  );
+  const lengths = landed?.lengths ?? given;
   const said = effectOf(piece.stitches, lengths, turning, left);
   const { stitchWidth, rowHeight } = out.fabric;
   return {
@@ -87,27 +101,26 @@ export function repeat({ plan, runs, effect, seed }: RepeatAsk): RepeatTold {
     holdsRounds: holdsOf(piece.stitches),
     grid: repeatGrid({ counts, lengths, turning, left, seed: seed ?? seedOf(plan) }),
     options: optionsOf(plan, runs, effect),
+    landed,
   };
+}
+
+/** The rounds of the first piece that were noted, in order; the last word on each. */
+function landingsOf(plan: Plan, events: readonly KeptEvent[], runs: number): Landing[] {
+  const noted = standingEvents(inOrder(events)).filter((event) => event.kind === 'landed');
+  if (noted.length === 0) return [];
+  const { steps, pieces } = reckon(plan);
+  const rows = new Map(steps.flatMap(({ id, row, piece }) => (row && piece === pieces[0]!.id ? [[id, row]] : [])));
+  const landings = new Map<number, Landing>();
+  for (const { atStep, run, stitches } of noted) {
+    const course = rows.get(atStep);
+    if (course && run < runs) landings.set(course, { course, run, stitches });
+  }
+  return [...landings.values()].sort((a, b) => a.course - b.course);
 }
 
 /** In rows the drift is told over two of them. */
 const perRound = ({ drift }: Repeated): number => Math.round(drift * 100) / 100;
-
-/** A run that was measured makes as many stitches as its yarn does in a middle course of the piece. */
-function lengthsIn(plan: Plan, { built, fabric }: WorkedOut, runs: readonly YarnRun[]): number[] {
-  const piece = built.pieces[0]!;
-  const course = piece.courses[Math.floor(piece.courses.length / 2)]!;
-  const { scale } = takenEach(plan.fabric, fabric);
-  const each = yarnIn(tallyRow(course.instructions), fabric as WorkedFabric, scale) / Math.max(1, course.ends);
-  return inStitches(runs, each);
-}
-
-function workedAs(plan: Plan, piece: Piece): { turning: Turning; left: boolean } {
-  const left = (plan.schools?.hand ?? DEFAULT_SCHOOLS.hand) === 'left';
-  if (piece.worked === 'rows') return { turning: 'rows', left };
-  const joined = piece.courses.at(-1)!.instructions.some((one) => one.do === 'join');
-  return { turning: joined ? 'joined' : 'spiral', left };
-}
 
 /** Every count near the plan’s on every hook near it that comes to what is wanted, the surest to fit first. */
 function optionsOf(plan: Plan, runs: readonly YarnRun[], wanted: RepeatEffect | undefined): RepeatOption[] {

@@ -84,8 +84,13 @@ function prepared(plan: Plan): Prepared {
   refuse(bandFaults(plan, shape));
   const { colours, sequence } = plan.fabric;
   const swatched = withBands(plan.fabric, fabricOnce(plan.fabric, shape.worked, thing.girth));
-  const stripes = { ...(colours?.length ? { colours } : {}), ...(sequence ? { sequence } : {}) };
-  const fabric = colours?.length || sequence ? { ...swatched, stripes } : swatched;
+  const isStriped = (colours?.length ?? 0) > 0 || sequence !== undefined;
+  const stripes = {
+    ...(colours?.length ? { colours } : {}),
+    ...(sequence ? { sequence } : {}),
+    ...(!isStriped && plan.fabric.yarn?.runs ? { eachRow: true } : {}),
+  };
+  const fabric = Object.keys(stripes).length > 0 ? { ...swatched, stripes } : swatched;
   const { stretchAcross, stretchAlong } = fabric.stitch.factors;
   const fit = workFit(plan.fit, thing, shape.around === 'rows' ? stretchAlong : stretchAcross);
   const specs = plan.fittings ?? [];

@@ -137,10 +137,12 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
             // a practice swatch is begun from its stitch: there is no plan behind it
             ...(isPractice(make.plan)
               ? []
-              : [
-                  { name: 'Open plan', do: () => router.push(`/plan/${make.planId}`) },
-                  { name: 'Pattern', do: () => router.push(`/sheet/${make.planId}`) },
-                ]),
+              : make.batch
+                ? [{ name: 'Open batch', do: () => router.push(`/batch/${make.batch!.batch}`) }]
+                : [
+                    { name: 'Open plan', do: () => router.push(`/plan/${make.planId}`) },
+                    { name: 'Pattern', do: () => router.push(`/sheet/${make.planId}`) },
+                  ]),
             {
               name: 'Put aside',
               do: () => useLibrary.getState().change('makes', id, { ...make, aside: true }),

@@ -31,7 +31,7 @@ export function JobCard({ job, ask }: { job: ShownJob; ask: SittingsAsk }) {
             {done ? `Done on ${dayText(done)}, at this pace.` : 'Not done within a year at these hours.'}
           </Words>
         </View>
-        <View style={{ flexGrow: 1, flexBasis: 180, maxWidth: 260 }}>
+        <View style={{ flexGrow: 1, flexBasis: 180, maxWidth: 260, flexDirection: 'row' }}>
           <DayField
             label={`Day ${title} is wanted`}
             value={wanted ?? undefined}

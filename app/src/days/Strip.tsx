@@ -20,8 +20,8 @@ import { minutesText } from './minutesText';
 import type { ShownJob } from './shown';
 
 /** How wide a day is drawn, px, and how high a sitting. */
-const DAY = 116;
-const SITTING = 64;
+const DAY = 132;
+const SITTING = 72;
 const PIN = 24;
 
 interface Props {
@@ -32,7 +32,8 @@ interface Props {
 }
 
 /** The days as a tape; a sitting is a piece of it that can be slid, the day something is wanted a pin. */
-export function Strip({ told: { sittings }, hours, from, shown }: Props) {
+export function Strip({ told, hours, from, shown }: Props) {
+  const { sittings } = told;
   const colours = useColours();
   const last = [...sittings.map(({ day }) => day), ...shown.flatMap(({ wanted }) => wanted ?? [])].sort().at(-1)!;
   const count = Math.min(MOST_DAYS, Math.max(7, daysBetween(from, last) + 2));
@@ -84,7 +85,7 @@ export function Strip({ told: { sittings }, hours, from, shown }: Props) {
                     sitting={sitting}
                     from={from}
                     row={sameDay.indexOf(sitting)}
-                    title={shown[owner]?.title ?? ''}
+                    title={titleOf(told, sitting, shown[owner])}
                     tint={colours.yarns[owner % colours.yarns.length]!}
                     days={count}
                   />
@@ -98,6 +99,12 @@ export function Strip({ told: { sittings }, hours, from, shown }: Props) {
       </Words>
     </View>
   );
+}
+
+/** A piece of a batch without the batch’s name before it: that is the same for all. */
+function titleOf({ jobs }: SittingsTold, { job }: Sitting, owner: ShownJob | undefined): string {
+  const title = jobs.find(({ id }) => id === job)?.title ?? '';
+  return owner?.kind === 'batch' ? title.replace(`${owner.title}: `, '') : title;
 }
 
 /** More days would be more than anybody looks along. */
@@ -169,7 +176,7 @@ function Piece({ sitting, from, row, title, tint, days }: PieceProps) {
       <Words as="smallStrong" lines={1}>
         {title}
       </Words>
-      <Words as="small" lines={2} style={{ lineHeight: 16 }}>
+      <Words as="small" lines={3} style={{ lineHeight: 15, fontSize: 13 }}>
         {`${minutesText(sitting.minutes)}: ${sittingText(sitting)}`}
       </Words>
     </Block>

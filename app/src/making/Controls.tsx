@@ -15,6 +15,8 @@ interface Props {
   onWeigh: () => void;
   onLog: () => void;
   onDays: () => void;
+  /** Left out where the yarn does not repeat. */
+  onLanded: (() => void) | undefined;
   onChart: () => void;
   onNote: () => void;
   onKeys: () => void;
@@ -34,6 +36,7 @@ export function Controls({
   onWeigh,
   onLog,
   onDays,
+  onLanded,
   onChart,
   onNote,
   onKeys,
@@ -67,6 +70,7 @@ export function Controls({
             { name: 'Weigh the ball', do: onWeigh },
             { name: 'Chart', do: onChart },
             { name: 'Log', do: onLog },
+            ...(onLanded ? [{ name: 'Where the round ended', do: onLanded }] : []),
             { name: 'When it is done', do: onDays },
             ...(aloud.can ? [{ name: aloud.on ? 'Stop reading aloud' : 'Read rows aloud', do: aloud.turn }] : []),
             ...(listening.can

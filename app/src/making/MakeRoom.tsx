@@ -1,6 +1,7 @@
+import { LandedPanel } from './LandedPanel';
 import { WhenPanel } from '@/days/WhenPanel';
 import { isPractice, plural, sectionWord, toldStep, type Make, type Step } from '@keep-snug/core';
-import { useRouter } from 'expo-router';
+import { useRouter, type Href } from 'expo-router';
 import { useId, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Cautions } from '@/board/Cautions';
@@ -71,7 +72,7 @@ export function MakeRoom({ id, held }: Props) {
   const router = useRouter();
   const { box, onLayout } = useBox();
   const [open, setOpen] = useState<
-    'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'log' | 'when' | 'chart' | 'finish' | 'keys' | null
+    'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'log' | 'when' | 'landed' | 'chart' | 'finish' | 'keys' | null
   >(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
@@ -137,10 +138,11 @@ export function MakeRoom({ id, held }: Props) {
       onWeigh={() => setOpen('weigh')}
       onLog={() => setOpen('log')}
       onDays={() => setOpen('when')}
+      onLanded={held.body.plan.fabric.yarn?.runs ? () => setOpen('landed') : undefined}
       onChart={() => setOpen('chart')}
       onNote={() => setOpen('note')}
       onKeys={() => setOpen('keys')}
-      onPlan={practised ? undefined : () => router.navigate(`/plan/${held.body.planId}`)}
+      onPlan={practised ? undefined : () => router.navigate(planOf(held.body))}
       onBench={() => router.navigate('/')}
       aloud={aloud}
       listening={listening}
@@ -214,6 +216,9 @@ export function MakeRoom({ id, held }: Props) {
         ) : null}
         {open === 'chart' ? <ChartPanel progress={progress} onClose={() => setOpen(null)} /> : null}
         {open === 'log' ? <LogPanel id={id} progress={progress} onClose={() => setOpen(null)} /> : null}
+        {open === 'landed' ? (
+          <LandedPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
+        ) : null}
         {open === 'when' ? <WhenPanel id={id} title={held.body.title} onClose={() => setOpen(null)} /> : null}
         {open === 'changed' && changed ? (
           <ChangedPanel id={id} make={held.body} changed={changed} onClose={() => setOpen(null)} />
@@ -244,6 +249,9 @@ export function MakeRoom({ id, held }: Props) {
     </View>
   );
 }
+
+/** A piece of a batch has the batch's plan. */
+const planOf = ({ planId, batch }: Make): Href => (batch ? `/batch/${batch.batch}` : `/plan/${planId}`);
 
 /** What is said of where the work stands: the row, and what to do. */
 function saidOf(progress: Progress | null): string {

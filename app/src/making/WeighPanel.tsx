@@ -14,6 +14,7 @@ import {
 } from '@keep-snug/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { ScrapsLast } from '@/board/stages/ScrapsPart';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
@@ -40,7 +41,8 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
   const happened = useEvents((state) => state.happened);
   const events = useMakeEvents(id);
   const [grams, setGrams] = useState<number>();
-  const left = yarnLeft(planFollowed(make.plan, events), progress.worked as Worked, events);
+  const plan = planFollowed(make.plan, events);
+  const left = yarnLeft(plan, progress.worked as Worked, events);
   const weigh = () => {
     happened(id, { kind: 'weighed', grams: grams! });
     const before = weighedOf(events).at(-1);
@@ -66,8 +68,9 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
       <Action main={!left} disabled={grams === undefined} onPress={weigh}>
         See how far it goes
       </Action>
-      {left ? <Reaches left={left} progress={progress} /> : null}
-      {left && left.lasts < SURE ? (
+      {plan.fabric.scraps?.length ? <ScrapsLast plan={plan} events={events} /> : null}
+      {left && !plan.fabric.scraps?.length ? <Reaches left={left} progress={progress} /> : null}
+      {left && left.lasts < SURE && !plan.fabric.scraps?.length ? (
         <Lasting id={id} make={make} left={left} progress={progress} onTaken={onClose} />
       ) : null}
     </Panel>

@@ -39,6 +39,8 @@ function saysOf(event: KeptEvent, names: ReadonlyMap<string, string>): string | 
       return `Measured: ${event.what} ${Math.round(10 * event.mm) / 10} mm`;
     case 'weighed':
       return `Ball weighed: ${event.grams} g`;
+    case 'landed':
+      return `${capital(names.get(event.atStep) ?? 'a row')} ended ${Math.round(event.stitches)} stitches into run ${event.run + 1}`;
     case 'decided':
       return 'Chose how to continue';
     case 'noted':

@@ -14,6 +14,7 @@ const NAMES: Readonly<Record<MakeEvent['kind'], string>> = {
   placed: 'a place set',
   measured: 'a measurement',
   weighed: 'a weighing',
+  landed: 'where a round ended in the yarn',
   decided: 'a decision',
   noted: 'a note',
   paused: 'a pause',

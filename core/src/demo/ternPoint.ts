@@ -364,6 +364,40 @@ const tote: Plan = {
   shape: { kind: 'round-chain', floor: 'none' },
   fit: { name: 'roomy' },
   fittings: [{ kind: 'handles' }],
+  palette: { kelp: { hex: '#56663A' }, sand: { hex: '#E4D2A2' } },
+};
+
+/** A sleeve in a yarn whose colours stack in columns: three runs and a long one, 34 stitches in all. */
+const tideSleeve: Plan = {
+  format: PLAN_FORMAT,
+  title: 'Tide line flask sleeve',
+  thing: {
+    kind: 'cylinder',
+    name: 'flask of the early watch',
+    height: { mm: 170, by: 'ruler' },
+    diameter: { mm: 56, by: 'calliper' },
+  },
+  fabric: {
+    stitch: 'single',
+    hookMm: 4,
+    yarn: {
+      name: 'tide line cotton',
+      metresPer100g: 190,
+      category: 4,
+      fibre: 'cotton',
+      colour: 'tide line',
+      ballGrams: 50,
+      runs: [
+        { name: 'deep sea', hex: '#1F4E5F', stitches: 12 },
+        { name: 'kelp', hex: '#56663A', stitches: 14 },
+        { name: 'foam', hex: '#F4F1EA', stitches: 3 },
+        { name: 'sand', hex: '#E9D8A6', stitches: 5 },
+      ],
+    },
+    gauge: oatGauge,
+  },
+  shape: { kind: 'ring-tube' },
+  fit: { name: 'slides' },
 };
 
 const ringBag: Plan = {
@@ -425,6 +459,7 @@ const PLAN_IDS = {
   tote: id('b', 16),
   ringBag: id('b', 17),
   railPocket: id('b', 18),
+  tideSleeve: id('b', 19),
 };
 /** Makes of the sample data, by what they are of. */
 export const MAKE_IDS = {
@@ -475,13 +510,13 @@ const seasonsEnd: BatchRecord = {
   ),
 };
 
-/** The evenings of the hide from a day on: a warden’s round on the third of them, the tide table’s cover and the pouches wanted. */
+/** The evenings of the hide from a day on: a warden’s round on the third of them, the rail pocket and the pouches wanted. */
 export function ternPointHours(from: Day): HoursSpec {
   return {
     week: [1, 1, 0.5, 1, 0, 2, 2],
     days: [{ day: dayAfter(from, 2), hours: 0, note: 'round of the warden' }],
     startsAt: '19:30',
-    wanted: { [MAKE_IDS.tideTable]: dayAfter(from, 5), [BATCH_ID]: dayAfter(from, 40) },
+    wanted: { [MAKE_IDS.railPocket]: dayAfter(from, 3), [BATCH_ID]: dayAfter(from, 40) },
   };
 }
 
@@ -506,6 +541,7 @@ export const TERN_POINT: Kept = {
     [PLAN_IDS.tote]: tote,
     [PLAN_IDS.ringBag]: ringBag,
     [PLAN_IDS.railPocket]: railPocket,
+    [PLAN_IDS.tideSleeve]: tideSleeve,
   },
   things: {
     [id('e', 1)]: { name: 'field phone in its bumper', thing: fieldPhone.thing },

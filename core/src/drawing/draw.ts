@@ -27,8 +27,9 @@ export function bandsDrawn(piece: Piece, from = 1, to = piece.rows): Pick<RowLin
     const [first, last] = [Math.max(from, run.from), Math.min(to, run.to)];
     if (first > last) return [];
     const mm = piece.reach(last) - piece.reach(first - 1);
+    const row = piece.fabric.stripes?.eachRow ? { row: first } : {};
     const tint = { ...(names.length > 1 ? { tint: names.indexOf(colour) } : {}), ...(colour ? { colour } : {}) };
-    return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm, ...tint }];
+    return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm, ...row, ...tint }];
   });
   return { bands };
 }
@@ -45,6 +46,12 @@ function runsOf(piece: Piece): Run[] {
 /** A piece is asked for its runs once for every part that is drawn of it. */
 const known = new WeakMap<Piece, Run[]>();
 
+const rowByRow = (band: Band): Run[] =>
+  Array.from({ length: band.to - band.from + 1 }, (_, index) => {
+    const row = band.from + index;
+    return { band, from: row, to: row, colour: band.colour };
+  });
+
 function runsAnew(piece: Piece): Run[] {
   const { stripes } = piece.fabric;
   const names =
@@ -53,6 +60,7 @@ function runsAnew(piece: Piece): Run[] {
       stripes,
       piece.courses.map(({ ends }) => ends),
     );
+  if (stripes?.eachRow && !piece.colour) return bandsOf(piece).flatMap(rowByRow);
   return bandsOf(piece).flatMap((band): Run[] => {
     // a piece that says its own colour has no stripes
     if (!names || piece.colour) return [{ band, from: band.from, to: band.to, colour: band.colour ?? piece.colour }];

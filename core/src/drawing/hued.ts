@@ -1,4 +1,4 @@
-import type { Cloth, DrawnRound, Hue, Part, RowLines, View } from './parts';
+import type { Cloth, DrawnRound, Hue, Part, RowBand, RowLines, View } from './parts';
 
 /** What colours look like. */
 export interface Hues {
@@ -8,6 +8,8 @@ export interface Hues {
   main: string;
   /** The colours of the first piece’s rows, for a floor that is worked from its middle outwards. */
   first: readonly (string | undefined)[];
+  /** Of a yarn that repeats: how each stitch of a row looks, from the left. */
+  stitchesOf?: (row: number) => readonly string[] | undefined;
 }
 
 /** Parts that are no yarn. */
@@ -34,9 +36,22 @@ function huedRows(cloth: Cloth, hues: Hues): RowLines {
   const own = cloth.colour ? { ...hues, main: cloth.colour } : hues;
   return {
     ...rows,
-    ...(bands ? { bands: bands.map((band) => withHex(band, own)) } : {}),
+    ...(bands ? { bands: bands.map((band) => withRuns(withHex(band, own), rows.stitches, hues)) } : {}),
     ...(rounds ? { rounds: floorRounds(cloth, rounds, hues).map((round) => withHex(round, own)) } : {}),
   };
+}
+
+/** A row of a yarn that repeats, as many stitches of it as are seen: of a tube its front. */
+function withRuns(band: RowBand, seen: number, { stitchesOf }: Hues): RowBand {
+  const stitches = band.row === undefined || band.colour ? undefined : stitchesOf?.(band.row);
+  if (!stitches) return band;
+  const runs: { hex: string; stitches: number }[] = [];
+  for (const hex of stitches.slice(0, Math.max(1, Math.round(seen)))) {
+    const last = runs.at(-1);
+    if (last?.hex === hex) last.stitches += 1;
+    else runs.push({ hex, stitches: 1 });
+  }
+  return { ...band, runs };
 }
 
 /** A floor is the first rounds of its piece. */

@@ -98,6 +98,10 @@ export interface DrawnRound extends Hue {
 }
 
 export interface RowBand extends Hue {
+  /** Which row it is, where each is drawn by itself. */
+  row?: number;
+  /** Of a yarn that repeats: its colours along the row, each over so many of the stitches that are seen. */
+  runs?: readonly { hex: string; stitches: number }[];
   stitch: string;
   pattern?: FieldValues;
   rows: number;

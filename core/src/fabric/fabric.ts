@@ -90,7 +90,10 @@ export interface WorkedFabric {
   /** Of a piece of several stitches, each with its own sizes; the sizes above then are those that count. */
   bands?: readonly WorkedBand[];
   /** What says the colours of its rows, where it is striped. */
-  stripes?: Striped;
+  stripes?: Striped & {
+    /** Whether every row is drawn by itself: a yarn that repeats. */
+    eachRow?: boolean;
+  };
   /** The same yarn, hook and hand in another stitch, or worked the other way: always derived from the swatched fabric. */
   also: (stitch: string, worked: WorkedIn, options?: FieldValues) => WorkedFabric;
 }

@@ -1,6 +1,6 @@
 import type { FabricSpec } from './fabric';
 import { stripeColours } from './sequences';
-import { yarnOf } from './yarn';
+import { yarnOf, type YarnRun } from './yarn';
 
 /** A colour of a plan: how it looks, and what there is of it. */
 export interface PaletteColour {
@@ -92,6 +92,13 @@ export function hexOf(palette: Palette | undefined, spec: FabricSpec, colour: st
   const isMain = colour === mainColour(spec);
   return (isMain ? hex : undefined) ?? usualHex(colour) ?? (isMain && own ? usualHex(own) : undefined);
 }
+
+/** Runs that say nothing of their colour look so, one after the other: apart in grey as well (ours). */
+const RUN_HEXES = ['#1F4E5F', '#E9D8A6', '#A63D2F', '#B7D3C8', '#4F6D3A', '#F2B84B', '#6B4A7D', '#F4F1EA'];
+
+/** How one run of a yarn looks: as it says, else as its name usually does, else apart from its neighbours. */
+export const runHex = (runs: readonly YarnRun[], run: number): string =>
+  runs[run]!.hex ?? usualHex(runs[run]!.name) ?? RUN_HEXES[run % RUN_HEXES.length]!;
 
 /** How light a colour is, 0 black to 100 white (law: CIE 1976 L* of the sRGB colour). */
 export function lightness(hex: string): number {

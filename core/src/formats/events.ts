@@ -1,7 +1,7 @@
 import type { MakeEvent } from '../making';
 import { LONGEST_MM } from '../units';
 import { optional, required, type Form, type Key } from './form';
-import { planForm } from './plan';
+import { MOST_RUNS, planForm } from './plan';
 import { check, toJoi, type Checked } from './toJoi';
 
 /** Events sent at once. */
@@ -40,6 +40,11 @@ const happenings: Record<string, Record<string, Key>> = {
     atStep: required({ is: 'either', of: [stepId, nothing] }),
   },
   weighed: { grams: required({ is: 'number', min: 0, max: 100_000, unit: 'g' }) },
+  landed: {
+    run: required({ is: 'number', min: 0, max: MOST_RUNS - 1, whole: true, note: 'which of the yarn’s runs, from 0' }),
+    stitches: required({ is: 'number', min: 0, max: 2000, unit: 'stitches' }),
+    atStep: required(stepId),
+  },
   decided: {
     choice: required(stepId),
     from: required({

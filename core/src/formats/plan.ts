@@ -191,7 +191,7 @@ const carrierForm: Form = {
   ),
 };
 
-const MOST_RUNS = 40;
+export const MOST_RUNS = 40;
 
 /** The colours of a yarn that repeats, each as long as it was counted or measured. */
 export const runsForm: Form = {

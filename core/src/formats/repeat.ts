@@ -1,6 +1,7 @@
 import type { RepeatAsk } from '../repeat';
 import { REPEAT_EFFECTS } from '../repeating';
 import { withoutStrayOptions } from './earlier';
+import { eventForm, MOST_EVENTS } from './events';
 import { optional, required } from './form';
 import { planForm, runsForm } from './plan';
 import { check, toJoi, type Checked } from './toJoi';
@@ -11,6 +12,7 @@ const schema = toJoi({
     plan: required(planForm),
     runs: required(runsForm),
     effect: optional({ is: 'one-of', values: REPEAT_EFFECTS }),
+    events: optional({ is: 'list', of: eventForm, max: MOST_EVENTS }),
     seed: optional({ is: 'number', min: 0, max: 2 ** 32 - 1, whole: true }),
   },
 });

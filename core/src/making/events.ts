@@ -24,6 +24,8 @@ export type Happening =
     }
   /** Of the ball that is left. */
   | { kind: 'weighed'; grams: number }
+  /** Where a row or round ended in a yarn that repeats: so many stitches into one of its runs, counted from 0. */
+  | { kind: 'landed'; run: number; stitches: number; atStep: string }
   /** `asked`: the plan as it was changed to, where that was the question. */
   | { kind: 'decided'; choice: string; from: Place | null; plan: Plan; asked?: Plan }
   /** `step` by its id; its number, as earlier versions wrote it. */

@@ -1,3 +1,4 @@
 export * from './effect';
 export * from './grid';
+export * from './landed';
 export * from './runs';

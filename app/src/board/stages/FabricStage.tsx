@@ -21,13 +21,12 @@ import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
 import { FigureLine } from '@/parts/FigureLine';
 import { NumberField } from '@/parts/NumberField';
-import { faultAt, OptionFields } from '@/parts/OptionFields';
+import { OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
 import { useWord } from '@/parts/useWord';
 import { useReader } from '../useWorked';
 import { useShowing } from '@/state/showing';
 import { BandFields } from './BandFields';
-import { ColourFields } from './ColourFields';
 import { HeldYarns } from './HeldYarns';
 import { OtherHooks } from './OtherHooks';
 import { RepeatPart } from './RepeatPart';
@@ -38,7 +37,6 @@ function Body({ plan, worked, faults, edit }: StageProps) {
   const { fabric } = plan;
   const { bands = [] } = fabric;
   const put = (next: FabricSpec) => edit((old) => ({ ...old, fabric: next }));
-  const set = (change: Partial<FabricSpec>) => edit((old) => ({ ...old, fabric: { ...old.fabric, ...change } }));
   const shape = shapeDefinition(plan.shape.kind)!;
   return (
     <View style={{ gap: 8 }}>
@@ -65,11 +63,6 @@ function Body({ plan, worked, faults, edit }: StageProps) {
         />
       ) : null}
       <SwatchPart fabric={fabric} onChange={put} />
-      <ColourFields
-        colours={fabric.colours ?? []}
-        fault={faultAt(faults, 'fabric.colours')}
-        onChange={(colours) => set({ colours })}
-      />
       {fabric.yarn ? <RepeatPart plan={plan} edit={edit} whole={faults.length === 0} /> : null}
       {worked ? (
         <View>

@@ -2,16 +2,14 @@ import { formatLength, plural, type Plan, type YarnRun } from '@keep-snug/core';
 import type { RepeatAsk, RepeatOption, RepeatTold } from '@keep-snug/core/repeat';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { RunGrid } from '@/drawing/RunGrid';
 import { Action } from '@/parts/Action';
 import { Busy } from '@/parts/Busy';
-import { Block, Path, Svg } from '@/parts/ink';
 import { Panel } from '@/parts/Panel';
 import { Pick } from '@/parts/Pick';
-import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
 import { useSettings } from '@/state/settings';
 import { useRepeat } from '@/worker/useReckonWorker';
-import { RUN_COLOURS } from './runColours';
 
 interface Props {
   plan: Plan;
@@ -65,46 +63,11 @@ function Told({ told, runs }: { told: RepeatTold; runs: readonly YarnRun[] }) {
             : ` The colours move ${plural(moves, 'stitch', 'stitches')} each time.`
         }${effect.startsWith('spiral') ? ` The spiral rises ${Math.round(slopeDegrees)}° from the level.` : ''}`}
       </Words>
-      <Grid grid={told.grid} runs={runs} text={`${EFFECTS[effect]}, ${told.grid.length} rows or rounds`} />
+      <RunGrid grid={told.grid} runs={runs} text={`${EFFECTS[effect]}, ${told.grid.length} rows or rounds`} />
       <Words as="small" tone="faint">
         {`With an even hand it holds its place for about ${plural(Math.max(1, holdsRounds), 'round')}; after that, work a little tighter or looser where it strays.`}
       </Words>
     </>
-  );
-}
-
-/** The largest a stitch is drawn, px, and the tallest the whole. */
-const LARGEST = 12;
-const TALLEST = 320;
-
-/** Every stitch in its run's colour, the first course at the bottom; neighbours of a colour are one line. */
-function Grid({ grid, runs, text }: { grid: readonly (readonly number[])[]; runs: readonly YarnRun[]; text: string }) {
-  const { box, onLayout } = useBox();
-  const most = Math.max(1, ...grid.map((line) => line.length));
-  const size = Math.min(LARGEST, box.width / most, TALLEST / grid.length);
-  const paths = runs.map((_, run) =>
-    grid
-      .map((line, course) => {
-        const y = (grid.length - 1 - course) * size;
-        const left = ((most - line.length) / 2) * size;
-        return line
-          .map((one, at) => (one === run ? `M${left + at * size} ${y}h${size}v${size}h${-size}Z` : ''))
-          .join('');
-      })
-      .join(''),
-  );
-  return (
-    <View onLayout={onLayout} style={{ width: '100%', alignItems: 'center' }}>
-      {box.width > 0 ? (
-        <Block role="img" aria-label={text}>
-          <Svg width={most * size} height={grid.length * size} aria-hidden>
-            {paths.map((d, run) => (
-              <Path key={run} d={d} fill={runs[run]!.hex ?? RUN_COLOURS[run % RUN_COLOURS.length]!.id} />
-            ))}
-          </Svg>
-        </Block>
-      ) : null}
-    </View>
   );
 }
 

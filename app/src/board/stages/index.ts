@@ -1,4 +1,5 @@
 import type { Stage } from './definition';
+import { coloursStage } from './ColoursStage';
 import { fabricStage } from './FabricStage';
 import { fitStage } from './FitStage';
 import { fittingsStage } from './FittingsStage';
@@ -9,4 +10,12 @@ import { thingStage } from './ThingStage';
 export type { Say, Stage, StageProps } from './definition';
 
 /** The board's stages in the order makers think in; all are open to change at any time. */
-export const STAGES: readonly Stage[] = [thingStage, fabricStage, shapeStage, fitStage, fittingsStage, sumsStage];
+export const STAGES: readonly Stage[] = [
+  thingStage,
+  fabricStage,
+  shapeStage,
+  fitStage,
+  fittingsStage,
+  coloursStage,
+  sumsStage,
+];

@@ -1,5 +1,5 @@
 import { stitchPattern, type ChartSymbol } from '../../fabric';
-import type { Cloth } from '../parts';
+import type { Cloth, RowBand } from '../parts';
 import { px } from './layout';
 
 export interface ClothBand {
@@ -9,6 +9,7 @@ export interface ClothBand {
   tint?: number;
   /** How that looks, where it is known. */
   hex?: string;
+  runs?: RowBand['runs'];
 }
 
 /** A section's bands as sections of their own; of one stitch it is itself. Rows stacked upwards begin at its bottom. */
@@ -17,7 +18,7 @@ export function clothBands(part: Cloth): ClothBand[] {
   if (!bands) return [{ cloth: part }];
   const whole = bands.reduce((sum, { mm }) => sum + mm, 0);
   let done = 0;
-  return bands.map(({ stitch, pattern, rows: count, mm, tint = 0, hex }) => {
+  return bands.map(({ stitch, pattern, rows: count, mm, tint = 0, hex, runs }) => {
     const share = mm / whole;
     const from = done;
     done += share;
@@ -26,7 +27,13 @@ export function clothBands(part: Cloth): ClothBand[] {
         ? { x: part.x + from * part.w, w: share * part.w }
         : { y: part.y + (1 - done) * part.h, h: share * part.h };
     const { symbols } = stitchPattern(stitch, pattern);
-    return { cloth: { ...part, ...place, rows: { ...rows, count } }, symbols, tint, ...(hex ? { hex } : {}) };
+    return {
+      cloth: { ...part, ...place, rows: { ...rows, count } },
+      symbols,
+      tint,
+      ...(hex ? { hex } : {}),
+      ...(runs ? { runs } : {}),
+    };
   });
 }
 
@@ -54,8 +61,10 @@ function shownRows(count: number, rowPx: number): number[] {
 /** The rows of a section as lines, all in one path: a drawing is drawn anew at every movement of a hand. */
 export function clothLines(part: Cloth, scale: number): string {
   if (part.rows.stacked === 'out') return ringLines(part, scale);
+  // rows that are painted one by one need no lines between them
+  const eachRow = part.rows.bands?.some(({ row }) => row !== undefined);
   return clothBands(part)
-    .map(({ cloth }, index) => rowLines(cloth, scale) + (index > 0 ? firstLine(cloth, scale) : ''))
+    .map(({ cloth }, index) => rowLines(cloth, scale) + (index > 0 && !eachRow ? firstLine(cloth, scale) : ''))
     .join('');
 }
 
@@ -113,11 +122,32 @@ export interface Ground {
 /** Where a section is not on the ground that all of it has. */
 export function tintedGrounds(part: Cloth, scale: number): Ground[] {
   if (part.rows.stacked === 'out') return roundGrounds(part, scale);
-  return clothBands(part).flatMap(({ cloth, tint = 0, hex }) => {
+  const bands = clothBands(part);
+  if (bands.some(({ runs }) => runs)) return runGrounds(part, bands, scale);
+  return bands.flatMap(({ cloth, tint = 0, hex }) => {
     if (tint === 0 && (hex === undefined || hex === part.hex)) return [];
     const d = part.form === 'taper' ? slicePath(part, cloth, scale) : boxOf(cloth, scale);
     return [{ tint, ...(hex ? { hex } : {}), d }];
   });
+}
+
+/** Rows of a yarn that repeats: all stretches of a colour as one path. */
+function runGrounds({ rows: { stacked } }: Cloth, bands: readonly ClothBand[], scale: number): Ground[] {
+  const paths = new Map<string, string>();
+  for (const { cloth, runs = [] } of bands) {
+    const all = runs.reduce((sum, { stitches }) => sum + stitches, 0);
+    let done = 0;
+    for (const { hex, stitches } of runs) {
+      const [from, share] = [done / all, stitches / all];
+      done += stitches;
+      const box =
+        stacked === 'x'
+          ? { ...cloth, y: cloth.y + from * cloth.h, h: share * cloth.h }
+          : { ...cloth, x: cloth.x + from * cloth.w, w: share * cloth.w };
+      paths.set(hex, (paths.get(hex) ?? '') + boxOf(box, scale));
+    }
+  }
+  return [...paths].map(([hex, d]) => ({ tint: 0, hex, d }));
 }
 
 const boxOf = ({ x, y, w, h }: Cloth, scale: number): string => boxPath(x * scale, y * scale, w * scale, h * scale);
@@ -152,4 +182,4 @@ function roundGrounds(part: Cloth, scale: number): Ground[] {
 
 /** Whether it is of several colours, so that none of them is the ground of what is written on it. */
 export const isTinted = ({ hex, rows: { bands = [], rounds = [] } }: Cloth): boolean =>
-  hex !== undefined || [...bands, ...rounds].some(({ tint }) => tint);
+  hex !== undefined || [...bands, ...rounds].some((one) => one.tint || one.hex || 'runs' in one);

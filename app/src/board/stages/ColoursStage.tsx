@@ -1,0 +1,66 @@
+import { namedColours, type FabricSpec, type Plan } from '@keep-snug/core';
+import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
+import { Words } from '@/parts/Words';
+import { LightnessLine } from './LightnessLine';
+import { LookField } from './LookField';
+import { PartColours } from './PartColours';
+import { ScrapsPart } from './ScrapsPart';
+import { StripesPart } from './StripesPart';
+import type { Stage, StageProps } from './definition';
+
+function Body({ plan, worked, faults, edit }: StageProps) {
+  const names = namedColours(plan);
+  const setFabric = (work: (fabric: FabricSpec) => FabricSpec) => edit((old) => ({ ...old, fabric: work(old.fabric) }));
+  return (
+    <View style={{ gap: 12 }}>
+      <StripesPart fabric={plan.fabric} faults={faults} set={setFabric} />
+      <PartColours plan={plan} worked={worked} edit={edit} />
+      <Words as="smallStrong">How the colours look</Words>
+      <FieldRow>
+        {names.map((name, number) => (
+          <LookField
+            key={name}
+            plan={plan}
+            name={name}
+            number={number}
+            onChange={(hex) => edit((old) => withLook(old, name, hex))}
+          />
+        ))}
+      </FieldRow>
+      <LightnessLine plan={plan} names={names} />
+      {worked?.advice
+        .filter(({ at }) => at === 'palette')
+        .map(({ text, repair }) => (
+          <Words key={text} as="small" tone="thread">
+            {`${text} ${repair}`}
+          </Words>
+        ))}
+      <ScrapsPart
+        plan={plan}
+        onChange={(scraps) =>
+          setFabric(({ scraps: _before, ...old }) => (scraps.length > 0 ? { ...old, scraps } : old))
+        }
+      />
+    </View>
+  );
+}
+
+/** A colour’s look said anew, or no longer. */
+function withLook({ palette = {}, ...plan }: Plan, name: string, hex: string | undefined): Plan {
+  const { [name]: before, ...others } = palette;
+  if (hex) return { ...plan, palette: { ...others, [name]: { ...before, hex } } };
+  return Object.keys(others).length > 0 ? { ...plan, palette: others } : plan;
+}
+
+export const coloursStage: Stage = {
+  id: 'colours',
+  name: 'Colours',
+  owns: ['palette', 'fabric.colours', 'fabric.sequence', 'fabric.pieceColours', 'fabric.scraps'],
+  summary: (plan) => {
+    const names = namedColours(plan);
+    const scraps = plan.fabric.scraps?.length ? `; from ${plan.fabric.scraps.length} scraps` : '';
+    return `${names.join(', ')}${scraps}`;
+  },
+  Body,
+};

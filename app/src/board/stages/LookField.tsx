@@ -1,0 +1,46 @@
+import { hexOf, usualHex, type Plan } from '@keep-snug/core';
+import { View } from 'react-native';
+import { TextField } from '@/parts/TextField';
+import { Thread } from '@/parts/Thread';
+import { useTyped } from '@/parts/useTyped';
+
+interface Props {
+  plan: Plan;
+  name: string;
+  number: number;
+  onChange: (hex: string | undefined) => void;
+}
+
+const HEX = /^#[\da-f]{6}$/i;
+const read = (text: string): string | undefined => (HEX.test(text.trim()) ? text.trim() : usualHex(text));
+
+/** How a colour looks: as a word, such as slate, or as #4A5A68; left empty it looks as its name usually does. */
+export function LookField({ plan, name, number, onChange }: Props) {
+  const said = plan.palette?.[name]?.hex;
+  const { line, error, type, leave } = useTyped({
+    value: said ?? '',
+    wrong: (text) =>
+      text.trim() === '' || read(text)
+        ? undefined
+        : `“${text.trim()}” is not a colour known here. Write a word such as dark green, or #4A5A68.`,
+    take: (text) => {
+      if (text.trim() === '') return onChange(undefined);
+      const hex = read(text);
+      if (hex) onChange(hex);
+    },
+  });
+  const hex = hexOf(plan.palette, plan.fabric, name);
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', columnGap: 10 }}>
+      {hex ? <Thread hex={hex} number={number} /> : null}
+      <TextField
+        label={`Look of ${name}`}
+        value={line}
+        onChange={type}
+        onBlur={leave}
+        error={error}
+        hint={hex && !said ? `as ${name} usually is` : ''}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,75 @@
+import { fittingDefinition, type Plan, type Worked } from '@keep-snug/core';
+import { FieldRow } from '@/parts/FieldRow';
+import { TextField } from '@/parts/TextField';
+import { Words } from '@/parts/Words';
+import type { StageProps } from './definition';
+
+type Edit = StageProps['edit'];
+
+/** Colours by part: pieces, bands, fittings. Left empty it is of the main colour. */
+export function PartColours({ plan, worked, edit }: { plan: Plan; worked: Worked | null; edit: Edit }) {
+  const { fabric, fittings = [] } = plan;
+  const own = new Set(fittings.map(({ kind }) => kind));
+  const pieces = (worked?.pieces ?? []).filter(({ id }) => ![...own].some((kind) => id.startsWith(kind)));
+  return (
+    <>
+      <Words as="smallStrong">By part; left empty, the main colour</Words>
+      <FieldRow>
+        {(fabric.bands ?? []).map((band, index) => (
+          <TextField
+            key={`band ${index}`}
+            label={`Colour of band ${index + 1}`}
+            value={band.colour ?? ''}
+            onChange={(colour) => edit((old) => withBand(old, index, colour))}
+          />
+        ))}
+        {(fabric.bands ?? []).some(({ colour }) => colour)
+          ? null
+          : pieces.map(({ id, name }) => (
+              <TextField
+                key={id}
+                label={`Colour of ${name.toLowerCase()}`}
+                value={fabric.pieceColours?.[id] ?? ''}
+                onChange={(colour) => edit((old) => withPiece(old, id, colour))}
+              />
+            ))}
+        {fittings.map(({ kind, colour }, index) => (
+          <TextField
+            key={kind}
+            label={`Colour of ${(fittingDefinition(kind)?.name ?? kind).toLowerCase()}`}
+            value={typeof colour === 'string' ? colour : ''}
+            onChange={(next) => edit((old) => withFittingColour(old, index, next))}
+          />
+        ))}
+      </FieldRow>
+    </>
+  );
+}
+
+const MOST = 60;
+const said = (text: string): string | undefined => (text.trim() === '' ? undefined : text.slice(0, MOST));
+
+function withBand(plan: Plan, index: number, text: string): Plan {
+  const bands = plan.fabric.bands!.map((band, at) => {
+    const { colour: _before, ...rest } = band;
+    const colour = said(text);
+    return at !== index ? band : colour ? { ...rest, colour } : rest;
+  });
+  return { ...plan, fabric: { ...plan.fabric, bands } };
+}
+
+function withPiece({ fabric, ...plan }: Plan, id: string, text: string): Plan {
+  const { [id]: _before, ...others } = fabric.pieceColours ?? {};
+  const colour = said(text);
+  return { ...plan, fabric: { ...fabric, pieceColours: colour ? { ...others, [id]: colour } : others } };
+}
+
+function withFittingColour(plan: Plan, index: number, text: string): Plan {
+  const fittings = plan.fittings!.map((fitting, at) => {
+    if (at !== index) return fitting;
+    const { colour: _before, ...rest } = fitting;
+    const colour = said(text);
+    return (colour ? { ...rest, colour } : rest) as typeof fitting;
+  });
+  return { ...plan, fittings };
+}
