@@ -113,7 +113,7 @@ describe('the fabric', () => {
   });
 
   it('is striped in colours, each for its rows', () => {
-    show(<Board start={phone} stage="fabric" />);
+    show(<Board start={phone} stage="colours" />);
     fireEvent.press(screen.getByText('Add stripes'));
     fireEvent.press(screen.getByText('Add a colour'));
     fireEvent.changeText(screen.getByLabelText('Colour 1'), 'oat');

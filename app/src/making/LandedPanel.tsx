@@ -81,7 +81,7 @@ function lastRow({ worked, state }: Progress): MakingStep | undefined {
 }
 
 const SAYS: Readonly<Record<NonNullable<RepeatTold['landed']>['advice'], string>> = {
-  'on-track': 'It is on its place: go on as you do.',
+  'on-track': 'It is on its place. Continue as before.',
   tighten: 'Work a little tighter for the next rounds.',
   loosen: 'Work a little looser for the next rounds.',
   'take-back': 'It is too far off to work in.',

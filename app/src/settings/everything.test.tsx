@@ -47,7 +47,17 @@ describe('everything as a file', () => {
   it('holds each document as it is, by its id, and reads back as what it was', async () => {
     const file = JSON.parse(await everything());
     expect(file.format).toBe('keep-snug.everything/1');
-    expect(Object.keys(file)).toEqual(['format', 'plans', 'things', 'yarns', 'swatches', 'makes', 'events']);
+    expect(Object.keys(file)).toEqual([
+      'format',
+      'plans',
+      'things',
+      'yarns',
+      'swatches',
+      'makes',
+      'hours',
+      'batches',
+      'events',
+    ]);
     expect(file.plans).toEqual(JSON.parse(JSON.stringify(TERN_POINT.plans)));
     for (const plan of Object.values(file.plans)) expect(parsePlan(JSON.stringify(plan))).toEqual(plan);
     expect(file.events).toHaveLength(Object.values(useEvents.getState().byMake).flat().length);

@@ -6,7 +6,7 @@ import type { Sitting } from './sittings';
 export function sittingText({ steps, ends }: Sitting): string {
   const [first] = steps;
   const last = steps.at(-1);
-  if (!first || !last) return 'Go on with a long row.';
+  if (!first || !last) return 'Continue a long row.';
   const stretch = stretchText(first, last);
   return `${stretch.charAt(0).toUpperCase()}${stretch.slice(1)}${ENDINGS[ends](last)}.`;
 }

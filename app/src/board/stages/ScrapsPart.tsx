@@ -103,8 +103,8 @@ export function ScrapsLast({ plan, events }: { plan: Plan; events?: readonly Kep
         </Words>
       ))}
       <Words as="small" tone="faint">
-        The largest comes first: where it runs out tells how far the others go. Weigh what is left of the one on the
-        hook to see it anew.
+        The largest first: where it runs out shows how far the others reach. Weigh what is left of the one on the hook
+        and these places are calculated again.
       </Words>
     </View>
   );

@@ -34,7 +34,7 @@ export function StripesPart({ fabric, faults, set }: Props) {
       return { ...rest, sequence: { by, colours: known.map((name) => ({ name })) } };
     });
   return (
-    <View role="group" aria-label="Stripes" style={{ gap: 4 }}>
+    <View role="group" aria-label="Colours of the rows" style={{ gap: 4 }}>
       <FieldRow>
         <Pick
           label="Stripes"
