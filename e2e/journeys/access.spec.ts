@@ -4,6 +4,8 @@ import { expectAccessible } from '../accessible';
 import { layoutFaults } from '../layoutFaults';
 import { BOTH_SIZES, expect, openStage, PHONE_MAKE, PHONE_ONLY, PHONE_PLAN, test } from '../testServer';
 
+const BATCH = '/batch/90000000-0000-4000-8000-000000000001';
+
 const SCREENS = [
   '/',
   '/new',
@@ -13,6 +15,8 @@ const SCREENS = [
   '/settings',
   '/stitches',
   '/tables',
+  '/days',
+  BATCH,
   PHONE_PLAN,
   PHONE_PLAN.replace('plan', 'sheet'),
   PHONE_PLAN.replace('plan', 'ways'),

@@ -1,5 +1,5 @@
 import { expectAccessible } from '../accessible';
-import { expect, openStage, planAt, test } from '../testServer';
+import { expect, openStage, planAt, tick, test } from '../testServer';
 
 const SLING = planAt(9);
 
@@ -32,4 +32,23 @@ test('runs typed from a trial row are added up, drawn on the piece, and a count 
       return kept.find(({ id }) => SLING.endsWith(id))?.body.fabric.yarn.runs?.length;
     })
     .toBe(4);
+});
+
+test('a yarn that repeats is made: where a round ended says to work tighter', async ({ page, server }) => {
+  await page.goto(server.url + planAt(19));
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  // stitch by stitch on the drawing
+  await expect(page.locator('[data-part="tint"][fill="#56663A"]').first()).toBeAttached();
+  await page.getByRole('button', { name: 'Start making' }).click();
+  await page.getByRole('heading', { name: 'Foundation chain' }).waitFor();
+  await tick(page, 'Chain done');
+  for (let round = 1; round <= 4; round += 1) await tick(page, `Round ${round} done`);
+  await page.getByRole('button', { name: 'More: this make' }).click();
+  await page.getByRole('menuitem', { name: /Where the round ended/ }).click();
+  const panel = page.getByRole('dialog', { name: 'Where the round ended' });
+  await panel.getByRole('textbox', { name: 'Stitches into it' }).fill('3');
+  await panel.getByRole('button', { name: 'See what it says' }).click();
+  await expect(panel.getByText('Work a little tighter for the next rounds.')).toBeVisible();
+  await expect(panel.getByText(/The yarn is 3 stitches ahead/)).toBeVisible();
+  await expectAccessible(page);
 });

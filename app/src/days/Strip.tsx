@@ -21,8 +21,8 @@ import type { ShownJob } from './shown';
 
 /** How wide a day is drawn, px, and how high a sitting. */
 const DAY = 132;
-const SITTING = 72;
-const PIN = 24;
+const SITTING = 88;
+const PIN = 36;
 
 interface Props {
   told: SittingsTold;
@@ -66,7 +66,7 @@ export function Strip({ told, hours, from, shown }: Props) {
                   key={id}
                   style={[STYLES.pin, { left: daysBetween(from, wanted) * DAY, borderColor: colours.rowan }]}
                 >
-                  <Words as="smallStrong" tone="rowan" style={{ flexShrink: 1 }} lines={1}>
+                  <Words as="smallStrong" tone="rowan" style={{ flexShrink: 1, lineHeight: 16 }} lines={2}>
                     {title}
                   </Words>
                 </View>
@@ -173,7 +173,7 @@ function Piece({ sitting, from, row, title, tint, days }: PieceProps) {
         } as unknown as ViewStyle
       }
     >
-      <Words as="smallStrong" lines={1}>
+      <Words as="smallStrong" lines={2} style={{ lineHeight: 17 }}>
         {title}
       </Words>
       <Words as="small" lines={3} style={{ lineHeight: 15, fontSize: 13 }}>

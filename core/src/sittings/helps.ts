@@ -101,7 +101,14 @@ function longer(hours: HoursSpec, more: number): HoursSpec {
 
 /** The first day by which it is likely. */
 function anotherDay({ hours, from, jobs, late, by }: Late): SittingHelp[] {
-  const chanceOn = (ahead: number) => chanceBy(hours, from, jobs, late.job.id, dayAfter(by, ahead));
+  const { id, group } = late.job;
+  // wanted later it also comes later in turn, and the rest of its batch with it
+  const isMoved = ({ job }: ToDo) => job.id === id || (group !== undefined && job.group === group);
+  const chanceOn = (ahead: number) => {
+    const wanted = dayAfter(by, ahead);
+    const moved = jobs.map((one) => (isMoved(one) ? { ...one, job: { ...one.job, wanted } } : one));
+    return chanceBy(hours, from, moved, id, wanted);
+  };
   let [low, high] = [0, 1];
   while (high < MOST_DAYS && chanceOn(high) < LIKELY_BY) [low, high] = [high, 2 * high];
   if (high >= MOST_DAYS) return [];
