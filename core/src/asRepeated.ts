@@ -15,6 +15,7 @@ export function lengthsIn(plan: Plan, { built, fabric }: WorkedOut, runs: readon
   return inStitches(runs, each);
 }
 
+/** How a piece is worked, and with which hand. */
 export function workedAs(plan: Plan, piece: Piece): { turning: Turning; left: boolean } {
   const left = (plan.schools?.hand ?? DEFAULT_SCHOOLS.hand) === 'left';
   if (piece.worked === 'rows') return { turning: 'rows', left };

@@ -1,12 +1,15 @@
 import { pino } from 'pino';
+import QRCode from 'qrcode';
 import { readSettings } from './settings';
 import { startServer } from './start';
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
-  const server = await startServer({ ...settings, log, demo: process.argv.includes('--demo') });
+  const phone = process.argv.includes('--phone') ? settings.phone : null;
+  const server = await startServer({ ...settings, phone, log, demo: process.argv.includes('--demo') });
   console.log(`Keep Snug is at http://${settings.host}:${server.port}`);
+  if (server.phone) await tellPhone(server.phone);
   if (server.devices === null && settings.devices !== null)
     console.error(
       `Port ${settings.devices} is taken: measuring devices are not listened for. Choose another: KEEP_SNUG_DEVICES=${settings.devices + 2}`,
@@ -14,6 +17,13 @@ async function main(): Promise<void> {
   const end = () => void server.stop().then(() => process.exit(0));
   process.on('SIGINT', end);
   process.on('SIGTERM', end);
+}
+
+/** The address for phones, and a code that lets one in. */
+async function tellPhone({ url, pairing }: { url: string; pairing: string }): Promise<void> {
+  console.log(`\nFor a phone in the same network: ${url}\nThis code lets one phone in, within ten minutes:\n`);
+  console.log(await QRCode.toString(pairing, { type: 'terminal', small: true }));
+  console.log(`Without a camera: ${pairing}\nMore codes, and the phones that were let in: Settings, on this computer.`);
 }
 
 function failed(error: Error & { code?: string; port?: number }): void {

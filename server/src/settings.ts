@@ -10,6 +10,9 @@ export interface Settings {
   /** The port that measuring devices dial; none where they are not wanted. */
   devices: number | null;
   hosts: readonly string[];
+  /** The port for phones in the house's network, where they are wanted. */
+  phone: number;
+  passphrase?: string;
   database?: { url: string; authToken?: string };
 }
 
@@ -19,25 +22,50 @@ export const HOME = fileURLToPath(new URL('../../', import.meta.url));
 /**
  * The program's settings, from environment variables: HOST, PORT, KEEP_SNUG_DATA (the SQLite file), KEEP_SNUG_APP,
  * KEEP_SNUG_DEVICES (the port that measuring devices dial on this machine, or off), KEEP_SNUG_HOSTS (names it answers to besides this machine's own, with commas between), DATABASE_URL (any libSQL address)
- * and DATABASE_AUTH_TOKEN.
+ * and DATABASE_AUTH_TOKEN, KEEP_SNUG_PHONE (the port for phones) and KEEP_SNUG_PASSPHRASE (their other way in, beside a code).
  */
 export function readSettings(env: NodeJS.ProcessEnv): Settings {
   const port = Number(env.PORT ?? 8130);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new Error(`PORT is “${env.PORT}”. Make it a whole number from 0 to 65535.`);
   const host = env.HOST ?? '127.0.0.1';
-  if (!isLoopback(host))
+  const passphrase = readPassphrase(env.KEEP_SNUG_PASSPHRASE);
+  if (!isLoopback(host) && !passphrase)
     throw new Error(
-      `HOST is “${host}”. Keep Snug has no passwords yet, so it runs on this computer only. Set HOST=127.0.0.1.`,
+      `HOST is “${host}”, beyond this computer, and there is no passphrase. Set KEEP_SNUG_PASSPHRASE, or HOST=127.0.0.1.`,
     );
   return {
     host,
     port,
     ...readPlace(env),
     devices: readDevices(env.KEEP_SNUG_DEVICES),
+    phone: readPort('KEEP_SNUG_PHONE', env.KEEP_SNUG_PHONE, PHONE_PORT),
+    ...(passphrase ? { passphrase } : {}),
     appRoot: resolve(env.KEEP_SNUG_APP ?? `${HOME}app/dist`),
     hosts: (env.KEEP_SNUG_HOSTS ?? '').split(',').flatMap((host) => host.trim() || []),
   };
+}
+
+/** Where phones in the house's network come in. */
+export const PHONE_PORT = 8133;
+
+/** Shorter ones are found by trying. */
+const LEAST_PASSPHRASE = 10;
+
+function readPassphrase(text: string | undefined): string | undefined {
+  if (text === undefined || text === '') return undefined;
+  if (text.length < LEAST_PASSPHRASE)
+    throw new Error(
+      `KEEP_SNUG_PASSPHRASE has ${text.length} characters. Make it ${LEAST_PASSPHRASE} or more, such as four words.`,
+    );
+  return text;
+}
+
+function readPort(name: string, text: string | undefined, usual: number): number {
+  const port = Number(text ?? usual);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new Error(`${name} is “${text}”. Make it a whole number from 0 to 65535.`);
+  return port;
 }
 
 /** Where practice devices and bridges of real ones dial by themselves. */

@@ -1,8 +1,11 @@
 import type { AddressInfo } from 'node:net';
+import { dirname, join } from 'node:path';
 import type { Logger } from 'pino';
 import { createHub } from './devices/hub';
 import { listenForDevices, type Devices } from './devices/listener';
 import { loadDemo } from './demo';
+import { createKeys, listenForPhones, pairedDevicesOf, type PhoneLine } from './phone';
+import { namesNow } from './phone/addresses';
 import { createReckoner } from './reckoning/reckoner';
 import { threadFile } from './reckoning/threadFile';
 import { documentStore, openStore, type Address, type Store } from './store';
@@ -22,6 +25,10 @@ export interface StartOptions {
   hosts?: readonly string[];
   /** The port that devices dial on this machine; 0 takes any that is free, none is listened to without one. */
   devices?: number | null;
+  /** The port for phones in the house's network, encrypted; 0 takes any that is free, none is listened to without one. */
+  phone?: number | null;
+  /** The other way in, beside a code. */
+  passphrase?: string;
   /** Lays the sample data into the file first. */
   demo?: boolean;
   log?: Logger;
@@ -31,6 +38,8 @@ export interface RunningServer {
   port: number;
   /** The port that devices dial; none where it is taken, or none is wanted. */
   devices: number | null;
+  /** Where phones come in; none where it is not listened for them. */
+  phone: { url: string; pairing: string } | null;
   /** Answers no more, and leaves the whole store in its one file. */
   stop: () => Promise<void>;
 }
@@ -47,6 +56,8 @@ export async function startServer({
   appRoot,
   hosts = [],
   devices: wanted = null,
+  phone = null,
+  passphrase,
   demo,
   log,
 }: StartOptions): Promise<RunningServer> {
@@ -58,16 +69,23 @@ export async function startServer({
   // whoever has the port has the devices too: everything else goes on without them
   const devices: Devices | null = wanted === null ? null : await listenForDevices(hub, wanted).catch(() => null);
   const heard = { hub, port: devices?.port ?? null };
-  const app = createServer({ store, reckoner, appRoot, devices: heard, hosts, ...(log ? { log } : {}) });
+  const keys = createKeys(passphrase);
+  let line: PhoneLine | null = null;
+  const phones = { keys, devices: pairedDevicesOf(store), line: () => line };
+  const named = phone === null ? hosts : [...hosts, ...namesNow()];
+  const app = createServer({ store, reckoner, appRoot, devices: heard, hosts: named, phones, ...(log ? { log } : {}) });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve, reject) => {
     const listening = app.listen(port, host, (error) => (error ? reject(error) : resolve(listening)));
   });
+  if (phone !== null) line = await listenForPhones(app, phone, authorityPlace(file));
   return {
+    phone: line && { url: line.url(), pairing: `${line.url()}/pair?token=${keys.newToken()}` },
     port: (server.address() as AddressInfo).port,
     devices: heard.port,
     stop: async () => {
       stopEmptying();
       await devices?.stop();
+      await line?.stop();
       const closed = new Promise((resolve) => server.close(resolve));
       server.closeAllConnections();
       await closed;
@@ -76,6 +94,9 @@ export async function startServer({
     },
   };
 }
+
+/** The authority's files stand beside the data. */
+const authorityPlace = (file: string): string => join(dirname(file), 'keep-snug-authority');
 
 const DAY_MS = 86_400_000;
 

@@ -1,4 +1,4 @@
-import { dayText, sittingText } from '@keep-snug/core/sittings';
+import { dayText, HOURS_ID, sittingText } from '@keep-snug/core/sittings';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { minutesText } from '@/days/minutesText';
@@ -7,7 +7,6 @@ import { Action } from '@/parts/Action';
 import { CardBox } from '@/parts/CardBox';
 import { Words } from '@/parts/Words';
 import { useLibrary } from '@/state/library';
-import { HOURS_ID } from '@keep-snug/core/sittings';
 import { useSittings } from '@/worker/useReckonWorker';
 
 /** The next sitting, and the way to all of them; once hours were said, or something is on the hook. */

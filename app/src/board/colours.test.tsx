@@ -1,7 +1,7 @@
 import type { Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { fireEvent, screen } from '@testing-library/react-native';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { show } from '@/fixtures/show';
 import { useSettings } from '@/state/settings';
 import { STAGES } from './stages';
@@ -14,7 +14,9 @@ function Stage({ start }: { start: Plan }) {
   const [plan, setPlan] = useState(start);
   const reader = useReader();
   const { worked, faults } = reckonFor(plan, reader);
-  now = plan;
+  useEffect(() => {
+    now = plan;
+  }, [plan]);
   const { Body } = STAGES.find(({ id }) => id === 'colours')!;
   return <Body plan={plan} worked={worked} faults={faults} edit={(work) => setPlan(work)} />;
 }

@@ -168,6 +168,7 @@ function another({ hours, from, jobs, late, by }: Late, id: string, title: strin
 /** Draws of fit for a help: enough to tell one from another. */
 const FIT_DRAWS = 1000;
 
+/** Minutes that are left of a job. */
 export const minutesOf = ({ minutes }: ToDo): number => minutes.reduce((sum, one) => sum + one, 0);
 
 /** The way to go on by a changed plan that pulls nothing out. */

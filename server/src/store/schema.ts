@@ -46,6 +46,15 @@ export const makeStates = sqliteTable('make_states', {
   open: integer('open', { mode: 'boolean' }).notNull(),
 });
 
+/** Devices beyond this machine that may read and write: each knows a token of which only the hash is kept. */
+export const pairedDevices = sqliteTable('paired_devices', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  tokenHash: text('token_hash').notNull().unique(),
+  pairedAt: text('paired_at').notNull(),
+  seenAt: text('seen_at').notNull(),
+});
+
 /** One row: what this file is called, so that devices know it again. */
 export const house = sqliteTable('house', {
   id: integer('id').primaryKey(),

@@ -1,10 +1,11 @@
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { createHub, type Hub } from '../devices/hub';
+import { createKeys, door, isFromHere, pairedDevicesOf, pairedRoutes, pairRoutes, type Phones } from '../phone';
 import { deviceRoutes } from '../routes/devices';
 import { documentRoutes } from '../routes/documents';
 import { eventRoutes } from '../routes/events';
@@ -28,6 +29,10 @@ interface Parts {
   devices?: { hub: Hub; port: number | null };
   /** Names it answers to besides this machine's own. */
   hosts?: readonly string[];
+  /** What there is for phones: who may come in from beyond this machine, and how. */
+  phones?: Phones;
+  /** Whether a request comes from this machine. */
+  isHere?: (req: Request) => boolean;
   /** Requests to the API in a minute. */
   perMinute?: number;
   log?: Logger;
@@ -40,6 +45,8 @@ export function createServer({
   appRoot,
   devices = { hub: createHub(), port: null },
   hosts = [],
+  phones = { keys: createKeys(undefined), devices: pairedDevicesOf(store), line: () => null },
+  isHere = isFromHere,
   perMinute = 6000,
   log,
 }: Parts): Express {
@@ -51,6 +58,9 @@ export function createServer({
   server.use(knownHost(hosts));
   server.use(helmet({ contentSecurityPolicy: { directives: policy(appRoot) }, strictTransportSecurity: false }));
   server.use(compression());
+  server.use(pairRoutes(phones));
+  // nothing of the house before this
+  server.use(door(phones.devices, isHere));
   server.use('/api', (_req, res, next) => {
     // whose answer it is: a device that knows another house takes nothing from it for granted
     res.set('Keep-Snug-Store', store.name);
@@ -65,9 +75,13 @@ export function createServer({
     res.json({ ok: true });
   });
   server.use('/api', reckonRoutes(reckoner));
-  server.use('/api', paperRoutes(reckoner, documentStore(store)));
+  server.use(
+    '/api',
+    paperRoutes(reckoner, documentStore(store), () => phones.line()?.url()),
+  );
   server.use('/api', changesRoutes(feed(store)));
   server.use('/api/devices', deviceRoutes(devices.hub, devices.port));
+  server.use('/api/paired', pairedRoutes(phones, isHere));
   server.use('/api/events', eventRoutes(eventStore(store)));
   server.use('/api/everything', everythingRoutes(documentStore(store), eventStore(store)));
   server.use('/api', documentRoutes(documentStore(store)));
@@ -100,7 +114,8 @@ function policy(appRoot: string): Record<string, string[] | null> {
     'script-src': ["'self'", ...inlineScriptHashes(appRoot)],
     // the app's style sheets are written at run time
     'style-src': ["'self'", "'unsafe-inline'"],
-    'img-src': ["'self'", 'data:'],
+    'img-src': ["'self'", 'data:', 'blob:'],
+    'form-action': ["'self'"],
     'font-src': ["'self'", 'data:'],
     'connect-src': ["'self'"],
     'object-src': ["'none'"],

@@ -1,4 +1,4 @@
-import { mainColour, SEQUENCES, isBlank, upTo, type FabricSpec } from '@keep-snug/core';
+import { mainColour, SEQUENCES, isBlank, upTo, type FabricSpec, type PlanFault } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
@@ -7,7 +7,6 @@ import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
-import type { PlanFault } from '@keep-snug/core';
 import { ColourFields } from './ColourFields';
 
 type Sequence = NonNullable<FabricSpec['sequence']>;

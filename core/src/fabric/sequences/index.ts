@@ -1,5 +1,5 @@
 import type { FabricSpec } from '../fabric';
-import type { SequenceDefinition, SequenceSpec } from './definition';
+import type { SequenceDefinition } from './definition';
 import { grams } from './grams';
 import { random } from './random';
 import { ratio } from './ratio';
@@ -9,6 +9,7 @@ export type { SequenceDefinition, SequenceSpec } from './definition';
 /** Every rule by which rows take their colours. */
 export const SEQUENCES: readonly SequenceDefinition[] = [ratio, random, grams];
 
+/** A rule by its id. */
 export const sequenceDefinition = (id: string): SequenceDefinition | undefined =>
   SEQUENCES.find((one) => one.id === id);
 
