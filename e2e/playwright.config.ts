@@ -21,7 +21,7 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   // a small machine may stand still for a moment; what passes only when retried is told, and twice in a run is a failure
   retries: 1,
-  use: { browserName: 'chromium', launchOptions: browser, locale: 'en-GB' },
+  use: { browserName: 'chromium', launchOptions: browser, locale: 'en-GB', serviceWorkers: 'block' },
   projects: [
     { name: 'wide', grepInvert: /@phone-only/, use: { viewport: { width: 1280, height: 800 } } },
     {

@@ -7,6 +7,7 @@ import { PlaceShape } from '@/parts/PlaceShape';
 import { Skeleton } from '@/parts/Skeleton';
 import { useWanted } from '@/parts/wanted';
 import { TechniquePanel } from '@/technique/TechniquePanel';
+import { useKept } from '@/state/version';
 import { useHearing, useOpening, useSync } from '@/state/sync';
 import { paperTheme } from '@/theme/paper';
 import { FONTS } from '@/theme/type';
@@ -20,6 +21,7 @@ function InStep() {
   useSync();
   useHearing();
   useWanted();
+  useKept();
   return null;
 }
 

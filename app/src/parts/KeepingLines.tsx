@@ -6,6 +6,7 @@ import { useLine, useWaiting } from '@/state/sync';
 import { Action } from './Action';
 import { AwayLine } from './AwayLine';
 import { Line } from './Line';
+import { NewVersion } from './NewVersion';
 
 /** Whatever stands in the way of keeping, told on every screen in plain words; nothing where all is well. */
 export function KeepingLines() {
@@ -21,6 +22,7 @@ export function KeepingLines() {
 export function KeepingTrouble() {
   return (
     <>
+      <NewVersion />
       <Unkept />
       <Fault />
       <Offered />

@@ -12,6 +12,8 @@ import { useSettings, type Choices } from '@/state/settings';
 import { useLine, useWaiting } from '@/state/sync';
 import { BringBack } from './BringBack';
 import { DeletedList } from './DeletedList';
+import { InstallPart } from './InstallPart';
+import { PhonesPart } from './PhonesPart';
 import { RefusedEvents } from './RefusedEvents';
 import { saveEverything, useHeldInWords } from './everything';
 
@@ -117,6 +119,12 @@ export function SettingsPage() {
       <ChoiceOf of="letters" />
       <ChoiceOf of="theme" />
       <Data />
+      <Setting name="Phones">
+        <PhonesPart />
+      </Setting>
+      <Setting name="App">
+        <InstallPart />
+      </Setting>
       <Setting name="Deleted">
         <DeletedList />
       </Setting>

@@ -1,0 +1,58 @@
+import { useEffect } from 'react';
+import { create } from 'zustand';
+
+/** What a browser asks with before an app is installed. */
+interface InstallAsk extends Event {
+  prompt: () => Promise<unknown>;
+}
+
+interface Version {
+  /** Reloads into the new version that waits; nothing where none does. */
+  takeNew: (() => void) | null;
+  /** Installs the app; nothing where the browser does not offer it now. */
+  install: (() => Promise<void>) | null;
+}
+
+export const useVersion = create<Version>()(() => ({ takeNew: null, install: null }));
+
+/** So often it is asked whether there is a new version, ms. */
+const LOOK_EVERY_MS = 3_600_000;
+
+/** Whether this page may be kept by a worker: over an encrypted line that is trusted, or on this machine. */
+const canBeKept = (): boolean =>
+  process.env.NODE_ENV === 'production' && typeof navigator !== 'undefined' && 'serviceWorker' in navigator;
+
+/** Keeps the app on this device once it stands still, and tells when a new version waits. */
+export function useKept(): void {
+  useEffect(() => {
+    const offered = (event: Event) => {
+      event.preventDefault();
+      const ask = event as InstallAsk;
+      const install = async () => {
+        await ask.prompt();
+        useVersion.setState({ install: null });
+      };
+      useVersion.setState({ install });
+    };
+    if (typeof window.addEventListener !== 'function') return undefined;
+    window.addEventListener('beforeinstallprompt', offered);
+    if (canBeKept()) void keep();
+    return () => window.removeEventListener('beforeinstallprompt', offered);
+  }, []);
+}
+
+async function keep(): Promise<void> {
+  const { workboxWindow } = await import('./workboxWindow');
+  const worker = new workboxWindow.Workbox('/sw.js');
+  worker.addEventListener('waiting', () =>
+    useVersion.setState({
+      takeNew: () => {
+        worker.addEventListener('controlling', () => window.location.reload());
+        worker.messageSkipWaiting();
+      },
+    }),
+  );
+  // a device that takes no worker works all the same
+  await worker.register().catch(() => undefined);
+  setInterval(() => void worker.update().catch(() => undefined), LOOK_EVERY_MS);
+}

@@ -1,0 +1,1 @@
+export * as workboxWindow from 'workbox-window';
