@@ -2,6 +2,7 @@ import { benchDrag } from './drag';
 import { benchFirstLoad } from './firstLoad';
 import { benchGrowth } from './growth';
 import { benchMend } from './mend';
+import { benchPaint } from './paint';
 import { benchReckon, benchSearch, benchSheet } from './reckon';
 import { benchRepeat } from './repeat';
 import { benchTables } from './tables';
@@ -16,6 +17,7 @@ const BENCHMARKS: Readonly<Record<string, () => void | Promise<void>>> = {
   mend: benchMend,
   repeat: benchRepeat,
   firstLoad: benchFirstLoad,
+  paint: benchPaint,
   tick: benchTick,
   drag: benchDrag,
   growth: benchGrowth,

@@ -8,6 +8,7 @@ import { makers } from './makers';
 import { offline } from './offline';
 import type { Proof } from './proof';
 import { twoServers } from './twoServers';
+import { phone } from './phone';
 import { photographs } from './photographs';
 import { properties } from './properties';
 
@@ -23,6 +24,7 @@ const PROOFS: readonly Proof[] = [
   flood,
   doors,
   offline,
+  phone,
   calibration,
   makers,
   photographs,

@@ -14,7 +14,7 @@ export interface PhoneLine {
 }
 
 /** So often it is looked whether this machine has other addresses. */
-const LOOK_EVERY_MS = 30_000;
+const LOOK_EVERY_MS = 5000;
 
 /**
  * Listens in the house's network, encrypted. Its certificate is made anew at every start, and whenever the machine's addresses
