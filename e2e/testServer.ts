@@ -15,6 +15,12 @@ export const SEED = join(ROOT, 'e2e/.cache/seed.sqlite');
 /** A file of an earlier version: a make of a bag with a strap, its start and ten rounds ticked. */
 export const EARLIER = join(ROOT, 'e2e/fixtures/earlier.sqlite');
 
+/** The app as it was built. */
+export const APP = join(ROOT, 'app/dist');
+
+/** The other way in for phones. */
+export const PASSPHRASE = 'four words on the shelf';
+
 /** The bundled server, loaded once by each worker; every journey has a server and a file of its own. */
 let loaded: Promise<{ startServer: typeof StartServer }> | undefined;
 
@@ -35,8 +41,17 @@ export class TestServer {
   private readonly folder = mkdtempSync(join(tmpdir(), 'keep-snug-'));
   private readonly file = join(this.folder, 'store.sqlite');
 
-  /** @param seed a file to begin with a copy of; without one the store is empty */
-  constructor(seed?: string) {
+  /** Where phones come in, and the code that lets one in; none where it is not listened for them. */
+  phone: RunningServer['phone'] = null;
+
+  /**
+   * @param seed a file to begin with a copy of; without one the store is empty
+   * @param wants a line for phones, or another app than the one that was built
+   */
+  constructor(
+    seed?: string,
+    private readonly wants: { phone?: boolean; appRoot?: string } = {},
+  ) {
     if (seed) copyFileSync(seed, this.file);
   }
 
@@ -46,14 +61,16 @@ export class TestServer {
 
   async start(): Promise<void> {
     const { startServer } = await program();
-    const appRoot = join(ROOT, 'app/dist');
+    const appRoot = this.wants.appRoot ?? APP;
     this.running = await startServer({
       host: '127.0.0.1',
       port: this.port,
       file: this.file,
       appRoot,
       devices: this.devices,
+      ...(this.wants.phone ? { phone: 0, passphrase: PASSPHRASE } : {}),
     });
+    this.phone = this.running.phone;
     this.port = this.running.port;
     this.devices = this.running.devices ?? 0;
   }

@@ -19,39 +19,40 @@ const PLACES = [
   PHONE_MAKE,
 ];
 
-test('with the server gone every place opens anew, a row is ticked, and arrives once', PHONE_ONLY, async ({
-  page,
-  server,
-}) => {
-  await page.goto(server.url);
-  await page.getByRole('heading', { name: 'Bench', level: 1 }).waitFor();
-  // all that it keeps is there once its worker is in charge
-  await page.evaluate(async () => {
-    const { active } = await navigator.serviceWorker.ready;
-    if (active?.state !== 'activated') await new Promise((done) => active?.addEventListener('statechange', done));
-  });
-  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
-  const before = await server.read<unknown[]>(`/events?make=${PHONE_MAKE.split('/').at(-1)}&since=0`);
-  await server.stop();
-  for (const path of PLACES) {
-    await page.goto(server.url + path);
-    await expect(page.getByRole('heading', { level: 1 }).first(), path).toBeVisible();
-    await expect(page.getByText(/isn.t working|cannot be reached/i)).toHaveCount(0);
-  }
-  await page.goto(server.url + PHONE_MAKE);
-  const heading = page.getByRole('heading', { level: 1 }).first();
-  const row = /Row (\d+) of/.exec(await heading.innerText())![1]!;
-  await tick(page, `Row ${row} done`);
-  await expect(heading).toHaveText(new RegExp(`Row ${Number(row) + 1} of`));
-  await page.reload();
-  await expect(heading).toHaveText(new RegExp(`Row ${Number(row) + 1} of`));
-  await server.start();
-  await expect
-    .poll(async () => (await server.read<unknown[]>(`/events?make=${PHONE_MAKE.split('/').at(-1)}&since=0`)).length, {
-      timeout: 40_000,
-    })
-    .toBe(before.length + 1);
-});
+test(
+  'with the server gone every place opens anew, a row is ticked, and arrives once',
+  PHONE_ONLY,
+  async ({ page, server }) => {
+    await page.goto(server.url);
+    await page.getByRole('heading', { name: 'Bench', level: 1 }).waitFor();
+    // all that it keeps is there once its worker is in charge
+    await page.evaluate(async () => {
+      const { active } = await navigator.serviceWorker.ready;
+      if (active?.state !== 'activated') await new Promise((done) => active?.addEventListener('statechange', done));
+    });
+    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+    const before = await server.read<unknown[]>(`/events?make=${PHONE_MAKE.split('/').at(-1)}&since=0`);
+    await server.stop();
+    for (const path of PLACES) {
+      await page.goto(server.url + path);
+      await expect(page.getByRole('heading', { level: 1 }).first(), path).toBeVisible();
+      await expect(page.getByText(/isn.t working|cannot be reached/i)).toHaveCount(0);
+    }
+    await page.goto(server.url + PHONE_MAKE);
+    const heading = page.getByRole('heading', { level: 1 }).first();
+    const row = /Row (\d+) of/.exec(await heading.innerText())![1]!;
+    await tick(page, `Row ${row} done`);
+    await expect(heading).toHaveText(new RegExp(`Row ${Number(row) + 1} of`));
+    await page.reload();
+    await expect(heading).toHaveText(new RegExp(`Row ${Number(row) + 1} of`));
+    await server.start();
+    await expect
+      .poll(async () => (await server.read<unknown[]>(`/events?make=${PHONE_MAKE.split('/').at(-1)}&since=0`)).length, {
+        timeout: 40_000,
+      })
+      .toBe(before.length + 1);
+  },
+);
 
 test('the browser takes the manifest and the worker as they are meant', async ({ page, server }) => {
   await page.goto(server.url);

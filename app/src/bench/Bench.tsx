@@ -22,6 +22,7 @@ import { SaveReminder } from '@/settings/SaveReminder';
 import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { useCalm } from '@/state/useCalm';
 import { useUsed } from '@/state/used';
 import { Batches } from './Batches';
 import { DaysCard } from './DaysCard';
@@ -112,16 +113,46 @@ function section(title: string, entries: readonly Entry[]): Item[] {
   ];
 }
 
-/** A make as a strip of tape pulled out as far as it has got, its next row in words. */
+/** A make as a strip of tape pulled out as far as it has got, its next row in words; before that is worked out, its shape. */
 function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
+  const isCalm = useCalm();
+  return isCalm ? <ToldStrip id={id} held={held} /> : <StripCard id={id} held={held} row=" " next=" " begun />;
+}
+
+function ToldStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
+  const progress = useProgress(id, held.body);
+  if (!progress) return null;
+  const { next, reachedMm, lengthMm, marksMm, state } = progress;
+  const row = next?.row ? `${courseWord(next)} ${next.row} of ${next.of}` : next ? 'Rows done' : 'All done';
+  return (
+    <StripCard
+      id={id}
+      held={held}
+      row={`${row}${next?.row ? `, ${sectionWord(next.section)}` : ''}`}
+      next={next ? `Next: ${next.text}` : 'Next: mark as finished.'}
+      begun={state.done.length > 0}
+      tape={{ lengthMm, outMm: Math.max(reachedMm, lengthMm * 0.01), marks: marksMm }}
+    />
+  );
+}
+
+interface StripProps {
+  id: string;
+  held: LocalDocument<Make>;
+  row: string;
+  next: string;
+  begun: boolean;
+  tape?: { lengthMm: number; outMm: number; marks: readonly number[] };
+}
+
+/** Any length, for a tape of which nothing is known yet, mm. */
+const SOME_MM = 300;
+
+function StripCard({ id, held, row, next, begun, tape }: StripProps) {
   const make = held.body;
   const router = useRouter();
   const { box, onLayout } = useBox();
   const remove = useDeleting((state) => state.remove);
-  const progress = useProgress(id, make);
-  if (!progress) return null;
-  const { next, reachedMm, lengthMm, marksMm, state } = progress;
-  const row = next?.row ? `${courseWord(next)} ${next.row} of ${next.of}` : next ? 'Rows done' : 'All done';
   return (
     <CardBox>
       <View style={STYLES.line}>
@@ -129,7 +160,7 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
           <Words as="heading" level={2} style={{ fontSize: 22, lineHeight: 28 }}>
             {make.title}
           </Words>
-          <Words as="strong">{`${row}${next?.row ? `, ${sectionWord(next.section)}` : ''}`}</Words>
+          <Words as="strong">{row}</Words>
         </View>
         <MoreMenu
           of={make.title}
@@ -152,13 +183,13 @@ function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
         />
       </View>
       <View onLayout={onLayout}>
-        <Tape lengthMm={lengthMm} px={box.width} outMm={Math.max(reachedMm, lengthMm * 0.01)} marks={marksMm} />
+        <Tape px={box.width} {...(tape ?? { lengthMm: SOME_MM, outMm: 0 })} />
       </View>
       <Clash kind="makes" id={id} held={held} />
-      <Words tone="faint">{next ? `Next: ${next.text}` : 'Next: mark as finished.'}</Words>
+      <Words tone="faint">{next}</Words>
       <View style={STYLES.begin}>
         <Action main label={`Continue: ${make.title}`} onPress={() => router.push(`/make/${id}`)}>
-          {state.done.length === 0 ? 'Start' : 'Continue'}
+          {begun ? 'Continue' : 'Start'}
         </Action>
       </View>
     </CardBox>
@@ -198,8 +229,9 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const router = useRouter();
   const reader = useReader();
   const remove = useDeleting((state) => state.remove);
-  const { worked } = reckonFor(plan, reader);
-  const piece = worked?.pieces[0];
+  const isCalm = useCalm();
+  const outcome = isCalm ? reckonFor(plan, reader) : null;
+  const piece = outcome?.worked?.pieces[0];
   const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
     useUsed.getState().touch(id);
     router.push(to);
@@ -212,7 +244,7 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
             <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 180 }}>
               <Words as="strong">{plan.title}</Words>
               <Words as="small" tone="faint">
-                {piece ? piece.summary : 'an entry needs a fix'}
+                {piece ? piece.summary : outcome ? 'an entry needs a fix' : ' '}
               </Words>
             </View>
             {piece ? <MiniPiece sections={piece.sections} rowsDone={0} width={96} height={26} /> : null}

@@ -7,17 +7,19 @@ import { Action } from '@/parts/Action';
 import { CardBox } from '@/parts/CardBox';
 import { Words } from '@/parts/Words';
 import { useLibrary } from '@/state/library';
+import { useCalm } from '@/state/useCalm';
 import { useSittings } from '@/worker/useReckonWorker';
 
 /** The next sitting, and the way to all of them; once hours were said, or something is on the hook. */
 export function DaysCard() {
   const router = useRouter();
   const said = useLibrary((state) => state.shelves.hours[HOURS_ID] !== undefined);
-  const { ask } = useSittingsAsk();
-  const { found } = useSittings(said && ask.jobs.length > 0 ? ask : null);
-  if (ask.jobs.length === 0) return null;
+  const { ask, isEmpty } = useSittingsAsk();
+  const isCalm = useCalm();
+  const { found } = useSittings(said && isCalm && !isEmpty ? ask : null);
+  if (isEmpty) return null;
   const next = found?.sittings[0];
-  const title = ask.jobs.find(({ id }) => id === next?.job)?.title;
+  const title = found?.jobs.find(({ id }) => id === next?.job)?.title;
   return (
     <CardBox label="Days" padding={12}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 12 }}>

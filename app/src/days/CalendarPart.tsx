@@ -12,6 +12,11 @@ import { Words } from '@/parts/Words';
 import { changeHours } from '@/state/hours';
 import { calendars } from './calendars';
 
+const eventsOf = ({ jobs }: SittingsAsk, id: string) => {
+  const events = jobs.find((one) => one.id === id)?.events;
+  return events ? { events } : {};
+};
+
 /** Entries so many days ahead are looked at. */
 const LOOKED_AHEAD = 120;
 const FIRST_REMINDER = 15;
@@ -22,13 +27,13 @@ const MOST_BYTES = 20_000_000;
 export function CalendarPart({ told, ask }: { told: SittingsTold | null; ask: SittingsAsk }) {
   const [said, setSaid] = useState('');
   const [fault, setFault] = useState('');
-  const { hours, from, jobs } = ask;
+  const { hours, from } = ask;
   const save = async () => {
     const { calendarFile } = await calendars();
     const { text, sent } = calendarFile({
       hours,
       sittings: told!.sittings,
-      jobs,
+      jobs: told!.jobs.map(({ id, title }) => ({ id, title, ...eventsOf(ask, id) })),
       from,
       at: new Date().toISOString(),
     });

@@ -18,14 +18,14 @@ import { useSittingsAsk } from './useJobs';
 
 /** The days ahead as a tape: what is worked when, whether it is done in time, and the hours there are. */
 export function Days() {
-  const { ask, hours } = useSittingsAsk();
+  const { ask, hours, isEmpty } = useSittingsAsk();
   const { found } = useSittings(ask);
   const batches = useLibrary((state) => state.shelves.batches);
   const jobs = found ? jobsShown(found.jobs, batches) : [];
   return (
     <Page title="Days" says="What you crochet on which day, and whether it is done in time.">
-      {ask.jobs.length === 0 ? <Nothing /> : null}
-      {ask.jobs.length > 0 && !found ? <Busy /> : null}
+      {isEmpty ? <Nothing /> : null}
+      {!isEmpty && !found ? <Busy /> : null}
       {found && found.sittings.length > 0 ? <Strip told={found} hours={hours} from={ask.from} shown={jobs} /> : null}
       {jobs.length > 0 ? (
         <View style={{ gap: 10 }}>

@@ -1,5 +1,6 @@
 import { TERN_POINT } from '@keep-snug/core/demo';
-import { dayAfter, dayText, HOURS_ID, planSittings } from '@keep-snug/core/sittings';
+import { planDays } from '@keep-snug/core/batches';
+import { dayAfter, dayText, HOURS_ID } from '@keep-snug/core/sittings';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { samplesHere } from '@/fixtures/serverHas';
 import { show } from '@/fixtures/show';
@@ -29,7 +30,7 @@ beforeEach(() => {
   samplesHere();
   changeHours((hours) => ({ ...hours, week: [1, 1, 1, 1, 1, 1, 1], days: [] }));
   jest.spyOn(worker, 'useSittings').mockImplementation((ask) => ({
-    found: ask ? planSittings(ask) : null,
+    found: ask ? planDays(ask) : null,
     stale: false,
   }));
 });
@@ -113,7 +114,7 @@ it('jobs of a batch are told as one', () => {
     return null;
   };
   show(<Probe />);
-  const { jobs } = planSittings(ask!);
+  const { jobs } = planDays(ask!);
   const shown = jobsShown(jobs, useLibrary.getState().shelves.batches);
   const batch = shown.find(({ kind }) => kind === 'batch')!;
   expect(batch.jobs).toHaveLength(12);

@@ -5,8 +5,9 @@ import { Line } from './Line';
 /** Told on every screen while the server is away: what waits here, and that work goes on. */
 export function AwayLine() {
   const reached = useLine((state) => state.reached);
+  const unpaired = useLine((state) => state.unpaired);
   const waiting = useWaiting();
-  if (reached !== false) return null;
+  if (reached !== false || unpaired) return null;
   const kept =
     waiting === 0
       ? 'Changes are saved on this device and sent when you are back online.'

@@ -23,6 +23,7 @@ export function KeepingTrouble() {
   return (
     <>
       <NewVersion />
+      <Unpaired />
       <Unkept />
       <Fault />
       <Offered />
@@ -48,6 +49,21 @@ function Unkept() {
       word={full ? 'This device has no room left.' : 'This browser does not let the page save.'}
       text={text}
     />
+  );
+}
+
+/** The house lets this device in no longer: what it makes waits here. */
+function Unpaired() {
+  const unpaired = useLine((state) => state.unpaired);
+  if (!unpaired) return null;
+  return (
+    <Line
+      tone="rowan"
+      word="This device is not paired any more."
+      text="Your work is saved here and sent once it is paired again."
+    >
+      <Action onPress={() => window.location.assign('/pair')}>Pair again</Action>
+    </Line>
   );
 }
 

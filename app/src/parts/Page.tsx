@@ -63,7 +63,7 @@ export function ListPage({ over, items, under, ...head }: ListProps) {
         data={items as Item[]}
         keyExtractor={({ key }) => key}
         renderItem={({ item }) => <View style={[STYLES.column, STYLES.item]}>{item.draw()}</View>}
-        initialNumToRender={12}
+        initialNumToRender={4}
         maxToRenderPerBatch={8}
         windowSize={5}
         ListHeaderComponentStyle={STYLES.column}

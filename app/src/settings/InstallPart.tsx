@@ -7,6 +7,10 @@ import { useVersion } from '@/state/version';
 const isInstalled = (): boolean =>
   typeof window.matchMedia === 'function' && window.matchMedia('(display-mode: standalone)').matches;
 
+/** Whether the line to this page is trusted, so that it may be kept. */
+const isTrusted = (): boolean =>
+  window.isSecureContext !== false && typeof navigator !== 'undefined' && 'serviceWorker' in navigator;
+
 /** Installing as an app, or what it needs first. */
 export function InstallPart() {
   const install = useVersion((state) => state.install);
@@ -17,7 +21,7 @@ export function InstallPart() {
         <Action onPress={() => void install()}>Install as an app</Action>
       </View>
     );
-  return window.isSecureContext === false || !('serviceWorker' in navigator) ? (
+  return !isTrusted() ? (
     <View style={{ gap: 4 }}>
       <Words>
         This page came over a line that this browser does not trust, so it cannot be installed, cannot open while the

@@ -7,6 +7,9 @@ import type { LocalDocument } from './library';
 /** The server could not be reached, or answered that it is in trouble: try again later, nothing is lost. */
 export class Away extends Error {}
 
+/** This device is let in no longer: to be paired anew, and nothing is lost until then. */
+export class NotPaired extends Away {}
+
 /** Another house answered than the one this device knows: nothing of its answer is to be taken for granted. */
 export class OtherHouse extends Error {
   constructor(readonly store: string) {
@@ -54,6 +57,7 @@ async function ask(path: string, store?: string, init?: RequestInit): Promise<Re
   } catch {
     throw new Away();
   }
+  if (answer.status === 401) throw new NotPaired();
   if (answer.status >= 500 || answer.status === 429) throw new Away();
   const name = answer.headers.get(STORE_HEADER);
   // whatever answered without its name is something between here and there

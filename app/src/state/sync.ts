@@ -1,7 +1,7 @@
 import { DOCUMENT_KINDS } from '@keep-snug/core/documents';
 import { useEffect } from 'react';
 import { create } from 'zustand';
-import { Away, OtherHouse } from './api';
+import { Away, NotPaired, OtherHouse } from './api';
 import { useBoard } from './board';
 import { layOutWhole, startDevice, useDevice } from './device';
 import { useKeeping } from './device/keeper';
@@ -15,13 +15,15 @@ import { useLibrary, type Shelf } from './library';
 interface Line {
   /** Whether the server was there the last time it was asked. */
   reached: boolean | null;
+  /** Whether the server lets this device in no longer. */
+  unpaired: boolean;
   /** What went wrong here, where it was not the line. */
   fault: string | null;
   /** Another house answered, and was offered so much. */
   offered: Offered | null;
 }
 
-export const useLine = create<Line>(() => ({ reached: null, fault: null, offered: null }));
+export const useLine = create<Line>(() => ({ reached: null, unpaired: false, fault: null, offered: null }));
 
 const SOON_MS = 250;
 const AGAIN_MS = 3000;
@@ -48,8 +50,12 @@ async function once(): Promise<void> {
     if (offered) useLine.setState({ offered });
     if (reading) readAt = offered ? -Infinity : Date.now();
     reach(true);
+    useLine.setState({ unpaired: false });
   } catch (error) {
-    if (error instanceof Away) return reach(false);
+    if (error instanceof Away) {
+      reach(false);
+      return useLine.setState({ unpaired: error instanceof NotPaired });
+    }
     useLine.setState({ fault: (error as Error).message });
     globalThis.reportError?.(error);
   }

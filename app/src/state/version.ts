@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { create } from 'zustand';
+import { calm } from './calm';
 
 /** What a browser asks with before an app is installed. */
 interface InstallAsk extends Event {
@@ -37,8 +38,24 @@ export function useKept(): void {
     if (typeof window.addEventListener !== 'function') return undefined;
     window.addEventListener('beforeinstallprompt', offered);
     if (canBeKept()) void keep();
+    else if (process.env.NODE_ENV === 'production') void ahead();
     return () => window.removeEventListener('beforeinstallprompt', offered);
   }, []);
+}
+
+/**
+ * Where no worker may keep the app, its scripts are fetched once it stands still, so that each place opens while the server is
+ * away and the page stays open.
+ */
+async function ahead(): Promise<void> {
+  await calm();
+  const listed = await fetch('/sw.js')
+    .then((answer) => answer.text())
+    .catch(() => '');
+  for (const [, path] of listed.matchAll(/url:"([^"]+\.js)"/g)) {
+    const link = Object.assign(document.createElement('link'), { rel: 'prefetch', href: `/${path}` });
+    document.head.append(link);
+  }
 }
 
 async function keep(): Promise<void> {

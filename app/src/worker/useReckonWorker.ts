@@ -1,6 +1,7 @@
 import type { Chance, Plan, Ways, WaysAsk } from '@keep-snug/core';
 import type { RepeatAsk, RepeatTold } from '@keep-snug/core/repeat';
-import type { SittingsAsk, SittingsTold } from '@keep-snug/core/sittings';
+import type { DaysAsk } from '@keep-snug/core/batches';
+import type { SittingsTold } from '@keep-snug/core/sittings';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { ReckonWorker } from './reckon.worker';
@@ -46,10 +47,10 @@ const askWays = (to: Remote<ReckonWorker>, ask: WaysAsk): Promise<Ways> => to.wa
 
 const askRepeat = (to: Remote<ReckonWorker>, ask: RepeatAsk): Promise<RepeatTold> => to.repeat(ask);
 
-const askSittings = (to: Remote<ReckonWorker>, ask: SittingsAsk): Promise<SittingsTold> => to.sittings(ask);
+const askSittings = (to: Remote<ReckonWorker>, ask: DaysAsk): Promise<SittingsTold> => to.sittings(ask);
 
 /** What is worked on which day, and when each make is done. */
-export function useSittings(ask: SittingsAsk | null) {
+export function useSittings(ask: DaysAsk | null) {
   return useAnswer(ask, askSittings);
 }
 

@@ -1,3 +1,4 @@
 export * from './batch';
+export * from './days';
 export * from './order';
 export * from './totals';

@@ -60,15 +60,6 @@ describe('the app’s files', () => {
     expect([plain.headers['content-encoding'], plain.text]).toEqual([undefined, 'long()']);
   });
 
-  it('are all fetched ahead, whatever place is asked for first', async () => {
-    expect((await request(server()).get('/')).headers.link).toBeUndefined();
-    mkdirSync(join(folder, '_expo/static/js/web'), { recursive: true });
-    writeFileSync(join(folder, '_expo/static/js/web/[id]-0.js'), '1');
-    writeFileSync(join(folder, '_expo/static/js/web/[id]-0.js.map'), '1');
-    const { link } = (await request(server()).get('/things')).headers;
-    expect(link).toBe('</_expo/static/js/web/[id]-0.js>; rel=prefetch; as=script');
-  });
-
   it('may run the page’s own inline script and no other', async () => {
     const hash = `'sha256-${createHash('sha256').update(inline).digest('base64')}'`;
     expect(inlineScriptHashes(folder)).toEqual([hash]);

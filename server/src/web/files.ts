@@ -1,6 +1,6 @@
 import { Router, type RequestHandler } from 'express';
 import compressedAhead from 'express-static-gzip';
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import type { ServerResponse } from 'node:http';
 import { createHash } from 'node:crypto';
 import { extname, join } from 'node:path';
@@ -39,20 +39,10 @@ function cacheHashed(res: ServerResponse, path: string): void {
 }
 
 function page(root: string): RequestHandler {
-  const link = ahead(root);
   return (req, res) => {
     if (extname(req.path) !== '') return sendProblem(res, 404, { title: 'There is no such file.' });
-    if (link) res.set('Link', link);
     return res.set('Cache-Control', 'no-cache').sendFile('index.html', { root });
   };
-}
-
-/** Has the browser fetch every screen's script when it is idle, so that each opens while the server is away. */
-function ahead(root: string): string {
-  const folder = '_expo/static/js/web';
-  if (!existsSync(join(root, folder))) return '';
-  const scripts = readdirSync(join(root, folder)).filter((file) => file.endsWith('.js'));
-  return scripts.map((file) => `</${folder}/${file}>; rel=prefetch; as=script`).join(', ');
 }
 
 /** Hashes of the page's inline scripts, for the content security policy. */
