@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url';
 import { launchBrowser } from './browser';
 import setup from './setup';
 import { greyPng } from './greyPng';
-import { field, openStage, PHONE_MAKE, PHONE_PLAN, SEED, TestServer } from './testServer';
+import { field, openStage, PHONE_MAKE, PHONE_PLAN, planAt, SEED, TestServer } from './testServer';
 import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../core/src/photograph/fixtures/scene';
 import { drawBob } from './drawBob';
 
@@ -29,13 +29,8 @@ interface Shot {
   before?: (page: Page) => Promise<void>;
 }
 
-const openWorkings = async (page: Page) => {
-  await openStage(page, 'Fit');
-  await page
-    .getByRole('button', { name: /^Inside circumference.*Workings/ })
-    .first()
-    .click();
-};
+/** The days are worked out beside the page. */
+const daysLaid = async (page: Page) => page.getByRole('slider').first().waitFor();
 
 const openStitch = async (page: Page) => {
   await page.getByRole('button', { name: 'Double crochet', exact: true }).click();
@@ -86,16 +81,16 @@ const openTable = async (page: Page) => {
 
 const SHOTS: readonly Shot[] = [
   { name: 'bench-phone', path: '/', size: 'phone' },
-  { name: 'bench-wide', path: '/', size: 'wide' },
   { name: 'plan-phone', path: PHONE_PLAN, size: 'phone' },
   { name: 'plan-wide', path: PHONE_PLAN, size: 'wide' },
   { name: 'plan-wide-dark', path: PHONE_PLAN, size: 'wide', scheme: 'dark' },
   { name: 'stitch-phone', path: '/stitches', size: 'phone', before: openStitch },
   { name: 'ways-phone', path: WAYS, size: 'phone' },
+  { name: 'colours-wide', path: planAt(16), size: 'wide', before: (page) => openStage(page, 'Colours') },
+  { name: 'days-wide', path: '/days', size: 'wide', before: daysLaid },
+  { name: 'batch-phone', path: '/batch/90000000-0000-4000-8000-000000000001', size: 'phone' },
   { name: 'ledger-phone', path: '/ledger', size: 'phone' },
-  { name: 'workings-wide', path: PHONE_PLAN, size: 'wide', before: openWorkings },
   { name: 'make-phone', path: PHONE_MAKE, size: 'phone' },
-  { name: 'make-wide', path: PHONE_MAKE, size: 'wide' },
   { name: 'sheet-phone', path: SHEET, size: 'phone' },
   { name: 'new-phone', path: '/new', size: 'phone' },
   { name: 'things-wide', path: '/things', size: 'wide' },
