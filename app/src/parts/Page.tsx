@@ -63,7 +63,7 @@ export function ListPage({ over, items, under, ...head }: ListProps) {
         data={items as Item[]}
         keyExtractor={({ key }) => key}
         renderItem={({ item }) => <View style={[STYLES.column, STYLES.item]}>{item.draw()}</View>}
-        initialNumToRender={4}
+        initialNumToRender={12}
         maxToRenderPerBatch={8}
         windowSize={5}
         ListHeaderComponentStyle={STYLES.column}
