@@ -28,9 +28,10 @@ function InStep() {
 export default function Root() {
   const colours = useColours();
   useGlobalStyle();
-  const [ready, failed] = useFonts(FONTS);
+  // letters come as they come: the page is not held up for them
+  useFonts(FONTS);
   const opened = useOpening();
-  if ((!ready && !failed) || !opened) return <Skeleton />;
+  if (!opened) return <Skeleton />;
   return (
     <PaperProvider theme={paperTheme(colours)} settings={{ icon: () => null }}>
       <View style={{ flex: 1, backgroundColor: colours.chalk }}>

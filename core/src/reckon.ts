@@ -29,7 +29,7 @@ import type { Plan } from './plan';
 import type { Choice, Part, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
 import { formatNumber, wordLengths } from './units';
-import { adviceOf, prepare, workOut, workWith, type WorkedOut } from './workOut';
+import { adviceOf, canBeColoured, prepare, workOut, workWith, type WorkedOut } from './workOut';
 
 export const WORKED_FORMAT = 'keep-snug.worked/1';
 
@@ -55,7 +55,8 @@ export interface Worked {
   /** What the fit asked for, before counts were whole. */
   wanted: { girth: Mm; cover: Mm };
   choices: Choice[];
-  fittings: { kind: string; figures: Record<string, Figure>; place: string }[];
+  /** `canBeColoured`: it is worked beside the piece’s rows, so that it may have a colour of its own. */
+  fittings: { kind: string; figures: Record<string, Figure>; place: string; canBeColoured: boolean }[];
   supplies: {
     yarn: YarnNeed;
     byColour: ColourNeed[];
@@ -102,10 +103,11 @@ export function reckon(plan: Plan): Worked {
     },
     wanted: { girth: fit.girthEase, cover: fit.coverEase },
     choices: built.choices,
-    fittings: placed.map(({ definition, figures, place }) => ({
-      kind: definition.id,
-      figures,
-      place: wordText(place, schools),
+    fittings: placed.map((one) => ({
+      kind: one.definition.id,
+      figures: one.figures,
+      place: wordText(one.place, schools),
+      canBeColoured: canBeColoured(one),
     })),
     supplies,
     advice: withMisfit(plan, out, [...adviceOf(plan, out), ...contrastAdvice(plan, out)]).map((one) => ({

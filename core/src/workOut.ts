@@ -276,20 +276,22 @@ function inColours(built: Built, colours: FabricSpec['pieceColours']): Built {
 function inColour(placed: Placed, colour: FieldValue | undefined): Placed {
   if (typeof colour !== 'string' || colour === '') return placed;
   const { pieces, steps, parts } = placed;
-  const makes = steps.some(takesYarn);
+  if (!canBeColoured(placed)) return placed;
   return {
     ...placed,
     ...(pieces ? { pieces: pieces.map((piece) => ({ ...piece, colour })) } : {}),
-    steps: makes ? steps.map((step) => (takesYarn(step) ? { ...step, colour } : step)) : steps,
+    steps: steps.map((step) => (takesYarn(step) ? { ...step, colour } : step)),
     parts: Object.fromEntries(
       Object.entries(parts).map(([view, list]) => [view, list.map((part) => ({ ...part, colour }))]),
     ),
   };
 }
 
-/** Whether a step works or winds yarn of its own: what only joins is done with what hangs there. */
-const takesYarn = ({ does = [] }: WorkStep): boolean =>
-  does.some((work) => work.do === 'border' || work.do === 'free' || work.do === 'sew');
+/** Whether a step works stitches of its own: what is sewn on is sewn with what hangs there. */
+const takesYarn = ({ does = [] }: WorkStep): boolean => does.some((work) => work.do === 'border' || work.do === 'free');
+
+/** Whether a fitting can be in a colour of its own: it is worked beside the piece’s rows. */
+export const canBeColoured = ({ pieces = [], steps }: Placed): boolean => pieces.length > 0 || steps.some(takesYarn);
 
 function refuse(faults: readonly PlanFault[]): void {
   if (faults.length > 0) throw new PlanProblem(faults);

@@ -25,7 +25,7 @@ test('a server that lost its file, or has an older copy of it, gets everything a
   await expect(page.getByText('The server has other data than before.')).toBeVisible({ timeout: 20_000 });
   await expect(row(page, 25)).toBeVisible();
   await expect.poll(() => ticksOf(server), { timeout: 20_000 }).toBe(25);
-  expect((await server.read<unknown[]>('/plans')).length).toBe(18);
+  expect((await server.read<unknown[]>('/plans')).length).toBe(19);
   await tickRows(page, 25, 25);
   await expect.poll(() => ticksOf(server)).toBe(26);
 
@@ -151,7 +151,7 @@ test('a saved file is brought back beside what is here: looked at first, undone,
   server,
 }) => {
   await page.goto(`${server.url}/settings`);
-  await page.getByText(/On this device: 18 plans/).waitFor();
+  await page.getByText(/On this device: 19 plans/).waitFor();
   await expect(page.getByText('The server has all of it too.')).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),

@@ -91,7 +91,7 @@ test('letters grow everywhere, and stay so', async ({ page, server }) => {
 
 test('everything is saved as a file that reads back', async ({ page, server }) => {
   await page.goto(`${server.url}/settings`);
-  await page.getByText(/On this device: 18 plans/).waitFor();
+  await page.getByText(/On this device: 19 plans/).waitFor();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save everything as a file' }).click(),

@@ -40,6 +40,8 @@ export function Bench() {
   const shelf = useShelf('plans');
   const entries = useMemo(() => planEntries(shelf, all, makes), [shelf, all, makes]);
   const finding = useFinding(entries);
+  // what is on the hook is drawn first
+  const isCalm = useCalm();
   const open = makes.filter(([, { body }]) => !body.aside);
   const aside = makes.filter(([, { body }]) => body.aside);
   return (
@@ -54,27 +56,40 @@ export function Bench() {
           {open.map(([id, held]) => (
             <MakeStrip key={id} id={id} held={held} />
           ))}
-          <DaysCard />
-          <Batches />
-          <PlansIn />
-          <ListTools what="plans" finding={finding} />
+          {isCalm ? (
+            <>
+              <DaysCard />
+              <Batches />
+              <PlansIn />
+              <ListTools what="plans" finding={finding} />
+            </>
+          ) : null}
         </>
       }
-      items={[
-        ...section(
-          'Not started',
-          finding.found.filter(({ state }) => state === 'waiting'),
-        ),
-        ...section('Being made', finding.search ? finding.found.filter(({ state }) => state === 'on the hook') : []),
-        ...section(
-          'Made before',
-          finding.found.filter(({ state }) => state === 'made'),
-        ),
-      ]}
-      under={<Aside makes={aside} />}
+      items={
+        isCalm
+          ? [
+              ...section(
+                'Not started',
+                finding.found.filter(({ state }) => state === 'waiting'),
+              ),
+              ...section(
+                'Being made',
+                finding.search ? finding.found.filter(({ state }) => state === 'on the hook') : [],
+              ),
+              ...section(
+                'Made before',
+                finding.found.filter(({ state }) => state === 'made'),
+              ),
+            ]
+          : NOTHING
+      }
+      under={isCalm ? <Aside makes={aside} /> : null}
     />
   );
 }
+
+const NOTHING: Item[] = [];
 
 const lastFirst = (makes: Makes) => [...makes].sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt));
 
@@ -229,9 +244,8 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const router = useRouter();
   const reader = useReader();
   const remove = useDeleting((state) => state.remove);
-  const isCalm = useCalm();
-  const outcome = isCalm ? reckonFor(plan, reader) : null;
-  const piece = outcome?.worked?.pieces[0];
+  const { worked } = reckonFor(plan, reader);
+  const piece = worked?.pieces[0];
   const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
     useUsed.getState().touch(id);
     router.push(to);
@@ -244,7 +258,7 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
             <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 180 }}>
               <Words as="strong">{plan.title}</Words>
               <Words as="small" tone="faint">
-                {piece ? piece.summary : outcome ? 'an entry needs a fix' : ' '}
+                {piece ? piece.summary : 'an entry needs a fix'}
               </Words>
             </View>
             {piece ? <MiniPiece sections={piece.sections} rowsDone={0} width={96} height={26} /> : null}

@@ -63,10 +63,17 @@ describe('colours', () => {
   });
 
   it('belong to pieces and fittings by themselves', () => {
-    show(<Stage start={{ ...tote, fabric: { ...tote.fabric, colours: [] } }} />);
-    fireEvent.changeText(screen.getByLabelText('Colour of side handles'), 'rose');
+    const edged: Plan = {
+      ...tote,
+      fabric: { ...tote.fabric, colours: [] },
+      fittings: [{ kind: 'edging' }, { kind: 'handles' }],
+    };
+    show(<Stage start={edged} />);
+    // handles are rows of the bag itself
+    expect(screen.queryByLabelText('Colour of side handles')).toBeNull();
+    fireEvent.changeText(screen.getByLabelText(/^Colour of .*edging/), 'rose');
     expect(now.fittings![0]!.colour).toBe('rose');
-    fireEvent.changeText(screen.getByLabelText('Colour of side handles'), '');
+    fireEvent.changeText(screen.getByLabelText(/^Colour of .*edging/), '');
     expect(now.fittings![0]).not.toHaveProperty('colour');
     fireEvent.changeText(screen.getByLabelText('Colour of pouch'), 'moss');
     expect(Object.values(now.fabric.pieceColours!)).toEqual(['moss']);

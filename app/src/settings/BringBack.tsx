@@ -156,7 +156,7 @@ function inWords({ added, changed, removed, differing, events }: Changes): strin
 /** @returns the file, or why it is none of ours */
 async function readFile(file: File): Promise<Opened | string> {
   // forms and their checks are fetched only where they are needed
-  const { readEverything } = await import('@keep-snug/core/everything');
+  const { readEverything } = await import('@/state/checked');
   const value: unknown = await file
     .text()
     .then(

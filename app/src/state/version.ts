@@ -70,6 +70,7 @@ async function keep(): Promise<void> {
     }),
   );
   // a device that takes no worker works all the same
-  await worker.register().catch(() => undefined);
+  const kept = await worker.register().catch(() => undefined);
+  if (!kept) return ahead();
   setInterval(() => void worker.update().catch(() => undefined), LOOK_EVERY_MS);
 }

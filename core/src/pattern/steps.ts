@@ -214,7 +214,7 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
       id: `${piece.id}-foundation`,
       section: first.section,
       kind: 'foundation',
-      text: piece.colour ? `With ${piece.colour}: ${more.text}` : more.text,
+      text: more.text,
       ends: more.ends,
       side: more.side,
       heightMm: more.heightMm ?? 0,

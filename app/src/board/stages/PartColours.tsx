@@ -9,6 +9,7 @@ type Edit = StageProps['edit'];
 /** Colours by part: pieces, bands, fittings. Left empty it is of the main colour. */
 export function PartColours({ plan, worked, edit }: { plan: Plan; worked: Worked | null; edit: Edit }) {
   const { fabric, fittings = [] } = plan;
+  const colourable = new Set((worked?.fittings ?? []).filter((one) => one.canBeColoured).map(({ kind }) => kind));
   const own = new Set(fittings.map(({ kind }) => kind));
   const pieces = (worked?.pieces ?? []).filter(({ id }) => ![...own].some((kind) => id.startsWith(kind)));
   return (
@@ -33,14 +34,16 @@ export function PartColours({ plan, worked, edit }: { plan: Plan; worked: Worked
                 onChange={(colour) => edit((old) => withPiece(old, id, colour))}
               />
             ))}
-        {fittings.map(({ kind, colour }, index) => (
-          <TextField
-            key={kind}
-            label={`Colour of ${(fittingDefinition(kind)?.name ?? kind).toLowerCase()}`}
-            value={typeof colour === 'string' ? colour : ''}
-            onChange={(next) => edit((old) => withFittingColour(old, index, next))}
-          />
-        ))}
+        {fittings.map(({ kind, colour }, index) =>
+          colourable.has(kind) ? (
+            <TextField
+              key={kind}
+              label={`Colour of ${(fittingDefinition(kind)?.name ?? kind).toLowerCase()}`}
+              value={typeof colour === 'string' ? colour : ''}
+              onChange={(next) => edit((old) => withFittingColour(old, index, next))}
+            />
+          ) : null,
+        )}
       </FieldRow>
     </>
   );
