@@ -142,6 +142,25 @@ describe('a palette', () => {
     const worked = reckon({ ...wrap, fabric: { ...wrap.fabric, pieceColours: { [piece!.id]: 'rose' } } });
     expect(worked.supplies.byColour.find(({ name }) => name === 'rose')!.rows).toBeGreaterThan(0);
     expect(worked.steps[0]!.text).toMatch(/With rose:/);
+    const drawn = reckon({
+      ...wrap,
+      palette: { rose: { hex: '#C9798B' } },
+      fabric: { ...wrap.fabric, pieceColours: { [piece!.id]: 'rose' } },
+    });
+    const faces = drawn.views.flatMap(({ parts }) => parts.filter((part): part is Cloth => part.type === 'cloth'));
+    expect(faces.some(({ hex }) => hex === '#C9798B')).toBe(true);
+  });
+
+  it('the second of two panels is drawn in its own', () => {
+    const base = plans.find(({ shape }) => shape.kind === 'two-panels') ?? { ...phone, shape: { kind: 'two-panels' } };
+    const plan: Plan = {
+      ...base,
+      shape: { ...base.shape, secondColour: 'rose' },
+      palette: { rose: { hex: '#C9798B' } },
+    };
+    const backs = cloths(plan).filter(({ role }) => role === 'back');
+    expect(backs.length).toBeGreaterThan(0);
+    for (const { hex } of backs) expect(hex).toBe('#C9798B');
   });
 
   it('looks as it says, else as its yarn, else as the name usually does', () => {

@@ -17,7 +17,7 @@ import {
   type YarnShare,
 } from './supplies';
 import { hexOf, mainColour, runHex, type WorkedFabric } from './fabric';
-import { huedViews, smallPieces } from './drawing';
+import { huedViews, roleOf, smallPieces } from './drawing';
 import { derive, type Advice, type Figure } from './figure';
 import { RIM, type Notion } from './fittings';
 import { pieceEnd } from './shapes/common/joins';
@@ -26,7 +26,7 @@ import { inOrder, pieceSteps, wordText, workSteps, type Schools, type Step } fro
 import { bandsOf, tailOf, tailsAsked, walk, withTails, type Band, type Walked, type Work } from './piece';
 import { withMisfit } from './misfit';
 import type { Plan } from './plan';
-import type { Choice, Part, Piece, View, WorkStep } from './shapes';
+import type { Choice, ClothRole, Part, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
 import { formatNumber, wordLengths } from './units';
 import { adviceOf, canBeColoured, prepare, workOut, workWith, type WorkedOut } from './workOut';
@@ -195,9 +195,17 @@ function viewsIn(plan: Plan, out: WorkedOut): View[] {
   return huedViews(views, {
     hexOf: (colour) => hexOf(palette, spec, colour),
     main: mainColour(spec),
+    ofRole: (role) => colourOfRole(out.built.pieces, role),
     first: out.built.pieces[0]!.courses.map((_, index) => colourOf(index + 1)),
     ...(grid ? { stitchesOf: (row: number) => grid[row - 1]?.map((run) => runHex(spec.yarn.runs!, run)) } : {}),
   });
+}
+
+/** The colour that the piece of a section says of itself; the second of two alike may say another. */
+function colourOfRole(pieces: readonly Piece[], role: ClothRole): string | undefined {
+  if (role === 'back' && pieces[0]!.secondColour) return pieces[0]!.secondColour;
+  const own = pieces.find(({ id, sections }) => id === role || sections.some(({ name }) => roleOf(name) === role));
+  return (own ?? pieces[0]!).colour;
 }
 
 function viewsOf({ built, placed, schools, fabric }: WorkedOut): View[] {

@@ -26,6 +26,16 @@ test('runs typed from a trial row are added up, drawn on the piece, and a count 
   await use.click();
   await page.getByRole('button', { name: 'See what the colours do' }).click();
   await expect(panel.getByText('It makes columns of colour.')).toBeVisible();
+  // a spiral instead, and its first rounds made
+  await panel.getByRole('combobox', { name: 'Look for' }).click();
+  await page.getByRole('option', { name: 'a spiral to the right' }).click();
+  await panel
+    .getByRole('button', { name: /^Use \d+ stitches on a/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'See what the colours do' }).click();
+  await expect(panel.getByText('It makes a spiral to the right.')).toBeVisible();
+  await expect(panel.getByText(/The spiral rises \d+° from the level/)).toBeVisible();
   await expect
     .poll(async () => {
       const kept = await server.read<{ id: string; body: { fabric: { yarn: { runs?: unknown[] } } } }[]>('/plans');

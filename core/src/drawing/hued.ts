@@ -1,4 +1,4 @@
-import type { Cloth, DrawnRound, Hue, Part, RowBand, RowLines, View } from './parts';
+import type { Cloth, ClothRole, DrawnRound, Hue, Part, RowBand, RowLines, View } from './parts';
 
 /** What colours look like. */
 export interface Hues {
@@ -8,6 +8,8 @@ export interface Hues {
   main: string;
   /** The colours of the first piece’s rows, for a floor that is worked from its middle outwards. */
   first: readonly (string | undefined)[];
+  /** What the piece that shows a section is in throughout, where it says so of itself. */
+  ofRole: (role: ClothRole) => string | undefined;
   /** Of a yarn that repeats: how each stitch of a row looks, from the left. */
   stitchesOf?: (row: number) => readonly string[] | undefined;
 }
@@ -21,8 +23,21 @@ export const huedViews = (views: readonly View[], hues: Hues): View[] =>
 
 function huedPart(part: Part, hues: Hues): Part {
   if (BARE.includes(part.type)) return part;
-  const hued = withHex(part, hues);
+  const own = 'role' in part && !part.colour ? hues.ofRole(part.role) : undefined;
+  const hued = withHex(own ? inOneColour(part, own) : part, hues);
   return hued.type === 'cloth' ? { ...hued, rows: huedRows(hued, hues) } : hued;
+}
+
+/** A part in one colour throughout, whatever its rows would have been without it. */
+function inOneColour(part: Part, colour: string): Part {
+  if (part.type !== 'cloth') return { ...part, colour };
+  const { bands, rounds, ...rows } = part.rows;
+  const plain = <T extends Hue & { tint?: number }>({ tint: _tint, ...one }: T) => ({ ...one, colour });
+  return {
+    ...part,
+    colour,
+    rows: { ...rows, ...(bands ? { bands: bands.map(plain) } : {}), ...(rounds ? { rounds: rounds.map(plain) } : {}) },
+  };
 }
 
 function withHex<T extends Hue>(one: T, { hexOf, main }: Hues): T {
