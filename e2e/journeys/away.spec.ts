@@ -28,13 +28,16 @@ test('a plan changed on two devices is offered both ways, and nothing is overwri
   await expect(field(page, 'Name of the plan')).toHaveValue('Field phone pouch');
   const id = PHONE_PLAN.split('/').at(-1);
   const kept = await server.read<{ revision: number; body: object }>(`/plans/${id}`);
+  // news of the other change must not come before this one is made
+  await page.route('**/api/changes**', (route) => route.abort());
   await fetch(`${server.url}/api/plans/${id}`, {
     method: 'PUT',
     headers: { 'Content-Type': 'application/json', 'If-Match': `"${kept.revision}"` },
     body: JSON.stringify({ ...kept.body, title: 'Changed elsewhere' }),
   });
   await field(page, 'Name of the plan').fill('Changed here');
-  await expect(page.getByText('Changed on another device')).toBeVisible();
+  await page.unroute('**/api/changes**');
+  await expect(page.getByText('Changed on another device')).toBeVisible({ timeout: 20_000 });
   expect((await server.read<{ body: { title: string } }>(`/plans/${id}`)).body.title).toBe('Changed elsewhere');
   await page.getByRole('button', { name: 'Keep this version' }).click();
   await expect

@@ -63,7 +63,9 @@ test('a plan without a swatch is an estimate everywhere, until rows of a swatch 
   await expect(page.getByRole('button', { name: /^Stitches to 10 cm: .*, estimate. Workings/ })).toBeVisible();
   await field(page, 'Length of the stitches').fill('12 cm');
   await expect(page.getByRole('button', { name: /^Stitches to 10 cm: [^,]*\. Workings/ })).toBeVisible();
+  const before = (await server.read<unknown[]>('/swatches')).length;
   await page.getByRole('button', { name: 'Save this swatch' }).click();
+  await expect.poll(async () => (await server.read<unknown[]>('/swatches')).length).toBe(before + 1);
   await page.goto(`${server.url}/yarn`);
   await expect(page.getByRole('group', { name: 'Swatch, oat cotton on 4.5 mm' })).toHaveCount(2);
 });
