@@ -1,5 +1,5 @@
 import type { Part } from '@keep-snug/core';
-import { loopPath, tailPath } from '@keep-snug/core/drawn';
+import { cutStretches, loopPath, tailPath } from '@keep-snug/core/drawn';
 import type { ReactElement } from 'react';
 import type { Colours } from '@/theme/colours';
 import { Circle, G, Line, Path, Polygon, Polyline, Rect, Text } from '@/parts/ink';
@@ -82,23 +82,31 @@ const MARKS: MarkInks = {
       ))}
     </G>
   ),
-  cut: (part, { scale, colours }, key) => (
-    <G key={key}>
-      {[
-        { stroke: colours.ink, width: Math.max(3, part.thickness * scale) + 2 },
-        { stroke: part.hex ?? colours.cloth[part.role], width: Math.max(3, part.thickness * scale) },
-      ].map(({ stroke, width }) => (
-        <Polyline
-          key={stroke}
-          points={part.points.map(([x, y]) => `${x * scale},${y * scale}`).join(' ')}
-          fill="none"
-          stroke={stroke}
-          strokeWidth={width}
-          strokeLinejoin="round"
-        />
-      ))}
-    </G>
-  ),
+  cut: (part, { scale, colours }, key) => {
+    const wide = Math.max(3, part.thickness * scale);
+    const first = colours.cloth[part.role];
+    const stretches = cutStretches(part).map(({ points, tint, hex }) => ({
+      points,
+      stroke: hex ?? (tint === 0 ? first : colours.yarns[(tint - 1) % colours.yarns.length]!),
+      width: wide,
+    }));
+    return (
+      <G key={key}>
+        {[{ points: part.points, stroke: colours.ink, width: wide + 2 }, ...stretches].map(
+          ({ points, stroke, width }, index) => (
+            <Polyline
+              key={index}
+              points={points.map(([x, y]) => `${x * scale},${y * scale}`).join(' ')}
+              fill="none"
+              stroke={stroke}
+              strokeWidth={width}
+              strokeLinejoin="round"
+            />
+          ),
+        )}
+      </G>
+    );
+  },
   tail: (part, { scale, colours }, key) => (
     <Path
       key={key}

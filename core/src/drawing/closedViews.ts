@@ -1,8 +1,9 @@
 import { formatNumber } from '../units';
 import type { WorkedFabric } from '../fabric';
 import type { WorkedThing } from '../things';
-import type { Part, View } from './parts';
-import { cutPouch, standing, uprightFrom } from './draw';
+import { cutPouch } from './cutPouch';
+import { standing, uprightFrom } from './draw';
+import type { CutRow, Part, View } from './parts';
 
 interface ClosedWish {
   context: { thing: WorkedThing; fabric: WorkedFabric };
@@ -14,6 +15,8 @@ interface ClosedWish {
   frontUp: number;
   backUp: number;
   flap?: number;
+  /** What a cut through it meets. */
+  rows: { around: readonly CutRow[]; over?: readonly CutRow[] };
   count: string;
   choice: string;
 }
@@ -27,6 +30,7 @@ export function closedViews({
   frontUp,
   backUp,
   flap,
+  rows,
   count,
   choice,
 }: ClosedWish): View[] {
@@ -43,6 +47,7 @@ export function closedViews({
     t: fabric.thickness.value,
     front: frontUp,
     back: backUp,
+    rows,
     ...(flap === undefined ? {} : { flap }),
   });
   return [

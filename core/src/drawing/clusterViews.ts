@@ -1,11 +1,13 @@
 import type { WorkedFabric } from '../fabric';
 import { bottomGive } from '../fit';
-import { bandsOf, type Piece } from '../piece';
+import type { Piece } from '../piece';
 import type { WorkedThing } from '../things';
 import { formatNumber, plural } from '../units';
 import { closedViews } from './closedViews';
+import { cutApart, cutRows } from './cutRows';
 import { panel, sideBySide, uprightFrom } from './draw';
-import type { ClothRole, DrawnRound, Part, View } from './parts';
+import type { ClothRole, CutRow, DrawnRound, Part, View } from './parts';
+import { bandsDrawn, runsOf } from './runs';
 
 /** Stitches of a cluster. */
 const CLUSTER = 3;
@@ -58,12 +60,30 @@ export function clusterViews(drawn: DrawnClusters): View[] {
       front: closed,
       frontUp: up,
       backUp: up,
+      rows: rowsMet(drawn),
       ...(flap === undefined ? {} : { flap }),
       count,
       choice: 'width',
     }),
   ];
 }
+
+/** What a cut meets: each rectangle from its outer round in and out again. */
+function rowsMet({ front, back, rounds }: DrawnClusters): { around: CutRow[]; over: CutRow[] } {
+  const through = (piece: Piece, role: 'front' | 'back') => {
+    const [strip, outer] = [piece.rows - rounds, piece.rows];
+    const out = cutRows(piece, { from: strip + 1, to: outer, at: 1 / 2, role });
+    const rest = piece.height.value - 2 * lengthOf(out);
+    const middle = cutRows(piece, { from: 1, to: strip, at: 1 / 2, role });
+    const share = rest / lengthOf(middle);
+    return [...[...out].reverse(), ...middle.map((row) => ({ ...row, mm: row.mm * share })), ...out];
+  };
+  const met = through(back ?? front, 'back');
+  const [behind, over] = cutApart(met, (lengthOf(met) * front.height.value) / (back ?? front).height.value);
+  return { around: [...through(front, 'front').reverse(), ...behind], over };
+}
+
+const lengthOf = (rows: readonly CutRow[]): number => rows.reduce((sum, { mm }) => sum + mm, 0);
 
 /** The join of both layers, on round the flap where there is one: of each round, what lies along each side. */
 function joinAround(
@@ -120,7 +140,7 @@ function stripPart(role: ClothRole, piece: Piece, rounds: number, tint: Pick<Dra
   const box = { x: deep, y: deep, w: piece.width.value - 2 * deep, h: piece.height.value - 2 * deep };
   const rows = piece.rows - rounds;
   const chain = piece.foundation.kind === 'chain';
-  const bands = [{ stitch: piece.fabric.stitch.id, rows, mm: 1, ...tint }];
+  const { bands = [{ stitch: piece.fabric.stitch.id, rows, mm: 1, ...tint }] } = bandsDrawn(piece, 1, rows);
   return panel({
     role,
     label: '',
@@ -149,9 +169,9 @@ function flapOf(front: Piece, height: number, rounds: number): Part {
 
 /** Which of its colours a row has, where there are several. */
 function tintsOf(piece: Piece): (row: number) => Pick<DrawnRound, 'tint' | 'colour'> {
-  const bands = bandsOf(piece);
-  const names = [...new Set(bands.map(({ colour }) => colour))];
-  const nameAt = (row: number) => bands.find(({ from, to }) => row >= from && row <= to)?.colour;
+  const runs = runsOf(piece);
+  const names = [...new Set(runs.map(({ colour }) => colour))];
+  const nameAt = (row: number) => runs.find(({ from, to }) => row >= from && row <= to)?.colour;
   return (row) => {
     const colour = nameAt(row);
     return { ...(names.length < 2 ? {} : { tint: names.indexOf(colour) }), ...(colour ? { colour } : {}) };

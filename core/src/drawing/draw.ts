@@ -1,78 +1,14 @@
-import { stripeNames, type WorkedFabric } from '../fabric';
-import { bandsOf, borderRounds, type Band, type Border, type Piece, type RawEdge } from '../piece';
+import type { WorkedFabric } from '../fabric';
+import { borderRounds, type Border, type Piece, type RawEdge } from '../piece';
 import type { WorkedThing } from '../things';
-import type { Cloth, ClothRole, Dimension, Part, RowBand, RowLines, ThingPart } from './parts';
+import type { Cloth, ClothRole, Dimension, Part, RowLines, ThingPart } from './parts';
+import { bandsDrawn } from './runs';
 
 const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
 
 /** The tint of a section: its own name where there is one, else what it is most like. */
 export function roleOf(name: string): ClothRole {
   return ROLES.includes(name) ? (name as ClothRole) : 'front';
-}
-
-/** Rows of one stitch and one colour. */
-interface Run {
-  band: Band;
-  from: number;
-  to: number;
-  colour: string | undefined;
-}
-
-/** The fabrics and colours of a piece's rows as they are drawn; nothing where it is of one. */
-export function bandsDrawn(piece: Piece, from = 1, to = piece.rows): Pick<RowLines, 'bands'> {
-  const runs = runsOf(piece);
-  if (runs.length === 1 && !piece.bands && runs[0]!.colour === undefined) return {};
-  const names = [...new Set(runs.map(({ colour }) => colour))];
-  const bands = runs.flatMap(({ band: { fabric, pattern }, colour, ...run }): RowBand[] => {
-    const [first, last] = [Math.max(from, run.from), Math.min(to, run.to)];
-    if (first > last) return [];
-    const mm = piece.reach(last) - piece.reach(first - 1);
-    const row = piece.fabric.stripes?.eachRow ? { row: first } : {};
-    const tint = { ...(names.length > 1 ? { tint: names.indexOf(colour) } : {}), ...(colour ? { colour } : {}) };
-    return [{ stitch: fabric.stitch.id, ...(pattern ? { pattern } : {}), rows: last - first + 1, mm, ...row, ...tint }];
-  });
-  return { bands };
-}
-
-/** Its bands, each divided where the colour changes: stripes run on over them from the first row. */
-function runsOf(piece: Piece): Run[] {
-  const before = known.get(piece);
-  if (before) return before;
-  const runs = runsAnew(piece);
-  known.set(piece, runs);
-  return runs;
-}
-
-/** A piece is asked for its runs once for every part that is drawn of it. */
-const known = new WeakMap<Piece, Run[]>();
-
-const rowByRow = (band: Band): Run[] =>
-  Array.from({ length: band.to - band.from + 1 }, (_, index) => {
-    const row = band.from + index;
-    return { band, from: row, to: row, colour: band.colour };
-  });
-
-function runsAnew(piece: Piece): Run[] {
-  const { stripes } = piece.fabric;
-  const names =
-    stripes &&
-    stripeNames(
-      stripes,
-      piece.courses.map(({ ends }) => ends),
-    );
-  if (stripes?.eachRow && !piece.colour) return bandsOf(piece).flatMap(rowByRow);
-  return bandsOf(piece).flatMap((band): Run[] => {
-    // a piece that says its own colour has no stripes
-    if (!names || piece.colour) return [{ band, from: band.from, to: band.to, colour: band.colour ?? piece.colour }];
-    const runs: Run[] = [];
-    for (let row = band.from; row <= band.to; row += 1) {
-      const colour = names[row - 1];
-      const last = runs.at(-1);
-      if (last && last.colour === colour) last.to = row;
-      else runs.push({ band, from: row, to: row, colour });
-    }
-    return runs;
-  });
 }
 
 /** Rounds of unlike counts in one stitch, from the first to the last. */
@@ -147,54 +83,6 @@ export function uprightFrom(from: number, to: number, more: DimensionMore = {}):
 /** Folds across a strip, at these lengths. */
 export function folds(at: readonly { mm: number; label: string }[], height: number): Part[] {
   return at.map(({ mm, label }) => ({ type: 'fold', x1: mm, y1: 0, x2: mm, y2: height, label }));
-}
-
-interface CutWish {
-  /** The thing as it stands in it. */
-  D: number;
-  H: number;
-  t: number;
-  /** How far the front reaches up from the bottom, and the back. */
-  front: number;
-  back: number;
-  /** How far a flap comes down in front. */
-  flap?: number;
-}
-
-/**
- * A pouch cut through from front to back: the fabric's middle line round the thing, as thick as it is. The front is at
- * the left; x 0 is the front's middle line, or the outside of the flap that hangs over it; y 0 the highest edge.
- */
-export function cutPouch({ D, H, t, front, back, flap }: CutWish): { parts: Part[]; width: number; height: number } {
-  const high = Math.max(front, back, H) + t;
-  const lift = flap === undefined ? 0 : 1.5 * t;
-  // what hangs in front of the front belongs to the drawing, so that its dimension keeps clear of it
-  const near = flap === undefined ? 0 : lift + t / 2;
-  const far = near + D + t;
-  const y = (above: number) => high - above;
-  const line: [number, number][] = [
-    [near, y(front)],
-    [near, high],
-    [far, high],
-    [far, y(back)],
-  ];
-  const over: [number, number][] =
-    flap === undefined
-      ? []
-      : [
-          [far, y(back)],
-          [far, y(back) - t],
-          [near - lift, y(back) - t],
-          [near - lift, y(back) - t + flap],
-        ];
-  const parts: Part[] = [
-    { type: 'cut', role: 'front', points: line, thickness: t },
-    ...(over.length > 0 ? [{ type: 'cut', role: 'flap', points: over, thickness: t } as const] : []),
-    { type: 'thing', x: near + t / 2, y: high - t / 2 - H, w: D, h: H, r: Math.min(D, H) / 6 },
-    { type: 'dimension', along: 'y', from: y(front), to: high, mm: front },
-    { type: 'dimension', along: 'x', from: near, to: far, mm: D + t },
-  ];
-  return { parts, width: far, height: high };
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Cloth, ClothRole, DrawnRound, Hue, Part, RowBand, RowLines, View } from './parts';
+import type { Cloth, ClothRole, CutPart, CutRow, DrawnRound, Hue, Part, RowBand, RowLines, View } from './parts';
 
 /** What colours look like. */
 export interface Hues {
@@ -23,9 +23,28 @@ export const huedViews = (views: readonly View[], hues: Hues): View[] =>
 
 function huedPart(part: Part, hues: Hues): Part {
   if (BARE.includes(part.type)) return part;
+  if (part.type === 'cut') return huedCut(part, hues);
   const own = 'role' in part && !part.colour ? hues.ofRole(part.role) : undefined;
   const hued = withHex(own ? inOneColour(part, own) : part, hues);
   return hued.type === 'cloth' ? { ...hued, rows: huedRows(hued, hues) } : hued;
+}
+
+/** What a cut meets says its own colours; a row of a yarn that repeats is met in as many as lie in its way. */
+function huedCut(part: CutPart, hues: Hues): CutPart {
+  const rows = part.rows.flatMap((row) => {
+    const own = hues.ofRole(row.role);
+    const met = own ? { ...row, colour: own } : row;
+    return metRuns(met, hues) ?? [withHex(met, hues)];
+  });
+  return { ...withHex(part, hues), rows };
+}
+
+function metRuns(row: CutRow, { stitchesOf }: Hues): CutRow[] | undefined {
+  const stitches = row.colour ? undefined : stitchesOf?.(row.row);
+  if (!stitches) return undefined;
+  const at = (share: number) => Math.min(stitches.length - 1, Math.floor(share * stitches.length));
+  const met = stitches.slice(at(row.share[0]), at(row.share[1]) + 1);
+  return met.map((hex) => ({ ...row, mm: row.mm / met.length, hex }));
 }
 
 /** A part in one colour throughout, whatever its rows would have been without it. */

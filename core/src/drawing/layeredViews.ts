@@ -4,6 +4,7 @@ import type { Piece } from '../piece';
 import type { WorkedThing } from '../things';
 import { formatNumber } from '../units';
 import { closedViews } from './closedViews';
+import { cutRows } from './cutRows';
 import { acrossFrom, folds, panel, sideBySide, unlikeDrawn, uprightFrom } from './draw';
 import type { ClothRole, Part, View } from './parts';
 import { sectionParts } from './stripViews';
@@ -79,6 +80,13 @@ export function layeredViews({ back, pockets, loop, thing, fabric }: DrawnLayers
       frontUp: up,
       backUp: up,
       flap: down,
+      rows: {
+        around: [
+          ...cutRows(pocket, { from: pocket.rows, to: 1, at: 1 / 2, role: 'pocket' }),
+          ...cutRows(back, { from: 1, to: back.sections[0]!.to, at: 1 / 2, role: 'back' }),
+        ],
+        over: cutRows(back, { from: turn!.from, to: back.rows, at: 1 / 2, role: 'flap' }),
+      },
       count: `${stitches} stitches`,
       choice: 'width',
     }),

@@ -2,8 +2,10 @@ import type { WorkedFabric } from '../fabric';
 import type { Border, Piece } from '../piece';
 import type { WorkedThing } from '../things';
 import { formatNumber } from '../units';
-import { bandsDrawn, borderPart, cutPouch, folds, moved, panel, uprightFrom } from './draw';
+import { cutRows } from './cutRows';
+import { acrossFrom, borderPart, folds, moved, panel, uprightFrom } from './draw';
 import type { Part, View } from './parts';
+import { bandsDrawn } from './runs';
 
 /** A rectangle folded to the middle from both ends, as it is drawn. */
 export interface DrawnPacket {
@@ -80,13 +82,6 @@ export function packetViews({ piece, thing, fabric, overlap, edging }: DrawnPack
     },
   ];
   const t = fabric.thickness.value;
-  const cut = cutPouch({
-    D: thing.depth.value,
-    H: thing.width.value,
-    t,
-    front: thing.width.value + t,
-    back: thing.width.value + t,
-  });
   return [
     {
       id: 'flat',
@@ -107,8 +102,41 @@ export function packetViews({ piece, thing, fabric, overlap, edging }: DrawnPack
     {
       id: 'cut',
       name: 'Cut through',
-      ...cut,
+      ...cutPacket(piece, thing, overlap, t),
       text: `Cut through: {mm:${formatNumber(thing.depth.value)}} of the item between two layers of {mm:${formatNumber(t)}}.`,
     },
   ];
+}
+
+/** Its edges meet in the middle of the front, the later one outside: from the first row round the thing to the last. */
+function cutPacket(piece: Piece, thing: WorkedThing, overlap: number, t: number): Omit<View, 'id' | 'name' | 'text'> {
+  const [deep, high] = [thing.depth.value, thing.width.value];
+  const [near, far] = [1.5 * t, 2.5 * t + deep];
+  const [top, low] = [t / 2, t / 2 + high + t];
+  const middle = (top + low) / 2;
+  // a round of the fabric is half the girth and more: what overlaps lies in two layers
+  const over = Math.min(overlap, high) / 2;
+  return {
+    width: far,
+    height: low + t / 2,
+    parts: [
+      {
+        type: 'cut',
+        role: 'front',
+        points: [
+          [near, middle + over],
+          [near, top],
+          [far, top],
+          [far, low],
+          [near - t, low],
+          [near - t, middle - over],
+        ],
+        thickness: t,
+        rows: cutRows(piece, { from: 1, to: piece.rows, at: 1 / 2, role: 'front' }),
+      },
+      { type: 'thing', x: near + t / 2, y: top + t / 2, w: deep, h: high, r: Math.min(deep, high) / 6 },
+      uprightFrom(top, low),
+      acrossFrom(near, far),
+    ],
+  };
 }

@@ -4,8 +4,10 @@ import type { Border, Piece } from '../piece';
 import type { WorkedThing } from '../things';
 import { formatNumber } from '../units';
 import { closedViews } from './closedViews';
-import { bandsDrawn, borderPart, panel, sideBySide } from './draw';
+import { cutRows } from './cutRows';
+import { borderPart, panel, sideBySide } from './draw';
 import type { Drive, Part, View } from './parts';
+import { bandsDrawn } from './runs';
 
 /** Two panels alike, as they are drawn; `width` and `height` are those of one with its edging, mm. */
 export interface DrawnPanels {
@@ -74,6 +76,12 @@ export function panelsViews({ piece, thing, fabric, edging, width, height, drive
       ],
       frontUp: up,
       backUp: up,
+      rows: {
+        around: [
+          ...cutRows(piece, { from: rows, to: 1, at: 1 / 2, role: 'front' }),
+          ...cutRows(piece, { from: 1, to: rows, at: 1 / 2, role: 'back' }),
+        ],
+      },
       count: `${stitches} stitches`,
       choice: 'width',
     }),

@@ -13,8 +13,7 @@ export type Part = (
   | { type: 'line'; kind: 'seam' | 'slot' | 'cord'; x1: number; y1: number; x2: number; y2: number; label: string }
   /** Small open rings: eyelets, anchors. */
   | { type: 'dots'; points: readonly (readonly [number, number])[]; diameter: number; label: string }
-  /** Fabric cut through: its middle line, drawn as thick as it is. */
-  | { type: 'cut'; role: ClothRole; points: readonly (readonly [number, number])[]; thickness: number }
+  | CutPart
   | BorderPart
   /** An end of yarn where it hangs. */
   | { type: 'tail'; x: number; y: number; towards: 'left' | 'right' }
@@ -42,6 +41,28 @@ export interface BorderPart extends Hue {
    * border, and no corner where it would meet the next.
    */
   rounds: readonly { stitch: BorderStitch; sides: readonly [number, number, number, number]; corner: number }[];
+}
+
+/** Fabric cut through: its middle line, drawn as thick as it is. */
+export interface CutPart extends Hue {
+  type: 'cut';
+  role: ClothRole;
+  points: readonly (readonly [number, number])[];
+  thickness: number;
+  /** What the cut meets from its first point on. */
+  rows: readonly CutRow[];
+}
+
+/** Rows of one colour as a cut meets them. */
+export interface CutRow extends Hue {
+  mm: number;
+  /** What they belong to, of which the piece may say a colour. */
+  role: ClothRole;
+  /** The first of them, and from where to where along it the cut runs, shares of it from the left; across it both are the same. */
+  row: number;
+  share: readonly [number, number];
+  /** Which of the piece's colours it has, counted from 0; left out where there is one. */
+  tint?: number;
 }
 
 /** A thing as it lies or stands in the piece; `outline` runs round it within its box where it is no rounded box. */

@@ -2,8 +2,10 @@ import type { WorkedFabric } from '../fabric';
 import type { Piece } from '../piece';
 import { isFlat, mmOf, workBar, type CarrierSpec, type PocketWant, type WorkedThing } from '../things';
 import { formatNumber, plural } from '../units';
-import { acrossFrom, bandsDrawn, folds, panel, standing, uprightFrom } from './draw';
-import type { Part, View } from './parts';
+import { cutRows } from './cutRows';
+import { acrossFrom, folds, panel, standing, uprightFrom } from './draw';
+import type { CutRow, Part, View } from './parts';
+import { bandsDrawn } from './runs';
 
 /** One pocket as it is drawn: rounds and length without the row that closes it, and where its rounds begin in the piece. */
 interface DrawnPocket {
@@ -176,7 +178,31 @@ function standsHere({ thing, standsIn, width }: DrawnSaddle, bottom: number): Pa
   return standing(alone, 0, width, bottom);
 }
 
-function cutView({ thing, fabric, carrier, front, behind }: DrawnSaddle): View {
+/** What a cut meets: round the pocket in front, over the span and down the layer that hangs behind; then each pocket there. */
+function rowsMet({ piece, front, span, behind }: DrawnSaddle): { through: CutRow[]; behind: CutRow[][] } {
+  const [mouth, over] = [front.rounds, front.rounds + span.rows];
+  const begins = behind.map((_, index) =>
+    behind.slice(0, index).reduce((sum, { rounds }) => sum + rounds + 1, over + 1),
+  );
+  const inner = begins.map((from, index) =>
+    cutRows(piece, { from, to: from + behind[index]!.rounds - 1, at: 1 / 4, role: 'pocket' }),
+  );
+  return {
+    through: [
+      ...cutRows(piece, { from: mouth, to: 1, at: 1 / 4, role: 'pocket' }),
+      ...cutRows(piece, { from: 1, to: mouth, at: 3 / 4, role: 'pocket' }),
+      ...cutRows(piece, { from: mouth + 1, to: over, at: 1 / 2, role: 'span' }),
+      ...inner.flat(),
+    ],
+    behind: begins.map((from, index) =>
+      cutRows(piece, { from: from + behind[index]!.rounds - 1, to: from, at: 3 / 4, role: 'pocket' }),
+    ),
+  };
+}
+
+function cutView(drawn: DrawnSaddle): View {
+  const { thing, fabric, carrier, front, behind } = drawn;
+  const rows = rowsMet(drawn);
   const bar = workBar(carrier);
   const isArm = isFlat(carrier);
   const over = mmOf(carrier, isArm ? 'width' : 'diameter')!;
@@ -203,9 +229,9 @@ function cutView({ thing, fabric, carrier, front, behind }: DrawnSaddle): View {
     width: 2 * D + over,
     height: low(bottom),
     parts: [
-      { type: 'cut', role: 'span', points: inner, thickness: t },
+      { type: 'cut', role: 'span', points: inner, thickness: t, rows: rows.through },
       // each pocket behind hangs on the outside, closed at its bottom to the layer it hangs from
-      ...ends.map(({ from, mm }): Part => ({
+      ...ends.map(({ from, mm }, index): Part => ({
         type: 'cut',
         role: 'pocket',
         points: [
@@ -214,6 +240,7 @@ function cutView({ thing, fabric, carrier, front, behind }: DrawnSaddle): View {
           [2 * D + over, low(from)],
         ],
         thickness: t,
+        rows: rows.behind[index]!,
       })),
       {
         type: 'thing',

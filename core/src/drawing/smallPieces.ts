@@ -1,6 +1,7 @@
 import type { Piece } from '../piece';
 import { formatNumber, plural } from '../units';
-import { bandsDrawn, panel, unlikeDrawn } from './draw';
+import { panel, unlikeDrawn } from './draw';
+import { bandsDrawn } from './runs';
 import { tailsOf } from './tails';
 import type { WorkedFabric } from '../fabric';
 import type { Part, View } from './parts';

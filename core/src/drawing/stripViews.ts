@@ -4,8 +4,11 @@ import { bottomGive, flapTurn } from '../fit';
 import type { Border, Piece, Section } from '../piece';
 import type { WorkedThing } from '../things';
 import { formatNumber, plural } from '../units';
-import { bandsDrawn, borderPart, cutPouch, folds, moved, panel, roleOf, standing, uprightFrom } from './draw';
-import type { Cloth, Dimension, Drive, Part, RowLines, View } from './parts';
+import { cutPouch } from './cutPouch';
+import { cutAlong, cutRows } from './cutRows';
+import { borderPart, folds, moved, panel, roleOf, standing, uprightFrom } from './draw';
+import type { Cloth, CutRow, Dimension, Drive, Part, RowLines, View } from './parts';
+import { bandsDrawn } from './runs';
 import { sectionWord } from './sectionWord';
 
 /** A folded strip as it is drawn: front, bottom fold, back, and where there is a flap, the turn over the top and the flap. */
@@ -203,11 +206,30 @@ function shareOf({ bands, ...rows }: RowLines, share: number): RowLines {
   return seen === rows.count && bands ? { ...rows, bands } : { ...rows, count: seen };
 }
 
+/** What a cut meets: front and back, then all that lies over them. */
+function rowsMet({ piece, counts }: DrawnStrip): { around: CutRow[]; over: CutRow[] } {
+  const met = (sections: readonly Section[]): CutRow[] => {
+    const [first, last] = [sections[0], sections.at(-1)];
+    if (!first || !last) return [];
+    if (counts === 'stitches') return cutAlong(piece, sections);
+    return cutRows(piece, { from: first.from, to: last.to, at: 1 / 2, role: roleOf(first.name) });
+  };
+  return { around: met(piece.sections.slice(0, 2)), over: met(piece.sections.slice(2)) };
+}
+
 function cutView(strip: DrawnStrip): View {
   const { thing, fabric } = strip;
   const { top, front, flap } = heightsOf(strip);
   const [D, t] = [thing.depth.value, fabric.thickness.value];
-  const cut = cutPouch({ D, H: thing.height.value, t, front, back: top, ...(flap === undefined ? {} : { flap }) });
+  const cut = cutPouch({
+    D,
+    H: thing.height.value,
+    t,
+    front,
+    back: top,
+    rows: rowsMet(strip),
+    ...(flap === undefined ? {} : { flap }),
+  });
   return {
     id: 'cut',
     name: 'Cut through',

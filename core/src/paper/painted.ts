@@ -3,6 +3,7 @@ import {
   borderPath,
   clothLabel,
   clothLines,
+  cutStretches,
   isTinted,
   LABEL_SIZE,
   loopPath,
@@ -12,6 +13,7 @@ import {
   taperCorners,
   threadPath,
   tintedGrounds,
+  type CutStretch,
   type SetWord,
 } from '../drawing/drawn';
 import type { LengthUnit } from '../units';
@@ -142,17 +144,22 @@ const PAINTERS: Painters = {
         });
       })
       .join(''),
-  cut: ({ role, hex, points: at, thickness }, { scale }) => {
-    const line = {
-      points: points(at.map(([x, y]) => [x * scale, y * scale])),
-      fill: 'none',
-      'stroke-linejoin': 'round',
-    };
-    const wide = Math.max(3, thickness * scale);
-    return (
-      element('polyline', { ...line, stroke: INKS.line, 'stroke-width': wide + 2 }) +
-      element('polyline', { ...line, stroke: hex ?? INKS.cloth[role], 'stroke-width': wide })
-    );
+  cut: (part, { scale }) => {
+    const wide = Math.max(3, part.thickness * scale);
+    const line = (at: CutStretch['points'], stroke: string, width: number) =>
+      element('polyline', {
+        points: points(at.map(([x, y]) => [x * scale, y * scale])),
+        fill: 'none',
+        'stroke-linejoin': 'round',
+        stroke,
+        'stroke-width': width,
+      });
+    return [
+      line(part.points, INKS.line, wide + 2),
+      ...cutStretches(part).map(({ points: at, tint, hex }) =>
+        line(at, hex ?? (tint === 0 ? INKS.cloth[part.role] : yarnTint(tint)), wide),
+      ),
+    ].join('');
   },
   tail: (part, { scale }) => element('path', { d: tailPath(part, scale), ...threaded, 'stroke-width': 1.5 }),
   words: ({ x, y, text }, { scale }) => words(text, { x: x * scale, y: y * scale, ...LETTERING, 'font-size': 13 }),

@@ -9,6 +9,7 @@ import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from './defi
 import {
   acrossFrom,
   bandsDrawn,
+  cutTube,
   floorTail,
   panel,
   sideBySide,
@@ -299,6 +300,7 @@ function shoulderOf({ thing, fit, schools }: ShapeContext, bands: readonly Band[
 
 /** What the three views of it show: sizes as they lie, mm, and the counts they are named by. */
 interface Standing {
+  piece: Piece;
   context: ShapeContext;
   n: number;
   rounds: { base: number; wall: number; shoulder: number };
@@ -327,6 +329,7 @@ function views(
   const plain = plainOf(lastFabric(fabric));
   const taken = shoulder?.courses.length ?? 0;
   const it: Standing = {
+    piece,
     context,
     n,
     rounds: { base: counts.length, wall: wallRounds, shoulder: taken },
@@ -446,7 +449,7 @@ function cutView(it: Standing, wide: number, neckWide: number): View {
     width: wide,
     height: high + t,
     parts: [
-      { type: 'cut', role: 'wall', points, thickness: t },
+      { type: 'cut', role: 'wall', points, thickness: t, rows: cutTube(it.piece) },
       ...standing(thing, 0, wide, high + t / 2),
       acrossFrom(0, wide),
       uprightFrom(0, high),

@@ -55,7 +55,8 @@ function coloursOf({ stripColour, lastColour }: ShapeContext['options']): { stri
  */
 function build(context: ShapeContext): Built {
   const { thing, demands, options: given } = context;
-  const fabric = context.fabric.also('cluster', 'rounds');
+  const { stripes } = context.fabric;
+  const fabric = { ...context.fabric.also('cluster', 'rounds'), ...(stripes ? { stripes } : {}) };
   const own = { ...context, fabric };
   const { thickness: t } = fabric;
   const gauge = clusterGauge(given.strip as StripStart, fabric);

@@ -6,6 +6,7 @@ import type { Choice, Piece, ShapeContext } from '../definition';
 import {
   bandsDrawn,
   cutPouch,
+  cutTube,
   panel,
   standing,
   tubeTails,
@@ -88,6 +89,12 @@ interface TubeViewsWish {
   begins: TubeBegins;
 }
 
+/** Rows of a tube that begins with its opening lie one below the other. */
+function fromTheTop(piece: Piece): ReturnType<typeof bandsDrawn> {
+  const { bands } = bandsDrawn(piece);
+  return bands ? { bands: [...bands].reverse() } : {};
+}
+
 /** Views of a tube: laid flat, filled, cut through. */
 export function tubeViews({
   context,
@@ -118,7 +125,7 @@ export function tubeViews({
       h,
       rows: rounds,
       stitches: n / 2,
-      ...bandsDrawn(piece, piece.rows - rounds + 1),
+      ...(begins === 'opening' ? fromTheTop(piece) : bandsDrawn(piece, piece.rows - rounds + 1)),
     });
   const round: Part = {
     type: 'dimension',
@@ -152,7 +159,14 @@ export function tubeViews({
     { ...round },
     uprightFrom(0, up),
   ];
-  const cut = cutPouch({ D: thing.depth.value, H: thing.height.value, t: wall.thickness.value, front: up, back: up });
+  const cut = cutPouch({
+    D: thing.depth.value,
+    H: thing.height.value,
+    t: wall.thickness.value,
+    front: up,
+    back: up,
+    rows: { around: cutTube(piece, begins === 'opening' ? 'opening' : 'below') },
+  });
   const size = `${n} stitches round, {mm:${formatNumber(width)}} wide as it lies flat, ${rounds} rounds, {mm:${formatNumber(height)}} high`;
   return [
     { id: 'flat', name: 'Flat', width: whole, height: height + gap + bh, parts: flat, text: `${words}: ${size}.` },
