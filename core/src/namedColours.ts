@@ -11,7 +11,9 @@ export function namedColours({ fabric, fittings = [], shape, palette = {} }: Pla
     ...stripeColours(fabric),
     ...(fabric.bands ?? []).map(({ colour }) => colour),
     ...Object.values(fabric.pieceColours ?? {}),
-    ...fittings.map(({ colour }) => (typeof colour === 'string' ? colour : undefined)),
+    ...fittings.flatMap(({ colour, topColour }) =>
+      [colour, topColour].map((one) => (typeof one === 'string' ? one : undefined)),
+    ),
     ...Object.entries(shape)
       .filter(isColour)
       .map(([, value]) => String(value).trim()),

@@ -55,8 +55,10 @@ export interface Worked {
   /** What the fit asked for, before counts were whole. */
   wanted: { girth: Mm; cover: Mm };
   choices: Choice[];
-  /** `canBeColoured`: it is worked beside the piece’s rows, so that it may have a colour of its own. */
-  fittings: { kind: string; figures: Record<string, Figure>; place: string; canBeColoured: boolean }[];
+  /**
+   * `canBeColoured`: it is worked beside the piece’s rows, so that it may have a colour of its own; `hasTop`: the rows it lies in may.
+   */
+  fittings: { kind: string; figures: Record<string, Figure>; place: string; canBeColoured: boolean; hasTop: boolean }[];
   supplies: {
     yarn: YarnNeed;
     byColour: ColourNeed[];
@@ -108,6 +110,7 @@ export function reckon(plan: Plan): Worked {
       figures: one.figures,
       place: wordText(one.place, schools),
       canBeColoured: canBeColoured(one),
+      hasTop: one.top !== undefined,
     })),
     supplies,
     advice: withMisfit(plan, out, [...adviceOf(plan, out), ...contrastAdvice(plan, out)]).map((one) => ({

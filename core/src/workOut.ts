@@ -1,9 +1,11 @@
 import {
   doubtGauge,
   fitness,
+  mainColour,
   swatchAdvice,
   withBands,
   workFabric,
+  type ColouredTop,
   type Duty,
   type FabricSpec,
   type WorkedFabric,
@@ -36,6 +38,7 @@ import {
   type WorkStep,
 } from './shapes';
 import { foundationAdvice } from './shapes/common/advice';
+import { coloursOf } from './supplies';
 import { checkThing, workThing, type ThingSpec, type WorkedThing } from './things';
 import { mmToken, withArticle, withDefaults, type FieldValue } from './units';
 
@@ -150,11 +153,21 @@ function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: N
       onChainHook(shape.build({ ...context, fabric: given, picks: picked }), plan.fabric.chainHookMm),
       plan.fabric.pieceColours,
     );
-  const built = begun ? onBegun(build, picks, begun, fabric) : build(picks);
-  const placed = asked.map(({ definition, context: ask }, index) => ({
-    definition,
-    ...inColour(definition.place({ ...ask, shape: shape.id, built, schools }), plan.fittings?.[index]?.colour),
-  }));
+  const builtOf = (given: WorkedFabric): Built => (begun ? onBegun(build, picks, begun, given) : build(picks, given));
+  const placedOn = (built: Built) =>
+    asked.map(({ definition, context: ask }, index) => {
+      const placed = definition.place({ ...ask, shape: shape.id, built, schools });
+      return {
+        definition,
+        ...inColour(placed, plan.fittings?.[index]?.colour ?? goesOnIn(placed, built, plan.fabric)),
+      };
+    });
+  const plain = builtOf(fabric);
+  const plainly = placedOn(plain);
+  const tops = topsSaid(plainly, plan.fittings);
+  // where a top lies is known once it stands; in its colour it is the same piece
+  const built = tops.length > 0 ? builtOf({ ...fabric, stripes: { ...fabric.stripes, tops } }) : plain;
+  const placed = tops.length > 0 ? placedOn(built) : plainly;
   const out = { shape, thing, fabric, fit, schools, ...onRows(loopsOnBorders(built, onEdging(placed))) };
   if (begun) refuse(begunFaults([...out.built.pieces, ...out.placed.flatMap(({ pieces }) => pieces ?? [])], begun));
   return out;
@@ -272,6 +285,18 @@ function inColours(built: Built, colours: FabricSpec['pieceColours']): Built {
   return { ...built, pieces };
 }
 
+/** The colour a border goes on in, from the last row it is worked on, where that is another than the main one. */
+function goesOnIn({ steps, pieces = [] }: Placed, built: Built, spec: FabricSpec): string | undefined {
+  const working = steps.filter(takesYarn);
+  const [first] = working;
+  if (pieces.length > 0 || first?.does?.[0]?.do !== 'border' || !working.every(({ goesOn }) => goesOn))
+    return undefined;
+  const piece = built.pieces.find(({ id }) => id === first.after);
+  if (!piece || (!piece.fabric.stripes && !piece.colour)) return undefined;
+  const colour = coloursOf(piece, spec)(piece.rows);
+  return colour === mainColour(spec) ? undefined : colour;
+}
+
 /** A fitting in a colour of its own: what is worked for it, and as it is drawn. */
 function inColour(placed: Placed, colour: FieldValue | undefined): Placed {
   if (typeof colour !== 'string' || colour === '') return placed;
@@ -287,8 +312,16 @@ function inColour(placed: Placed, colour: FieldValue | undefined): Placed {
   };
 }
 
-/** Whether a step works stitches of its own: what is sewn on is sewn with what hangs there. */
-const takesYarn = ({ does = [] }: WorkStep): boolean => does.some((work) => work.do === 'border' || work.do === 'free');
+/** The tops that are to be in a colour of their own. */
+const topsSaid = (placed: readonly Placed[], specs: Plan['fittings'] = []): ColouredTop[] =>
+  placed.flatMap(({ top }, index) => {
+    const colour = specs[index]?.topColour;
+    return top && typeof colour === 'string' && colour !== '' ? [{ ...top, colour }] : [];
+  });
+
+/** Whether a step works stitches of its own, or twists a cord: what is sewn on is sewn with what hangs there. */
+const takesYarn = ({ does = [] }: WorkStep): boolean =>
+  does.some((work) => work.do === 'border' || work.do === 'free' || (work.do === 'sew' && work.made));
 
 /** Whether a fitting can be in a colour of its own: it is worked beside the piece’s rows. */
 export const canBeColoured = ({ pieces = [], steps }: Placed): boolean => pieces.length > 0 || steps.some(takesYarn);

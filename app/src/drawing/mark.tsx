@@ -11,6 +11,12 @@ type MarkInks = {
   [Type in MarkPart['type']]: (part: Extract<MarkPart, { type: Type }>, ink: Ink, key: string) => ReactElement;
 };
 
+/** A line of thread; a cord in its own colour is edged, so that it is seen on fabric of the same. */
+const cordLines = (hex: string | undefined, width: number, colours: Colours) => [
+  ...(hex ? [{ stroke: colours.ink, strokeWidth: width + 1.5 }] : []),
+  { stroke: hex ?? colours.thread, strokeWidth: width },
+];
+
 /** What lies on the cloth: fold lines, the thing as a dashed outline, a loop, a button. */
 const MARKS: MarkInks = {
   fold: (part, { scale, colours }, key) => (
@@ -53,19 +59,26 @@ const MARKS: MarkInks = {
     <Button key={key} x={part.x * scale} y={part.y * scale} radius={(part.diameter * scale) / 2} colours={colours} />
   ),
   loop: (part, { scale, colours }, key) => (
-    <Path key={key} d={loopPath(part, scale)} fill="none" stroke={colours.thread} strokeWidth={2.5} />
+    <G key={key}>
+      {cordLines(part.hex, 2.5, colours).map((line) => (
+        <Path key={line.strokeWidth} d={loopPath(part, scale)} fill="none" {...line} />
+      ))}
+    </G>
   ),
   line: (part, { scale, colours }, key) => (
-    <Line
-      key={key}
-      x1={part.x1 * scale}
-      y1={part.y1 * scale}
-      x2={part.x2 * scale}
-      y2={part.y2 * scale}
-      stroke={colours.thread}
-      strokeWidth={part.kind === 'cord' ? 3 : 2}
-      {...(part.kind === 'seam' ? { strokeDasharray: '5 3' } : {})}
-    />
+    <G key={key}>
+      {cordLines(part.kind === 'cord' ? part.hex : undefined, part.kind === 'cord' ? 3 : 2, colours).map((line) => (
+        <Line
+          key={line.strokeWidth}
+          x1={part.x1 * scale}
+          y1={part.y1 * scale}
+          x2={part.x2 * scale}
+          y2={part.y2 * scale}
+          {...line}
+          {...(part.kind === 'seam' ? { strokeDasharray: '5 3' } : {})}
+        />
+      ))}
+    </G>
   ),
   dots: (part, { scale, colours }, key) => (
     <G key={key}>

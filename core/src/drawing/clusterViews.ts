@@ -7,7 +7,7 @@ import { closedViews } from './closedViews';
 import { cutApart, cutRows } from './cutRows';
 import { panel, sideBySide, uprightFrom } from './draw';
 import type { ClothRole, CutRow, DrawnRound, Part, View } from './parts';
-import { bandsDrawn, runsOf } from './runs';
+import { bandsDrawn, tintsOf } from './runs';
 
 /** Stitches of a cluster. */
 const CLUSTER = 3;
@@ -116,6 +116,7 @@ function faceOf(role: ClothRole, label: string, piece: Piece, height: number, ro
       stitch: piece.fabric.stitch.id,
       count: 2 * (long + short),
       sides: [short, long, short, long],
+      row: strip + index + 1,
       ...tintOf(strip + index + 1),
     };
   });
@@ -165,15 +166,4 @@ function flapOf(front: Piece, height: number, rounds: number): Part {
     stitches: front.stitches,
     stacked: 'out',
   });
-}
-
-/** Which of its colours a row has, where there are several. */
-function tintsOf(piece: Piece): (row: number) => Pick<DrawnRound, 'tint' | 'colour'> {
-  const runs = runsOf(piece);
-  const names = [...new Set(runs.map(({ colour }) => colour))];
-  const nameAt = (row: number) => runs.find(({ from, to }) => row >= from && row <= to)?.colour;
-  return (row) => {
-    const colour = nameAt(row);
-    return { ...(names.length < 2 ? {} : { tint: names.indexOf(colour) }), ...(colour ? { colour } : {}) };
-  };
 }

@@ -19,7 +19,8 @@ export function cutRows(piece: Piece, { from, to, at, role }: CutAcross): CutRow
     const [first, last] = [Math.max(low, run.from), Math.min(high, run.to)];
     if (first > last) return [];
     const mm = piece.reach(last) - piece.reach(first - 1);
-    return [{ mm, role, row: first, share: [at, at], ...tinted(piece, run.colour) }];
+    const own = run.own ? { own: run.own } : {};
+    return [{ mm, role, row: first, share: [at, at], ...own, ...tinted(piece, run.colour) }];
   });
   return from > to ? met.reverse() : met;
 }

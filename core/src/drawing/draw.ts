@@ -16,6 +16,11 @@ export const roundsDrawn = (counts: readonly number[], stitch: string): Required
   rounds: counts.map((count) => ({ stitch, count })),
 });
 
+/** The same of a floor, whose rounds are the first of its piece. */
+export const floorDrawn = (counts: readonly number[], stitch: string): Required<Pick<RowLines, 'rounds'>> => ({
+  rounds: counts.map((count, index) => ({ stitch, count, row: index + 1 })),
+});
+
 /** A piece beside another that is in the plan's own stitch: its rows, where they are of another one. */
 export function unlikeDrawn(piece: Piece, own: WorkedFabric): Pick<RowLines, 'bands'> {
   const { stitch } = piece.fabric;

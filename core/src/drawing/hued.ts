@@ -1,4 +1,4 @@
-import type { Cloth, ClothRole, CutPart, CutRow, DrawnRound, Hue, Part, RowBand, RowLines, View } from './parts';
+import type { Cloth, ClothRole, CutPart, CutRow, DrawnRound, Hue, Part, RowBand, RowLines, Run, View } from './parts';
 
 /** What colours look like. */
 export interface Hues {
@@ -32,7 +32,7 @@ function huedPart(part: Part, hues: Hues): Part {
 /** What a cut meets says its own colours; a row of a yarn that repeats is met in as many as lie in its way. */
 function huedCut(part: CutPart, hues: Hues): CutPart {
   const rows = part.rows.flatMap((row) => {
-    const own = hues.ofRole(row.role);
+    const own = row.own ? undefined : hues.ofRole(row.role);
     const met = own ? { ...row, colour: own } : row;
     return metRuns(met, hues) ?? [withHex(met, hues)];
   });
@@ -51,7 +51,8 @@ function metRuns(row: CutRow, { stitchesOf }: Hues): CutRow[] | undefined {
 function inOneColour(part: Part, colour: string): Part {
   if (part.type !== 'cloth') return { ...part, colour };
   const { bands, rounds, ...rows } = part.rows;
-  const plain = <T extends Hue & { tint?: number }>({ tint: _tint, ...one }: T) => ({ ...one, colour });
+  const plain = <T extends Hue & { tint?: number; own?: true }>({ tint: _tint, ...one }: T) =>
+    one.own ? one : { ...one, colour };
   return {
     ...part,
     colour,
@@ -71,21 +72,32 @@ function huedRows(cloth: Cloth, hues: Hues): RowLines {
   return {
     ...rows,
     ...(bands ? { bands: bands.map((band) => withRuns(withHex(band, own), rows.stitches, hues)) } : {}),
-    ...(rounds ? { rounds: floorRounds(cloth, rounds, hues).map((round) => withHex(round, own)) } : {}),
+    ...(rounds
+      ? { rounds: floorRounds(cloth, rounds, hues).map((round) => roundRuns(withHex(round, own), hues)) }
+      : {}),
   };
 }
 
 /** A row of a yarn that repeats, as many stitches of it as are seen: of a tube its front. */
 function withRuns(band: RowBand, seen: number, { stitchesOf }: Hues): RowBand {
   const stitches = band.row === undefined || band.colour ? undefined : stitchesOf?.(band.row);
-  if (!stitches) return band;
-  const runs: { hex: string; stitches: number }[] = [];
-  for (const hex of stitches.slice(0, Math.max(1, Math.round(seen)))) {
+  return stitches ? { ...band, runs: runsIn(stitches.slice(0, Math.max(1, Math.round(seen)))) } : band;
+}
+
+/** A round that is seen whole. */
+function roundRuns(round: DrawnRound, { stitchesOf }: Hues): DrawnRound {
+  const stitches = round.row === undefined || round.colour ? undefined : stitchesOf?.(round.row);
+  return stitches ? { ...round, runs: runsIn(stitches) } : round;
+}
+
+function runsIn(stitches: readonly string[]): Run[] {
+  const runs: Run[] = [];
+  for (const hex of stitches) {
     const last = runs.at(-1);
     if (last?.hex === hex) last.stitches += 1;
     else runs.push({ hex, stitches: 1 });
   }
-  return { ...band, runs };
+  return runs;
 }
 
 /** A floor is the first rounds of its piece. */

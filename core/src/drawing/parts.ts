@@ -56,6 +56,7 @@ export interface CutPart extends Hue {
 /** Rows of one colour as a cut meets them. */
 export interface CutRow extends Hue {
   mm: number;
+  own?: true;
   /** What they belong to, of which the piece may say a colour. */
   role: ClothRole;
   /** The first of them, and from where to where along it the cut runs, shares of it from the left; across it both are the same. */
@@ -110,6 +111,10 @@ export interface RowLines {
 
 /** One round as it is drawn. */
 export interface DrawnRound extends Hue {
+  /** Which row of its piece it is, where it is seen whole. */
+  row?: number;
+  /** Of a yarn that repeats: its colours round it. */
+  runs?: readonly Run[];
   stitch: string;
   count: number;
   /** Round a rectangle: how many of them lie along each side, clockwise from the top; a chain is at each corner besides. */
@@ -118,11 +123,19 @@ export interface DrawnRound extends Hue {
   tint?: number;
 }
 
+/** Stitches of one colour, one after the other. */
+export interface Run {
+  hex: string;
+  stitches: number;
+}
+
 export interface RowBand extends Hue {
+  /** Whether its colour is its own, whatever its piece is worked in. */
+  own?: true;
   /** Which row it is, where each is drawn by itself. */
   row?: number;
   /** Of a yarn that repeats: its colours along the row, each over so many of the stitches that are seen. */
-  runs?: readonly { hex: string; stitches: number }[];
+  runs?: readonly Run[];
   stitch: string;
   pattern?: FieldValues;
   rows: number;

@@ -93,9 +93,19 @@ export interface WorkedFabric {
   stripes?: Striped & {
     /** Whether every row is drawn by itself: a yarn that repeats. */
     eachRow?: boolean;
+    /** Rows of a piece that say their own, whatever it is worked in. */
+    tops?: readonly ColouredTop[];
   };
   /** The same yarn, hook and hand in another stitch, or worked the other way: always derived from the swatched fabric. */
   also: (stitch: string, worked: WorkedIn, options?: FieldValues) => WorkedFabric;
+}
+
+/** The upper rows of a piece in a colour of their own: those with its handles, or with its eyelets. */
+export interface ColouredTop {
+  piece: string;
+  from: number;
+  to: number;
+  colour: string;
 }
 
 /** Rows stand in for rounds, and rounds for rows, with so much more uncertainty (prior, handbook 2.1). */

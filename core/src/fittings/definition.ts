@@ -56,6 +56,8 @@ export interface Placed {
   loop?: { piece: string; edge: RawEdge | 'corner'; chains: number; step: string; share?: number };
   /** What to do in a row, beside working it. */
   notes?: { piece: string; row: number; text: string }[];
+  /** The rows of a piece that are its top: they may be in a colour of their own. */
+  top?: { piece: string; from: number; to: number };
   /** Pieces made for it: pockets, loops, straps. */
   pieces?: Piece[];
   /** Steps beside the shape's own. */

@@ -39,6 +39,7 @@ function holesOf(options: FieldValues): CountCondition {
 /** What a cord is drawn through, and what is done for it. */
 interface Passage {
   rows: Placed['rows'];
+  top?: Placed['top'];
   steps: WorkStep[];
   count: number;
   /** What it is drawn through, in words, and where that is. */
@@ -74,6 +75,7 @@ function place(context: FittingContext): Placed {
     figures: { holes: chosen(passage.count, 'stitches', 'holes round the opening'), length, ...made.figures },
     place: `${passage.where}; ${plural(cords, 'cord')} of {mm:${formatNumber(length.value)}}`,
     rows: passage.rows,
+    ...(passage.top ? { top: passage.top } : {}),
     steps: [...passage.steps, ...made.steps, thread(passage, made, options, cords), knot(made, options, cords)],
     parts: {
       folded: [
@@ -151,6 +153,7 @@ function eyelets({ built, options, path }: FittingContext, wall: MouthPlace): Pa
         ]),
       },
     ],
+    top: { piece: piece.id, from: row, to: piece.rows },
     steps: [],
     count,
     through: `the holes of round ${row}`,
@@ -213,7 +216,7 @@ function cordMade(kind: string, length: Figure<'mm'>, { built, path }: FittingCo
   if (kind === 'twisted') {
     const cut = derive('mm', 'cut = 2 × 1.35 × finished, of each pair', { length }, (v) => TWIST * v.length);
     const says = `cut ${cords === 2 ? 'two pairs of strands, each' : 'a pair of strands'} {cut:${formatNumber(cut.value)}} long. Knot ${cords === 2 ? 'each pair' : 'them'} at both ends, fix one end and twist until the cord kinks. Fold it in half and let it twist on itself.`;
-    const twist: Work = { do: 'sew', id: 'cord', mm: 2 * cut.value * cords, says };
+    const twist: Work = { do: 'sew', id: 'cord', mm: 2 * cut.value * cords, made: true, says };
     return { figures: { cut }, steps: [], does: [twist], tied: false, thick: 0.6 * wc.value };
   }
   const { chains } = chainsFor(length, wc);

@@ -89,6 +89,7 @@ function place(context: FittingContext): Placed {
         instructions: withStitches(filled, both([work(fabric.stitch.base, a, 'chain')])),
       },
     ],
+    top: { piece: piece.id, from: opens, to: piece.rows },
     steps: [],
     parts: {
       folded: [

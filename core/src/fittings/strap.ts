@@ -275,6 +275,7 @@ function strapMade(kind: string, length: Mm, context: FittingContext): Made {
                 do: 'sew',
                 id: 'twist',
                 mm: 2 * cut.value,
+                made: true,
                 says: `cut two pairs of strands {cut:${formatNumber(cut.value)}} long, twist them hard, fold at the middle, let them wind round each other, knot both ends.`,
               },
             ],

@@ -380,11 +380,11 @@ export const fabricForm: ObjectForm = {
   depends: patternOfStitch,
 };
 
-/** Every fitting may be in a colour of its own. */
+/** Every fitting may be in a colour of its own, and the top it belongs to. */
 const fittingForms = Object.fromEntries(
   Object.entries(optionForms(FITTINGS)).map(([id, form]) => [
     id,
-    { ...form, keys: { ...form.keys, colour: optional(colourName) } },
+    { ...form, keys: { ...form.keys, colour: optional(colourName), topColour: optional(colourName) } },
   ]),
 );
 

@@ -38,6 +38,12 @@ const LETTERING = {
 const outlined = { fill: 'none', stroke: INKS.line, 'stroke-width': 1.5 } as const;
 const threaded = { fill: 'none', stroke: INKS.thread, 'stroke-width': 2 } as const;
 
+/** A cord in its own colour, edged so that it is seen on fabric of the same. */
+const cordLines = (hex: string, width: number) => [
+  { fill: 'none', stroke: INKS.line, 'stroke-width': width + 1.5 },
+  { fill: 'none', stroke: hex, 'stroke-width': width },
+];
+
 const points = (list: readonly (readonly [number, number])[]): string => list.map(([x, y]) => `${x},${y}`).join(' ');
 
 const upright = (x: number, y: number) => ({ transform: `rotate(-90 ${x} ${y})` });
@@ -119,17 +125,22 @@ const PAINTERS: Painters = {
         }),
       )
       .join(''),
-  loop: (part, { scale }) => element('path', { d: loopPath(part, scale), ...threaded }),
-  line: ({ kind, x1, y1, x2, y2 }, { scale }) =>
-    element('line', {
-      x1: x1 * scale,
-      y1: y1 * scale,
-      x2: x2 * scale,
-      y2: y2 * scale,
-      ...threaded,
-      'stroke-width': kind === 'cord' ? 3 : 2,
-      'stroke-dasharray': kind === 'seam' ? '5 3' : 'none',
-    }),
+  loop: (part, { scale }) => {
+    const d = loopPath(part, scale);
+    if (!part.hex) return element('path', { d, ...threaded });
+    return cordLines(part.hex, 2.5)
+      .map((line) => element('path', { d, ...line }))
+      .join('');
+  },
+  line: ({ kind, hex, x1, y1, x2, y2 }, { scale }) => {
+    const at = { x1: x1 * scale, y1: y1 * scale, x2: x2 * scale, y2: y2 * scale };
+    if (kind === 'cord' && hex)
+      return cordLines(hex, 3)
+        .map((line) => element('line', { ...at, ...line }))
+        .join('');
+    const wide = { 'stroke-width': kind === 'cord' ? 3 : 2 };
+    return element('line', { ...at, ...threaded, ...wide, 'stroke-dasharray': kind === 'seam' ? '5 3' : 'none' });
+  },
   dots: ({ points: at, diameter }, { scale }) =>
     at
       .map(([x, y]) => {

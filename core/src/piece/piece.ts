@@ -105,3 +105,10 @@ export const fabricAt = ({ bands, fabric }: Piece, row: number): WorkedFabric =>
 /** The bands of a piece: of one fabric it is a single one. */
 export const bandsOf = ({ bands, fabric, rows, colour }: Piece): readonly Band[] =>
   bands ?? [{ fabric, from: 1, to: rows, ...(colour ? { colour } : {}) }];
+
+/** The colour that a row of a piece has from its top, where any of its rows are one that says its own. */
+export function topColourOf({ id, fabric }: Piece): ((row: number) => string | undefined) | undefined {
+  const tops = (fabric.stripes?.tops ?? []).filter(({ piece }) => piece === id);
+  if (tops.length === 0) return undefined;
+  return (row) => tops.find(({ from, to }) => row >= from && row <= to)?.colour;
+}

@@ -80,6 +80,8 @@ export interface Sewing {
   says: string;
   /** Yarn it takes, mm; none where it is sewn with thread. */
   mm: number;
+  /** Whether it is yarn made into something: strands twisted to a cord. */
+  made?: true;
   /** Sewn through one layer that is not reached any more when its sides are joined. */
   open?: true;
   /** The tails that yarn hangs there as, shared out among them; nothing where it is cut for it. */

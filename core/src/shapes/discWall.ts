@@ -10,6 +10,7 @@ import {
   acrossFrom,
   bandsDrawn,
   cutTube,
+  floorDrawn,
   floorTail,
   panel,
   sideBySide,
@@ -17,6 +18,7 @@ import {
   tubeTails,
   uprightFrom,
   type Part,
+  type RowLines,
   type View,
   roundsDrawn,
 } from '../drawing';
@@ -313,7 +315,7 @@ interface Standing {
   shoulderHigh: number;
   baseStitch: string;
   /** Of each round of the shoulder as many stitches as are seen of it. */
-  taken: ReturnType<typeof roundsDrawn>;
+  taken: Pick<RowLines, 'rounds' | 'bands'>;
 }
 
 function views(
@@ -339,10 +341,13 @@ function views(
     bands: bandsDrawn(piece, counts.length + 1, counts.length + wallRounds),
     shoulderHigh: taken * plain.rowHeight.value,
     baseStitch: base.stitch.id,
-    taken: roundsDrawn(
-      (shoulder?.courses ?? []).map(({ ends }) => Math.floor(ends / 2)),
-      plain.stitch.id,
-    ),
+    taken: {
+      ...roundsDrawn(
+        (shoulder?.courses ?? []).map(({ ends }) => Math.floor(ends / 2)),
+        plain.stitch.id,
+      ),
+      ...(taken > 0 ? bandsDrawn(piece, counts.length + wallRounds + 1) : {}),
+    },
   };
   const half = (n * fabric.stitchWidth.value) / 2;
   const neckHalf = shoulder ? (shoulder.neck * plain.stitchWidth.value) / 2 : half;
@@ -396,7 +401,7 @@ function flatView(it: Standing, half: number, neckHalf: number, counts: readonly
       rows: rounds.base,
       stitches: n,
       stacked: 'out',
-      ...roundsDrawn(counts, it.baseStitch),
+      ...floorDrawn(counts, it.baseStitch),
     }),
     floorTail(across / 2, across / 2),
     acrossFrom(0, across, { count: plural(rounds.base, 'round') }),

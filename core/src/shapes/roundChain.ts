@@ -5,7 +5,7 @@ import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure
 import { baseSuits, bottomGive, type Want } from '../fit';
 import { type Field, formatNumber, leastToken, mmToken } from '../units';
 import type { Built, Course, Foundation, ShapeContext, ShapeDefinition } from './definition';
-import { floorTail, panel, roundsDrawn, type Part } from '../drawing';
+import { floorDrawn, floorTail, panel, type Part } from '../drawing';
 import { aroundChain } from './common/aroundChain';
 import { baseSizes } from './common/baseSizes';
 import { chosenCount, pickAdvice } from './common/choice';
@@ -285,7 +285,7 @@ function floorParts(
       rows: counts.length,
       stitches: counts.at(-1)!,
       stacked: 'out',
-      ...roundsDrawn(counts, floor.stitch.id),
+      ...floorDrawn(counts, floor.stitch.id),
     }),
     floorTail(across / 2, across / 2),
   ];

@@ -1,5 +1,5 @@
 import { mainColour, stripeColours, stripeNames, tallyRow, yarnNames, yarnOf, type FabricSpec } from '../fabric';
-import { bandsOf, fabricAt } from '../piece';
+import { bandsOf, fabricAt, topColourOf } from '../piece';
 import type { Piece } from '../shapes';
 import { takenEach, yarnIn } from './yarn';
 
@@ -30,7 +30,12 @@ export function byColour(
   grams: number,
   besides: readonly Besides[] = [],
 ): ColourNeed[] {
-  if (stripeColours(spec).length === 0 && !pieces.some(isColoured) && besides.length === 0) return [];
+  if (
+    stripeColours(spec).length === 0 &&
+    !pieces.some((piece) => isColoured(piece) || topColourOf(piece)) &&
+    besides.length === 0
+  )
+    return [];
   const { scale } = takenEach(spec, pieces[0]?.fabric);
   const strands = yarnOf(spec).strands ?? 1;
   const own = new Map<string, number>();
@@ -62,12 +67,19 @@ export function byColour(
   });
 }
 
-/** Whether a piece says a colour of its own. */
+/** Whether a piece says a colour of its own for all of its rows. */
 const isColoured = ({ bands, colour, secondColour }: Piece): boolean =>
   colour !== undefined || secondColour !== undefined || (bands?.some((band) => band.colour) ?? false);
 
 /** The colour of every row of a piece, counted from 1: its band's or its own, else the plan's in turn; none where there is one yarn. */
 export function coloursOf(piece: Piece, spec: FabricSpec): (row: number) => string | undefined {
+  const colourOf = belowTheTop(piece, spec);
+  const topOf = topColourOf(piece);
+  if (!topOf) return colourOf;
+  return (row) => topOf(row) ?? colourOf(row) ?? mainColour(spec);
+}
+
+function belowTheTop(piece: Piece, spec: FabricSpec): (row: number) => string | undefined {
   const bands = bandsOf(piece);
   if (!isColoured(piece)) {
     const names = stripeNames(

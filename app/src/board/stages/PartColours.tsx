@@ -10,6 +10,7 @@ type Edit = StageProps['edit'];
 export function PartColours({ plan, worked, edit }: { plan: Plan; worked: Worked | null; edit: Edit }) {
   const { fabric, fittings = [] } = plan;
   const colourable = new Set((worked?.fittings ?? []).filter((one) => one.canBeColoured).map(({ kind }) => kind));
+  const topped = new Set((worked?.fittings ?? []).filter((one) => one.hasTop).map(({ kind }) => kind));
   const own = new Set(fittings.map(({ kind }) => kind));
   const pieces = (worked?.pieces ?? []).filter(({ id }) => ![...own].some((kind) => id.startsWith(kind)));
   return (
@@ -38,9 +39,19 @@ export function PartColours({ plan, worked, edit }: { plan: Plan; worked: Worked
           colourable.has(kind) ? (
             <TextField
               key={kind}
-              label={`Colour of ${(fittingDefinition(kind)?.name ?? kind).toLowerCase()}`}
+              label={`Colour of ${nameOf(kind)}`}
               value={typeof colour === 'string' ? colour : ''}
-              onChange={(next) => edit((old) => withFittingColour(old, index, next))}
+              onChange={(next) => edit((old) => withFittingColour(old, index, 'colour', next))}
+            />
+          ) : null,
+        )}
+        {fittings.map(({ kind, topColour }, index) =>
+          topped.has(kind) ? (
+            <TextField
+              key={`top ${kind}`}
+              label={`Colour of the top, with ${nameOf(kind)}`}
+              value={typeof topColour === 'string' ? topColour : ''}
+              onChange={(next) => edit((old) => withFittingColour(old, index, 'topColour', next))}
             />
           ) : null,
         )}
@@ -48,6 +59,8 @@ export function PartColours({ plan, worked, edit }: { plan: Plan; worked: Worked
     </>
   );
 }
+
+const nameOf = (kind: string): string => (fittingDefinition(kind)?.name ?? kind).toLowerCase();
 
 const MOST = 60;
 const said = (text: string): string | undefined => (text.trim() === '' ? undefined : text.slice(0, MOST));
@@ -67,12 +80,12 @@ function withPiece({ fabric, ...plan }: Plan, id: string, text: string): Plan {
   return { ...plan, fabric: { ...fabric, pieceColours: colour ? { ...others, [id]: colour } : others } };
 }
 
-function withFittingColour(plan: Plan, index: number, text: string): Plan {
+function withFittingColour(plan: Plan, index: number, key: 'colour' | 'topColour', text: string): Plan {
   const fittings = plan.fittings!.map((fitting, at) => {
     if (at !== index) return fitting;
-    const { colour: _before, ...rest } = fitting;
+    const { [key]: _before, ...rest } = fitting;
     const colour = said(text);
-    return (colour ? { ...rest, colour } : rest) as typeof fitting;
+    return (colour ? { ...rest, [key]: colour } : rest) as typeof fitting;
   });
   return { ...plan, fittings };
 }

@@ -1,6 +1,7 @@
 import { stitchPattern, type ChartSymbol } from '../../fabric';
 import type { Cloth, RowBand } from '../parts';
 import { px } from './layout';
+import { runRing } from './runRing';
 
 export interface ClothBand {
   cloth: Cloth;
@@ -61,6 +62,7 @@ function shownRows(count: number, rowPx: number): number[] {
 /** The rows of a section as lines, all in one path: a drawing is drawn anew at every movement of a hand. */
 export function clothLines(part: Cloth, scale: number): string {
   if (part.rows.stacked === 'out') return ringLines(part, scale);
+  if (part.form === 'taper') return rowLines(part, scale);
   // rows that are painted one by one need no lines between them
   const eachRow = part.rows.bands?.some(({ row }) => row !== undefined);
   return clothBands(part)
@@ -132,9 +134,11 @@ export function tintedGrounds(part: Cloth, scale: number): Ground[] {
 }
 
 /** Rows of a yarn that repeats: all stretches of a colour as one path. */
-function runGrounds({ rows: { stacked } }: Cloth, bands: readonly ClothBand[], scale: number): Ground[] {
+function runGrounds(part: Cloth, bands: readonly ClothBand[], scale: number): Ground[] {
   const paths = new Map<string, string>();
-  for (const { cloth, runs = [] } of bands) {
+  const { stacked } = part.rows;
+  for (const { cloth: band, runs = [] } of bands) {
+    const cloth = part.form === 'taper' ? narrowed(part, band) : band;
     const all = runs.reduce((sum, { stitches }) => sum + stitches, 0);
     let done = 0;
     for (const { hex, stitches } of runs) {
@@ -155,10 +159,19 @@ const boxOf = ({ x, y, w, h }: Cloth, scale: number): string => boxPath(x * scal
 const boxPath = (x: number, y: number, w: number, h: number): string =>
   `M${px(x)} ${px(y)}h${px(w)}v${px(h)}h${px(-w)}Z`;
 
+/** How far in its edges are at a height of it, where it narrows upwards. */
+const insetAt = (whole: Cloth, y: number): number =>
+  ((whole.w - (whole.top ?? whole.w)) / 2) * (1 - (y - whole.y) / whole.h);
+
+/** One of its rows, as wide as its middle. */
+function narrowed(whole: Cloth, row: Cloth): Cloth {
+  const inset = insetAt(whole, row.y + row.h / 2);
+  return { ...row, x: row.x + inset, w: row.w - 2 * inset };
+}
+
 /** A band of what narrows upwards. */
 function slicePath(whole: Cloth, band: Cloth, scale: number): string {
-  const inset = (y: number) => ((whole.w - (whole.top ?? whole.w)) / 2) * (1 - (y - whole.y) / whole.h);
-  const [up, down] = [inset(band.y), inset(band.y + band.h)];
+  const [up, down] = [insetAt(whole, band.y), insetAt(whole, band.y + band.h)];
   const { x, w } = whole;
   const corners = [
     [x + up, band.y],
@@ -172,10 +185,11 @@ function slicePath(whole: Cloth, band: Cloth, scale: number): string {
 /** Rounds each around the one before: a ring from which the next further in is cut out. */
 function roundGrounds(part: Cloth, scale: number): Ground[] {
   const { rounds = [], high = Math.min(part.w, part.h) / 2 / part.rows.count } = part.rows;
-  return rounds.flatMap(({ tint = 0, hex }, index) => {
+  return rounds.flatMap(({ tint = 0, hex, runs }, index): Ground[] => {
+    const inset = (rounds.length - 1 - index) * high * scale;
+    if (runs) return runRing(part, scale, runs, [inset, inset + high * scale]);
     if (tint === 0 && (hex === undefined || hex === part.hex)) return [];
-    const out = (rounds.length - 1 - index) * high * scale;
-    const d = ringPath(part, scale, out) + ringPath(part, scale, out + high * scale);
+    const d = ringPath(part, scale, inset) + ringPath(part, scale, inset + high * scale);
     return [{ tint, ...(hex ? { hex } : {}), d }];
   });
 }
