@@ -171,3 +171,49 @@ describe('a palette', () => {
     expect(hexOf(undefined, phone.fabric, 'the other one')).toBeUndefined();
   });
 });
+
+describe('what there is of each colour', () => {
+  const striped: Plan = {
+    ...phone,
+    fabric: {
+      ...phone.fabric,
+      colours: [
+        { name: 'oat', rows: 3 },
+        { name: 'rose', rows: 3 },
+      ],
+    },
+  };
+  const needs = reckon(striped).supplies.byColour;
+  const rose = needs.find(({ name }) => name === 'rose')!;
+  const withRose = (gramsLeft: number) =>
+    reckon({ ...striped, palette: { rose: { hex: '#C9798B', gramsLeft } } }).supplies;
+
+  it('is not told where none of them says it', () => {
+    for (const { enough } of needs) expect(enough).toBeNull();
+  });
+
+  it('lasts half of the time at what it takes, surely at far more, and the whole as well as the scarcest', () => {
+    const at = (grams: number) => withRose(grams).byColour.find(({ name }) => name === 'rose')!.enough;
+    expect(at(rose.grams)).toBeCloseTo(0.5, 6);
+    expect(at(10 * rose.grams)).toBeGreaterThan(0.99);
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 3, noNaN: true }), (share) => {
+        const { byColour, yarn } = withRose(share * rose.grams);
+        const told = byColour.flatMap(({ enough }) => enough ?? []);
+        expect(yarn.enough).toBe(Math.min(...told));
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('of the main one is what there is of the yarn', () => {
+    const left = { ...striped.fabric.yarn, gramsLeft: 1 };
+    const plan = {
+      ...striped,
+      fabric: { ...striped.fabric, yarn: left },
+      palette: { rose: { hex: '#C9798B', gramsLeft: 500 } },
+    };
+    const oat = reckon(plan).supplies.byColour.find(({ name }) => name === mainColour(plan.fabric))!;
+    expect(oat.enough).toBeLessThan(0.01);
+  });
+});

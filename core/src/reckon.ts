@@ -3,6 +3,7 @@ import { contrastAdvice } from './contrast';
 import { cautionsOf, type Caution } from './cautions';
 import {
   byColour,
+  lastingColours,
   coloursOf,
   notionsOf,
   stepYarn,
@@ -236,16 +237,15 @@ export function suppliesOf(
   const borders = { fabric: fabric.also('single', fabric.worked), colour: undefined, tally: tallyWork(told.values()) };
   const tallies = [...tallyPieces(pieces), borders];
   const yarn = yarnNeed(plan.fabric, tallies, pieces, after);
+  const besides = colouredSteps(plan, fabric, after, told);
+  const needs = byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value, besides);
+  const colours = lastingColours(needs, plan.fabric, plan.palette ?? {}, yarn.grams);
+  const lasting = colours.flatMap(({ enough }) => enough ?? []);
   return {
-    yarn,
+    // of several colours it lasts as well as the scarcest
+    yarn: lasting.length > 0 ? { ...yarn, enough: Math.min(...lasting) } : yarn,
     byYarn: yarnShares(plan.fabric, yarn.metres.value),
-    byColour: byColour(
-      plan.fabric,
-      pieces,
-      yarn.metres.value,
-      yarn.grams.value,
-      colouredSteps(plan, fabric, after, told),
-    ),
+    byColour: colours,
     time: workingTime(plan.fabric, tallies, after),
     notions: notionsOf(plan.fabric, fabric, [
       ...pieces.flatMap((piece) => [...markersOf(piece.notes, piece.times), ...hooksOf(piece)]),

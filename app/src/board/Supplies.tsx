@@ -14,11 +14,11 @@ export function Supplies({ worked: { supplies } }: { worked: Worked }) {
           {lastsText(yarn.enough)}
         </Words>
       )}
-      {byColour.map(({ name, metres, grams, rows }) => (
+      {byColour.map(({ name, metres, grams, rows, enough }) => (
         <Words
           key={name}
           as="small"
-        >{`${name}: about ${roundedAmount(metres)} m, ${roundedAmount(grams)} g, ${plural(rows, 'row')}`}</Words>
+        >{`${name}: about ${roundedAmount(metres)} m, ${roundedAmount(grams)} g, ${plural(rows, 'row')}${enough === null ? '' : `; lasts ${Math.round(100 * enough)} times in 100`}`}</Words>
       ))}
       {byYarn.map(({ name, metres, grams }) => (
         <Words key={name} as="small">{`${name}: about ${roundedAmount(metres)} m, ${roundedAmount(grams)} g`}</Words>

@@ -1,4 +1,4 @@
-import type { Plan } from '@keep-snug/core';
+import { usualHex, type Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useEffect, useState } from 'react';
@@ -62,6 +62,17 @@ describe('colours', () => {
     expect(now.palette!.sand!.hex).toBe('#abcdef');
   });
 
+  it('are weighed, each by itself, and keep it when their look is said anew', () => {
+    show(<Stage start={tote} />);
+    fireEvent.changeText(screen.getByLabelText('sand you have (g)'), '40');
+    expect(now.palette!.sand!.gramsLeft).toBe(40);
+    fireEvent.changeText(screen.getByLabelText('Look of sand'), 'slate');
+    fireEvent.changeText(screen.getByLabelText('Look of sand'), '');
+    expect(now.palette!.sand).toEqual({ hex: usualHex('sand'), gramsLeft: 40 });
+    fireEvent.changeText(screen.getByLabelText('sand you have (g)'), '');
+    expect(now.palette!.sand).not.toHaveProperty('gramsLeft');
+  });
+
   it('belong to pieces and fittings by themselves', () => {
     const edged: Plan = {
       ...tote,
@@ -77,6 +88,11 @@ describe('colours', () => {
     expect(now.fittings![0]).not.toHaveProperty('colour');
     fireEvent.changeText(screen.getByLabelText('Colour of pouch'), 'moss');
     expect(Object.values(now.fabric.pieceColours!)).toEqual(['moss']);
+    // but its top may be in another
+    fireEvent.changeText(screen.getByLabelText('Colour of the top, with side handles'), 'rose');
+    expect(now.fittings![1]!.topColour).toBe('rose');
+    fireEvent.changeText(screen.getByLabelText('Colour of the top, with side handles'), '');
+    expect(now.fittings![1]).not.toHaveProperty('topColour');
   });
 
   it('scraps are joined, ordered, and told where they run out', () => {

@@ -1,13 +1,25 @@
-import { mainColour, stripeColours, stripeNames, tallyRow, yarnNames, yarnOf, type FabricSpec } from '../fabric';
+import {
+  mainColour,
+  stripeColours,
+  stripeNames,
+  tallyRow,
+  yarnNames,
+  yarnOf,
+  type FabricSpec,
+  type Palette,
+} from '../fabric';
+import type { Figure } from '../figure';
 import { bandsOf, fabricAt, topColourOf } from '../piece';
 import type { Piece } from '../shapes';
-import { takenEach, yarnIn } from './yarn';
+import { chanceBelow, takenEach, yarnIn } from './yarn';
 
 export interface ColourNeed {
   name: string;
   metres: number;
   grams: number;
   rows: number;
+  /** The chance that what there is of it lasts, 0 to 1; null where that is not said. */
+  enough: number | null;
 }
 
 /** What takes yarn of a colour beside rows: a border, a tie. */
@@ -63,7 +75,8 @@ export function byColour(
   const restOf = (name: string, mm: number) => (own.has(main) ? (name === main ? rest : 0) : (rest * mm) / all);
   return [...own].map(([name, each]) => {
     const needs = each + restOf(name, each);
-    return { name, metres: needs, grams: metres > 0 ? (grams * needs) / metres : 0, rows: rows.get(name) ?? 0 };
+    const weighs = metres > 0 ? (grams * needs) / metres : 0;
+    return { name, metres: needs, grams: weighs, rows: rows.get(name) ?? 0, enough: null };
   });
 }
 
@@ -94,3 +107,24 @@ function belowTheTop(piece: Piece, spec: FabricSpec): (row: number) => string | 
 /** Different yarns held together are told like a colour; one yarn needs no name. */
 const heldTogether = ({ yarns }: FabricSpec): string | undefined =>
   yarns?.length ? `${yarnNames(yarns)} held together` : undefined;
+
+/**
+ * The chance that each colour lasts, from what the palette says there is of it; of the main one from what there is of the yarn,
+ * where any of the others says so (law of the normal; spread of the whole, handbook 7).
+ *
+ * @param yarn what the whole takes, g
+ */
+export function lastingColours(
+  needs: readonly ColourNeed[],
+  spec: FabricSpec,
+  palette: Palette,
+  yarn: Pick<Figure<'g'>, 'value' | 'sd'>,
+): ColourNeed[] {
+  if (!needs.some(({ name }) => palette[name]?.gramsLeft !== undefined)) return [...needs];
+  const spread = yarn.value > 0 ? (yarn.sd ?? 0) / yarn.value : 0;
+  return needs.map((need) => {
+    const left = palette[need.name]?.gramsLeft ?? (need.name === mainColour(spec) ? yarnOf(spec).gramsLeft : undefined);
+    if (left === undefined) return need;
+    return { ...need, enough: chanceBelow(left, { value: need.grams, sd: spread * need.grams }) };
+  });
+}

@@ -1,4 +1,4 @@
-import { namedColours, type FabricSpec, type Plan } from '@keep-snug/core';
+import { namedColours, usualHex, type FabricSpec, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Words } from '@/parts/Words';
@@ -25,6 +25,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
             name={name}
             number={number}
             onChange={(hex) => edit((old) => withLook(old, name, hex))}
+            onLeft={names.length > 1 ? (grams, hex) => edit((old) => withLeft(old, name, grams, hex)) : undefined}
           />
         ))}
       </FieldRow>
@@ -50,7 +51,16 @@ function Body({ plan, worked, faults, edit }: StageProps) {
 function withLook({ palette = {}, ...plan }: Plan, name: string, hex: string | undefined): Plan {
   const { [name]: before, ...others } = palette;
   if (hex) return { ...plan, palette: { ...others, [name]: { ...before, hex } } };
+  // what there is of it stays known
+  if (before?.gramsLeft !== undefined)
+    return { ...plan, palette: { ...others, [name]: { ...before, hex: usualHex(name) ?? before.hex } } };
   return Object.keys(others).length > 0 ? { ...plan, palette: others } : plan;
+}
+
+/** How much there is of a colour; it looks as it did. */
+function withLeft({ palette = {}, ...plan }: Plan, name: string, grams: number | undefined, hex: string): Plan {
+  const { gramsLeft: _before, ...look } = palette[name] ?? { hex };
+  return { ...plan, palette: { ...palette, [name]: grams === undefined ? look : { ...look, gramsLeft: grams } } };
 }
 
 export const coloursStage: Stage = {

@@ -1,5 +1,6 @@
 import { hexOf, usualHex, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
+import { NumberField } from '@/parts/NumberField';
 import { TextField } from '@/parts/TextField';
 import { Thread } from '@/parts/Thread';
 import { useTyped } from '@/parts/useTyped';
@@ -9,13 +10,15 @@ interface Props {
   name: string;
   number: number;
   onChange: (hex: string | undefined) => void;
+  /** Says how much there is of it; nothing where its yarn says so. */
+  onLeft?: ((grams: number | undefined, hex: string) => void) | undefined;
 }
 
 const HEX = /^#[\da-f]{6}$/i;
 const read = (text: string): string | undefined => (HEX.test(text.trim()) ? text.trim() : usualHex(text));
 
 /** How a colour looks: as a word, such as slate, or as #4A5A68; left empty it looks as its name usually does. */
-export function LookField({ plan, name, number, onChange }: Props) {
+export function LookField({ plan, name, number, onChange, onLeft }: Props) {
   const said = plan.palette?.[name]?.hex;
   const { line, error, type, leave } = useTyped({
     value: said ?? '',
@@ -41,6 +44,16 @@ export function LookField({ plan, name, number, onChange }: Props) {
         error={error}
         hint={hex && !said ? `as ${name} usually is` : ''}
       />
+      {hex && onLeft ? (
+        <NumberField
+          label={`${name} you have (g)`}
+          value={plan.palette?.[name]?.gramsLeft}
+          min={0}
+          max={100_000}
+          onChange={(grams) => onLeft(grams, hex)}
+          onClear={() => onLeft(undefined, hex)}
+        />
+      ) : null}
     </View>
   );
 }
