@@ -184,7 +184,10 @@ function StripCard({ id, held, row, next, begun, tape }: StripProps) {
             ...(isPractice(make.plan)
               ? []
               : make.batch
-                ? [{ name: 'Open batch', do: () => router.push(`/batch/${make.batch!.batch}`) }]
+                ? [
+                    { name: 'Open batch', do: () => router.push(`/batch/${make.batch!.batch}`) },
+                    { name: 'Pattern', do: () => router.push(`/sheet/${id}?of=make`) },
+                  ]
                 : [
                     { name: 'Open plan', do: () => router.push(`/plan/${make.planId}`) },
                     { name: 'Pattern', do: () => router.push(`/sheet/${make.planId}`) },

@@ -122,6 +122,12 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const open = (to: Href) => router.push(to);
   // with what this one and all others taught
   const again = () => learnt(planAgain(make.plan, useEvents.getState().byMake[id] ?? []));
+  const sameAgain = () => {
+    const plan = again();
+    // a piece of a batch, or one whose plan was deleted, has none of its own: it is kept as one
+    const planId = hasPlan ? make.planId : useLibrary.getState().add('plans', plan);
+    return startMake(planId, plan);
+  };
   return (
     <CardBox label={make.title}>
       <View style={{ flexDirection: 'row', alignItems: 'flex-start', columnGap: 8 }}>
@@ -160,10 +166,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
         <Words as="small" tone="faint">
           Make it again:
         </Words>
-        <Action
-          label={`Make the same again: ${make.title}`}
-          onPress={() => open(`/make/${startMake(make.planId, again())}`)}
-        >
+        <Action label={`Make the same again: ${make.title}`} onPress={() => open(`/make/${sameAgain()}`)}>
           the same
         </Action>
         <Action

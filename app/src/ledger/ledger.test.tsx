@@ -71,6 +71,17 @@ it('is made again with what was learnt of gauge, pace and yarn', () => {
   expect(begun).toBeUndefined();
 });
 
+it('is made the same again where its plan is gone, by a plan of its own', () => {
+  const { [makeOf(MAKE_IDS.glasses).planId]: _gone, ...plans } = useLibrary.getState().shelves.plans;
+  useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, plans } }));
+  show(<Ledger />);
+  fireEvent.press(screen.getByLabelText('Make the same again: Reading glasses pouch'));
+  const id = /make\/(.+)$/.exec(mockPush.mock.calls[0][0] as string)![1]!;
+  const { planId, plan } = makeOf(id);
+  expect(plans[planId]).toBeUndefined();
+  expect(useLibrary.getState().shelves.plans[planId]!.body).toEqual(plan);
+});
+
 it('tells time at the hook by the ticks, and yarn beside what was planned', () => {
   const told = finishedMake(makeOf(MAKE_IDS.tideTable), eventsOf(MAKE_IDS.tideTable))!;
   expect(told.minutes).toBeGreaterThan(40);

@@ -15,7 +15,7 @@ interface Props {
 export function Unreadable({ id, held }: Props) {
   const router = useRouter();
   const reader = useReader();
-  const { planId } = held.body;
+  const { planId, batch } = held.body;
   const plan = useLibrary((state) => state.shelves.plans[planId]?.body);
   const change = useLibrary((state) => state.change);
   const repaired = plan && reckonFor(plan, reader).worked ? plan : undefined;
@@ -24,14 +24,18 @@ export function Unreadable({ id, held }: Props) {
       <Words as="heading" level={1}>
         This project’s plan has an error
       </Words>
-      <Words>Open the plan, fix the marked entry, then choose “Use the new plan” here.</Words>
+      {batch ? (
+        <Words>Open the batch and fix the plan there, then start the piece again.</Words>
+      ) : (
+        <Words>Open the plan, fix the marked entry, then choose “Use the new plan” here.</Words>
+      )}
       {repaired ? (
         <Action main onPress={() => change('makes', id, { ...held.body, plan: repaired, title: repaired.title })}>
           Use the new plan
         </Action>
       ) : null}
-      <Action main={!repaired} onPress={() => router.navigate(`/plan/${planId}`)}>
-        Open plan
+      <Action main={!repaired} onPress={() => router.navigate(batch ? `/batch/${batch.batch}` : `/plan/${planId}`)}>
+        {batch ? 'Open batch' : 'Open plan'}
       </Action>
     </View>
   );
