@@ -26,4 +26,14 @@ function handOn(req, res) {
 config.server.enhanceMiddleware = (metro) => (req, res, next) =>
   req.url.startsWith('/api/') ? handOn(req, res) : metro(req, res, next);
 
+const { getTransformOptions } = config.transformer;
+
+/** Modules are run when something of them is first used: a page stands before most of them are. */
+config.transformer.getTransformOptions = async (...args) => {
+  const { transform, ...options } = await getTransformOptions(...args);
+  // where a script is at is asked of the script itself
+  const asked = require.resolve('expo/src/winter/ImportMetaRegistry.ts');
+  return { ...options, transform: { ...transform, inlineRequires: { blockList: { [asked]: true } } } };
+};
+
 module.exports = config;

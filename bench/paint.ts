@@ -1,4 +1,4 @@
-import type { Browser, Page } from '@playwright/test';
+import type { Browser, CDPSession } from '@playwright/test';
 import { launchBrowser } from '../e2e/browser';
 import setup from '../e2e/setup';
 import { SEED, TestServer } from '../e2e/testServer';
@@ -7,56 +7,74 @@ const RUNS = 5;
 /** A phone's line and its processor beside this machine. */
 const LINE = { offline: false, latency: 150, downloadThroughput: 1.6e6 / 8, uploadThroughput: 0.75e6 / 8 };
 const SLOWED = 4;
+const SCREEN = { width: 390, height: 844, deviceScaleFactor: 1, mobile: true };
+/** By then a first visit stands and is kept, and a second one stands, ms. */
+const FIRST_MS = 25_000;
+const SECOND_MS = 6_000;
+
+/** Notes in the page itself when it can be worked with. */
+const NOTED = `new MutationObserver((_, it) => {
+  if (!document.querySelector('[aria-label^="Continue: "]')) return;
+  it.disconnect();
+  window.usableAt = performance.now();
+}).observe(document, { childList: true, subtree: true, attributes: true, attributeFilter: ['aria-label'] });`;
+
+const ASKED = `JSON.stringify({
+  painted: performance.getEntriesByName('first-contentful-paint')[0]?.startTime,
+  usable: window.usableAt,
+})`;
+
+interface Visit {
+  painted: number;
+  usable: number;
+}
 
 const middle = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!;
 
-async function slowed(page: Page): Promise<void> {
-  const session = await page.context().newCDPSession(page);
-  await session.send('Network.enable');
-  await session.send('Network.emulateNetworkConditions', LINE);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+/** Asks one page by its own line and nothing else: a page that is watched for journeys takes half a second longer to stand. */
+async function pageLine(browser: CDPSession, targetId: string) {
+  const { sessionId } = await browser.send('Target.attachToTarget', { targetId, flatten: false });
+  const waiting = new Map<number, (result: never) => void>();
+  browser.on('Target.receivedMessageFromTarget', (event) => {
+    if (event.sessionId !== sessionId) return;
+    const { id, result } = JSON.parse(event.message) as { id?: number; result: never };
+    if (id !== undefined) waiting.get(id)?.(result);
+  });
+  let asked = 0;
+  return <Result>(method: string, params: object = {}): Promise<Result> =>
+    new Promise((resolve) => {
+      asked += 1;
+      waiting.set(asked, resolve as (result: never) => void);
+      const message = JSON.stringify({ id: asked, method, params });
+      void browser.send('Target.sendMessageToTarget', { sessionId, message });
+    });
 }
 
-/** First contentful paint of the page that is open, ms. */
-const painted = (page: Page): Promise<number> =>
-  page.evaluate(
-    () =>
-      new Promise<number>((resolve) => {
-        const entry = performance.getEntriesByName('first-contentful-paint')[0];
-        if (entry) return resolve(entry.startTime);
-        new PerformanceObserver((list) => {
-          const found = list.getEntriesByName('first-contentful-paint')[0];
-          if (found) resolve(found.startTime);
-        }).observe({ type: 'paint', buffered: true });
-      }),
-  );
+/** A visit on a throttled phone, looked at only when all is over. */
+async function visit(browser: CDPSession, browserContextId: string, url: string, waitMs: number): Promise<Visit> {
+  const { targetId } = await browser.send('Target.createTarget', { url: 'about:blank', browserContextId });
+  const ask = await pageLine(browser, targetId);
+  await ask('Network.enable');
+  await ask('Network.emulateNetworkConditions', LINE);
+  await ask('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+  await ask('Emulation.setDeviceMetricsOverride', SCREEN);
+  await ask('Page.enable');
+  await ask('Page.addScriptToEvaluateOnNewDocument', { source: NOTED });
+  await ask('Page.navigate', { url });
+  await new Promise((done) => setTimeout(done, waitMs));
+  const { result } = await ask<{ result: { value: string } }>('Runtime.evaluate', { expression: ASKED });
+  await browser.send('Target.closeTarget', { targetId });
+  return JSON.parse(result.value) as Visit;
+}
 
-/** When a phone sees something, and when it can be worked with; the first time, and the second with what it kept. */
-async function visits(browser: Browser, url: string): Promise<{ first: number; firstUsable: number; second: number }> {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
-  const page = await context.newPage();
-  await slowed(page);
-  const began = performance.now();
-  await page.goto(url, { waitUntil: 'commit' });
-  const first = await painted(page);
-  await page.getByRole('heading', { name: 'Bench', level: 1 }).waitFor({ timeout: 120_000 });
-  const firstUsable = performance.now() - began;
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
-    while (!navigator.serviceWorker.controller) await new Promise((done) => setTimeout(done, 100));
-  });
-  await page.close();
-  const again = await context.newPage();
-  await slowed(again);
-  const returned = performance.now();
-  await again.goto(url, { waitUntil: 'commit' });
-  await again
-    .getByRole('button', { name: /^Continue: / })
-    .first()
-    .waitFor({ timeout: 120_000 });
-  const second = performance.now() - returned;
-  await context.close();
-  return { first, firstUsable, second };
+/** The first visit of a phone that knows nothing, and one more with what it kept. */
+async function visits(browser: Browser, url: string): Promise<[Visit, Visit]> {
+  const session = await browser.newBrowserCDPSession();
+  const { browserContextId } = await session.send('Target.createBrowserContext');
+  const first = await visit(session, browserContextId, url, FIRST_MS);
+  const second = await visit(session, browserContextId, url, SECOND_MS);
+  await session.detach();
+  return [first, second];
 }
 
 /** First paint and second visit on a throttled phone. */
@@ -65,14 +83,14 @@ export async function benchPaint(): Promise<void> {
   const server = new TestServer(SEED);
   await server.start();
   const browser = await launchBrowser();
-  const all: { first: number; firstUsable: number; second: number }[] = [];
+  const all: [Visit, Visit][] = [];
   for (let run = 0; run < RUNS; run += 1) all.push(await visits(browser, server.url));
-  const of = (key: keyof (typeof all)[number]) => Math.round(middle(all.map((one) => one[key])));
+  const of = (what: (visits: [Visit, Visit]) => number) => Math.round(middle(all.map(what)));
   console.log(
     `a phone: processor / ${SLOWED}, 1.6 Mb/s, 150 ms (wanted: first paint under 1800 ms, second visit usable under 1500 ms)`,
   );
   console.log(
-    `  first contentful paint ${of('first')} ms, first usable ${of('firstUsable')} ms, second visit usable ${of('second')} ms`,
+    `  first contentful paint ${of(([first]) => first.painted)} ms, first usable ${of(([first]) => first.usable)} ms, second visit usable ${of(([, second]) => second.usable)} ms`,
   );
   await browser.close();
   await server.end();

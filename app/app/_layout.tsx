@@ -3,6 +3,7 @@ import { Slot } from 'expo-router';
 import { View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { DeletedBar } from '@/parts/DeletedBar';
+import { Places } from '@/parts/Places';
 import { PlaceShape } from '@/parts/PlaceShape';
 import { Skeleton } from '@/parts/Skeleton';
 import { useWanted } from '@/parts/wanted';
@@ -37,7 +38,9 @@ export default function Root() {
       <View style={{ flex: 1, backgroundColor: colours.chalk }}>
         <InStep />
         <PlaceShape />
-        <Slot />
+        <Places>
+          <Slot />
+        </Places>
         <DeletedBar />
         <TechniquePanel />
       </View>

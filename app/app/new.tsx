@@ -1,1 +1,3 @@
-export { NewThing as default } from '@/things/NewThing';
+import { later } from '@/parts/later';
+
+export default later(() => import('@/things/NewThing').then(({ NewThing }) => NewThing));

@@ -1,1 +1,3 @@
-export { OpenPlan as default } from '@/open/OpenPlan';
+import { later } from '@/parts/later';
+
+export default later(() => import('@/open/OpenPlan').then(({ OpenPlan }) => OpenPlan));

@@ -2,6 +2,7 @@
  * What the core gives to those outside it, by part. Forms and checks stand in `formats`, the sample data in `demo`.
  */
 export {
+  byCode,
   type ChoicesField,
   type Field,
   type FieldValue,

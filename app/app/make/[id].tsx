@@ -1,7 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { MakeRoom } from '@/making/MakeRoom';
 import { Missing } from '@/parts/Missing';
 import { useLibrary } from '@/state/library';
+import { later } from '@/parts/later';
+
+const MakeRoom = later(() => import('@/making/MakeRoom').then((room) => room.MakeRoom));
 
 export default function MakeRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,9 +1,11 @@
 import { useLocalSearchParams } from 'expo-router';
 import { Missing } from '@/parts/Missing';
 import { OfPlan } from '@/parts/OfPlan';
-import { MadeSheet } from '@/sheet/MadeSheet';
-import { Sheet } from '@/sheet/Sheet';
 import { useLibrary } from '@/state/library';
+import { later } from '@/parts/later';
+
+const Sheet = later(() => import('@/sheet/Sheet').then((room) => room.Sheet));
+const MadeSheet = later(() => import('@/sheet/MadeSheet').then((room) => room.MadeSheet));
 
 /** The pattern of a plan, or, `?of=make`, of what was made: the plan as it was followed. */
 export default function SheetRoute() {

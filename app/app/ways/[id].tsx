@@ -1,6 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import { OfPlan } from '@/parts/OfPlan';
-import { WaysRoom } from '@/ways/WaysRoom';
+import { later } from '@/parts/later';
+
+const WaysRoom = later(() => import('@/ways/WaysRoom').then((room) => room.WaysRoom));
 
 export default function WaysRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -7,6 +7,7 @@ import {
   type WorkedVariant,
 } from '@keep-snug/core/batches';
 import {
+  byCode,
   foldMake,
   isFinished,
   planFollowed,
@@ -42,7 +43,7 @@ export function batchNow(
     const worked = workVariants(batch);
     const own = makes
       .filter(([, { body }]) => body.batch?.batch === id)
-      .sort(([, a], [, b]) => a.body.startedAt.localeCompare(b.body.startedAt));
+      .sort(([, a], [, b]) => byCode(a.body.startedAt, b.body.startedAt));
     const pieces = batchOrder(batch, worked).map((piece): PieceNow => {
       const of = worked.find(({ variant }) => variant.id === piece.variant)!;
       const make = own.filter(([, { body }]) => body.batch!.variant === piece.variant)[piece.number - 1];

@@ -1,4 +1,4 @@
-import { isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
+import { byCode, isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -39,9 +39,9 @@ export function Bench() {
   const makes = useMemo(() => lastFirst(all.filter(([id]) => !isFinished(byMake[id] ?? []))), [all, byMake]);
   const shelf = useShelf('plans');
   const entries = useMemo(() => planEntries(shelf, all, makes), [shelf, all, makes]);
-  const finding = useFinding(entries);
   // what is on the hook is drawn first
   const isCalm = useCalm();
+  const finding = useFinding(isCalm ? entries : NONE);
   const open = makes.filter(([, { body }]) => !body.aside);
   const aside = makes.filter(([, { body }]) => body.aside);
   return (
@@ -90,8 +90,9 @@ export function Bench() {
 }
 
 const NOTHING: Item[] = [];
+const NONE: Entry[] = [];
 
-const lastFirst = (makes: Makes) => [...makes].sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt));
+const lastFirst = (makes: Makes) => [...makes].sort(([, a], [, b]) => byCode(b.body.startedAt, a.body.startedAt));
 
 interface Entry {
   id: string;

@@ -1,3 +1,4 @@
+import { byCode } from '@keep-snug/core';
 import type { Shelves } from '@/state/library';
 import type { Day, JobTold, SittingHelp } from '@keep-snug/core/sittings';
 
@@ -23,7 +24,7 @@ export function jobsShown(jobs: readonly JobTold[], batches: Shelves['batches'])
   return [
     ...[...groups].map((id) => batchShown(id, batches[id]?.body.name ?? 'Batch', ownOf(jobs, id))),
     ...ownOf(jobs, null).map((job): ShownJob => ({ ...job, kind: 'job', jobs: [job.id] })),
-  ].sort((a, b) => (a.wanted ?? '9999').localeCompare(b.wanted ?? '9999'));
+  ].sort((a, b) => byCode(a.wanted ?? '9999', b.wanted ?? '9999'));
 }
 
 const ownOf = (jobs: readonly JobTold[], id: string | null) => jobs.filter(({ group }) => group === id);

@@ -1,4 +1,4 @@
-import { isFinished, MAKE_FORMAT, type Make, type Plan } from '@keep-snug/core';
+import { byCode, isFinished, MAKE_FORMAT, type Make, type Plan } from '@keep-snug/core';
 import { HOURS_ID, withWanted } from '@keep-snug/core/sittings';
 import { useEvents } from '@/state/events';
 import { changeHours } from '@/state/hours';
@@ -25,5 +25,5 @@ export function useMakeOf(planId: string): string | undefined {
   const byMake = useEvents((state) => state.byMake);
   return makes
     .filter(([id, held]) => held.body.planId === planId && !isFinished(byMake[id] ?? []))
-    .sort(([, a], [, b]) => b.body.startedAt.localeCompare(a.body.startedAt))[0]?.[0];
+    .sort(([, a], [, b]) => byCode(b.body.startedAt, a.body.startedAt))[0]?.[0];
 }

@@ -15,14 +15,18 @@ const PLACES: readonly { to: Href; name: string; icon: IconName }[] = [
   { to: '/settings', name: 'Settings', icon: 'settings' },
 ];
 
-/** The places, always reachable: a bar below on a phone, a rail at the left when wide. */
+/** Rooms that have the page to themselves: where something is begun, followed or read. */
+const ALONE = /^\/(make|ways|sheet)\/|^\/(new|open)$/;
+
+/** The places, always reachable but from a room of its own: a bar below on a phone, a rail at the left when wide. */
 export function Places({ children }: { children: ReactNode }) {
   const wide = useWide();
+  const isAlone = ALONE.test(usePathname());
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-      {wide ? <Rail wide /> : null}
+      {wide && !isAlone ? <Rail wide /> : null}
       <View style={{ flex: 1 }}>{children}</View>
-      {wide ? null : <Rail wide={false} />}
+      {wide || isAlone ? null : <Rail wide={false} />}
     </View>
   );
 }

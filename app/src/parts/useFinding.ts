@@ -1,3 +1,4 @@
+import { byCode } from '@keep-snug/core';
 import { useMemo, useState } from 'react';
 import { useUsed } from '@/state/used';
 
@@ -35,7 +36,7 @@ export function useFinding<Entry extends Findable>(entries: readonly Entry[]) {
     const byName = (a: Entry, b: Entry) => a.name.localeCompare(b.name);
     return entries
       .filter((entry) => (kind === null || entry.kind === kind) && isFound(entry, search))
-      .sort((a, b) => (order === 'name' ? byName(a, b) : usedAt(b).localeCompare(usedAt(a)) || byName(a, b)));
+      .sort((a, b) => (order === 'name' ? byName(a, b) : byCode(usedAt(b), usedAt(a)) || byName(a, b)));
   }, [entries, at, kind, search, order]);
   return { found, of: entries.length, search, setSearch, order, setOrder, kind, setKind };
 }

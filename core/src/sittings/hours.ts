@@ -1,3 +1,4 @@
+import { byCode } from '../units';
 import { weekdayOf, type Day } from './days';
 
 /** When a house has time to crochet: every make shares it. */
@@ -56,7 +57,7 @@ function withMinutes(hours: HoursSpec, day: Day, more: number): HoursSpec {
 /** A day said anew, whatever was said of it before. */
 export function withDay(hours: HoursSpec, said: DayHours): HoursSpec {
   const others = (hours.days ?? []).filter(({ day }) => day !== said.day);
-  return { ...hours, days: [...others, said].sort((a, b) => a.day.localeCompare(b.day)) };
+  return { ...hours, days: [...others, said].sort((a, b) => byCode(a.day, b.day)) };
 }
 
 /** A day as its weekday again. */

@@ -1,3 +1,4 @@
+import { byCode } from '../units';
 import type { MakingStep } from '../making';
 import { dayAfter, type Day } from './days';
 import { minutesOn, type HoursSpec } from './hours';
@@ -31,10 +32,7 @@ export function inTurn(jobs: readonly ToDo[]): ToDo[] {
   const when = ({ job }: ToDo) => job.wanted ?? '9999';
   return jobs
     .map((job, index) => ({ job, index }))
-    .sort(
-      (a, b) =>
-        when(a.job).localeCompare(when(b.job)) || Number(b.job.begun) - Number(a.job.begun) || a.index - b.index,
-    )
+    .sort((a, b) => byCode(when(a.job), when(b.job)) || Number(b.job.begun) - Number(a.job.begun) || a.index - b.index)
     .map(({ job }) => job);
 }
 

@@ -1,3 +1,4 @@
+export * from './byCode';
 export * from './doubt';
 export * from './fields';
 export * from './length';

@@ -1,1 +1,0 @@
-export { Days as default } from '@/days/Days';

@@ -1,1 +1,0 @@
-export { Ledger as default } from '@/ledger/Ledger';

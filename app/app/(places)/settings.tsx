@@ -1,1 +1,0 @@
-export { SettingsPage as default } from '@/settings/SettingsPage';

@@ -1,1 +1,0 @@
-export { Stitches as default } from '@/stitches/Stitches';

@@ -1,1 +1,0 @@
-export { Tables as default } from '@/tables/Tables';

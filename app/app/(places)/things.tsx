@@ -1,1 +1,0 @@
-export { Things as default } from '@/things/Things';

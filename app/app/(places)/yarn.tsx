@@ -1,1 +1,0 @@
-export { YarnBox as default } from '@/yarn/YarnBox';

@@ -1,0 +1,3 @@
+import { later } from '@/parts/later';
+
+export default later(() => import('@/ledger/Ledger').then(({ Ledger }) => Ledger));

@@ -1,0 +1,3 @@
+import { later } from '@/parts/later';
+
+export default later(() => import('@/yarn/YarnBox').then(({ YarnBox }) => YarnBox));
