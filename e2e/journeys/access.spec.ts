@@ -83,7 +83,7 @@ for (const stage of ['Thing', 'Fabric', 'Shape', 'Fit', 'Fittings', 'Sums']) {
 
 test('a page whose script is slow to come stands there in its own shape', async ({ page, server }) => {
   let held: (() => void) | undefined;
-  await page.route(/things[^/]*\.js/, async (route) => {
+  await page.route(/Things[^/]*\.js/, async (route) => {
     await new Promise<void>((resolve) => (held = resolve));
     await route.continue();
   });

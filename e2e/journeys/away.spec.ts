@@ -106,11 +106,11 @@ test('every screen opens while the server is away: its script was fetched ahead'
 });
 
 test('a screen that cannot be fetched says so, and comes when it can', async ({ page, server }) => {
-  await page.route('**/yarn-*.js', (route) => route.abort());
+  await page.route('**/YarnBox-*.js', (route) => route.abort());
   await page.goto(server.url);
   await page.getByRole('link', { name: 'Yarn box' }).click();
   await expect(page.getByRole('heading', { name: 'This screen could not be shown' })).toBeVisible();
-  await page.unroute('**/yarn-*.js');
+  await page.unroute('**/YarnBox-*.js');
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('heading', { name: 'Yarn box' })).toBeVisible();
 });
