@@ -99,7 +99,7 @@ test('every screen opens while the server is away: its script was fetched ahead'
   await page.goto(server.url);
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').map(({ name }) => name));
-  await expect.poll(async () => (await fetched()).filter((name) => /yarn-|settings-/.test(name)).length).toBe(2);
+  await expect.poll(async () => (await fetched()).filter((name) => /YarnBox-|SettingsPage-/.test(name)).length).toBe(2);
   await server.stop();
   await page.getByRole('link', { name: 'Yarn box' }).click();
   await expect(page.getByRole('heading', { name: 'Yarn box' })).toBeVisible();

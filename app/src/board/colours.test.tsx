@@ -64,12 +64,12 @@ describe('colours', () => {
 
   it('are weighed, each by itself, and keep it when their look is said anew', () => {
     show(<Stage start={tote} />);
-    fireEvent.changeText(screen.getByLabelText('sand you have (g)'), '40');
+    fireEvent.changeText(screen.getByLabelText('Grams of sand'), '40');
     expect(now.palette!.sand!.gramsLeft).toBe(40);
     fireEvent.changeText(screen.getByLabelText('Look of sand'), 'slate');
     fireEvent.changeText(screen.getByLabelText('Look of sand'), '');
     expect(now.palette!.sand).toEqual({ hex: usualHex('sand'), gramsLeft: 40 });
-    fireEvent.changeText(screen.getByLabelText('sand you have (g)'), '');
+    fireEvent.changeText(screen.getByLabelText('Grams of sand'), '');
     expect(now.palette!.sand).not.toHaveProperty('gramsLeft');
   });
 

@@ -34,7 +34,7 @@ export function FigureLine({ name, figure, text }: Props) {
         }}
       >
         <Words tone="faint">{name}</Words>
-        <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline', marginLeft: 'auto' }}>
+        <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline', marginLeft: 'auto', maxWidth: '100%' }}>
           {estimate ? (
             <Words as="small" tone="thread">
               {KIND_WORDS.prior.word}
@@ -42,7 +42,12 @@ export function FigureLine({ name, figure, text }: Props) {
           ) : null}
           <Words
             as="strong"
-            style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted', textDecorationColor: colours.sea }}
+            style={{
+              flexShrink: 1,
+              textDecorationLine: 'underline',
+              textDecorationStyle: 'dotted',
+              textDecorationColor: colours.sea,
+            }}
           >
             {shown}
           </Words>

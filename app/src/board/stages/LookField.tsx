@@ -1,5 +1,6 @@
 import { hexOf, usualHex, type Plan } from '@keep-snug/core';
 import { View } from 'react-native';
+import { FieldRow } from '@/parts/FieldRow';
 import { NumberField } from '@/parts/NumberField';
 import { TextField } from '@/parts/TextField';
 import { Thread } from '@/parts/Thread';
@@ -34,26 +35,30 @@ export function LookField({ plan, name, number, onChange, onLeft }: Props) {
   });
   const hex = hexOf(plan.palette, plan.fabric, name);
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', columnGap: 10 }}>
+    <View style={{ flexDirection: 'row', alignItems: 'center', columnGap: 10, width: '100%' }}>
       {hex ? <Thread hex={hex} number={number} /> : null}
-      <TextField
-        label={`Look of ${name}`}
-        value={line}
-        onChange={type}
-        onBlur={leave}
-        error={error}
-        hint={hex && !said ? `as ${name} usually is` : ''}
-      />
-      {hex && onLeft ? (
-        <NumberField
-          label={`${name} you have (g)`}
-          value={plan.palette?.[name]?.gramsLeft}
-          min={0}
-          max={100_000}
-          onChange={(grams) => onLeft(grams, hex)}
-          onClear={() => onLeft(undefined, hex)}
-        />
-      ) : null}
+      <View style={{ flex: 1 }}>
+        <FieldRow>
+          <TextField
+            label={`Look of ${name}`}
+            value={line}
+            onChange={type}
+            onBlur={leave}
+            error={error}
+            hint={hex && !said ? `as ${name} usually is` : ''}
+          />
+          {hex && onLeft ? (
+            <NumberField
+              label={`Grams of ${name}`}
+              value={plan.palette?.[name]?.gramsLeft}
+              min={0}
+              max={100_000}
+              onChange={(grams) => onLeft(grams, hex)}
+              onClear={() => onLeft(undefined, hex)}
+            />
+          ) : null}
+        </FieldRow>
+      </View>
     </View>
   );
 }
