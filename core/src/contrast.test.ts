@@ -206,6 +206,15 @@ describe('what there is of each colour', () => {
     );
   });
 
+  it('reaches so many times over, nine times in ten, and the whole as far as the scarcest', () => {
+    const supplies = withRose(3 * rose.grams);
+    const told = supplies.byColour.find(({ name }) => name === 'rose')!;
+    // a third of what there is lasts more often than nine times in ten only where less of it is asked
+    expect(told.reach).toBeGreaterThan(2);
+    expect(told.reach).toBeLessThan(3);
+    expect(supplies.yarn.reach).toBe(told.reach);
+  });
+
   it('of the main one is what there is of the yarn', () => {
     const left = { ...striped.fabric.yarn, gramsLeft: 1 };
     const plan = {

@@ -277,3 +277,4 @@ export {
 } from './mend';
 export { type Way, ways, type Ways, type WaysAsk } from './ways';
 export { workOut } from './workOut';
+export { TAILS, tailsDone } from './supplies';

@@ -10,6 +10,8 @@ import {
   ONE_SITTING_MINUTES,
   tallyPieces,
   tallyWork,
+  tailMinutes,
+  tailsDone,
   workingTime,
   yarnNeed,
   yarnShares,
@@ -241,12 +243,13 @@ export function suppliesOf(
   const needs = byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value, besides);
   const colours = lastingColours(needs, plan.fabric, plan.palette ?? {}, yarn.grams);
   const lasting = colours.flatMap(({ enough }) => enough ?? []);
+  const reaches = colours.flatMap(({ reach }) => reach ?? []);
   return {
     // of several colours it lasts as well as the scarcest
-    yarn: lasting.length > 0 ? { ...yarn, enough: Math.min(...lasting) } : yarn,
+    yarn: lasting.length > 0 ? { ...yarn, enough: Math.min(...lasting), reach: Math.min(...reaches) } : yarn,
     byYarn: yarnShares(plan.fabric, yarn.metres.value),
     byColour: colours,
-    time: workingTime(plan.fabric, tallies, after),
+    time: workingTime(plan.fabric, tallies, after, tailMinutes(plan.fabric, pieces)),
     notions: notionsOf(plan.fabric, fabric, [
       ...pieces.flatMap((piece) => [...markersOf(piece.notes, piece.times), ...hooksOf(piece)]),
       ...after.flatMap(({ notions }) => notions ?? []),
@@ -384,7 +387,8 @@ function allSteps(
   for (const piece of pieces) {
     const colourOf = coloursOf(piece, spec);
     const tail = asked.get(tailOf(piece.id, 'start'));
-    for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail)) steps.push(step);
+    for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail, tailsDone(spec).atChange))
+      steps.push(step);
     for (const step of workSteps(afterPiece(after, piece.id), piece.id, schools, told)) {
       // what ends a piece is told where its rows end, not among what joins it
       const { pieceName, section } = steps.at(-1)!;

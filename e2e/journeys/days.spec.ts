@@ -53,7 +53,9 @@ test('sittings leave as a calendar file that a calendar reads, and taken days co
   server,
 }) => {
   await page.goto(`${server.url}/days`);
-  await page.getByRole('switch', { name: 'Remind me before each sitting' }).click();
+  const remind = page.getByRole('switch', { name: 'Remind me before each sitting' });
+  await remind.click();
+  await expect(remind).toBeChecked();
   const save = page.getByRole('button', { name: 'Save sittings as a calendar file' });
   await expect(save).toBeEnabled();
   const saving = page.waitForEvent('download');

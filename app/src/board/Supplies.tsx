@@ -1,10 +1,13 @@
-import { plural, roundedAmount, type Worked, duration, notionsText, yarnText } from '@keep-snug/core';
+import { duration, type LengthUnit, notionsText, plural, roundedAmount, type Worked, yarnText } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FigureLine } from '@/parts/FigureLine';
+import { figureLength } from '@/parts/figureLength';
 import { Words } from '@/parts/Words';
+import { useSettings } from '@/state/settings';
 
 /** Yarn in all and by colour, whether it lasts, time, and what to have at hand. */
-export function Supplies({ worked: { supplies } }: { worked: Worked }) {
+export function Supplies({ worked: { supplies, outside } }: { worked: Worked }) {
+  const units = useSettings((state) => state.units);
   const { yarn, byColour, byYarn, time, notions } = supplies;
   return (
     <View role="group" aria-label="Supplies">
@@ -14,6 +17,7 @@ export function Supplies({ worked: { supplies } }: { worked: Worked }) {
           {lastsText(yarn.enough)}
         </Words>
       )}
+      {yarn.reach === null ? null : <Words as="small">{reachText(yarn.reach, outside, units)}</Words>}
       {byColour.map(({ name, metres, grams, rows, enough }) => (
         <Words
           key={name}
@@ -27,6 +31,20 @@ export function Supplies({ worked: { supplies } }: { worked: Worked }) {
       <Words as="small" tone="faint">{`Materials: ${notionsText(notions)}.`}</Words>
     </View>
   );
+}
+
+/** More than a hundred of them is more than anyone makes. */
+const MANY = 100;
+
+/** What else the yarn in the house is enough for: how many of these, or how large a one, as yarn goes with the area. */
+export function reachText(times: number, { width, height }: Worked['outside'], units: LengthUnit): string {
+  const many = Math.floor(times);
+  const larger = Math.sqrt(times);
+  const size = [width, height].map(({ value }) => figureLength(value * larger, units)).join(' × ');
+  const single = `one of ${size}`;
+  if (many > MANY) return `It makes more than ${MANY} of these, 9 times in 10.`;
+  if (many < 1) return `It makes ${single}, 9 times in 10.`;
+  return `It makes ${many} of these, or ${single}, 9 times in 10.`;
 }
 
 /** Whether the yarn in the house lasts, in words and with the chance. */

@@ -62,6 +62,13 @@ describe('colours', () => {
     expect(now.palette!.sand!.hex).toBe('#abcdef');
   });
 
+  it('leave tails at a change, done with as chosen', () => {
+    show(<Stage start={tote} />);
+    choose('Tails at a change', 'work over them');
+    expect(now.fabric.tails).toBe('over');
+    expect(screen.getByText(/^Nothing left to do at the end/)).toBeTruthy();
+  });
+
   it('are weighed, each by itself, and keep it when their look is said anew', () => {
     show(<Stage start={tote} />);
     fireEvent.changeText(screen.getByLabelText('Grams of sand'), '40');

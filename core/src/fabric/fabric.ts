@@ -52,6 +52,8 @@ export interface FabricSpec {
   colours?: readonly { name: string; rows: number }[];
   /** A rule for the colours of rows, in their place. */
   sequence?: SequenceSpec;
+  /** What is done with the tails where a colour is changed; woven in where it is not said. */
+  tails?: string;
   /** Pieces in a colour of their own, by the piece. */
   pieceColours?: Readonly<Record<string, string>>;
   /** Small amounts joined one after the other, in the order they are worked. */

@@ -5,6 +5,7 @@ import { FITS } from '../fit';
 import { FITTINGS } from '../fittings';
 import { PLAN_FORMAT, type Plan } from '../plan';
 import { SHAPES, UNOFFERED } from '../shapes';
+import { TAILS } from '../supplies';
 import { CARRIERS, memberKinds, METHODS, THINGS, type ThingDefinition, type ThingList } from '../things';
 import { LENGTH_UNITS, LONGEST_MM, type Field, type LengthField } from '../units';
 import { withoutStrayOptions } from './earlier';
@@ -325,6 +326,11 @@ export const fabricForm: ObjectForm = {
       by: 'by',
       forms: Object.fromEntries(SEQUENCES.map((one) => [one.id, sequenceForm(one)])),
       note: 'a rule for the colours of rows',
+    }),
+    tails: optional({
+      is: 'one-of',
+      values: TAILS.map(({ id }) => id),
+      note: 'what is done with the tails of a change of colour',
     }),
     pieceColours: optional({
       is: 'map',

@@ -94,6 +94,7 @@ export function pieceSteps(
   several: boolean,
   colourOf: (row: number) => string | undefined = () => undefined,
   tail?: number,
+  atChange?: string,
 ): Step[] {
   const words = new Map<Instruction[], string>();
   const wordsOf = (work: Instruction[]) => {
@@ -145,7 +146,7 @@ export function pieceSteps(
         text: `${lead}${wordsOf(work)}${turned ? ' Turn.' : ''}`,
         lead,
         turns: turned,
-        note: noteOf(piece, course, row, colourOf),
+        note: noteOf(piece, course, row, colourOf, atChange),
         ends: course.ends,
         counted,
         side,
@@ -196,12 +197,13 @@ function noteOf(
   { kind, instructions }: Course,
   row: number,
   colourOf: (row: number) => string | undefined,
+  atChange: string | undefined,
 ): string | undefined {
   const next = row < rows ? colourOf(row + 1) : undefined;
   if (next === undefined || next === colourOf(row)) return notes[row];
   const joined = instructions.some((one) => one.do === 'join');
   const where = joined ? 'on the joining slip stitch' : `in the last pull-through of this ${kind}`;
-  return [notes[row], `Change to ${next} ${where}.`].filter(Boolean).join(' ');
+  return [notes[row], `Change to ${next} ${where}.`, atChange].filter(Boolean).join(' ');
 }
 
 function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step {

@@ -11,7 +11,7 @@ import {
 import type { Figure } from '../figure';
 import { bandsOf, fabricAt, topColourOf } from '../piece';
 import type { Piece } from '../shapes';
-import { chanceBelow, takenEach, yarnIn } from './yarn';
+import { chanceBelow, takenEach, timesOver, yarnIn } from './yarn';
 
 export interface ColourNeed {
   name: string;
@@ -20,6 +20,8 @@ export interface ColourNeed {
   rows: number;
   /** The chance that what there is of it lasts, 0 to 1; null where that is not said. */
   enough: number | null;
+  /** How many times over it lasts, nine times in ten; null where that is not said. */
+  reach: number | null;
 }
 
 /** What takes yarn of a colour beside rows: a border, a tie. */
@@ -76,7 +78,7 @@ export function byColour(
   return [...own].map(([name, each]) => {
     const needs = each + restOf(name, each);
     const weighs = metres > 0 ? (grams * needs) / metres : 0;
-    return { name, metres: needs, grams: weighs, rows: rows.get(name) ?? 0, enough: null };
+    return { name, metres: needs, grams: weighs, rows: rows.get(name) ?? 0, enough: null, reach: null };
   });
 }
 
@@ -125,6 +127,7 @@ export function lastingColours(
   return needs.map((need) => {
     const left = palette[need.name]?.gramsLeft ?? (need.name === mainColour(spec) ? yarnOf(spec).gramsLeft : undefined);
     if (left === undefined) return need;
-    return { ...need, enough: chanceBelow(left, { value: need.grams, sd: spread * need.grams }) };
+    const takes = { value: need.grams, sd: spread * need.grams };
+    return { ...need, enough: chanceBelow(left, takes), reach: timesOver(left, takes) };
   });
 }

@@ -24,11 +24,14 @@ export const slowerBy = (rate: Rate | undefined): number => (rate ? BASES.single
 /**
  * Working time, minutes: every stitch at its rate, every finishing step at its own (prior, handbook 7), until finished makes
  * have shown the maker's own pace.
+ *
+ * @param tails minutes for the tails of changes of colour
  */
 export function workingTime(
   { rate }: Pick<FabricSpec, 'rate'>,
   tallies: readonly BandTally[],
   steps: readonly WorkStep[],
+  tails = 0,
 ): Figure<'min'> {
   const usual = tallies.reduce(
     (all, { tally, fabric: { stitch } }) =>
@@ -36,7 +39,7 @@ export function workingTime(
     0,
   );
   const working = slowerBy(rate) * usual;
-  const finishing = steps.reduce((sum, { minutes }) => sum + (minutes ?? STEP_MINUTES), 0);
+  const finishing = tails + steps.reduce((sum, { minutes }) => sum + (minutes ?? STEP_MINUTES), 0);
   return derive(
     'min',
     'time = stitches at their rate + finishing',

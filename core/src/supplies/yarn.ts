@@ -29,6 +29,8 @@ export interface YarnNeed {
   balls: number | null;
   /** The chance that what is in the house lasts, 0 to 1; null where it is not known what there is. */
   enough: number | null;
+  /** How many times over it lasts, nine times in ten; null where it is not known what there is. */
+  reach: number | null;
 }
 
 /** Repeats of a row that a swatch is judged by: its edges then weigh little. */
@@ -188,6 +190,7 @@ export function yarnNeed(
     grams,
     balls: ballGrams === undefined ? null : ballsFor(grams, ballGrams),
     enough: enoughOf(spec, grams),
+    reach: reachOf(spec, grams),
   };
 }
 
@@ -233,6 +236,19 @@ function enoughOf({ yarn, yarns = [yarn] }: FabricSpec, grams: Figure<'g'>): num
     return [chanceBelow(one.gramsLeft, { ...grams, value: share * grams.value, sd: share * (grams.sd ?? 0) })];
   });
   return chances.length > 0 ? Math.min(...chances) : null;
+}
+
+/** How many times over an amount lasts for what is needed, nine times in ten (law of the normal, handbook 7). */
+export const timesOver = (left: number, { value, sd = 0 }: Pick<Figure, 'value' | 'sd'>): number =>
+  left / Math.max(1e-9, value + NINE_IN_TEN * sd);
+
+function reachOf({ yarn, yarns = [yarn] }: FabricSpec, grams: Figure<'g'>): number | null {
+  const weight = (one: YarnSpec) => (one.strands ?? 1) / metresPer100g(one);
+  const all = yarns.reduce((sum, one) => sum + weight(one), 0);
+  const times = yarns.flatMap((one) =>
+    one.gramsLeft === undefined ? [] : [timesOver(one.gramsLeft, grams) / (weight(one) / all)],
+  );
+  return times.length > 0 ? Math.min(...times) : null;
 }
 
 /** What it takes of one of several yarns held together. */

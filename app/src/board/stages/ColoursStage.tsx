@@ -66,7 +66,7 @@ function withLeft({ palette = {}, ...plan }: Plan, name: string, grams: number |
 export const coloursStage: Stage = {
   id: 'colours',
   name: 'Colours',
-  owns: ['palette', 'fabric.colours', 'fabric.sequence', 'fabric.pieceColours', 'fabric.scraps'],
+  owns: ['palette', 'fabric.colours', 'fabric.sequence', 'fabric.pieceColours', 'fabric.tails', 'fabric.scraps'],
   summary: (plan) => {
     const names = namedColours(plan);
     const scraps = plan.fabric.scraps?.length ? `; from ${plan.fabric.scraps.length} scraps` : '';

@@ -1,4 +1,13 @@
-import { mainColour, SEQUENCES, isBlank, upTo, type FabricSpec, type PlanFault } from '@keep-snug/core';
+import {
+  isBlank,
+  mainColour,
+  SEQUENCES,
+  TAILS,
+  tailsDone,
+  upTo,
+  type FabricSpec,
+  type PlanFault,
+} from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
@@ -52,6 +61,17 @@ export function StripesPart({ fabric, faults, set }: Props) {
           onChange={(next) => set((old) => ({ ...old, colours: next }))}
         />
       )}
+      {colours.length + (sequence?.colours.length ?? 0) > 1 ? (
+        <FieldRow>
+          <Pick
+            label="Tails at a change"
+            value={tailsDone(fabric).id}
+            options={TAILS.map(({ id, name }) => ({ id, name }))}
+            hint={tailsDone(fabric).summary}
+            onChange={(tails) => set((old) => ({ ...old, tails }))}
+          />
+        </FieldRow>
+      ) : null}
     </View>
   );
 }
