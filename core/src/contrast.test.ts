@@ -14,6 +14,16 @@ const flap: Plan = {
     { kind: 'edging', colour: 'kelp' },
   ],
 };
+const inStripes: Plan = {
+  ...phone,
+  fabric: {
+    ...phone.fabric,
+    colours: [
+      { name: 'oat', rows: 3 },
+      { name: 'rose', rows: 3 },
+    ],
+  },
+};
 const cloths = (plan: Plan): Cloth[] =>
   reckon(plan).views.flatMap(({ parts }) => parts.filter((part): part is Cloth => part.type === 'cloth'));
 const hexes = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
@@ -41,14 +51,7 @@ describe('lightness', () => {
 
 describe('neighbours', () => {
   const striped = (hex: string, other: string): Plan => ({
-    ...phone,
-    fabric: {
-      ...phone.fabric,
-      colours: [
-        { name: 'oat', rows: 3 },
-        { name: 'rose', rows: 3 },
-      ],
-    },
+    ...inStripes,
     palette: { oat: { hex }, rose: { hex: other } },
   });
   const alike = (plan: Plan) => reckon(plan).advice.filter(({ id }) => id === 'colours-alike');
@@ -173,20 +176,10 @@ describe('a palette', () => {
 });
 
 describe('what there is of each colour', () => {
-  const striped: Plan = {
-    ...phone,
-    fabric: {
-      ...phone.fabric,
-      colours: [
-        { name: 'oat', rows: 3 },
-        { name: 'rose', rows: 3 },
-      ],
-    },
-  };
-  const needs = reckon(striped).supplies.byColour;
+  const needs = reckon(inStripes).supplies.byColour;
   const rose = needs.find(({ name }) => name === 'rose')!;
   const withRose = (gramsLeft: number) =>
-    reckon({ ...striped, palette: { rose: { hex: '#C9798B', gramsLeft } } }).supplies;
+    reckon({ ...inStripes, palette: { rose: { hex: '#C9798B', gramsLeft } } }).supplies;
 
   it('is not told where none of them says it', () => {
     for (const { enough } of needs) expect(enough).toBeNull();
@@ -216,10 +209,10 @@ describe('what there is of each colour', () => {
   });
 
   it('of the main one is what there is of the yarn', () => {
-    const left = { ...striped.fabric.yarn, gramsLeft: 1 };
+    const left = { ...inStripes.fabric.yarn, gramsLeft: 1 };
     const plan = {
-      ...striped,
-      fabric: { ...striped.fabric, yarn: left },
+      ...inStripes,
+      fabric: { ...inStripes.fabric, yarn: left },
       palette: { rose: { hex: '#C9798B', gramsLeft: 500 } },
     };
     const oat = reckon(plan).supplies.byColour.find(({ name }) => name === mainColour(plan.fabric))!;
