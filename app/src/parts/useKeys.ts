@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 /** What a key does, by its name as the browser tells it. */
 export type Keys = Readonly<Record<string, () => void>>;
@@ -12,13 +12,16 @@ function isTaken(target: HTMLElement, key: string): boolean {
   return key === ' ' && (target.tagName === 'BUTTON' || PRESSED.test(target.getAttribute('role') ?? ''));
 }
 
-/** Keys of a whole room, besides Tab and Enter; none is needed. They sleep while something is open that takes them. */
+/**
+ * Keys of a whole room, besides Tab and Enter; none is needed. They sleep while something is open that takes them.
+ * A room listens from the moment it is shown: a key pressed at once is not lost.
+ */
 export function useKeys(keys: Keys, asleep = false): void {
   const latest = useRef({ keys, asleep });
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = { keys, asleep };
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const does = latest.current.keys[event.key];
       if (!does || latest.current.asleep || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
