@@ -28,12 +28,10 @@ config.server.enhanceMiddleware = (metro) => (req, res, next) =>
 
 const { getTransformOptions } = config.transformer;
 
-/** Modules are run when something of them is first used: a page stands before most of them are. */
+/** Imports are written out by Babel, which lets a module run when it is first used. */
 config.transformer.getTransformOptions = async (...args) => {
   const { transform, ...options } = await getTransformOptions(...args);
-  // where a script is at is asked of the script itself
-  const asked = require.resolve('expo/src/winter/ImportMetaRegistry.ts');
-  return { ...options, transform: { ...transform, inlineRequires: { blockList: { [asked]: true } } } };
+  return { ...options, transform: { ...transform, experimentalImportSupport: false } };
 };
 
 module.exports = config;

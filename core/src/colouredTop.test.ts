@@ -68,6 +68,13 @@ it('stays in its colour where the piece says another, and a border that goes on 
   expect(wall!.rows.bands!.map(({ colour }) => colour)).toEqual(['kelp', 'rose']);
   const borders = after.views.flatMap(({ parts }) => parts.filter(({ type }) => type === 'border'));
   expect(borders.map(({ hex }) => hex)).toContain(ROSE);
+  // the rose hangs there already: it is joined once, where the top begins
+  const joined = (worked: Worked) => worked.steps.filter(({ text }) => text.startsWith('With rose:')).length;
+  expect(joined(after)).toBe(1);
+  const edged = { ...plan, fittings: [plan.fittings![0]!, { kind: 'edging', colour: 'rose' }] };
+  expect(joined(reckon(edged))).toBe(1);
+  const kelp = reckon({ ...plan, fittings: [plan.fittings![0]!, { kind: 'edging', colour: 'kelp' }] });
+  expect(kelp.steps.find(({ id }) => id === 'work-edging')!.text).toMatch(/^With kelp:/);
 });
 
 it('a twisted cord is in its colour, and takes of it what is cut for it', () => {

@@ -389,7 +389,8 @@ function allSteps(
     const tail = asked.get(tailOf(piece.id, 'start'));
     for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail, tailsDone(spec).atChange))
       steps.push(step);
-    for (const step of workSteps(afterPiece(after, piece.id), piece.id, schools, told)) {
+    const onIt = workSteps(afterPiece(after, piece.id), piece.id, schools, told, colourOf(piece.rows));
+    for (const step of onIt) {
       // what ends a piece is told where its rows end, not among what joins it
       const { pieceName, section } = steps.at(-1)!;
       steps.push({ ...step, pieceName, section: step.section === 'joining' ? section : step.section });

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/board/copyPlan';
-import { reckonFor, useReader } from '@/board/useWorked';
+import { reckonedFor, reckonFor, useReader } from '@/board/useWorked';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { courseWord, useProgress } from '@/making/useProgress';
 import { Action } from '@/parts/Action';
@@ -23,6 +23,7 @@ import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useCalm } from '@/state/useCalm';
+import { useTurn } from '@/state/turns';
 import { useUsed } from '@/state/used';
 import { Batches } from './Batches';
 import { DaysCard } from './DaysCard';
@@ -248,8 +249,9 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const router = useRouter();
   const reader = useReader();
   const remove = useDeleting((state) => state.remove);
-  const { worked } = reckonFor(plan, reader);
-  const piece = worked?.pieces[0];
+  const isItsTurn = useTurn(reckonedFor(plan, reader) !== null);
+  const piece = isItsTurn ? reckonFor(plan, reader).worked?.pieces[0] : undefined;
+  const hasFaults = isItsTurn && !piece;
   const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
     useUsed.getState().touch(id);
     router.push(to);
@@ -262,16 +264,20 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
             <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 180 }}>
               <Words as="strong">{plan.title}</Words>
               <Words as="small" tone="faint">
-                {piece ? piece.summary : 'an entry needs a fix'}
+                {hasFaults ? 'an entry needs a fix' : (piece?.summary ?? ' ')}
               </Words>
             </View>
-            {piece ? <MiniPiece sections={piece.sections} rowsDone={0} width={96} height={26} /> : null}
+            {hasFaults ? null : (
+              <View style={STYLES.mini}>
+                {piece ? <MiniPiece sections={piece.sections} rowsDone={0} width={96} height={26} /> : null}
+              </View>
+            )}
           </View>
         </Press>
         <MoreMenu
           of={plan.title}
           entries={[
-            ...(piece ? [{ name: 'Pattern', do: () => open(`/sheet/${id}`) }] : []),
+            ...(hasFaults ? [] : [{ name: 'Pattern', do: () => open(`/sheet/${id}`) }]),
             { name: 'Copy plan', do: () => router.push(`/plan/${copyPlan(plan)}`) },
             { name: 'Delete', do: () => remove('plans', id, plan.title) },
           ]}
@@ -302,5 +308,6 @@ const STYLES = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', columnGap: 8 },
   begin: { flexDirection: 'row', justifyContent: 'flex-end' },
   card: { flex: 1, padding: 14 },
+  mini: { width: 96, height: 26 },
   inCard: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 6 },
 });

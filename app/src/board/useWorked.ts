@@ -22,11 +22,17 @@ const known = new WeakMap<Plan, { reader: Reader; outcome: Outcome }>();
 
 /** A plan reckoned in this reader's words and units; the same plan is not reckoned twice for the same reader. */
 export function reckonFor(plan: Plan, reader: Reader): Outcome {
-  const before = known.get(plan);
-  if (before && before.reader === reader) return before.outcome;
+  const before = reckonedFor(plan, reader);
+  if (before) return before;
   const outcome = reckonAnew(plan, reader);
   known.set(plan, { reader, outcome });
   return outcome;
+}
+
+/** What is known of a plan already; nothing is reckoned for it. */
+export function reckonedFor(plan: Plan, reader: Reader): Outcome | null {
+  const before = known.get(plan);
+  return before?.reader === reader ? before.outcome : null;
 }
 
 function reckonAnew(plan: Plan, reader: Reader): Outcome {

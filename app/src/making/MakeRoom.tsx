@@ -19,7 +19,7 @@ import { useEvents } from '@/state/events';
 import { useSettings } from '@/state/settings';
 import { useShowing } from '@/state/showing';
 import type { LocalDocument } from '@/state/library';
-import { useLine, useWaiting, useWholeMake } from '@/state/sync';
+import { useAway, useWaiting, useWholeMake } from '@/state/sync';
 import { LinkedWords } from '@/technique/LinkedWords';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
@@ -366,9 +366,9 @@ function Latest({ progress: { worked, state } }: { progress: Progress }) {
 
 /** Only said when it matters: what is kept here and waits for the server. */
 function Sending() {
-  const reached = useLine((state) => state.reached);
+  const isAway = useAway();
   const waiting = useWaiting();
-  if (reached !== false || waiting === 0) return null;
+  if (!isAway || waiting === 0) return null;
   return (
     <Words
       as="small"

@@ -235,7 +235,10 @@ describe('the counter room', () => {
     act(() => useLine.setState({ reached: false }));
     fireEvent.press(screen.getByLabelText('Row 23 done'));
     expect(screen.getByText(/You are offline. 1 change is saved on this device/)).toBeTruthy();
-    act(() => useLine.setState({ reached: true }));
+    act(() => useLine.setState({ unpaired: true }));
+    expect(screen.queryByText(/You are offline/)).toBeNull();
+    expect(screen.getByText('This device is not paired any more.')).toBeTruthy();
+    act(() => useLine.setState({ reached: true, unpaired: false }));
   });
 
   it('offers a plan changed meanwhile, and goes on as begun until it is taken', () => {

@@ -1,13 +1,12 @@
 import { plural } from '@keep-snug/core';
-import { useLine, useWaiting } from '@/state/sync';
+import { useAway, useWaiting } from '@/state/sync';
 import { Line } from './Line';
 
 /** Told on every screen while the server is away: what waits here, and that work goes on. */
 export function AwayLine() {
-  const reached = useLine((state) => state.reached);
-  const unpaired = useLine((state) => state.unpaired);
+  const isAway = useAway();
   const waiting = useWaiting();
-  if (reached !== false || unpaired) return null;
+  if (!isAway) return null;
   const kept =
     waiting === 0
       ? 'Changes are saved on this device and sent when you are back online.'

@@ -87,6 +87,11 @@ export function useHearing(): void {
   }, []);
 }
 
+/** Whether the server is away; a device that it lets in no longer has not lost it. */
+export function useAway(): boolean {
+  return useLine(({ reached, unpaired }) => reached === false && !unpaired);
+}
+
 /** How much waits to be sent. */
 export function useWaiting(): number {
   const events = useEvents((state) => state.unsent.length);

@@ -45,6 +45,15 @@ function closed(list: readonly Instruction[], below: readonly WorkedPlace[]): In
   return [...list.slice(0, at - chain), { ...list[at]!, spans } as Instruction, ...list.slice(at + 1)];
 }
 
+/** What a round begins with that is neither joined nor turned, and leaves stitches out, is a loop: nothing turns up to it. */
+function inSpiral(list: readonly Instruction[], { kind, turned, text }: Step): readonly Instruction[] {
+  const [first, second] = list;
+  if (kind !== 'round' || turned || / join /.test(text)) return list;
+  if (first?.do !== 'turning-chain' || !(second?.do === 'skip' || (second?.do === 'work' && second.into === 'space')))
+    return list;
+  return [{ do: 'chain', chains: first.chains, spans: first.chains, as: 'space' }, ...list.slice(1)];
+}
+
 /** Works the written rows of one piece from its chain. */
 function workWords(steps: readonly Step[]): void {
   let there: WorkedPlace[] = [];
@@ -52,7 +61,7 @@ function workWords(steps: readonly Step[]): void {
     if (step.makes) there = placesOf(step.makes.count, step.makes.kind);
     if (step.makes || !step.row || !step.work) return;
     const below = step.turned ? [...there].reverse() : there;
-    const read = resolved(readRow(step.text), below, steps[index + 1]?.text ?? '');
+    const read = resolved(inSpiral(readRow(step.text), step), below, steps[index + 1]?.text ?? '');
     const [worked, meant] = [refereeRow(read, below), refereeRow(step.work, below)];
     if (!worked.ok || !meant.ok) throw new Error(`${step.text}: ${JSON.stringify([worked, meant])}`);
     expect(worked.made).toBe(step.ends);

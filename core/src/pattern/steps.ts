@@ -334,22 +334,30 @@ function rowsSince({ courses, worked }: Piece, row: number): string {
   return rounds < 0 ? `${plural(row, 'row')} from the chain` : `${plural(rounds, 'row')} since the last round`;
 }
 
-/** Steps that are no rows, worded: what they do as it was walked, then what else there is to say. */
+/**
+ * Steps that are no rows, worded: what they do as it was walked, then what else there is to say. A colour is named
+ * where it is joined, not where it hangs already.
+ *
+ * @param hanging the colour of the row they go on from, where there is one
+ */
 export function workSteps(
   steps: readonly WorkStep[],
   piece: string,
   schools: Schools,
   told: ReadonlyMap<Work, Walked>,
+  hanging?: string,
 ): Step[] {
-  return steps.map(({ id, section, kind, does = [], text, check, colour }) =>
-    stepOf({
+  const hangs = (index: number) => steps.slice(0, index).filter((step) => step.colour).at(-1)?.colour ?? hanging;
+  return steps.map(({ id, section, kind, does = [], text, check, colour, goesOn }, index) => {
+    const joined = goesOn && colour === hangs(index) ? undefined : colour;
+    return stepOf({
       piece,
       pieceName: '',
       id,
       section,
       kind,
       text: [
-        colour ? `With ${colour}:` : '',
+        joined ? `With ${joined}:` : '',
         ...does.map((work) => wordWork(told.get(work)!, schools)),
         text ? wordText(text, schools) : '',
       ]
@@ -359,8 +367,8 @@ export function workSteps(
       counted: loopsOf(does),
       again: againOf(does),
       check: check && { look: wordText(check.look, schools), repair: wordText(check.repair, schools) },
-    }),
-  );
+    });
+  });
 }
 
 function againOf(does: readonly Work[]): Step['again'] {
