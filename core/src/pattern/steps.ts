@@ -347,7 +347,11 @@ export function workSteps(
   told: ReadonlyMap<Work, Walked>,
   hanging?: string,
 ): Step[] {
-  const hangs = (index: number) => steps.slice(0, index).filter((step) => step.colour).at(-1)?.colour ?? hanging;
+  const hangs = (index: number) =>
+    steps
+      .slice(0, index)
+      .filter((step) => step.colour)
+      .at(-1)?.colour ?? hanging;
   return steps.map(({ id, section, kind, does = [], text, check, colour, goesOn }, index) => {
     const joined = goesOn && colour === hangs(index) ? undefined : colour;
     return stepOf({
