@@ -142,6 +142,24 @@ test('the board ends where its cautions end, with the drawing still in sight', P
 });
 
 test(
+  'a stage that is opened stays under the finger, however long the one it closes',
+  PHONE_ONLY,
+  async ({ page, server }) => {
+    await page.goto(server.url + PHONE_PLAN);
+    await openStage(page, 'Fabric');
+    const head = page.getByRole('button', { name: 'Colours', exact: true });
+    await head.scrollIntoViewIfNeeded();
+    const { y } = (await head.boundingBox())!;
+    await head.click();
+    await expect(page.getByText('How the colours look')).toBeInViewport();
+    expect(Math.abs((await head.boundingBox())!.y - y)).toBeLessThan(3);
+    // opened from elsewhere, it comes into sight
+    await page.keyboard.press('2');
+    await expect(page.getByRole('button', { name: 'Fabric', exact: true })).toBeInViewport();
+  },
+);
+
+test(
   'what is opened from a word is whole for those who use other means, on a phone too',
   BOTH_SIZES,
   async ({ page, server }) => {

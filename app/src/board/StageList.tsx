@@ -7,6 +7,7 @@ import { Words } from '@/parts/Words';
 import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
 import { STAGES, type Say, type Stage, type StageProps } from './stages';
+import { useKeptInSight } from './useKeptInSight';
 import { useReader } from './useWorked';
 
 interface Props extends StageProps {
@@ -28,7 +29,6 @@ export const StageList = memo(function StageList({ id, first = 'fit', without = 
   const colours = useColours();
   const { terms, units } = useReader();
   const open = useBoard((state) => state.stages[id] ?? first);
-  const setOpen = useBoard((state) => state.openStage);
   const say: Say = {
     length: (mm) => formatLength(mm, units),
     number: (mm) => formatLengthNumber(mm, units),
@@ -40,43 +40,56 @@ export const StageList = memo(function StageList({ id, first = 'fit', without = 
     <View style={{ flexDirection: 'row', backgroundColor: colours.surface }}>
       <Spine />
       <View style={{ flex: 1 }}>
-        {STAGES.filter((stage) => !without.includes(stage.id)).map((stage) => {
-          const isOpen = stage.id === open;
-          const faulty = props.faults.some(({ path }) => stage.owns.some((own) => path.startsWith(own)));
-          return (
-            <View
-              key={stage.id}
-              style={{
-                borderBottomWidth: 1,
-                borderColor: colours.line,
-                backgroundColor: isOpen ? colours.chalk : colours.surface,
-              }}
-            >
-              <Press
-                expanded={isOpen}
-                label={stage.name}
-                onPress={() => setOpen(id, isOpen ? '' : stage.id)}
-                style={{ paddingHorizontal: 16, paddingVertical: 10 }}
-              >
-                <Words as="heading" level={2}>
-                  {stage.name}
-                </Words>
-                <Words as="small" tone={faulty ? 'rowan' : 'faint'}>
-                  {faulty ? 'Fix an entry here' : stage.summary(props.plan, props.worked, say)}
-                </Words>
-              </Press>
-              {isOpen ? (
-                <View style={{ paddingHorizontal: 16, paddingBottom: 20 }}>
-                  <Body stage={stage} {...props} />
-                </View>
-              ) : null}
-            </View>
-          );
-        })}
+        {STAGES.filter((stage) => !without.includes(stage.id)).map((stage) => (
+          <Line key={stage.id} id={id} stage={stage} isOpen={stage.id === open} say={say} {...props} />
+        ))}
       </View>
     </View>
   );
 });
+
+interface LineProps extends StageProps {
+  id: string;
+  stage: Stage;
+  isOpen: boolean;
+  say: Say;
+}
+
+/** One stage: its name and its decision, and its editor while it is open. */
+function Line({ id, stage, isOpen, say, ...props }: LineProps) {
+  const colours = useColours();
+  const setOpen = useBoard((state) => state.openStage);
+  const { ref, press } = useKeptInSight(isOpen);
+  const faulty = props.faults.some(({ path }) => stage.owns.some((own) => path.startsWith(own)));
+  const turn = () => {
+    press();
+    setOpen(id, isOpen ? '' : stage.id);
+  };
+  return (
+    <View
+      ref={ref}
+      style={{
+        borderBottomWidth: 1,
+        borderColor: colours.line,
+        backgroundColor: isOpen ? colours.chalk : colours.surface,
+      }}
+    >
+      <Press expanded={isOpen} label={stage.name} onPress={turn} style={{ paddingHorizontal: 16, paddingVertical: 10 }}>
+        <Words as="heading" level={2}>
+          {stage.name}
+        </Words>
+        <Words as="small" tone={faulty ? 'rowan' : 'faint'}>
+          {faulty ? 'Fix an entry here' : stage.summary(props.plan, props.worked, say)}
+        </Words>
+      </Press>
+      {isOpen ? (
+        <View style={{ paddingHorizontal: 16, paddingBottom: 20 }}>
+          <Body stage={stage} {...props} />
+        </View>
+      ) : null}
+    </View>
+  );
+}
 
 /** Longer than the tallest list of stages; what is beyond its end is cut off. */
 const TICKS = Array.from({ length: 400 }, (_, index) => `M0 ${index * 12 + 1}h${index % 5 === 0 ? 9 : 5}`).join('');
