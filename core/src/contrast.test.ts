@@ -127,6 +127,18 @@ describe('a palette', () => {
     for (const cloth of cloths(phone)) expect(cloth.hex).toBeUndefined();
   });
 
+  it('is not needed where several are named and each is known by its name', () => {
+    const striped = (...names: string[]): Plan => ({
+      ...phone,
+      fabric: { ...phone.fabric, colours: names.map((name) => ({ name, rows: 4 })) },
+    });
+    const hexes = (plan: Plan) =>
+      new Set(cloths(plan).flatMap(({ rows: { bands = [] } }) => bands.map(({ hex }) => hex)));
+    expect(hexes(striped('oat', 'kelp'))).toEqual(new Set([usualHex('oat'), usualHex('kelp')]));
+    // one that nobody knows leaves them all as they were
+    expect(hexes(striped('oat', 'aunt’s own'))).toEqual(new Set([undefined]));
+  });
+
   it('a fitting in a colour of its own says so, is drawn so, and takes of it', () => {
     const plan: Plan = { ...flap, palette: { kelp: { hex: '#56663A' } } };
     const worked = reckon(plan);

@@ -28,6 +28,7 @@ import { markersIn } from './shapes/common/markers';
 import { inOrder, pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
 import { bandsOf, tailOf, tailsAsked, walk, withTails, type Band, type Walked, type Work } from './piece';
 import { withMisfit } from './misfit';
+import { namedColours } from './namedColours';
 import type { Plan } from './plan';
 import type { Choice, ClothRole, Part, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
@@ -179,7 +180,6 @@ export function reckonPicks(plan: Plan): (picks: Plan['picks']) => PickedPlan {
   };
 }
 
-/** The shape's views with its fittings laid on. */
 /** A drawing tells whole millimetres unless they are known no better than to so many, mm (ours). */
 const ROUGH_FROM_MM = 5;
 
@@ -190,13 +190,20 @@ function asKnown(part: Part, spread: number): Part {
   return sd < ROUGH_FROM_MM ? part : { ...part, sd };
 }
 
-/** The views in the colours of the yarns, where the plan says how any of them looks. */
+/** Whether it is known how the yarns look: one is said to, or there are several and every one has a colour's name. */
+function isHued(plan: Plan): boolean {
+  const { palette, fabric } = plan;
+  if (palette !== undefined || (fabric.yarns ?? [fabric.yarn]).some((yarn) => yarn?.hex)) return true;
+  const names = namedColours(plan);
+  return names.length > 1 && names.every((name) => hexOf(palette, fabric, name) !== undefined);
+}
+
+/** The views in the colours of the yarns, where it is known how they look. */
 function viewsIn(plan: Plan, out: WorkedOut): View[] {
   const { palette, fabric: spec } = plan;
   const views = viewsOf(out);
   const grid = runsOnPiece(plan, out);
-  const says = palette !== undefined || grid !== undefined || (spec.yarns ?? [spec.yarn]).some((yarn) => yarn?.hex);
-  if (!says) return views;
+  if (!grid && !isHued(plan)) return views;
   const colourOf = coloursOf(out.built.pieces[0]!, spec);
   return huedViews(views, {
     hexOf: (colour) => hexOf(palette, spec, colour),
@@ -214,6 +221,7 @@ function colourOfRole(pieces: readonly Piece[], role: ClothRole): string | undef
   return (own ?? pieces[0]!).colour;
 }
 
+/** The shape's views with its fittings laid on. */
 function viewsOf({ built, placed, schools, fabric }: WorkedOut): View[] {
   const made = smallPieces(
     placed.flatMap(({ pieces }) => pieces ?? []),

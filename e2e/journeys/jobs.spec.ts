@@ -164,7 +164,6 @@ test('a striped gift bag with a drawstring', PHONE_ONLY, async ({ page, emptySer
   await hand.press('Colours');
   await hand.press('Add stripes');
   await hand.type('Colour 1', 'kelp');
-  await hand.press('Add a colour');
   await hand.type('Colour 2', 'sand');
   await hand.press('Fittings');
   await hand.choose('Add a fitting', 'Drawstring');

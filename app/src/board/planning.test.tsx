@@ -1,6 +1,7 @@
 import {
   chance,
   fittingDefinition,
+  mainColour,
   reckon,
   shapeDefinition,
   stitchDefinition,
@@ -114,16 +115,22 @@ describe('the fabric', () => {
 
   it('is striped in colours, each for its rows', () => {
     show(<Board start={phone} stage="colours" />);
+    // they begin with the yarn there is, and another beside it
     fireEvent.press(screen.getByText('Add stripes'));
+    expect(now.fabric.colours).toEqual([
+      { name: mainColour(phone.fabric), rows: 4 },
+      { name: 'colour 2', rows: 4 },
+    ]);
     fireEvent.press(screen.getByText('Add a colour'));
     fireEvent.changeText(screen.getByLabelText('Colour 1'), 'oat');
     fireEvent.changeText(screen.getByLabelText('Rows of colour 1'), '6');
     expect(now.fabric.colours).toEqual([
       { name: 'oat', rows: 6 },
       { name: 'colour 2', rows: 4 },
+      { name: 'colour 3', rows: 4 },
     ]);
     fireEvent.press(screen.getByLabelText('Remove colour 2'));
-    expect(now.fabric.colours).toHaveLength(1);
+    expect(now.fabric.colours).toHaveLength(2);
   });
 
   it('tells the same counts on another hook, larger and looser or smaller and firmer', () => {

@@ -17,6 +17,7 @@ import { useFollowed } from './useProgress';
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
 jest.mock('@/state/useCalm', () => ({ useCalm: () => true }));
+jest.mock('@/state/turns', () => ({ useTurn: () => true }));
 jest.mock('./useAwake', () => ({ useAwake: jest.fn() }));
 
 const [phoneId, tideId] = Object.keys(TERN_POINT.makes) as [string, string];

@@ -77,12 +77,15 @@ export function linesOf(
       label: labelOf(first, last, voice),
       text: known !== undefined && isRun ? first.lead + repeats(first, known, voice) : text,
       count,
-      note,
+      note: note === null || first.row === last.row ? note : ofLast(note, last.row!),
       measures: isRun ? measured(last, reads) : null,
       rows: first.row === null ? null : { from: first.row, to: last.row! },
     };
   });
 }
+
+/** Of several rows in one line, “this row” is the last one. */
+const ofLast = (note: string, row: number): string => note.replace(/\bthis (row|round|rnd)\b/gi, `$1 ${row}`);
 
 function repeats({ kind }: Step, row: number, voice: Voice): string {
   const word = kind === 'round' ? 'round' : 'row';

@@ -6,17 +6,24 @@ import { FieldRow } from '@/parts/FieldRow';
 import { NumberField } from '@/parts/NumberField';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
+import { nextColour } from './nextColour';
 
 type Colours = NonNullable<FabricSpec['colours']>;
 
 interface Props {
   colours: Colours;
+  /** The colour the piece is in where nothing else is said: stripes begin with it. */
+  main: string;
   fault: string | undefined;
   onChange: (colours: Colours) => void;
 }
 
+/** So wide a stripe is at first. */
+const ROWS = 4;
+
 /** Stripes of colour: each for so many rows, over and over. None is one colour throughout. */
-export function ColourFields({ colours, fault, onChange }: Props) {
+export function ColourFields({ colours, main, fault, onChange }: Props) {
+  const more = { name: nextColour(colours.length === 0 ? [{ name: main }] : colours), rows: ROWS };
   const put = (index: number, next: Colours[number]) => onChange(colours.map((old, at) => (at === index ? next : old)));
   return (
     <View role="group" aria-label="Stripes of colour" style={{ gap: 4 }}>
@@ -51,9 +58,11 @@ export function ColourFields({ colours, fault, onChange }: Props) {
       ) : null}
       {colours.length < 12 ? (
         <View style={{ flexDirection: 'row' }}>
-          <Action onPress={() => onChange([...colours, { name: `colour ${colours.length + 1}`, rows: 4 }])}>
-            {colours.length === 0 ? 'Add stripes' : 'Add a colour'}
-          </Action>
+          {colours.length === 0 ? (
+            <Action onPress={() => onChange([{ name: main, rows: ROWS }, more])}>Add stripes</Action>
+          ) : (
+            <Action onPress={() => onChange([...colours, more])}>Add a colour</Action>
+          )}
         </View>
       ) : null}
     </View>

@@ -17,6 +17,7 @@ import { Pick } from '@/parts/Pick';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
 import { ColourFields } from './ColourFields';
+import { nextColour } from './nextColour';
 
 type Sequence = NonNullable<FabricSpec['sequence']>;
 
@@ -38,7 +39,7 @@ export function StripesPart({ fabric, faults, set }: Props) {
       const names = [...new Set([...rows, ...(rule?.colours ?? [])].map(({ name }) => name))];
       if (by === ROWS)
         return { ...rest, ...(names.length > 0 ? { colours: names.map((name) => ({ name, rows: 4 })) } : {}) };
-      const known = names.length > 1 ? names : [mainColour(fabric), 'second colour'];
+      const known = names.length > 1 ? names : [mainColour(fabric), 'colour 2'];
       return { ...rest, sequence: { by, colours: known.map((name) => ({ name })) } };
     });
   return (
@@ -57,6 +58,7 @@ export function StripesPart({ fabric, faults, set }: Props) {
       ) : (
         <ColourFields
           colours={colours}
+          main={mainColour(fabric)}
           fault={faultAt(faults, 'fabric.colours')}
           onChange={(next) => set((old) => ({ ...old, colours: next }))}
         />
@@ -137,7 +139,7 @@ function RuleFields({ sequence, faults, onChange, onClear }: RuleProps) {
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
         {colours.length < MOST ? (
-          <Action onPress={() => put([...colours, { name: `colour ${colours.length + 1}` }])}>Add a colour</Action>
+          <Action onPress={() => put([...colours, { name: nextColour(colours) }])}>Add a colour</Action>
         ) : null}
         {sequence.by === 'random' ? (
           <Action onPress={() => onChange({ ...sequence, seed: ((Number(sequence.seed ?? 1) * 7) % 9973) + 1 })}>
