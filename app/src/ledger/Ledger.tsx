@@ -153,7 +153,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
           ]}
         />
       </View>
-      <MiniPiece sections={piece.sections} rowsDone={piece.rows} width={140} height={34} />
+      <MiniPiece sections={piece.sections} rowsDone={0} width={140} height={34} />
       <Words>
         {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${plan.fit.name}.`}
       </Words>

@@ -191,16 +191,18 @@ function Before({ notes, abbreviations, special }: WrittenPattern) {
           <LinkedWords key={note} text={note} />
         ))}
       </Part>
-      <Part name="Abbreviations">
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20, rowGap: 2 }}>
-          {abbreviations.map(({ short, name }) => (
-            <Words key={short}>
-              <Words as="strong">{short}</Words>
-              {` ${name}`}
-            </Words>
-          ))}
-        </View>
-      </Part>
+      {abbreviations.length > 0 ? (
+        <Part name="Abbreviations">
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20, rowGap: 2 }}>
+            {abbreviations.map(({ short, name }) => (
+              <Words key={short}>
+                <Words as="strong">{short}</Words>
+                {` ${name}`}
+              </Words>
+            ))}
+          </View>
+        </Part>
+      ) : null}
       {special.length > 0 ? (
         <Part name="Special stitches">
           {special.map(({ id, name, text }) => (

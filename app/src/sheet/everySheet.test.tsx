@@ -38,6 +38,9 @@ describe.each(PLANS)('the sheet of %s', (_, plan) => {
     for (const { name, size } of worked.supplies.notions) if (name !== 'hook') expect(text).toContain(size ?? name);
     for (const caution of worked.cautions) expect(text).toContain(caution.text);
     expect(text).not.toMatch(/NaN|Infinity|undefined|\[object/);
+    // no heading stands over nothing
+    expect(screen.queryAllByText('Abbreviations')).toHaveLength(pattern.abbreviations.length > 0 ? 1 : 0);
+    expect(screen.queryAllByText('Special stitches')).toHaveLength(pattern.special.length > 0 ? 1 : 0);
   });
 
   it('lies along one tape that only grows, each piece begun where the one before ended', () => {
