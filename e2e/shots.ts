@@ -120,6 +120,7 @@ async function main(): Promise<void> {
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     await before?.(page);
     await page.waitForLoadState('networkidle');
+    for (const line of await page.getByText(/^Working out/).all()) await line.waitFor({ state: 'detached' });
     await page.waitForTimeout(300);
     await page.screenshot({ path: `${FOLDER}${name}.png` });
     await context.close();
