@@ -1,4 +1,12 @@
-import { blankDraft, readDraft, thingDefinition, type LinesDraft, type Method, type ThingDraft } from '@keep-snug/core';
+import {
+  blankDraft,
+  fabricFromSwatch,
+  readDraft,
+  thingDefinition,
+  type LinesDraft,
+  type Method,
+  type ThingDraft,
+} from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { choose, show } from '@/fixtures/show';
@@ -174,6 +182,23 @@ describe('the yarn box', () => {
     expect(screen.queryByText('not measured yet')).toBeNull();
     choose('Stitch', 'double crochet');
     expect(added().stitch).toBe('double');
+  });
+
+  it('keeps the colours that repeat along a yarn, and a plan in it has them', () => {
+    const yarn = () => Object.values(useLibrary.getState().shelves.yarns)[0]!.body;
+    const { name } = yarn();
+    show(<YarnBox />);
+    fireEvent.press(screen.getByLabelText(`Edit: ${name}`));
+    fireEvent.press(screen.getByText('This yarn’s colours repeat'));
+    fireEvent.press(screen.getByText('Add a run'));
+    fireEvent.changeText(screen.getByLabelText('Length of run 2'), '14');
+    expect(yarn().yarn.runs).toMatchObject([{ stitches: 10 }, { stitches: 14 }]);
+    expect(screen.getByText(/2 runs of colour, over and over/)).toBeTruthy();
+    const swatch = { name: 'by two', yarn: '', stitch: 'single', hookMm: 4, gauge: {} } as const;
+    expect(fabricFromSwatch(swatch, yarn().yarn).yarn!.runs).toHaveLength(2);
+    fireEvent.press(screen.getByLabelText('Remove run 1'));
+    fireEvent.press(screen.getByLabelText('Remove run 1'));
+    expect(yarn().yarn).not.toHaveProperty('runs');
   });
 
   it('shows a swatch of a pattern of one’s own even without its rows', () => {

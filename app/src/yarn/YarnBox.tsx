@@ -10,6 +10,7 @@ import {
   upTo,
   GAUGE_OVER,
   perTen,
+  plural,
 } from '@keep-snug/core';
 import type { SwatchRecord, YarnRecord } from '@keep-snug/core/documents';
 import { useMemo, useState } from 'react';
@@ -39,6 +40,7 @@ import { HandLines } from './HandLines';
 import { GaugeEditor } from './GaugeEditor';
 import { NewYarn } from './NewYarn';
 import { SampleSwatch } from './SampleSwatch';
+import { RunFields } from './RunFields';
 import { YarnFields } from './YarnFields';
 
 /** Yarns with what is left, and the swatches worked in them. */
@@ -99,6 +101,7 @@ function factsOf({ yarn, gramsLeft }: YarnRecord, terms: 'US' | 'UK'): string {
     category === undefined ? null : `${CATEGORIES[category]!.name[terms]} (${category})`,
     yarn.metresPer100g ? `${formatNumber(yarn.metresPer100g)} m in 100 g` : null,
     yarn.fibre,
+    yarn.runs ? `${plural(yarn.runs.length, 'run')} of colour, over and over` : null,
     gramsLeft === undefined ? null : `${formatNumber(gramsLeft)} g left`,
   ]
     .filter(Boolean)
@@ -148,6 +151,7 @@ function Yarn({ id, held, swatches }: YarnProps) {
               onChange={(gramsLeft) => change({ ...body, gramsLeft })}
             />
           </FieldRow>
+          <RunFields yarn={body.yarn} onChange={(yarn) => change({ ...body, yarn })} />
         </>
       ) : null}
       <Clash kind="yarns" id={id} held={held} />
