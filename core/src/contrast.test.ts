@@ -123,6 +123,15 @@ describe('a palette', () => {
     for (const cloth of cloths({ ...plan, palette: { [main]: { hex: '#123456' } } })) expect(cloth.hex).toBe('#123456');
   });
 
+  it.each(plans.map((plan) => [plan.title, plan] as const))(
+    '%s: a piece told by its looks has them on every row',
+    (_, plan) => {
+      for (const { hues, rows } of reckon({ ...plan, palette: { [mainColour(plan.fabric)]: { hex: '#123456' } } })
+        .pieces)
+        if (hues) expect(hues.reduce((sum, run) => sum + run.rows, 0)).toBe(rows);
+    },
+  );
+
   it('leaves a plan that says no colours in the tints of its parts', () => {
     for (const cloth of cloths(phone)) expect(cloth.hex).toBeUndefined();
   });
@@ -135,7 +144,13 @@ describe('a palette', () => {
     const hexes = (plan: Plan) =>
       new Set(cloths(plan).flatMap(({ rows: { bands = [] } }) => bands.map(({ hex }) => hex)));
     expect(hexes(striped('oat', 'kelp'))).toEqual(new Set([usualHex('oat'), usualHex('kelp')]));
+    const [piece] = reckon(striped('oat', 'kelp')).pieces;
+    expect(piece!.hues!.slice(0, 2)).toEqual([
+      { rows: 4, hex: usualHex('oat') },
+      { rows: 4, hex: usualHex('kelp') },
+    ]);
     // one that nobody knows leaves them all as they were
+    expect(reckon(striped('oat', 'aunt’s own')).pieces[0]!.hues).toBeUndefined();
     expect(hexes(striped('oat', 'aunt’s own'))).toEqual(new Set([undefined]));
   });
 

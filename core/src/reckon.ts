@@ -25,10 +25,10 @@ import { derive, type Advice, type Figure } from './figure';
 import { RIM, type Notion } from './fittings';
 import { pieceEnd } from './shapes/common/joins';
 import { markersIn } from './shapes/common/markers';
+import { isHued, pieceHues, type HuedRows } from './hues';
 import { inOrder, pieceSteps, wordText, workSteps, type Schools, type Step } from './pattern';
 import { bandsOf, tailOf, tailsAsked, walk, withTails, type Band, type Walked, type Work } from './piece';
 import { withMisfit } from './misfit';
-import { namedColours } from './namedColours';
 import type { Plan } from './plan';
 import type { Choice, ClothRole, Part, Piece, View, WorkStep } from './shapes';
 import { carrierDefinition, type Hazard, type WorkedThing } from './things';
@@ -43,6 +43,8 @@ type Mm = Figure<'mm'>;
 export type WorkedPiece = Omit<Piece, 'courses' | 'reach' | 'fabric' | 'notes' | 'bands'> & {
   /** Where it is of several stitches: which, from which course to which. */
   bands?: (Omit<Band, 'fabric'> & { stitch: string })[];
+  /** How its rows look from the first on, where that is known. */
+  hues?: readonly HuedRows[];
 };
 
 /** What a plan comes to: sizes, counts, positions, steps and drawings, all reckoned and nothing stored. */
@@ -95,7 +97,7 @@ export function reckon(plan: Plan): Worked {
     title: plan.title,
     thing: pickThing(thing),
     fabric: pickFabric(fabric),
-    pieces: allPieces(out).map((piece) => pieceTold(piece, schools)),
+    pieces: allPieces(out).map((piece) => pieceTold(piece, schools, pieceHues(plan, piece))),
     inside: built.inside,
     outside: built.outside,
     ease: {
@@ -143,9 +145,11 @@ export function toMake(plan: Plan, out: WorkedOut): Pick<Worked, 'steps' | 'supp
 function pieceTold(
   { courses: _c, reach: _r, fabric: _f, notes: _n, bands, ...piece }: Piece,
   schools: Schools,
+  hues: readonly HuedRows[] | undefined,
 ): WorkedPiece {
   return {
     ...piece,
+    ...(hues ? { hues } : {}),
     summary: wordText(piece.summary, schools),
     ...(bands ? { bands: bands.map(({ fabric, ...band }) => ({ ...band, stitch: fabric.stitch.id })) } : {}),
   };
@@ -188,14 +192,6 @@ function asKnown(part: Part, spread: number): Part {
   if (part.type !== 'dimension') return part;
   const sd = spread * part.mm;
   return sd < ROUGH_FROM_MM ? part : { ...part, sd };
-}
-
-/** Whether it is known how the yarns look: one is said to, or there are several and every one has a colour's name. */
-function isHued(plan: Plan): boolean {
-  const { palette, fabric } = plan;
-  if (palette !== undefined || (fabric.yarns ?? [fabric.yarn]).some((yarn) => yarn?.hex)) return true;
-  const names = namedColours(plan);
-  return names.length > 1 && names.every((name) => hexOf(palette, fabric, name) !== undefined);
 }
 
 /** The views in the colours of the yarns, where it is known how they look. */

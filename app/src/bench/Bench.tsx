@@ -269,7 +269,7 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
             </View>
             {hasFaults ? null : (
               <View style={STYLES.mini}>
-                {piece ? <MiniPiece sections={piece.sections} rowsDone={0} width={96} height={26} /> : null}
+                {piece ? <MiniPiece piece={piece} rowsDone={0} width={96} height={26} /> : null}
               </View>
             )}
           </View>

@@ -77,7 +77,7 @@ describe.each(PLANS)('the drawings of %s', (_, plan) => {
   it('are told small as well, from nothing done to all', () => {
     const piece = pieces[0]!;
     for (const rowsDone of [0, 1, piece.rows]) {
-      const { unmount } = show(<MiniPiece sections={piece.sections} rowsDone={rowsDone} width={120} height={30} />);
+      const { unmount } = show(<MiniPiece piece={piece} rowsDone={rowsDone} width={120} height={30} />);
       expect(drawn()).not.toMatch(/NaN|Infinity/);
       unmount();
     }

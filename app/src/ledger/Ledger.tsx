@@ -77,7 +77,7 @@ export function Ledger() {
               text="Finished projects are kept here with their counts and your notes."
               action={{ name: 'Go to the bench', do: () => router.navigate('/') }}
             >
-              <MiniPiece sections={SAMPLE} rowsDone={0} width={220} height={52} />
+              <MiniPiece piece={{ sections: SAMPLE }} rowsDone={0} width={220} height={52} />
             </EmptyPlace>
           ) : null}
           <ListTools
@@ -153,7 +153,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
           ]}
         />
       </View>
-      <MiniPiece sections={piece.sections} rowsDone={0} width={140} height={34} />
+      <MiniPiece piece={piece} rowsDone={0} width={140} height={34} />
       <Words>
         {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${plan.fit.name}.`}
       </Words>

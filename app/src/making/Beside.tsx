@@ -68,12 +68,7 @@ function ToScale({ progress: { piece, rowsDone } }: { progress: Progress }) {
   return (
     <View onLayout={onLayout} style={{ gap: 6, minHeight: 60 }}>
       {box.width > 0 ? (
-        <MiniPiece
-          sections={piece.sections}
-          rowsDone={rowsDone}
-          width={long * scale}
-          height={Math.max(14, wide * scale)}
-        />
+        <MiniPiece piece={piece} rowsDone={rowsDone} width={long * scale} height={Math.max(14, wide * scale)} />
       ) : null}
       <Words
         as="small"

@@ -295,7 +295,7 @@ function Glance({ progress, title }: { progress: Progress; title: string }) {
         </View>
         {wide ? null : (
           <View style={{ flexShrink: 0 }}>
-            <MiniPiece sections={piece.sections} rowsDone={rowsDone} width={96} height={26} />
+            <MiniPiece piece={piece} rowsDone={rowsDone} width={96} height={26} />
           </View>
         )}
       </View>

@@ -120,7 +120,7 @@ function Reaches({ left: { grams, needs, lasts, runsOut }, progress }: { left: Y
       </Words>
       <ShareBar share={lasts} />
       <Words>{`${roundedAmount(grams)} g are there, and about ${roundedAmount(needs.value)} g are still needed.`}</Words>
-      <MiniPiece sections={piece.sections} rowsDone={rowsDone} reaches={reached} width={300} height={56} />
+      <MiniPiece piece={piece} rowsDone={rowsDone} reaches={reached} width={300} height={56} />
       {runsOut && course ? (
         <>
           <Words as="strong" tone="rowan">
