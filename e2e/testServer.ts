@@ -110,6 +110,17 @@ export class TestServer {
     if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
   }
 
+  /** Changes a document that is there, as another device would. */
+  async change<Body extends object>(path: string, work: (body: Body) => Body): Promise<void> {
+    const { revision, body } = await this.read<{ revision: number; body: Body }>(path);
+    const answer = await fetch(`${this.url}/api${path}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
+      body: JSON.stringify(work(body)),
+    });
+    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+  }
+
   /** Says what happened to a make, as another device would. */
   async happened(make: string, what: readonly Happening[]): Promise<void> {
     const device = randomUUID();
