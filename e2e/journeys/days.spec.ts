@@ -62,6 +62,8 @@ test('sittings leave as a calendar file that a calendar reads, and taken days co
   await remind.click();
   await expect(remind).toBeChecked();
   const save = page.getByRole('button', { name: 'Save sittings as a calendar file' });
+  // those of the batch too
+  await expect.poll(() => page.getByRole('slider').count()).toBeGreaterThan(10);
   await expect(save).toBeEnabled();
   const saving = page.waitForEvent('download');
   await save.click();

@@ -19,7 +19,7 @@ import { useSittingsAsk } from './useJobs';
 /** The days ahead as a tape: what is worked when, whether it is done in time, and the hours there are. */
 export function Days() {
   const { ask, hours, isEmpty } = useSittingsAsk();
-  const { found } = useSittings(ask);
+  const { found, stale } = useSittings(ask);
   const batches = useLibrary((state) => state.shelves.batches);
   const jobs = found ? jobsShown(found.jobs, batches) : [];
   return (
@@ -38,7 +38,8 @@ export function Days() {
         </View>
       ) : null}
       <HoursPart hours={hours} from={ask.from} />
-      <CalendarPart told={found} ask={ask} />
+      {/* what is about to change is not sent to a calendar */}
+      <CalendarPart told={stale ? null : found} ask={ask} />
     </Page>
   );
 }

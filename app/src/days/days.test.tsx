@@ -1,7 +1,7 @@
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { planDays } from '@keep-snug/core/batches';
 import { dayAfter, dayText, HOURS_ID } from '@keep-snug/core/sittings';
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { samplesHere } from '@/fixtures/serverHas';
 import { show } from '@/fixtures/show';
 import { changeHours, todayHere } from '@/state/hours';
@@ -79,6 +79,14 @@ describe('the days', () => {
     expect(screen.getByText(/may be two different days/)).toBeTruthy();
     fireEvent.changeText(line, 'whenever');
     expect(screen.getByText(/“whenever” is not a day/)).toBeTruthy();
+  });
+
+  it('do not leave while they are worked out anew', async () => {
+    jest.spyOn(worker, 'useSittings').mockImplementation((ask) => ({ found: ask ? planDays(ask) : null, stale: true }));
+    show(<Days />);
+    fireEvent.press(screen.getByText('Save sittings as a calendar file'));
+    await act(() => new Promise((resolve) => setTimeout(resolve, 50)));
+    expect(mockSaved).toHaveLength(0);
   });
 
   it('leave as a calendar file, and take in the days that one has taken', async () => {
