@@ -19,11 +19,11 @@ interface Props {
 }
 
 /** So wide a stripe is at first. */
-const ROWS = 4;
+export const STRIPE_ROWS = 4;
 
 /** Stripes of colour: each for so many rows, over and over. None is one colour throughout. */
 export function ColourFields({ colours, main, fault, onChange }: Props) {
-  const more = { name: nextColour(colours.length === 0 ? [{ name: main }] : colours), rows: ROWS };
+  const more = { name: nextColour(colours.length === 0 ? [{ name: main }] : colours), rows: STRIPE_ROWS };
   const put = (index: number, next: Colours[number]) => onChange(colours.map((old, at) => (at === index ? next : old)));
   return (
     <View role="group" aria-label="Stripes of colour" style={{ gap: 4 }}>
@@ -59,7 +59,7 @@ export function ColourFields({ colours, main, fault, onChange }: Props) {
       {colours.length < 12 ? (
         <View style={{ flexDirection: 'row' }}>
           {colours.length === 0 ? (
-            <Action onPress={() => onChange([{ name: main, rows: ROWS }, more])}>Add stripes</Action>
+            <Action onPress={() => onChange([{ name: main, rows: STRIPE_ROWS }, more])}>Add stripes</Action>
           ) : (
             <Action onPress={() => onChange([...colours, more])}>Add a colour</Action>
           )}

@@ -16,7 +16,7 @@ import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
-import { ColourFields } from './ColourFields';
+import { ColourFields, STRIPE_ROWS } from './ColourFields';
 import { nextColour } from './nextColour';
 
 type Sequence = NonNullable<FabricSpec['sequence']>;
@@ -38,7 +38,10 @@ export function StripesPart({ fabric, faults, set }: Props) {
     set(({ colours: rows = [], sequence: rule, ...rest }) => {
       const names = [...new Set([...rows, ...(rule?.colours ?? [])].map(({ name }) => name))];
       if (by === ROWS)
-        return { ...rest, ...(names.length > 0 ? { colours: names.map((name) => ({ name, rows: 4 })) } : {}) };
+        return {
+          ...rest,
+          ...(names.length > 0 ? { colours: names.map((name) => ({ name, rows: STRIPE_ROWS })) } : {}),
+        };
       const known = names.length > 1 ? names : [mainColour(fabric), 'colour 2'];
       return { ...rest, sequence: { by, colours: known.map((name) => ({ name })) } };
     });
