@@ -16,11 +16,13 @@ test(
     await page.mouse.down();
     for (let step = 1; step <= 12; step += 1) await page.mouse.move(x, y + 2 * step, { steps: 2 });
     await page.mouse.up();
-    const count = Number(await knob.getAttribute('aria-valuenow'));
-    expect(count).toBeGreaterThan(17);
-    await expect(
-      page.getByRole('heading', { name: new RegExp(`Chain ${count + 1}, skip 1: ${count} stitches`) }),
-    ).toBeVisible();
+    // what was drawn may be drawn anew after the hand has let go
+    await expect(async () => {
+      const count = Number(await knob.getAttribute('aria-valuenow'));
+      expect(count).toBeGreaterThan(17);
+      const heading = page.getByRole('heading', { name: new RegExp(`Chain ${count + 1}, skip 1: ${count} stitches`) });
+      await expect(heading).toBeVisible({ timeout: 500 });
+    }).toPass();
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('heading', { name: /: 16 stitches/ })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();

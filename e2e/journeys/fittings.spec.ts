@@ -40,12 +40,12 @@ test('a strap follows the body measure, and a hang test takes the place of the e
 test('yarn in the house: enough, then not enough', BOTH_SIZES, async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Fabric');
-  await field(page, 'Yarn you have (g)').fill('200');
+  await field(page, 'Yarn you have').fill('200');
   const wide = (page.viewportSize()?.width ?? 0) > 900;
   if (!wide) await openStage(page, 'Sums');
   await expect(page.getByText(/You have enough yarn/)).toBeVisible();
   await openStage(page, 'Fabric');
-  await field(page, 'Yarn you have (g)').fill('8');
+  await field(page, 'Yarn you have').fill('8');
   if (!wide) await openStage(page, 'Sums');
   await expect(page.getByText(/You do not have enough yarn/)).toBeVisible();
 });

@@ -13,11 +13,11 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await expect(page.getByText(/No name yet/)).toBeVisible();
   await expect(page.getByText(/How thick is it/)).toBeVisible();
   await field(page, 'Yarn name').fill('kelp linen');
-  await field(page, 'Metres per 100 g').fill('250');
+  await field(page, 'Length, as the label says it').fill('250');
   await choose(page, 'Fibre', 'linen');
   await page.getByRole('button', { name: 'Save yarn' }).click();
   await page.getByRole('button', { name: 'Edit: kelp linen' }).click();
-  await field(page, 'Left, in grams').fill('75,5');
+  await field(page, 'Left').fill('75,5');
   await page.getByRole('button', { name: 'Add a swatch of kelp linen' }).click();
   await expect(page.getByText('not measured yet')).toBeVisible();
   await choose(page, 'Stitch', 'single crochet');

@@ -7,6 +7,7 @@ import { Notice } from '@/parts/Notice';
 import { Words } from '@/parts/Words';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { typingIn } from '@/parts/typingIn';
+import { useBoard } from '@/state/board';
 import { useHistory } from '@/state/history';
 import type { LocalDocument } from '@/state/library';
 import { useUsed } from '@/state/used';
@@ -48,7 +49,10 @@ const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocume
   const wide = useWide();
   const plan = held.body;
   const { worked, faults } = useWorked(plan);
-  const edit = useCallback((work: (plan: Plan) => Plan) => useHistory.getState().edit(id, work, typingIn()), [id]);
+  const edit = useCallback(
+    (work: (plan: Plan) => Plan) => useHistory.getState().edit(id, work, useBoard.getState().gesture ?? typingIn()),
+    [id],
+  );
   const ready = worked !== null && faults.length === 0;
   const [showsKeys, setShowsKeys] = useState(false);
   const showKeys = useCallback(() => setShowsKeys(true), []);

@@ -38,7 +38,7 @@ export function HoursPart({ hours, from }: { hours: HoursSpec; from: Day }) {
           <NumberField
             key={name}
             label={name}
-            value={hours.week[index]}
+            value={hours.week[index] ?? 0}
             min={0}
             max={MOST_HOURS}
             unit="h"
@@ -101,7 +101,7 @@ function OtherDay() {
         />
       </FieldRow>
       <View style={{ flexDirection: 'row' }}>
-        <Action disabled={!day} onPress={add}>
+        <Action saves disabled={!day} onPress={add}>
           Add this day
         </Action>
       </View>

@@ -48,7 +48,7 @@ describe('the days', () => {
     show(<Days />);
     fireEvent.changeText(screen.getByLabelText('Monday'), '2.5');
     expect(hoursNow().week[0]).toBe(2.5);
-    fireEvent.changeText(screen.getByLabelText('Tuesday'), '40');
+    fireEvent.changeText(screen.getByLabelText('Tuesday'), '25 h');
     expect(screen.getByText(/largest/)).toBeTruthy();
     expect(hoursNow().week[1]).toBe(1);
   });

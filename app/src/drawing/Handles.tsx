@@ -55,6 +55,7 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
   const step = () => (choice ? stepsOf(choice).count * stepsOf(choice).mm : drive.step);
   const letGo = () => {
     start.current = null;
+    useBoard.getState().hold(false);
     rests();
   };
   const events = {
@@ -65,6 +66,7 @@ function Knob({ handle, layout, edit, mirrored, units }: { handle: Handle } & Om
       (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
       (event.currentTarget as HTMLElement).focus();
       start.current = { at: across ? event.clientX : event.clientY, handle };
+      useBoard.getState().hold(true);
       moves();
     },
     onPointerMove: (event: PointerEvent) => {

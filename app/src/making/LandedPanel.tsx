@@ -53,6 +53,7 @@ export function LandedPanel({ id, make, progress, onClose }: Props) {
           max={2000}
           help="Count back to where the colour began."
           onChange={setStitches}
+          onNothing={() => setStitches(undefined)}
         />
       </FieldRow>
       <Action

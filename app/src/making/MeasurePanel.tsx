@@ -101,7 +101,9 @@ function Ask({ id, progress, onMeasured }: { id: string; progress: Progress; onM
             min={1}
             max={9999}
             whole
+            isDefault={counted === undefined}
             onChange={setCounted}
+            onClear={() => setCounted(undefined)}
           />
           <LengthField
             label="They measure"
@@ -114,6 +116,7 @@ function Ask({ id, progress, onMeasured }: { id: string; progress: Progress; onM
               setMm(length);
               if (length.by) setBy(length.by);
             }}
+            onNothing={() => setMm(undefined)}
             inputRef={line}
           />
           <Pick label="Measured with" value={by} options={METHODS} onChange={(next) => setBy(next as Method)} />

@@ -63,6 +63,7 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
           min={0}
           max={100_000}
           onChange={setGrams}
+          onNothing={() => setGrams(undefined)}
         />
       </FieldRow>
       <Action main={!left} disabled={grams === undefined} onPress={weigh}>

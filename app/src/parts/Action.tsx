@@ -2,6 +2,7 @@ import { StyleSheet } from 'react-native';
 import { Button } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { useType } from '@/theme/useType';
+import { useLeadToRed } from './reds';
 
 interface Props {
   children: string;
@@ -10,17 +11,20 @@ interface Props {
   main?: boolean;
   label?: string;
   disabled?: boolean | undefined;
+  /** Whether it takes what stands in the form round it: a red line is led to first. The main one always does. */
+  saves?: boolean;
 }
 
 /** Something to do, in words: long ones go on in a second line instead of being cut off. */
-export function Action({ children, onPress, main = false, label, disabled }: Props) {
+export function Action({ children, onPress, main = false, label, disabled, saves = main }: Props) {
+  const leadToRed = useLeadToRed();
   const colours = useColours();
   const type = useType('strong');
   return (
     <Button
       mode={main ? 'contained' : 'text'}
       compact
-      onPress={onPress}
+      onPress={() => (saves && leadToRed()) || onPress()}
       accessibilityLabel={label}
       disabled={disabled ?? false}
       buttonColor={main ? colours.ink : 'transparent'}

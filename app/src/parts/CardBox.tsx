@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
+import { Form } from './reds';
 
 interface Props {
   children: ReactNode;
@@ -19,7 +20,9 @@ export function CardBox({ children, label, padding = 16 }: Props) {
       {...(label ? { role: 'group' as const, 'aria-label': label } : {})}
       style={[STYLES.card, { backgroundColor: colours.surface, borderColor: colours.line }]}
     >
-      <View style={{ padding, gap: 10 }}>{children}</View>
+      <View style={{ padding, gap: 10 }}>
+        <Form>{children}</Form>
+      </View>
     </Card>
   );
 }

@@ -14,13 +14,15 @@ interface Props {
 export function DayField({ label, value, onChange, onClear }: Props) {
   const today = todayHere();
   const { line, error, type, leave } = useTyped({
-    value: value === undefined ? '' : dayText(value),
+    shown: value === undefined ? '' : dayText(value),
+    value,
     wrong: (text) => (text.trim() === '' || parseDay(text, today) ? undefined : faultOf(text)),
     take: (text) => {
       if (text.trim() === '') return onClear?.();
       const day = parseDay(text, today);
       if (day) onChange(day);
     },
+    back: (old) => (old === undefined ? onClear?.() : onChange(old)),
   });
   const read = parseDay(line, today);
   const hint = read ? `${dayText(read)} ${read.slice(0, 4)}` : 'Such as Saturday, or 5 Dec.';

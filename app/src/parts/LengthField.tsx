@@ -2,6 +2,7 @@ import { formatLength, lengthFault, lengthReading, parseLength, type Method } fr
 import { useRef, type Ref } from 'react';
 import type { TextInput } from 'react-native';
 import { useSettings } from '@/state/settings';
+import type { Emptied } from './emptied';
 import { TextField } from './TextField';
 import { useInstrument } from './useInstrument';
 import { useTyped } from './useTyped';
@@ -13,40 +14,50 @@ export interface TypedLength {
   by?: Method;
 }
 
-interface Props {
+type Props = LengthEmptied & {
   label: string;
   help?: string | undefined;
-  mm: number | undefined;
   /** The text it was last typed as. */
   typed?: string | undefined;
   min: number;
   max: number;
   onChange: (length: TypedLength) => void;
-  /** Called when the field is emptied, where it may be. */
-  onClear?: () => void;
+  /** Whether nothing is set, and what stands there is what is taken then. */
+  isDefault?: boolean;
   /** What else is wrong with the value, told by the reckoning. */
   fault?: string | undefined;
   /** For whoever has to lead to this line. */
   inputRef?: Ref<TextInput>;
-}
+};
+
+/** Whether it may be empty, as for numbers. */
+type LengthEmptied =
+  Emptied<number> extends infer One
+    ? One extends { value: infer Mm }
+      ? Omit<One, 'value'> & { mm: Mm }
+      : never
+    : never;
 
 /**
  * A length in any unit, as typed. A value that cannot be used stays on the line with its message; what was set before
  * stays in force until it is mended.
  */
-export function LengthField({ label, help, mm, typed, min, max, onChange, onClear, fault, inputRef }: Props) {
+export function LengthField(props: Props) {
+  const { label, help, mm, typed, min, max, onChange, onClear, onNothing, fault, inputRef } = props;
   const units = useSettings((state) => state.units);
   const limits = { min, max, units };
   const read = useRef(false);
   const { line, error, type, leave } = useTyped({
-    value: mm === undefined ? '' : (typed ?? formatLength(mm, units)),
+    shown: mm === undefined ? '' : (typed ?? formatLength(mm, units)),
+    value: mm === undefined || props.isDefault ? undefined : { mm, typed: typed ?? formatLength(mm, units) },
     wrong: (text) => lengthFault(text, { ...limits, optional: onClear !== undefined }),
     take: (text) => {
       if (text.trim() === '') return onClear?.();
       const parsed = parseLength(text, units);
-      if (!parsed.ok || lengthFault(text, { ...limits, optional: false })) return undefined;
+      if (!parsed.ok) return undefined;
       return onChange({ mm: parsed.mm, typed: text.trim(), ...(read.current ? { by: 'calliper' as const } : {}) });
     },
+    back: (old) => (old === undefined ? (onClear ?? onNothing)?.() : onChange(old)),
   });
   const calipers = useInstrument('calliper', (value) => {
     read.current = true;

@@ -1,30 +1,44 @@
-import { numberFault, readNumber, withUnit } from '@keep-snug/core';
+import { amountFault, amountIn, type Amount } from '@keep-snug/core';
+import type { Emptied } from './emptied';
 import { TextField } from './TextField';
 import { useInstrument } from './useInstrument';
 import { useTyped } from './useTyped';
 
-interface Props {
+type Props = Emptied<number> & {
   label: string;
-  value: number | undefined;
   min: number;
   max: number;
   whole?: boolean;
   unit?: string;
-  help?: string;
+  /** How it is read and written, where the unit alone does not say it. */
+  amount?: Amount;
+  help?: string | undefined;
+  /** Whether nothing is set, and what stands there is what is taken then. */
+  isDefault?: boolean;
   onChange: (value: number) => void;
-  onClear?: () => void;
-}
+};
 
-/** A plain number; one that cannot be used stays on the line with its message. */
-export function NumberField({ label, value, min, max, whole = false, unit = '', help, onChange, onClear }: Props) {
-  const limits = { min, max, whole, unit };
+/** A number with its unit, in any of the ways people write it; one that cannot be used stays on the line with its message. */
+export function NumberField(props: Props) {
+  const { label, value, min, max, whole = false, unit = '', help, onChange, onClear, onNothing } = props;
+  const amount = props.amount ?? amountIn(unit);
+  const understood = (text: string) => amount.read(text);
+  const wrong = (text: string): string | undefined => {
+    if (text.trim() === '')
+      return onClear ? undefined : `Nothing typed. Type a number from ${amount.echo(min)} to ${amount.echo(max)}.`;
+    const read = understood(text);
+    return read.ok ? amountFault(read.value, { min, max, whole }, amount.echo) : read.message;
+  };
   const { line, error, type, leave } = useTyped({
-    value: value === undefined ? '' : withUnit(value, unit, 3),
-    wrong: (text) => (text.trim() === '' && onClear ? undefined : numberFault(text, limits)),
+    shown: value === undefined ? '' : amount.write(value),
+    value: props.isDefault ? undefined : value,
+    wrong,
     take: (text) => {
       if (text.trim() === '') return onClear?.();
-      return numberFault(text, limits) ? undefined : onChange(readNumber(text, unit));
+      const read = understood(text);
+      if (read.ok) onChange(read.value);
     },
+    back: (old) => (old === undefined ? (onClear ?? onNothing)?.() : onChange(old)),
   });
   const scale = useInstrument(unit === 'g' ? 'scale' : null, (grams) => type(`${grams} g`));
   return (
@@ -38,7 +52,18 @@ export function NumberField({ label, value, min, max, whole = false, unit = '', 
         leave();
       }}
       error={error}
-      hint={scale.says ?? help ?? ''}
+      hint={scale.says ?? echoOf(amount, line) ?? help ?? ''}
     />
   );
+}
+
+/** What a line was understood as, where it says it otherwise. */
+function echoOf(amount: Amount, line: string): string | undefined {
+  const read = amount.read(line);
+  if (!read.ok || line.trim() === '') return undefined;
+  const echo = amount.echo(read.value);
+  const says = [echo, amount.write(read.value)].some(
+    (text) => text === line.trim() || text.startsWith(`${line.trim()} `),
+  );
+  return says ? undefined : `= ${echo}`;
 }

@@ -22,7 +22,8 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
   return (
     <FieldRow>
       {fields.map((field) => {
-        const clear = field.optional ? { onClear: () => onChange(field.key, undefined) } : {};
+        const unset = () => onChange(field.key, undefined);
+        const clear = field.optional ? { onClear: unset } : { onNothing: unset };
         const value = values[field.key] ?? field.default;
         const help = word(field.help ?? '');
         const label = word(field.label);
@@ -64,6 +65,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
               label={label}
               help={help}
               mm={number}
+              isDefault={values[field.key] === undefined}
               min={field.min}
               max={field.max}
               fault={faultAt(faults, `${path}.${field.key}`)}
@@ -77,6 +79,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
             label={label}
             help={help}
             value={number}
+            isDefault={values[field.key] === undefined}
             min={field.min}
             max={field.max}
             whole={field.whole ?? false}

@@ -4,6 +4,7 @@ import { Dialog, Portal, Surface } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { IconAction } from './IconAction';
+import { Form } from './reds';
 import { Words } from './Words';
 
 interface Props {
@@ -39,7 +40,9 @@ export function Panel({ title, onClose, children }: Props) {
               <IconAction label="Close" icon="close" onPress={onClose} />
             </View>
             <Dialog.ScrollArea style={STYLES.area}>
-              <ScrollView contentContainerStyle={STYLES.body}>{children}</ScrollView>
+              <ScrollView contentContainerStyle={STYLES.body}>
+                <Form>{children}</Form>
+              </ScrollView>
             </Dialog.ScrollArea>
           </Surface>
         </View>

@@ -1,9 +1,10 @@
 import { withoutHidden } from '@keep-snug/core';
 import { HelperText, TextInput } from 'react-native-paper';
-import { useId, useState, type Ref } from 'react';
+import { useId, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { View, type KeyboardTypeOptions, type TextInput as RNTextInput } from 'react-native';
 import { useColours } from '@/theme/useTheme';
 import { useType } from '@/theme/useType';
+import { useLeadToRed, useRed } from './reds';
 import { useSubmit } from './submit';
 import { Words } from './Words';
 
@@ -40,6 +41,10 @@ export function TextField({
   const type = useType('body');
   const small = useType('small');
   const submit = useSubmit();
+  const leadToRed = useLeadToRed();
+  const own = useRef<RNTextInput>(null);
+  useImperativeHandle(inputRef, () => own.current!);
+  useRed(error !== undefined, () => own.current?.focus());
   const [hidden, setHidden] = useState(false);
   const typed = (text: string) => {
     const clean = withoutHidden(text, multiline ? 'lines' : 'one-line');
@@ -51,7 +56,7 @@ export function TextField({
     <View style={{ gap: 4, flexGrow: 1, flexBasis: 130 }}>
       <Words as="smallStrong">{label}</Words>
       <TextInput
-        ref={inputRef}
+        ref={own}
         mode="outlined"
         dense
         value={value}
@@ -61,7 +66,7 @@ export function TextField({
         error={error !== undefined}
         keyboardType={keyboard ?? 'default'}
         multiline={multiline ?? false}
-        {...(submit && !multiline ? { onSubmitEditing: submit } : {})}
+        {...(submit && !multiline ? { onSubmitEditing: () => leadToRed() || submit() } : {})}
         aria-label={label}
         aria-describedby={id}
         aria-invalid={error !== undefined}

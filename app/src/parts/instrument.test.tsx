@@ -22,8 +22,17 @@ function Fields() {
           said.push(next);
           setLength(next);
         }}
+        onNothing={() => setLength(undefined)}
       />
-      <NumberField label="Weight" unit="g" value={grams} min={0} max={900} onChange={setGrams} />
+      <NumberField
+        label="Weight"
+        unit="g"
+        value={grams}
+        min={0}
+        max={900}
+        onChange={setGrams}
+        onNothing={() => setGrams(undefined)}
+      />
     </>
   );
 }

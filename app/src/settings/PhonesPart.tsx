@@ -69,12 +69,17 @@ function DeviceLine({ device, onRemove }: { device: PairedDevice; onRemove: () =
   const { id, name, seenAt, isThis } = device;
   const [kept, setKept] = useState(name);
   const { line, error, type, leave } = useTyped({
+    shown: kept,
     value: kept,
     wrong: (text) => (text.trim() === '' ? 'A device needs a name.' : undefined),
     take: (text) => {
       if (text.trim() === '') return;
       setKept(text.slice(0, 60));
       void renamed(id, text.trim().slice(0, 60));
+    },
+    back: (old) => {
+      setKept(old);
+      void renamed(id, old);
     },
   });
   return (

@@ -41,9 +41,9 @@ describe('phones', () => {
     expect(renamed).toHaveBeenLastCalledWith('a', 'tablet');
     fireEvent.changeText(line, '');
     expect(screen.getByText('A device needs a name.')).toBeTruthy();
-    expect(renamed).toHaveBeenCalledTimes(1);
+    expect(renamed).toHaveBeenLastCalledWith('a', 'phone on the sofa');
     answers(told({ devices: [] }));
-    fireEvent.press(screen.getByLabelText('Remove tablet'));
+    fireEvent.press(screen.getByLabelText('Remove phone on the sofa'));
     await screen.findByText(/Only this computer/);
     expect(removed).toHaveBeenCalledWith('a');
   });

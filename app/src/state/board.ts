@@ -7,9 +7,13 @@ interface Board {
   view: string;
   /** Whether a hand is dragging on the drawing now. */
   dragging: boolean;
+  /** What the hand does now, from its first touch until it lets go; nothing between. */
+  gesture: object | null;
   openStage: (plan: string, stage: string) => void;
   look: (view: string) => void;
   drag: (dragging: boolean) => void;
+  /** A hand takes hold, or lets go. */
+  hold: (holds: boolean) => void;
 }
 
 /** What of the board is open, whichever plan lies on it. */
@@ -17,8 +21,10 @@ export const useBoard = create<Board>()((set) => ({
   stages: {},
   view: 'flat',
   dragging: false,
+  gesture: null,
   openStage: (plan, stage) => set(({ stages }) => ({ stages: { ...stages, [plan]: stage } })),
   look: (view) => set({ view }),
+  hold: (holds) => set({ gesture: holds ? {} : null }),
   // told at every movement: only a change wakes those who listen
   drag: (dragging) => set((state) => (state.dragging === dragging ? state : { dragging })),
 }));

@@ -1,5 +1,6 @@
 import type { Plan } from '@keep-snug/core';
 import { create } from 'zustand';
+import { useBoard } from './board';
 import { useLibrary } from './library';
 
 interface Steps {
@@ -22,8 +23,10 @@ interface History {
 const PAUSE_MS = 900;
 const last: { id: string; field: unknown; at: number } = { id: '', field: null, at: -Infinity };
 
+/** A hand that has not let go is in the same step, however long it rests; a field that is typed in, without a pause. */
 function goesOn(id: string, field: object | null): boolean {
-  const same = field !== null && last.id === id && last.field === field && Date.now() - last.at < PAUSE_MS;
+  const held = field === useBoard.getState().gesture || Date.now() - last.at < PAUSE_MS;
+  const same = field !== null && last.id === id && last.field === field && held;
   Object.assign(last, { id, field, at: Date.now() });
   return same;
 }

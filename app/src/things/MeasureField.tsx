@@ -14,11 +14,22 @@ interface Props {
   usual: Method;
   onChange: (measure: Measure) => void;
   onClear?: () => void;
+  /** Taken off where a line that has to be filled holds nothing that is whole. */
+  onNothing?: () => void;
   fault?: string | undefined;
 }
 
 /** One measure of a thing: the length in any unit, and how it was taken. */
-export function MeasureField({ field, sketch, measure, usual, onChange, onClear, fault }: Props) {
+export function MeasureField({
+  field,
+  sketch,
+  measure,
+  usual,
+  onChange,
+  onClear,
+  onNothing = () => undefined,
+  fault,
+}: Props) {
   const by = measure?.by ?? usual;
   return (
     <View style={{ flexDirection: 'row', columnGap: 12 }}>
@@ -33,7 +44,7 @@ export function MeasureField({ field, sketch, measure, usual, onChange, onClear,
             min={field.min}
             max={field.max}
             fault={fault}
-            {...(onClear ? { onClear } : {})}
+            {...(onClear ? { onClear } : { onNothing })}
             onChange={({ mm, typed, by: read = by }) => onChange({ mm, by: read, typed: typed.slice(0, 60) })}
           />
           {measure ? (

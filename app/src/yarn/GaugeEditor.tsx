@@ -37,6 +37,11 @@ type Asked = Partial<GaugeMeasure>;
 const isMeasured = (line: Asked): line is GaugeMeasure =>
   line.count !== undefined && (line.overMm !== undefined || line.reaches !== undefined);
 
+function withoutKey(measure: Asked, key: keyof Asked): Asked {
+  const { [key]: _gone, ...rest } = measure;
+  return rest;
+}
+
 const STATES: readonly { id: SwatchState; name: string }[] = [
   { id: 'as-worked', name: 'as worked' },
   { id: 'blocked', name: 'blocked' },
@@ -160,6 +165,7 @@ function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredPro
           min={1}
           max={1000}
           onChange={(count) => onChange({ ...measure, count })}
+          onNothing={() => onChange(withoutKey(measure, 'count'))}
         />
         {measure.reaches ? <Words as="small">reach just around the item</Words> : null}
         {measure.reaches ? null : (
@@ -173,6 +179,7 @@ function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredPro
             onChange={({ mm, typed, by = measure.by }) =>
               onChange({ ...measure, ...(by ? { by } : {}), overMm: mm, typed: typed.slice(0, 60) })
             }
+            onNothing={() => onChange(withoutKey(withoutKey(measure, 'overMm'), 'typed'))}
           />
         )}
         {measure.reaches ? null : (

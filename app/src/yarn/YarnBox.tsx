@@ -3,6 +3,7 @@ import {
   fabricFromSwatch,
   fabricIfMeasured,
   formatNumber,
+  massWith,
   STITCHES,
   term,
   type LengthUnit,
@@ -144,11 +145,17 @@ function Yarn({ id, held, swatches }: YarnProps) {
           <YarnFields yarn={body.yarn} onChange={(yarn) => change({ ...body, name: yarn.name ?? body.name, yarn })} />
           <FieldRow>
             <NumberField
-              label="Left, in grams"
+              label="Left"
+              amount={massWith(body.yarn.ballGrams)}
+              help="In grams, ounces or balls."
               value={body.gramsLeft}
               min={0}
               max={100_000}
               onChange={(gramsLeft) => change({ ...body, gramsLeft })}
+              onClear={() => {
+                const { gramsLeft: _gone, ...rest } = body;
+                change(rest);
+              }}
             />
           </FieldRow>
           <RunFields yarn={body.yarn} onChange={(yarn) => change({ ...body, yarn })} />

@@ -4,6 +4,7 @@ import { NumberField } from '@/parts/NumberField';
 import { Pick } from '@/parts/Pick';
 import { TextField } from '@/parts/TextField';
 import { useSettings } from '@/state/settings';
+import { YarnageField } from './YarnageField';
 
 interface Props {
   yarn: YarnSpec;
@@ -50,14 +51,16 @@ export function YarnFields({ yarn, onChange, nameError, thicknessError }: Props)
         onChange={(id) => (id === UNKNOWN ? onChange(without(yarn, 'category')) : put({ category: Number(id) }))}
         hint={thicknessError ?? 'Weight, metres or wraps: any one of them is enough.'}
       />
+      <YarnageField yarn={yarn} onChange={put} onClear={() => onChange(without(yarn, 'metresPer100g'))} />
       <NumberField
-        label="Metres per 100 g"
-        value={yarn.metresPer100g}
-        min={5}
+        label="One ball weighs"
+        unit="g"
+        value={yarn.ballGrams}
+        min={1}
         max={5000}
-        help="Printed on the band."
-        onChange={(metresPer100g) => put({ metresPer100g })}
-        onClear={() => onChange(without(yarn, 'metresPer100g'))}
+        help="Then amounts can be typed in balls."
+        onChange={(ballGrams) => put({ ballGrams })}
+        onClear={() => onChange(without(yarn, 'ballGrams'))}
       />
       <NumberField
         label="Wraps per inch"

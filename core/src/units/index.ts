@@ -1,3 +1,4 @@
+export * from './amounts';
 export * from './byCode';
 export * from './doubt';
 export * from './fields';

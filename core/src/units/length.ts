@@ -1,3 +1,5 @@
+import { NUMBER_TEXT, parseNumber } from './amounts/number';
+
 /** The units a person may type or read a length in. Inside the program every length is millimetres. */
 export type LengthUnit = 'mm' | 'cm' | 'm' | 'in';
 
@@ -8,7 +10,20 @@ export const LENGTH_UNITS = Object.keys(MM_PER) as LengthUnit[];
 
 export type ParsedLength = { ok: true; mm: number; unit: LengthUnit } | { ok: false; message: string };
 
-const WORDS: Readonly<Record<string, LengthUnit>> = {
+const WORDS: Readonly<Record<string, ReadUnit>> = {
+  ft: 'ft',
+  feet: 'ft',
+  foot: 'ft',
+  yd: 'yd',
+  yds: 'yd',
+  yard: 'yd',
+  yards: 'yd',
+  metre: 'm',
+  metres: 'm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  centimetre: 'cm',
+  centimetres: 'cm',
   mm: 'mm',
   cm: 'cm',
   m: 'm',
@@ -20,18 +35,18 @@ const WORDS: Readonly<Record<string, LengthUnit>> = {
   '”': 'in',
 };
 
-const VULGAR: Readonly<Record<string, string>> = {
-  '¼': '1/4',
-  '½': '1/2',
-  '¾': '3/4',
-  '⅛': '1/8',
-  '⅜': '3/8',
-  '⅝': '5/8',
-  '⅞': '7/8',
-};
+/** Feet and yards are read, never written: what is told is told in the units of a tape. */
+const MM_PER_READ = { ...MM_PER, ft: 304.8, yd: 914.4 } as const;
+type ReadUnit = keyof typeof MM_PER_READ;
 
-const SHAPE =
-  /^(?<sign>[-−])?\s*(?:(?<whole>\d+)\s+)?(?:(?<over>\d+)\s*\/\s*(?<under>\d+)|(?<decimal>\d*[.,]?\d+|\d+[.,]))\s*(?<unit>[^\d\s.,/]+)?$/u;
+const SHAPE = new RegExp(`^(${NUMBER_TEXT})\\s*([^\\d\\s.,/]+)?$`, 'u');
+const FEET = new RegExp(
+  `^(\\d+)\\s*(?:'|′|’|ft\\.?|feet|foot)\\s*(?:(${NUMBER_TEXT})\\s*(?:"|″|”|''|in\\.?|inch|inches)?)?$`,
+  'iu',
+);
+
+/** What nobody writes a thousandth of, so that a comma before three digits is a thousand's. */
+const FINE: ReadonlySet<ReadUnit> = new Set(['mm']);
 
 /**
  * Reads a length as a person types it: `82`, `8,2 cm`, `3.25 in`, `3 1/4`, `3¼"`.
@@ -45,30 +60,41 @@ const SHAPE =
 export function parseLength(text: string, bare: LengthUnit = 'mm'): ParsedLength {
   const typed = text.trim();
   if (typed === '') return refuse('Nothing typed yet. Type a length, such as 82 mm or 3 1/4 in.');
-  const plain = typed.replace(/[¼½¾⅛⅜⅝⅞]/gu, (sign) => ` ${VULGAR[sign]}`).trim();
-  const parts = SHAPE.exec(plain)?.groups;
-  if (!parts) return refuse(`“${typed}” is not a length. Type it like 82 mm, 8,2 cm or 3 1/4 in.`);
-  if (parts.whole !== undefined && parts.over === undefined)
-    return refuse(`“${typed}” holds two numbers. Type one, such as 82 mm or 3 1/4 in.`);
-  const unit = unitOf(parts.unit, parts.over !== undefined ? 'in' : bare);
-  if (!unit) return refuse(`“${parts.unit}” is not a unit used here. Use mm, cm, m or in.`);
-  if (Number(parts.under) === 0) return refuse(`“${typed}” divides by zero. Type it like 3 1/4 in.`);
-  const size = amount(parts.whole, parts.over, parts.under, parts.decimal);
-  return { ok: true, mm: tidy((parts.sign ? -1 : 1) * size * MM_PER[unit]), unit };
+  const feet = FEET.exec(typed);
+  if (feet) return inFeet(typed, feet[1]!, feet[2]);
+  const [, number = '', word] = SHAPE.exec(typed) ?? [];
+  if (number.trim() === '') return refuse(`“${typed}” is not a length. Type it like 82 mm, 8,2 cm or 3 1/4 in.`);
+  const isFraction = /[/¼½¾⅓⅔⅛⅜⅝⅞]/u.test(number);
+  const unit = unitOf(word, isFraction ? 'in' : bare);
+  if (!unit) return refuse(`“${word}” is not a unit used here. Use mm, cm, m or in.`);
+  const read = parseNumber(number, FINE.has(unit) ? 'thousands' : 'ask');
+  if (!read.ok) return refuse(refusalOf(typed, read.message));
+  return { ok: true, mm: tidy(read.value * MM_PER_READ[unit]), unit: shownIn(unit) };
 }
+
+/** Feet and inches, such as 5 ft 3 1/2 in. */
+function inFeet(typed: string, feet: string, inches: string | undefined): ParsedLength {
+  const read = inches?.trim() ? parseNumber(inches, 'ask') : { ok: true as const, value: 0 };
+  if (!read.ok || read.value < 0 || read.value >= 12)
+    return refuse(`“${typed}” is not a length in feet and inches. Type it like 5 ft 3 1/2 in.`);
+  return { ok: true, mm: tidy(Number(feet) * MM_PER_READ.ft + read.value * MM_PER.in), unit: 'in' };
+}
+
+/** What is wrong with the number is said of the length that was typed. */
+function refusalOf(typed: string, message: string): string {
+  if (/ divides by zero| holds two numbers| may be /.test(message)) return message;
+  return `“${typed}” is not a length. Type it like 82 mm, 8,2 cm or 3 1/4 in.`;
+}
+
+const shownIn = (unit: ReadUnit): LengthUnit => (unit === 'ft' || unit === 'yd' ? 'in' : unit);
 
 /** To a millionth of a millimetre, so that 7 in is 177.8 and not a hair less. */
 function tidy(mm: number): number {
   return Math.round(mm * 1e6) / 1e6;
 }
 
-function unitOf(word: string | undefined, otherwise: LengthUnit): LengthUnit | undefined {
+function unitOf(word: string | undefined, otherwise: LengthUnit): ReadUnit | undefined {
   return word === undefined ? otherwise : WORDS[word.toLowerCase()];
-}
-
-function amount(whole?: string, over?: string, under?: string, decimal?: string): number {
-  if (over !== undefined) return Number(whole ?? 0) + Number(over) / Number(under);
-  return Number((decimal ?? '').replace(',', '.'));
 }
 
 function refuse(message: string): ParsedLength {

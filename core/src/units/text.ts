@@ -11,6 +11,14 @@ export function formatSigned(value: number, digits = 1): string {
   return value > 0 && text !== '0' ? `+${text}` : text.replace('-', '−');
 }
 
+/** A unit as it stands behind one: counts are named in the plural. */
+export const singular = (unit: string): string => unit.replace(/(?<=\w)s$/, '');
+
+/** A number with its unit, as it stands on a line. */
+export function withUnit(n: number, unit: string, digits: number): string {
+  return `${formatNumber(n, digits)} ${n === 1 ? singular(unit) : unit}`.trim();
+}
+
 /** `1 row`, `12 rows`: the count with its noun. */
 export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;

@@ -1,5 +1,5 @@
+import { amountIn } from './amounts';
 import { formatLength, parseLength, type LengthUnit } from './length';
-import { formatNumber } from './text';
 
 interface LengthLimits {
   min: number;
@@ -31,20 +31,10 @@ export function lengthReading(text: string, mm: number | undefined, units: Lengt
   return own === text.trim() || own.startsWith(`${text.trim()} `) ? undefined : `= ${own}`;
 }
 
-/** A typed number, with either decimal sign, and with its unit or without; NaN where it is none. */
+/** A typed number as all of its text is understood, in its unit or another one of its kind; NaN where it is none. */
 export function readNumber(text: string, unit = ''): number {
-  const line = text.trim();
-  const said = [unit, one(unit)].find((word) => word !== '' && line.endsWith(word)) ?? '';
-  const bare = line.slice(0, line.length - said.length);
-  return Number(bare.trim().replace(',', '.').replace('−', '-'));
-}
-
-/** A unit as it stands behind one: counts are named in the plural. */
-const one = (unit: string) => unit.replace(/(?<=\w)s$/, '');
-
-/** A number with its unit, as it stands on a line. */
-export function withUnit(n: number, unit: string, digits: number): string {
-  return `${formatNumber(n, digits)} ${n === 1 ? one(unit) : unit}`.trim();
+  const read = amountIn(unit).read(text);
+  return read.ok ? read.value : Number.NaN;
 }
 
 interface NumberLimits {
@@ -56,12 +46,22 @@ interface NumberLimits {
 
 /** What is wrong with a typed number; undefined when nothing is. */
 export function numberFault(text: string, { min, max, whole, unit }: NumberLimits): string | undefined {
-  const number = readNumber(text, unit);
-  const say = (n: number) => withUnit(n, unit, 2);
+  const amount = amountIn(unit);
+  const say = amount.echo;
   if (text.trim() === '') return `Nothing typed. Type a number from ${say(min)} to ${say(max)}.`;
-  if (!Number.isFinite(number)) return `“${text.trim()}” is not a number. Type one from ${say(min)} to ${say(max)}.`;
-  if (whole && !Number.isInteger(number)) return `${say(number)} is not whole. Type a whole number.`;
-  if (number < min) return `${say(number)} is too small. The smallest is ${say(min)}.`;
-  if (number > max) return `${say(number)} is too large. The largest is ${say(max)}.`;
+  const read = amount.read(text);
+  if (!read.ok) return read.message;
+  return amountFault(read.value, { min, max, whole }, say);
+}
+
+/** What is wrong with an amount that was understood; undefined when nothing is. */
+export function amountFault(
+  value: number,
+  { min, max, whole }: Omit<NumberLimits, 'unit'>,
+  say: (value: number) => string,
+): string | undefined {
+  if (whole && !Number.isInteger(value)) return `${say(value)} is not whole. Type a whole number.`;
+  if (value < min) return `${say(value)} is too small. The smallest is ${say(min)}.`;
+  if (value > max) return `${say(value)} is too large. The largest is ${say(max)}.`;
   return undefined;
 }

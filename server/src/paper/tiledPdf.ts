@@ -1,9 +1,18 @@
+import { PlanProblem } from '@keep-snug/core';
 import { pageGrid, tiledPages, type Paper, type TrueSize } from '@keep-snug/core/paper';
 import { drawing, pdfOf, POINTS_PER_MM, READING } from './pdf';
 
-/** A true-size drawing over as many pages as it takes, to be laid together by their register marks. */
+/** More pages than this nobody lays together on a floor; a plan of many metres would be thousands. */
+export const MOST_SHEETS = 40;
+
+/**
+ * A true-size drawing over as many pages as it takes, to be laid together by their register marks.
+ *
+ * @throws PlanProblem where it takes more than MOST_SHEETS, with what would help
+ */
 export function tiledPdf(sheet: TrueSize, paper: Paper): Promise<Uint8Array> {
-  const { page } = pageGrid(sheet, paper);
+  const { page, columns, rows } = pageGrid(sheet, paper);
+  if (columns * rows > MOST_SHEETS) throw tooMany(columns * rows, paper);
   const size = { width: page.width * POINTS_PER_MM, height: page.height * POINTS_PER_MM };
   return pdfOf({
     pageSize: size,
@@ -17,3 +26,11 @@ export function tiledPdf(sheet: TrueSize, paper: Paper): Promise<Uint8Array> {
     })) as never,
   });
 }
+
+const tooMany = (sheets: number, paper: Paper): PlanProblem =>
+  new PlanProblem([
+    {
+      path: 'paper',
+      message: `${sheets} sheets of ${paper} at true size, and ${MOST_SHEETS} are the most. Save the pattern instead: its drawing bears the measures. Or make the piece smaller.`,
+    },
+  ]);

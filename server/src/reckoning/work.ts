@@ -2,6 +2,7 @@ import { chance, mend, PlanProblem, reckon, ways, type Plan, type PlanFault, typ
 import type { MendAsk } from '@keep-snug/core/formats';
 import { repeat, type RepeatAsk } from '@keep-snug/core/repeat';
 import { onPaper, type SheetAsk } from '../paper/onPaper';
+import { begin, type Begun } from './processorTime';
 
 /** What is asked of a reckoning thread, by the name of the question. */
 export type Question =
@@ -31,12 +32,18 @@ function answerTo(question: Question): unknown {
   }
 }
 
-/** One question reckoned, in a thread of its own. What cannot be reckoned is an answer too. */
-export default async function work(question: Question): Promise<Reckoned> {
+/** One question reckoned. What cannot be reckoned is an answer too. */
+export async function answered(question: Question): Promise<Reckoned> {
   try {
     return { ok: true, value: await answerTo(question) };
   } catch (error) {
     if (error instanceof PlanProblem) return { ok: false, errors: error.errors };
     throw error;
   }
+}
+
+/** The same, in a thread of its own: it says when it begins. */
+export default function work({ question, begun }: { question: Question; begun: Begun }): Promise<Reckoned> {
+  begin(begun);
+  return answered(question);
 }

@@ -2,6 +2,7 @@ import { DOCUMENT_KINDS, EVERYTHING_FORMAT, type DocumentKind } from '@keep-snug
 import { Router } from 'express';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { setImmediate } from 'node:timers/promises';
 import { PAGE, type DocumentStore, type EventStore } from '../store';
 
 /** `/api/everything`: all that this house holds, as one file. It is written as it is read, however much it is. */
@@ -19,16 +20,16 @@ export function everythingRoutes(documents: DocumentStore, events: EventStore): 
   }
 
   async function* documentsOf(kind: DocumentKind): AsyncGenerator<string[]> {
-    for (let page = await documents.texts(kind, '', PAGE.entries); page.length > 0;) {
+    for (let page = await documents.texts(kind, '', PAGE); page.length > 0;) {
       yield page.map(({ id, body }) => `${JSON.stringify(id)}:${body}`);
-      page = await documents.texts(kind, page.at(-1)!.id, PAGE.entries);
+      page = await documents.texts(kind, page.at(-1)!.id, PAGE);
     }
   }
 
   async function* allEvents(): AsyncGenerator<string[]> {
-    for (let page = await events.texts(0, PAGE.entries); page.length > 0;) {
+    for (let page = await events.texts(0, PAGE); page.length > 0;) {
       yield page.map(({ body }) => body);
-      page = await events.texts(page.at(-1)!.seq, PAGE.entries);
+      page = await events.texts(page.at(-1)!.seq, PAGE);
     }
   }
 
@@ -46,6 +47,8 @@ async function* joined(pages: AsyncIterable<string[]>): AsyncGenerator<string> {
   let before = '';
   for await (const page of pages) {
     yield before + page.join(',\n');
+    // a file is read without a pause of its own: everybody else is answered in between
+    await setImmediate();
     before = ',\n';
   }
 }

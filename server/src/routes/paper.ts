@@ -4,13 +4,14 @@ import { Router, type Request, type Response } from 'express';
 import type { Reckoner } from '../reckoning/reckoner';
 import type { DocumentStore } from '../store';
 import { sendProblem } from '../web/problem';
+import { whenGone } from '../web/whenGone';
 
 /** A plan on paper: one that is kept here, or one that is sent along as it stands on a device. */
 export function paperRoutes({ reckon }: Reckoner, store: DocumentStore, phoneUrl: () => string | undefined): Router {
   async function print(ask: PaperAsk, req: Request, res: Response): Promise<void> {
     // a code is read by a phone: where they come in, it leads there
     const origin = phoneUrl() ?? `http://127.0.0.1:${req.socket.localPort}`;
-    const reckoned = await reckon({ is: 'paper', ask: { ...ask, origin } });
+    const reckoned = await reckon({ is: 'paper', ask: { ...ask, origin } }, whenGone(res));
     if (!reckoned.ok) throw new PlanProblem([...reckoned.errors]);
     const name = fileNameOf(`${ask.plan.title} ${ask.of}`, 'pdf');
     res

@@ -3,6 +3,7 @@ import { checkMend, checkPlan, checkRepeat, checkWays, type Checked } from '@kee
 import { Router, type RequestHandler } from 'express';
 import type { Reckoner } from '../reckoning/reckoner';
 import type { Question } from '../reckoning/work';
+import { whenGone } from '../web/whenGone';
 
 /** The server as a compute node for slow phones: the same reckoning that the app does itself. */
 export function reckonRoutes({ reckon }: Reckoner): Router {
@@ -11,7 +12,7 @@ export function reckonRoutes({ reckon }: Reckoner): Router {
     return async (req, res) => {
       const form = checked(req.body);
       if (!form.ok) throw new PlanProblem(form.errors);
-      const reckoned = await reckon(asking(form.value));
+      const reckoned = await reckon(asking(form.value), whenGone(res));
       if (!reckoned.ok) throw new PlanProblem([...reckoned.errors]);
       res.json(reckoned.value);
     };

@@ -12,6 +12,12 @@ export interface StoredDocument {
   updatedAt: string;
 }
 
+/** What one page of a long answer holds at most. */
+export interface PageBounds {
+  entries: number;
+  bytes: number;
+}
+
 /** A deleted document that can still come back. */
 export interface DeletedDocument extends StoredDocument {
   kind: string;
@@ -74,11 +80,19 @@ export function documentStore({ db, write }: Store) {
         .from(documents)
         .where(and(eq(documents.kind, kind), present)),
 
-    /** A page of a kind as it is stored, by id, from the one after `after`. */
-    texts: async (kind: DocumentKind, after: string, limit: number): Promise<{ id: string; body: string }[]> =>
+    /** A page of a kind as it is stored, by id, from the one after `after`; so many as hold no more than `bytes`, and one at least. */
+    texts: async (
+      kind: DocumentKind,
+      after: string,
+      { entries, bytes }: PageBounds,
+    ): Promise<{ id: string; body: string }[]> =>
       db.all(sql`
-        SELECT id, body FROM documents
-        WHERE kind = ${kind} AND id > ${after} AND deleted_at IS NULL ORDER BY id LIMIT ${limit}`),
+        SELECT id, body FROM (
+          SELECT id, body, sum(length(body)) OVER (ORDER BY id) - length(body) AS before FROM (
+            SELECT id, body FROM documents
+            WHERE kind = ${kind} AND id > ${after} AND deleted_at IS NULL ORDER BY id LIMIT ${entries}
+          )
+        ) WHERE before <= ${bytes} ORDER BY id`),
 
     /** @param revision the revision this write was made on, 0 for a new document */
     put: (kind: DocumentKind, id: string, revision: number, body: unknown): Promise<Put> =>

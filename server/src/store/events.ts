@@ -2,6 +2,7 @@ import type { MakeEvent } from '@keep-snug/core';
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Store } from './database';
+import type { PageBounds } from './documents';
 import { events } from './schema';
 import { NEXT } from './sequence';
 
@@ -58,9 +59,14 @@ export function eventStore({ db, write }: Store) {
         return batch.flatMap((event, index) => (isDeepStrictEqual(kept.get(event.id), event) ? [] : index));
       }),
 
-    /** A page of all events as they are stored. */
-    texts: async (since: number, limit: number): Promise<{ seq: number; body: string }[]> =>
-      db.all(sql`SELECT seq, body FROM events WHERE seq > ${since} ORDER BY seq LIMIT ${limit}`),
+    /** A page of all events as they are stored; so many as hold no more than `bytes`, and one at least. */
+    texts: async (since: number, { entries, bytes }: PageBounds): Promise<{ seq: number; body: string }[]> =>
+      db.all(sql`
+        SELECT seq, body FROM (
+          SELECT seq, body, sum(length(body)) OVER (ORDER BY seq) - length(body) AS before FROM (
+            SELECT seq, body FROM events WHERE seq > ${since} ORDER BY seq LIMIT ${entries}
+          )
+        ) WHERE before <= ${bytes} ORDER BY seq`),
 
     /** Events that arrived after `since`, in the order they arrived. */
     since: async (since: number, limit: number, make?: string): Promise<StoredEvent[]> => {

@@ -1,6 +1,6 @@
 import { PlanProblem, type PlanFault } from '@keep-snug/core';
 import type { ErrorRequestHandler, Response } from 'express';
-import { TooMuchToReckon } from '../reckoning/reckoner';
+import { NobodyWaits, TooMuchToReckon } from '../reckoning/reckoner';
 import { faultOf, StoreProblem } from '../store/trouble';
 
 interface Problem {
@@ -28,6 +28,7 @@ const BODY_FAULTS: Readonly<Record<string, { status: number; title: string }>> =
 
 /** The last handler: every error leaves as a problem document, and none says more than it should. */
 export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, _next) => {
+  if (error instanceof NobodyWaits) return void res.destroy();
   if (error instanceof PlanProblem)
     return sendProblem(res, 422, { title: 'This plan could not be calculated. See “errors”.', errors: error.errors });
   if (error instanceof TooMuchToReckon)

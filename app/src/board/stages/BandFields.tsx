@@ -138,7 +138,7 @@ function BandField({ name, path, band, worked, faults, onChange, onRemove }: Ban
         {long === 'courses' ? (
           <NumberField
             label={`${worked === 'rows' ? 'Rows' : 'Rounds'} of ${name}`}
-            value={band.courses}
+            value={band.courses ?? 1}
             min={1}
             max={1000}
             whole
@@ -148,7 +148,7 @@ function BandField({ name, path, band, worked, faults, onChange, onRemove }: Ban
         {long === 'mm' ? (
           <LengthField
             label={`How ${worked === 'rows' ? 'long' : 'high'} ${name} is`}
-            mm={band.mm}
+            mm={band.mm ?? 1}
             min={1}
             max={LONGEST_MM}
             onChange={({ mm }) => onChange({ ...band, mm })}

@@ -33,6 +33,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
           unit="%"
           value={fit.easePercent ?? Number(percent.toFixed(1))}
           {...EASE}
+          isDefault={fit.easePercent === undefined}
           help={fit.easePercent === undefined ? `default for ${fit.name}` : 'set by you'}
           onChange={(easePercent) => setFit({ name: fit.name, easePercent, ...cover(fit) })}
           onClear={() => setFit({ name: fit.name, ...cover(fit) })}
@@ -44,7 +45,9 @@ function Body({ plan, worked, faults, edit }: StageProps) {
           max={500}
           help={fit.coverMm === undefined ? `default for ${fit.name}` : 'set by you'}
           fault={faultAt(faults, 'fit.coverMm')}
+          isDefault={fit.coverMm === undefined}
           onChange={({ mm }) => setFit({ ...fit, coverMm: mm })}
+          onClear={() => setFit(uncovered(fit))}
         />
       </FieldRow>
       {worked ? (
@@ -76,6 +79,8 @@ function Body({ plan, worked, faults, edit }: StageProps) {
     </View>
   );
 }
+
+const uncovered = ({ coverMm: _cover, ...fit }: FitSpec): FitSpec => fit;
 
 function cover({ coverMm }: FitSpec): Pick<FitSpec, 'coverMm'> {
   return coverMm === undefined ? {} : { coverMm };

@@ -22,7 +22,8 @@ const read = (text: string): string | undefined => (HEX.test(text.trim()) ? text
 export function LookField({ plan, name, number, onChange, onLeft }: Props) {
   const said = plan.palette?.[name]?.hex;
   const { line, error, type, leave } = useTyped({
-    value: said ?? '',
+    shown: said ?? '',
+    value: said,
     wrong: (text) =>
       text.trim() === '' || read(text)
         ? undefined
@@ -32,6 +33,7 @@ export function LookField({ plan, name, number, onChange, onLeft }: Props) {
       const hex = read(text);
       if (hex) onChange(hex);
     },
+    back: onChange,
   });
   const hex = hexOf(plan.palette, plan.fabric, name);
   return (
@@ -50,6 +52,7 @@ export function LookField({ plan, name, number, onChange, onLeft }: Props) {
           {hex && onLeft ? (
             <NumberField
               label={`Grams of ${name}`}
+              unit="g"
               value={plan.palette?.[name]?.gramsLeft}
               min={0}
               max={100_000}

@@ -1,4 +1,4 @@
-import type { YarnSpec } from '@keep-snug/core';
+import { massWith, type YarnSpec } from '@keep-snug/core';
 import type { YarnRecord } from '@keep-snug/core/documents';
 import { Action } from '@/parts/Action';
 import { FieldRow } from '@/parts/FieldRow';
@@ -41,11 +41,12 @@ export function YarnPart({ yarn, onChange }: Props) {
       </FieldRow>
       <FieldRow>
         <NumberField
-          label="Yarn you have (g)"
+          label="Yarn you have"
+          amount={massWith(yarn.ballGrams)}
           value={yarn.gramsLeft}
           min={0}
           max={100_000}
-          help="Used to check if you have enough."
+          help="In grams, ounces or balls: is it enough?"
           onChange={(gramsLeft) => onChange({ ...yarn, gramsLeft })}
           onClear={() => onChange(unweighed(yarn))}
         />
