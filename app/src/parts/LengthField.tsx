@@ -1,4 +1,4 @@
-import { formatLength, lengthFault, lengthReading, parseLength, type Method } from '@keep-snug/core';
+import { lengthFault, lengthReading, parseLength, typedLength, type Method } from '@keep-snug/core';
 import { useRef, type Ref } from 'react';
 import type { TextInput } from 'react-native';
 import { useSettings } from '@/state/settings';
@@ -48,14 +48,18 @@ export function LengthField(props: Props) {
   const limits = { min, max, units };
   const read = useRef(false);
   const { line, error, type, leave } = useTyped({
-    shown: mm === undefined ? '' : (typed ?? formatLength(mm, units)),
-    value: mm === undefined || props.isDefault ? undefined : { mm, typed: typed ?? formatLength(mm, units) },
+    shown: mm === undefined ? '' : typedLength({ mm, typed }, units),
+    value: mm === undefined || props.isDefault ? undefined : { mm, typed: typedLength({ mm, typed }, units) },
     wrong: (text) => lengthFault(text, { ...limits, optional: onClear !== undefined }),
     take: (text) => {
       if (text.trim() === '') return onClear?.();
       const parsed = parseLength(text, units);
       if (!parsed.ok) return undefined;
-      return onChange({ mm: parsed.mm, typed: text.trim(), ...(read.current ? { by: 'calliper' as const } : {}) });
+      return onChange({
+        mm: parsed.mm,
+        typed: text.trim(),
+        ...(read.current ? { by: 'calliper' as const } : {}),
+      });
     },
     back: (old) => (old === undefined ? (onClear ?? onNothing)?.() : onChange(old)),
   });

@@ -27,7 +27,7 @@ import { Title } from '@/parts/Title';
 import { useBox } from '@/parts/useBox';
 import { useFinding } from '@/parts/useFinding';
 import { Words } from '@/parts/Words';
-import { useDraft } from '@/state/draft';
+import { draftNow, useDraft } from '@/state/draft';
 import { useLibrary, useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useUsed } from '@/state/used';
@@ -48,7 +48,7 @@ const NO_NAME = 'No name yet. Say what it is, such as field phone.';
 /** "What should it hold?": a thing from the shelf, or one measured now. */
 export function NewThing() {
   const units = useSettings((state) => state.units);
-  const [start] = useState(() => useDraft.getState().draft);
+  const [start] = useState(() => draftNow());
   return (
     <ThingForm start={start} onType={useDraft.getState().keep} resolver={resolverOf(faultsOf, units)}>
       <Measuring />

@@ -167,6 +167,11 @@ describe('what carries it', () => {
     expect(carrier!.diameter).toMatchObject({ mm: 50.8 });
     fireEvent.changeText(screen.getByLabelText('Bar diameter'), '');
     expect(carrier!.diameter).toBeUndefined();
+    expect(screen.queryByLabelText('Arm width')).toBeNull();
+    fireEvent.press(screen.getByLabelText(/^flat on top/));
+    expect(screen.queryByLabelText('Bar diameter')).toBeNull();
+    fireEvent.changeText(screen.getByLabelText('Arm width'), '90');
+    expect(carrier).toMatchObject({ section: 'flat', width: { mm: 90 } });
     fireEvent.changeText(screen.getByLabelText('Drop behind'), '90');
     expect(carrier!.dropBack).toMatchObject({ mm: 90 });
   });

@@ -1,6 +1,6 @@
 import { BUTTON_THICKNESS_MM, slotChains } from '../counts';
 import { chosen, derive, prior } from '../figure';
-import { workBar } from '../things';
+import { barFault, workBar } from '../things';
 import { work, type Instruction } from '../fabric';
 import type { Piece } from '../shapes';
 import { nth, tailOf } from '../piece';
@@ -13,11 +13,8 @@ const BEYOND_MM = 12;
 
 /** Two tabs from the back's upper edge over a bar, each buttoned to itself (handbook 6, tabs over a bar). */
 function place({ built, fabric, options, path, carrier, schools }: FittingContext): Placed {
-  if (carrier?.kind !== 'bar' || (carrier.diameter === undefined && carrier.width === undefined))
-    refuse(
-      `${path}.kind`,
-      'Tabs go over something. Say what carries it, under Thing: a bar with its diameter, or an arm with its width.',
-    );
+  const fault = barFault(carrier);
+  if (fault) refuse(carrier ? fault.path : `${path}.kind`, `Tabs go over something, under Thing. ${fault.message}`);
   const bar = workBar(carrier!);
   const face = frontOf(built);
   const button = lengthOf(options.buttonMm, 'button');

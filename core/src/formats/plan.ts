@@ -182,11 +182,15 @@ const carrierForm: Form = {
   is: 'variant',
   by: 'kind',
   forms: Object.fromEntries(
-    CARRIERS.map(({ id, measures, choices = [] }) => [
+    CARRIERS.map(({ id, measures, asksFirst, choices = [] }) => [
       id,
       {
         is: 'object',
-        keys: { name: optional({ is: 'text', max: 120 }), ...measureKeys(measures), ...fieldKeys(choices) },
+        keys: {
+          name: optional({ is: 'text', max: 120 }),
+          ...measureKeys(measures),
+          ...fieldKeys([...(asksFirst ? [asksFirst] : []), ...choices]),
+        },
       },
     ]),
   ),

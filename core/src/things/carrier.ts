@@ -13,13 +13,20 @@ export interface CarrierSpec {
   [measure: string]: Measure | string | undefined;
 }
 
+/** Asked of every such carrier, or of one of that section alone. */
+export type CarrierMeasure = LengthField & { of?: BarSection };
+
+export type BarSection = NonNullable<CarrierSpec['section']>;
+
 export interface CarrierDefinition {
   id: CarrierSpec['kind'];
   name: string;
   examples: string;
   /** What a plan's summary says: "on a bar". */
   on: string;
-  measures: readonly LengthField[];
+  /** What is asked before its measures, where they depend on it. */
+  asksFirst?: ChoiceField;
+  measures: readonly CarrierMeasure[];
   /** What besides lengths is said of it. */
   choices?: readonly ChoiceField[];
   sketch?: Sketch;
@@ -40,6 +47,8 @@ const length = (key: string, label: string, help: string, optional = true): Leng
   optional,
 });
 
+const of = (section: BarSection, field: LengthField): CarrierMeasure => ({ ...field, of: section });
+
 /** What pieces are carried by (handbook 1). */
 export const CARRIERS: readonly CarrierDefinition[] = [
   {
@@ -47,7 +56,17 @@ export const CARRIERS: readonly CarrierDefinition[] = [
     name: 'A bar or an arm',
     examples: 'hide rail, walking frame, pushchair, bed rail, chair or sofa arm',
     on: 'a bar',
-    start: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 100 }, dropBack: { mm: 100 } },
+    start: { kind: 'bar', dropFront: { mm: 100 }, dropBack: { mm: 100 } },
+    asksFirst: {
+      key: 'section',
+      kind: 'choice',
+      label: 'What it hangs over is',
+      options: [
+        { id: 'round', name: 'round: a rail, a frame' },
+        { id: 'flat', name: 'flat on top: a chair or sofa arm' },
+      ],
+      default: 'round',
+    },
     goesWith: { shape: 'saddle', because: 'It hangs over the bar with a pocket on each side.' },
     hazards: (carrier) => (isFlat(carrier) ? ['equipment', 'above-sleepers'] : ['equipment']),
     sketch: {
@@ -61,9 +80,9 @@ export const CARRIERS: readonly CarrierDefinition[] = [
       },
     },
     measures: [
-      length('diameter', 'Bar diameter', 'A round bar.'),
-      length('width', 'Arm width', 'A flat arm.'),
-      length('thickness', 'Arm thickness', 'How deep its edge is.'),
+      of('round', length('diameter', 'Bar diameter', 'Across it, at its thickest.')),
+      of('flat', length('width', 'Arm width', 'Across its top.')),
+      of('flat', length('thickness', 'Arm thickness', 'How deep its edge is: a hand gets in below it.')),
       length(
         'dropFront',
         'Drop in front',
@@ -111,6 +130,8 @@ export interface WorkedBar {
   span: (t: Figure<'mm'>) => Figure<'mm'>;
   dropFront: Figure<'mm'>;
   dropBack: Figure<'mm'>;
+  /** How far the bar itself reaches down beside the pockets, mm: a flat arm's edge. */
+  edgeMm: number;
   /** The way over the bar alone. */
   over: (t: Figure<'mm'>) => Figure<'mm'>;
 }
@@ -129,6 +150,7 @@ export function workBar(carrier: CarrierSpec): WorkedBar {
   return {
     dropFront,
     dropBack,
+    edgeMm: isFlat(carrier) ? (mmOf(carrier, 'thickness') ?? 0) : 0,
     over,
     span: (t) =>
       derive(
@@ -140,7 +162,37 @@ export function workBar(carrier: CarrierSpec): WorkedBar {
   };
 }
 
-/** A flat arm has a width; a round bar a diameter. */
-export function isFlat(carrier: CarrierSpec): boolean {
-  return mmOf(carrier, 'diameter') === undefined && mmOf(carrier, 'width') !== undefined;
+/** Whether a bar is round or flat: as it is said, else a round one has a diameter and a flat one a width. */
+export function sectionOf(carrier: CarrierSpec): BarSection | undefined {
+  if (carrier.section) return carrier.section;
+  if (mmOf(carrier, 'diameter') !== undefined) return 'round';
+  return mmOf(carrier, 'width') === undefined ? undefined : 'flat';
+}
+
+export const isFlat = (carrier: CarrierSpec): boolean => sectionOf(carrier) === 'flat';
+
+/** The measures that are asked of a carrier as it is: none that would change nothing. */
+export function measuresOf(carrier: CarrierSpec): readonly LengthField[] {
+  const { measures, asksFirst } = carrierDefinition(carrier.kind);
+  const section = sectionOf(carrier);
+  if (asksFirst && !section) return [];
+  return measures.filter((field) => field.of === undefined || field.of === section);
+}
+
+/**
+ * What has to be said of a bar before anything can go over it.
+ * @returns nothing where all of it is
+ */
+export function barFault(carrier: CarrierSpec | undefined): { path: string; message: string } | undefined {
+  if (carrier?.kind !== 'bar')
+    return { path: 'carrier', message: 'What does it hang over? Choose a bar or an arm, and measure it.' };
+  const section = sectionOf(carrier);
+  if (!section) return { path: 'carrier.section', message: 'Is it round, or flat on top? Say which, and measure it.' };
+  const key = section === 'flat' ? 'width' : 'diameter';
+  if (mmOf(carrier, key) !== undefined) return undefined;
+  return {
+    path: `carrier.${key}`,
+    message:
+      section === 'flat' ? 'How wide is the arm? Measure across its top.' : 'How thick is the bar? Measure across it.',
+  };
 }

@@ -6,6 +6,8 @@ import {
   numberFault,
   parseLength,
   readNumber,
+  typedLength,
+  withItsUnit,
   wordLengths,
   type LengthField,
   type LengthUnit,
@@ -46,6 +48,32 @@ export function blankDraft({ id, list }: ThingDefinition): ThingDraft {
   return { kind: id, texts: {}, ways: {}, entries, members: [] };
 }
 
+/** A draft in a house that uses another unit since: bare numbers of its lengths say what they were typed as. */
+export function draftInUnits(
+  draft: ThingDraft,
+  typedIn: LengthUnit,
+  units: LengthUnit,
+  kindOf: KindLookup,
+): ThingDraft {
+  if (typedIn === units) return draft;
+  const lines = (of: LinesDraft, measures: readonly LengthField[]): LinesDraft => ({
+    ...of,
+    texts: Object.fromEntries(
+      Object.entries(of.texts).map(([key, text]) => [
+        key,
+        measures.some((field) => field.key === key) && text?.trim() ? withItsUnit(text, typedIn) : text,
+      ]),
+    ),
+  });
+  const { measures, list } = kindOf(draft.kind);
+  return {
+    ...draft,
+    ...lines(draft, measures),
+    entries: draft.entries.map((entry) => lines(entry, list?.measures ?? [])),
+    members: draft.members.map((member) => draftInUnits(member, typedIn, units, kindOf)),
+  };
+}
+
 /** A thing as the lines it would be typed as, in this unit where it was not typed. */
 export function draftOf(thing: ThingSpec, units: LengthUnit, kindOf: KindLookup): ThingDraft {
   const definition = kindOf(thing.kind);
@@ -80,7 +108,7 @@ function linesOf(
   return lines;
 }
 
-const shown = ({ typed, mm }: Measure, units: LengthUnit) => typed ?? formatLength(mm, units);
+const shown = (measure: Measure, units: LengthUnit) => typedLength(measure, units);
 
 /**
  * The typed lines as a thing, with what is wrong with each.

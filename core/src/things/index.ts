@@ -2,7 +2,7 @@ import { cylinder } from './cylinder';
 import type { PlanFault } from '../figure';
 import type { LengthUnit } from '../units';
 import type { Say, ThingDefinition, ThingSpec, WorkedThing } from './definition';
-import { draftOf as drafted, readDraft as readLines, type ReadDraft, type ThingDraft } from './draft';
+import { draftInUnits, draftOf as drafted, readDraft as readLines, type ReadDraft, type ThingDraft } from './draft';
 import { loose } from './loose';
 import { DEFAULT_METHOD, type Method } from './measure';
 import type { ThingOutline } from './outline';
@@ -52,6 +52,10 @@ export function checkThing(thing: ThingSpec): PlanFault[] {
 export function workThing(thing: ThingSpec): WorkedThing {
   return kindOf(thing.kind).work(thing, kindOf);
 }
+
+/** A draft in a house that uses another unit since it was typed. */
+export const inUnits = (draft: ThingDraft, typedIn: LengthUnit, units: LengthUnit): ThingDraft =>
+  draftInUnits(draft, typedIn, units, kindOf);
 
 /** A thing as the lines it would be typed as. */
 export function draftOf(thing: ThingSpec, units: LengthUnit): ThingDraft {

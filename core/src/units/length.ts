@@ -175,3 +175,19 @@ function trimZeros(text: string): string {
   const short = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
   return short === '-0' ? '0' : short;
 }
+
+/** A text that is a number alone, with its unit behind it: what it was read as stays with it, wherever it goes. */
+export function withItsUnit(text: string, unit: LengthUnit): string {
+  const typed = text.trim();
+  return /[^\d\s.,/¼½¾⅓⅔⅛⅜⅝⅞-]/u.test(typed) ? typed : `${typed} ${unit}`;
+}
+
+/**
+ * A length as its maker typed it, where that still says the same in the unit that is used now; else written in that unit.
+ *
+ * @param units what a number alone is read as
+ */
+export function typedLength({ mm, typed }: { mm: number; typed?: string | undefined }, units: LengthUnit): string {
+  const read = typed === undefined ? undefined : parseLength(typed, units);
+  return typed !== undefined && read?.ok && Math.abs(read.mm - mm) < 1e-6 ? typed : formatLength(mm, units);
+}

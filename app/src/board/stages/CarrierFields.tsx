@@ -1,8 +1,18 @@
-import { carrierDefinition, CARRIERS, type CarrierSpec, type FieldValues, type Measure } from '@keep-snug/core';
+import {
+  carrierDefinition,
+  CARRIERS,
+  measuresOf,
+  sectionOf,
+  type CarrierSpec,
+  type FieldValues,
+  type Measure,
+  type BarSection,
+} from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { faultAt, OptionFields } from '@/parts/OptionFields';
 import { Pick } from '@/parts/Pick';
+import { RadioList } from '@/parts/RadioList';
 import { Words } from '@/parts/Words';
 import { MeasureField } from '@/things/MeasureField';
 import type { StageProps } from './definition';
@@ -15,7 +25,7 @@ export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>
   const definition = CARRIERS.find(({ id }) => id === carrier?.kind);
   const set = (next: CarrierSpec | undefined) =>
     edit(({ carrier: _old, ...old }) => (next ? { ...old, carrier: next } : old));
-  const missing = faultAt(faults, 'carrier');
+  const missing = faultAt(faults, 'carrier') ?? faultAt(faults, 'carrier.section');
   return (
     <View style={{ gap: 8 }}>
       <FieldRow>
@@ -32,8 +42,19 @@ export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>
           {missing}
         </Words>
       ) : null}
+      {carrier && definition?.asksFirst ? (
+        <View>
+          <Words as="smallStrong">{definition.asksFirst.label}</Words>
+          <RadioList
+            label={definition.asksFirst.label}
+            options={definition.asksFirst.options}
+            value={sectionOf(carrier) ?? NONE}
+            onChange={(section) => set({ ...carrier, section: section as BarSection })}
+          />
+        </View>
+      ) : null}
       {carrier && definition
-        ? definition.measures.map((field) => (
+        ? measuresOf(carrier).map((field) => (
             <MeasureField
               key={field.key}
               field={field}

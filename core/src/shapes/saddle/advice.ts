@@ -52,20 +52,20 @@ export function unweighed(shares: Shares): Advice[] {
 }
 
 /** Hands must get in between bar and mouth. */
-export function handRoom({ dropFront, dropBack }: WorkedBar): Advice[] {
+export function handRoom({ dropFront, dropBack, edgeMm }: WorkedBar): Advice[] {
   const tight = [
-    { key: 'dropFront', mm: dropFront.value },
-    { key: 'dropBack', mm: dropBack.value },
+    { key: 'dropFront', mm: dropFront.value - edgeMm },
+    { key: 'dropBack', mm: dropBack.value - edgeMm },
   ].filter(({ mm }) => mm < HAND_ROOM_MM);
   if (tight.length === 0) return [];
   return [
     {
       id: 'hand-room',
       severity: 'advice',
-      text: `A hand needs about ${mmToken(HAND_ROOM_MM)} between the bar and a pocket’s opening; here ${tight.map(({ mm }) => mmToken(mm)).join(' and ')} ${tight.length > 1 ? 'are' : 'is'} free.`,
-      repair: `Let the opening hang ${mmToken(HAND_ROOM_MM)} down.`,
+      text: `A hand needs about ${mmToken(HAND_ROOM_MM)} between the bar and a pocket’s opening; here ${tight.map(({ mm }) => mmToken(Math.max(0, mm))).join(' and ')} ${tight.length > 1 ? 'are' : 'is'} free.`,
+      repair: `Let the opening hang ${mmToken(HAND_ROOM_MM + edgeMm)} down.`,
       at: `carrier.${tight[0]!.key}`,
-      change: Object.fromEntries(tight.map(({ key }) => [`carrier.${key}`, { mm: HAND_ROOM_MM }])),
+      change: Object.fromEntries(tight.map(({ key }) => [`carrier.${key}`, { mm: HAND_ROOM_MM + edgeMm }])),
     },
   ];
 }

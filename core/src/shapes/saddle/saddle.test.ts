@@ -135,8 +135,10 @@ it('leaves room for hands, keeps its tabs below the bar, and hangs level, or say
 
 it('asks for its bar, for the bar’s size, and for a tab that holds its hole', () => {
   const { carrier: _none, ...barless } = caddy();
-  expect(() => reckon(barless)).toThrow(/Say what: a bar/);
-  const unsized = { kind: 'bar' as const, dropFront: { mm: 60 }, dropBack: { mm: 50 } };
+  expect(() => reckon(barless)).toThrow(/What does it hang over/);
+  const unsaid = { kind: 'bar' as const, dropFront: { mm: 60 }, dropBack: { mm: 50 } };
+  expect(() => reckon(caddy({}, { carrier: unsaid }))).toThrow(/round, or flat on top/);
+  const unsized = { section: 'round' as const, kind: 'bar' as const, dropFront: { mm: 60 }, dropBack: { mm: 50 } };
   expect(() => reckon(caddy({}, { carrier: unsized }))).toThrow(/How thick is the bar/);
   expect(() => reckon(caddy({ tabMm: 25 }))).toThrow(/a tab of 25 mm has 5 stitches\. Make it \d+ mm or longer/);
   expect(() => reckon(caddy({ buttonMm: 60 }, { thing: { ...notebook, width: { mm: 20 } } }))).toThrow(

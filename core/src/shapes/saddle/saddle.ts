@@ -1,7 +1,7 @@
 import { atLeast, EVEN } from '../../counts';
 import { saddleViews } from '../../drawing';
 import { chosen, derive, PlanProblem, type Figure } from '../../figure';
-import { workBar } from '../../things';
+import { barFault, workBar } from '../../things';
 import { LONGEST_MM, plural, type Field, type LengthField } from '../../units';
 import { chosenCount, countChoice, countFigure, pickAdvice } from '../common/choice';
 import { pieceEnd } from '../common/joins';
@@ -219,14 +219,8 @@ function build(context: ShapeContext): Built {
 const tabDrawn = (tab: Tab) => ({ ...tab, stitches: tabStitches(tab), rows: TAB_ROWS, below: BELOW_TABS });
 
 function refuseBarless({ carrier }: ShapeContext): void {
-  if (!carrier || carrier.kind !== 'bar')
-    throw new PlanProblem([
-      { path: 'carrier', message: 'A saddle hangs over something. Say what: a bar, or a flat arm.' },
-    ]);
-  if (carrier.diameter === undefined && carrier.width === undefined)
-    throw new PlanProblem([
-      { path: 'carrier.diameter', message: 'How thick is the bar, or how wide the arm? Measure one of them.' },
-    ]);
+  const fault = barFault(carrier);
+  if (fault) throw new PlanProblem([fault]);
 }
 
 export const saddle: ShapeDefinition = {
