@@ -10,6 +10,7 @@ export {
   formatCut,
   formatDifference,
   formatKnown,
+  formatKnownGrams,
   formatLength,
   formatLengthNumber,
   formatNumber,
@@ -110,6 +111,7 @@ export {
   OVAL,
   estimateSizes,
   fabricFromSwatch,
+  gaugeElsewhere,
   fabricIfMeasured,
   type BandSpec,
   type FabricSpec,
@@ -260,12 +262,15 @@ export { isPractice, practicePlan } from './practicePlan';
 export { withFitting } from './withFitting';
 export { borderSigns, sectionWord } from './drawing';
 export { withShape } from './withShape';
+export { withThing } from './withThing';
 export { applyChange } from './change';
 export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';
 export { chance, type Chance } from './chance';
 export {
   fabricMade,
   changedWays,
+  finishDoubts,
+  type FinishDoubts,
   honestyOf,
   type Honesty,
   mend,

@@ -52,7 +52,15 @@ export interface Worked {
   format: typeof WORKED_FORMAT;
   title: string;
   thing: { girth: Mm; width: Mm; height: Mm; depth: Mm };
-  fabric: { stitchWidth: Mm; rowHeight: Mm; chain: Mm; thickness: Mm; cover: Figure<'1'> };
+  fabric: {
+    stitchWidth: Mm;
+    rowHeight: Mm;
+    chain: Mm;
+    thickness: Mm;
+    cover: Figure<'1'>;
+    /** How the swatch was finished before it was measured, where it was: the piece is finished like it. */
+    finishedAs?: 'blocked' | 'washed';
+  };
   pieces: WorkedPiece[];
   inside: { girth: Mm; depth: Mm };
   outside: { width: Mm; height: Mm; thickness: Mm };
@@ -297,8 +305,8 @@ function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'
   return { girth, width, height, depth };
 }
 
-function pickFabric({ stitchWidth, rowHeight, chain, thickness, cover }: WorkedFabric): Worked['fabric'] {
-  return { stitchWidth, rowHeight, chain, thickness, cover };
+function pickFabric({ stitchWidth, rowHeight, chain, thickness, cover, finishedAs }: WorkedFabric): Worked['fabric'] {
+  return { stitchWidth, rowHeight, chain, thickness, cover, ...(finishedAs ? { finishedAs } : {}) };
 }
 
 const WEAVE_IN: WorkStep = {

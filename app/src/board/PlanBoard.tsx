@@ -72,9 +72,8 @@ const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocume
           </View>
           <View style={{ gap: 10, padding: 16 }}>
             {worked ? <Headline worked={worked} /> : null}
-            <ChanceOfFit id={id} plan={plan} edit={edit} />
+            {worked ? <ChanceOfFit id={id} plan={plan} edit={edit} /> : null}
             <Onward id={id} plan={plan} ready={ready} />
-            <Faults faults={faults} />
             <AdviceList advice={worked?.advice ?? []} edit={edit} />
           </View>
           <StageList {...stages} />

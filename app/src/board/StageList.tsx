@@ -6,7 +6,7 @@ import { Press } from '@/parts/Press';
 import { Words } from '@/parts/Words';
 import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
-import { STAGES, type Say, type Stage, type StageProps } from './stages';
+import { stageOwning, STAGES, type Say, type Stage, type StageProps } from './stages';
 import { useKeptInSight } from './useKeptInSight';
 import { useReader } from './useWorked';
 
@@ -60,7 +60,7 @@ function Line({ id, stage, isOpen, say, ...props }: LineProps) {
   const colours = useColours();
   const setOpen = useBoard((state) => state.openStage);
   const { ref, press } = useKeptInSight(isOpen);
-  const faulty = props.faults.some(({ path }) => stage.owns.some((own) => path.startsWith(own)));
+  const faulty = props.faults.some(({ path }) => stageOwning(STAGES, path) === stage);
   const turn = () => {
     press();
     setOpen(id, isOpen ? '' : stage.id);

@@ -2,13 +2,15 @@ import { stitchPattern, type PickedPlan, type Plan, type Worked } from '@keep-sn
 import { memo, useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Drawing, DrawingPlace, Drawn, type Frame, type Work } from '@/drawing/Drawing';
+import { Action } from '@/parts/Action';
 import { Tabs } from '@/parts/Tabs';
 import { useBox } from '@/parts/useBox';
 import { Words } from '@/parts/Words';
 import { useBoard } from '@/state/board';
 import { useColours } from '@/theme/useTheme';
 import { usePlanNow } from './usePlanNow';
-import { drawnFor, useLastGood, useReader } from './useWorked';
+import { stageOwning, STAGES } from './stages';
+import { drawnFor, reckonFor, useLastGood, useReader } from './useWorked';
 
 interface Props {
   id: string;
@@ -20,7 +22,10 @@ function useDrawnNow(id: string, edit: Work['edit']): { drawn: PickedPlan | null
   const plan = usePlanNow(id);
   const moving = useBoard((state) => state.dragging);
   const reader = useReader();
-  const drawn = useLastGood(useMemo(() => drawnFor(plan, reader, moving), [plan, reader, moving]));
+  const now = useMemo(() => drawnFor(plan, reader, moving), [plan, reader, moving]);
+  const last = useLastGood(now);
+  // a hand that draws past what can be worked keeps hold of the drawing; once it rests, what is missing is told instead
+  const drawn = moving ? last : now;
   return { drawn, work: useWork(plan, drawn, edit) };
 }
 
@@ -36,7 +41,7 @@ function useWork(plan: Plan, drawn: PickedPlan | null, edit: Work['edit']): Work
 /** On a phone: one view at a time, which stays in sight while the stages are worked through. */
 export function OneView({ id, edit }: Props) {
   const { drawn, work } = useDrawnNow(id, edit);
-  return drawn ? <Shown drawn={drawn} work={work} /> : <Unready />;
+  return drawn ? <Shown drawn={drawn} work={work} /> : <Unready id={id} />;
 }
 
 const Shown = memo(function Shown({ drawn, work }: { drawn: PickedPlan; work: Work }) {
@@ -64,7 +69,7 @@ interface AllProps extends Props {
 export function AllViews({ id, edit, plan, worked }: AllProps) {
   const { box, onLayout } = useBox();
   const work = useWork(plan, worked, edit);
-  if (!worked) return <Unready />;
+  if (!worked) return <Unready id={id} />;
   const [first, ...rest] = worked.views;
   const flatHeight = first ? Math.min(box.height * 0.5, (box.width * first.height) / first.width + 110) : 0;
   const restHeight = Math.max(240, box.height - flatHeight - 76);
@@ -102,10 +107,25 @@ function FirstDrawn({ id, edit, frame }: Props & { frame: Frame }) {
   return drawn ? <Drawn view={drawn.views[0]!} tape frame={frame} work={work} /> : null;
 }
 
-function Unready() {
+/** In the drawing's place: what has to be answered before there is one, and the way there. */
+function Unready({ id }: { id: string }) {
+  const plan = usePlanNow(id);
+  const { faults } = reckonFor(plan, useReader());
+  const openStage = useBoard((state) => state.openStage);
   return (
-    <View style={{ padding: 24 }}>
-      <Words>The drawing comes as soon as the entries below can be worked out.</Words>
+    <View style={{ padding: 24, gap: 8 }}>
+      <Words as="heading" level={2}>
+        No drawing yet
+      </Words>
+      {faults.map(({ path, message }) => {
+        const stage = stageOwning(STAGES, path);
+        return (
+          <View key={path} style={{ alignItems: 'flex-start' }}>
+            <Words>{message}</Words>
+            {stage ? <Action onPress={() => openStage(id, stage.id)}>{`Open ${stage.name}`}</Action> : null}
+          </View>
+        );
+      })}
     </View>
   );
 }

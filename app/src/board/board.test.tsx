@@ -61,11 +61,13 @@ describe('the stages', () => {
     expect(sum('Stitches in a row')).toMatch(/: 20/);
   });
 
-  it('keep the last good sums while an entry is wrong, and say which stage wants mending', () => {
+  it('show no sums of another plan while an entry is wrong, and say which stage wants mending', () => {
     show(<Board start={phone} stage="thing" />);
     fireEvent.changeText(screen.getByLabelText('Edge radius'), '9');
     expect(screen.getByText(/9 mm is more than half the depth/)).toBeTruthy();
     expect(screen.getByText('Fix an entry here')).toBeTruthy();
+    expect(screen.queryByLabelText(/^Stitches in a row/)).toBeNull();
+    fireEvent.changeText(screen.getByLabelText('Edge radius'), '3');
     expect(sum('Stitches in a row')).toMatch(/: 16/);
   });
 

@@ -2,6 +2,7 @@ import {
   countMeasures,
   fabricFromSwatch,
   FIRST_FABRIC,
+  gaugeElsewhere,
   planFor,
   yarnOf,
   type FabricSpec,
@@ -37,6 +38,10 @@ function byOwnHand(given: FabricSpec): FabricSpec {
   return hand ? { ...fabric, hand } : fabric;
 }
 
+/** A fabric for another thing: what was tried round the one before says nothing of it. */
+const elsewhere = (fabric: FabricSpec): FabricSpec =>
+  fabric.gauge ? { ...fabric, gauge: gaugeElsewhere(fabric.gauge) } : fabric;
+
 interface Candidate {
   id: string;
   fabric: FabricSpec;
@@ -65,5 +70,5 @@ function swatched([id, swatch]: [string, SwatchRecord]): Candidate[] {
 /** What another cover is made of again: yarn, hook, stitch and what was measured of it; stripes belong to their own piece. */
 function planned([id, { fabric }]: [string, Plan]): Candidate {
   const { colours: _stripes, ...rest } = fabric;
-  return { id, fabric: rest };
+  return { id, fabric: elsewhere(rest) };
 }

@@ -104,12 +104,15 @@ describe('the board', () => {
     expect(Object.keys(useLibrary.getState().shelves.makes)).toEqual([makeId]);
   });
 
-  it('keeps its last drawing and says what to mend while an entry is wrong, and lets no one go on', () => {
+  it('says what is missing in place of drawing, sums and chance while an entry is wrong, and lets no one go on', () => {
     show(<Room id={phoneId} />);
     edit(phoneId, (plan) => ({ ...plan, thing: { ...plan.thing, edgeRadius: { mm: 9 } } as Plan['thing'] }));
-    expect(screen.getByText('Not enough information yet')).toBeTruthy();
+    expect(screen.getByText('No drawing yet')).toBeTruthy();
     expect(screen.getAllByText(/9 mm/).length).toBeGreaterThan(0);
-    expect(countShown(16)).toBe(true);
+    expect(countShown(16)).toBe(false);
+    expect(screen.queryByText(/^Working out how often/)).toBeNull();
+    fireEvent.press(screen.getByText('Open Thing'));
+    expect(screen.getByLabelText('Edge radius')).toBeTruthy();
     fireEvent.press(screen.getByText('Pattern'));
     fireEvent.press(screen.getByText('Start making'));
     expect(mockGo.push).not.toHaveBeenCalled();

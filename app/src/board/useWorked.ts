@@ -105,12 +105,10 @@ export function useLastGood<Found>(found: Found | null): Found | null {
 }
 
 /**
- * The worked plan, reckoned anew on every change. While an entry cannot be reckoned, the last good one stays on screen
- * beside the faults.
+ * The worked plan, reckoned anew on every change. While it cannot be reckoned there is none: sums of the plan before it would be
+ * taken for its own.
  */
 export function useWorked(plan: Plan): Outcome {
   const reader = useReader();
-  const outcome = useMemo(() => reckonFor(plan, reader), [plan, reader]);
-  const worked = useLastGood(outcome.worked);
-  return outcome.worked ? outcome : { worked, faults: outcome.faults };
+  return useMemo(() => reckonFor(plan, reader), [plan, reader]);
 }

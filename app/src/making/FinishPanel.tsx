@@ -5,6 +5,8 @@ import {
   strapLoop,
   withoutHidden,
   type Fitted,
+  finishDoubts,
+  wordLengths,
   type Happening,
   type Make,
   type SizeMade,
@@ -15,6 +17,7 @@ import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
 import { figureLength } from '@/parts/figureLength';
+import { Notice } from '@/parts/Notice';
 import { LengthField, type TypedLength } from '@/parts/LengthField';
 import { NumberField } from '@/parts/NumberField';
 import { Panel } from '@/parts/Panel';
@@ -66,6 +69,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   const [picture, setPicture] = useState<string>();
   const [note, setNote] = useState('');
   const [saved, setSaved] = useState(false);
+  const [asked, setAsked] = useState('');
   const events = useMakeEvents(id);
   const planned = sizesMade(worked, []);
   const strap = strapLoop(worked);
@@ -85,6 +89,9 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
       ...(picture ? { picture } : {}),
     };
     if (Object.keys(finish).length === 1) return onClose();
+    const doubts = Object.values(finishDoubts(make.plan, events, finish)).join(' ');
+    // asked once: what is kept all the same teaches nothing of the hand
+    if (doubts !== asked && doubts !== '') return setAsked(doubts);
     happened(id, finish);
     if (grams) takeFromBox(make.plan, notYetTaken(grams, weighedOf(events)));
     return setSaved(true);
@@ -158,6 +165,13 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
         />
         <TextField label="For next time" value={note} onChange={setNote} hint="A line that you will read then." />
       </FieldRow>
+      {asked === '' ? null : (
+        <Notice tone="thread" word="Is this right?" text={wordLengths(asked, units)}>
+          <Words as="small">
+            Mend it above, or save once more: it is kept, and the next plan does not learn from it.
+          </Words>
+        </Notice>
+      )}
       <PictureField picture={picture} onChange={setPicture} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
         <Action main onPress={save}>

@@ -21,17 +21,19 @@ export function PlannedAndNow({ mended: { worked, gauge }, carryOn }: Props) {
   return (
     <View style={{ gap: 8 }}>
       <Words as="heading" level={3}>
-        {`${verdict('wide', gauge.now.stitchWidth / gauge.planned.stitchWidth)}; ${verdict('high', gauge.now.rowHeight / gauge.planned.rowHeight)}.`}
+        {`${verdict('wide', gauge.now.stitchWidth / gauge.planned.stitchWidth, gauge.read.stitches)}; ${verdict('high', gauge.now.rowHeight / gauge.planned.rowHeight, gauge.read.courses)}.`}
       </Words>
       <SizesBeside sizes={sizes} made="As you work it" />
     </View>
   );
 }
 
-function verdict(way: 'wide' | 'high', ratio: number): string {
+/** @param read whether the tape has told it; the other follows by estimate */
+function verdict(way: 'wide' | 'high', ratio: number, read: boolean): string {
   const percent = Math.round(100 * Math.abs(ratio - 1));
-  const subject = way === 'wide' ? 'Your stitches are' : 'your rows are';
+  const likely = read ? '' : ' probably';
+  const subject = way === 'wide' ? `Your stitches are${likely}` : `your rows are${likely}`;
   if (Math.abs(ratio - 1) < ALIKE) return `${subject} as planned`;
   const word = way === 'wide' ? (ratio > 1 ? 'wider' : 'narrower') : ratio > 1 ? 'higher' : 'lower';
-  return `${subject} ${percent} % ${word}`;
+  return `${subject} ${percent} % ${word}${read ? '' : ', by estimate'}`;
 }

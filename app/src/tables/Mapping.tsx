@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Busy } from '@/parts/Busy';
 import { ListPage, type Item } from '@/parts/Page';
+import { FieldRow } from '@/parts/FieldRow';
 import { Pick as OneOf } from '@/parts/Pick';
 import { Tabs } from '@/parts/Tabs';
 import { Words } from '@/parts/Words';
@@ -21,7 +22,14 @@ interface Props {
   table: CsvTable;
   name: string;
   sheet: Sheet;
-  onDone: (meanings: readonly (Meaning | null)[]) => void;
+  onDone: (meanings: readonly (Meaning | null)[], every?: Every) => void;
+}
+
+/** A column that the table does not have, with what stands in it for every row; nothing where each row says it by itself. */
+export interface Every {
+  head: string;
+  meaning: Meaning;
+  value: string;
 }
 
 interface Known {
@@ -33,6 +41,7 @@ interface Known {
 /** Which column is which: guessed from the heads, put right by hand. */
 export function Mapping({ table, name, sheet, onDone }: Props) {
   const [known, setKnown] = useState<Known>();
+  const [every, setEvery] = useState('');
   useEffect(() => {
     let left = false;
     void csvTables().then(({ guessColumns, columnChoices, templateOf }) => {
@@ -65,11 +74,27 @@ export function Mapping({ table, name, sheet, onDone }: Props) {
     setKnown({ ...known, meanings: Object.assign(others, { [index]: meaning }) });
   };
   const used = known.meanings.filter(Boolean).length;
+  const { asks } = table;
+  const lacks = asks && !known.meanings.some((meaning) => meaning?.path === asks.path) ? asks : undefined;
+  const done = () =>
+    onDone(known.meanings, lacks && { head: lacks.name, meaning: { path: lacks.path, unit: 'mm' }, value: every });
   return (
     <ListPage
       title={`${table.name}: ${name}`}
       says={`${sheet.rows.length} rows. Each column with what it is here; ${used} of ${sheet.heads.length} were recognised.`}
-      main={{ name: 'Check the rows', do: () => onDone(known.meanings) }}
+      main={{ name: 'Check the rows', do: done }}
+      over={
+        lacks ? (
+          <FieldRow>
+            <OneOf
+              label={`No column says the ${lacks.name}. Every row is`}
+              value={every}
+              options={[{ id: '', name: 'asked about in each row' }, ...lacks.choices]}
+              onChange={setEvery}
+            />
+          </FieldRow>
+        ) : null
+      }
       items={sheet.heads.map((head, index): Item => ({
         key: String(index),
         draw: () => (

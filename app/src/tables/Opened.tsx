@@ -8,7 +8,7 @@ import { Notice } from '@/parts/Notice';
 import { ListPage, type Item } from '@/parts/Page';
 import { saveText } from '@/parts/saveText';
 import { bringBack, type BroughtBack } from '@/settings/bringBack';
-import { Mapping } from './Mapping';
+import { Mapping, type Every } from './Mapping';
 import { RowLine } from './RowLine';
 import { csvText, type Sheet } from './sheet';
 import { changesBy, type Standing } from './taken';
@@ -26,15 +26,26 @@ const FAULT_HEAD = 'what is wrong';
 
 /** A table that was opened: what its columns are, every row with its faults, and the good ones brought in. */
 export function Opened(props: Props) {
-  const { sheet } = props;
+  const [sheet, setSheet] = useState(props.sheet);
   const [lines, setLines] = useState<readonly Line[]>(() =>
-    sheet.rows.map((cells, index) => ({ line: index + 2, cells })),
+    sheet.rows.map((cells, index) => ({ line: index + (sheet.from ?? 2), cells })),
   );
   const [meanings, setMeanings] = useState<readonly (Meaning | null)[]>();
-  if (!meanings) return <Mapping {...props} onDone={setMeanings} />;
+  /** A column of its own for what every row is: each row can still say otherwise. */
+  const mapped = (next: readonly (Meaning | null)[], every?: Every) => {
+    setMeanings(every ? [...next, every.meaning] : next);
+    if (!every) return;
+    const { length } = sheet.heads;
+    setSheet({ ...sheet, heads: [...sheet.heads, every.head] });
+    setLines((now) =>
+      now.map(({ line, cells }) => ({ line, cells: Object.assign([...cells], { [length]: every.value }) })),
+    );
+  };
+  if (!meanings) return <Mapping {...props} sheet={sheet} onDone={mapped} />;
   return (
     <Checked
       {...props}
+      sheet={sheet}
       lines={lines}
       setLines={setLines}
       meanings={meanings}

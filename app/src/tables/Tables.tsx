@@ -69,7 +69,11 @@ function TableCard({ table, disabled, onOpen }: CardProps) {
     if (!file) return;
     const read = await openSheet(file);
     setFault(read.ok ? '' : read.fault);
-    if (read.ok) onOpen(file.name, read.sheet);
+    if (!read.ok) return;
+    const { headLine } = await csvTables();
+    const lines = [read.sheet.heads, ...read.sheet.rows];
+    const at = headLine(table, lines);
+    onOpen(file.name, { heads: lines[at]!, rows: lines.slice(at + 1), from: at + 2 });
   };
   return (
     <CardBox label={table.name}>

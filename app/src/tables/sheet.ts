@@ -4,6 +4,8 @@ import { csvReader } from './readers';
 export interface Sheet {
   heads: string[];
   rows: string[][];
+  /** In which line of the file the first row stands, where not in the second. */
+  from?: number;
 }
 
 /** A file larger than that is no table anybody keeps by hand, bytes. */

@@ -3,7 +3,7 @@ import { CSV_TABLES, tableRows } from '@keep-snug/core/csv';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import fc from 'fast-check';
 import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
-import { show } from '@/fixtures/show';
+import { choose, show } from '@/fixtures/show';
 import { chooseFile } from '@/parts/chooseFile';
 import { saveText } from '@/parts/saveText';
 import { useDevice } from '@/state/device';
@@ -155,4 +155,22 @@ it('a table is saved with a head for each column', async () => {
   expect(name).toBe('keep-snug-yarns.csv');
   expect(text).toMatch(/^\ufeffid,name,yarn name,/);
   expect(text.trim().split('\r\n')).toHaveLength(Object.keys(TERN_POINT.yarns).length + 1);
+});
+
+it('titles above the heads and a kind that no column says are dealt with once for every row', async () => {
+  await opened('Things', 'All my things\nItem,How wide (cm),tall (cm),Deep (cm)\nRecorder,"4,2",12,2\nRadio,6,10,3\n');
+  choose('No column says the kind. Every row is', 'Flat and boxy');
+  await act(async () => fireEvent.press(screen.getByText('Check the rows')));
+  await waitFor(() => expect(screen.getByText('Bring in 2 rows')).toBeTruthy());
+  await act(async () => fireEvent.press(screen.getByText('Bring in 2 rows')));
+  expect(things()).toEqual(['Recorder', 'Radio']);
+});
+
+it('a kind that is missing is a field in its row', async () => {
+  await opened('Things', 'Item,Wide (cm),High (cm),Deep (cm)\nRecorder,4,12,2\n');
+  await act(async () => fireEvent.press(screen.getByText('Check the rows')));
+  await waitFor(() => expect(screen.getByLabelText('kind')).toBeTruthy());
+  await act(async () => fireEvent.changeText(screen.getByLabelText('kind'), 'phone'));
+  await act(async () => fireEvent.press(screen.getByText('Bring in 1 row')));
+  expect(things()).toEqual(['Recorder']);
 });

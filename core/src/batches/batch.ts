@@ -1,6 +1,7 @@
 import type { YarnSpec } from '../fabric';
 import type { Plan } from '../plan';
 import type { ThingSpec } from '../things';
+import { withThing } from '../withThing';
 
 /** Several pieces by one plan, in so many sizes and yarns. */
 export interface BatchRecord {
@@ -24,15 +25,13 @@ export interface BatchVariant {
 /** The plan of a variant: the batch’s own with its thing and its yarn; counts are picked for each anew. */
 export function variantPlan({ plan, name: batch }: BatchRecord, { name, thing, yarn }: BatchVariant): Plan {
   const title = `${batch}: ${name}`.slice(0, 120);
-  const { picks, ...rest } = plan;
-  const { yarns: _held, ...single } = plan.fabric;
+  // another size has counts of its own
+  const sized = thing ? withThing(plan, thing) : plan;
+  const { yarns: _held, ...single } = sized.fabric;
   return {
-    ...rest,
-    // another size has counts of its own
-    ...(picks && !thing ? { picks } : {}),
+    ...sized,
     title,
-    ...(thing ? { thing } : {}),
-    fabric: yarn ? { ...single, yarn } : plan.fabric,
+    fabric: yarn ? { ...single, yarn } : sized.fabric,
   };
 }
 

@@ -14,6 +14,7 @@ import {
   type OwnRatio,
 } from './estimate';
 import {
+  finishedAs,
   informedBy,
   measuredOf,
   updateGauge,
@@ -65,6 +66,8 @@ export interface FabricSpec {
   hand?: Hand;
   /** What the maker's own stitches take of yarn, where it is known. */
   yarnUse?: OwnRatio;
+  /** How its swatch was finished before it was measured, where it was. */
+  finishedAs?: 'blocked' | 'washed';
   /** How a strap of the maker's own grows under its load, where it is known. */
   strapGrowth?: OwnRatio;
   /** The maker's own pace, where it is known. */
@@ -87,6 +90,8 @@ export interface WorkedFabric {
   yarn: Figure<'mm'>;
   hookMm: number;
   estimate: { stitchWidth: Figure<'mm'>; rowHeight: Figure<'mm'> };
+  /** How its swatch was finished before it was measured, where it was. */
+  finishedAs?: 'blocked' | 'washed';
   /** How a strap of the maker's own grows against what is usual, where that is known. */
   strapGrowth?: OwnRatio;
   /** Of a piece of several stitches, each with its own sizes; the sizes above then are those that count. */
@@ -183,6 +188,7 @@ function swatched(
     yarn,
     hookMm: spec.hookMm,
     estimate: { stitchWidth: estimate.width, rowHeight: estimate.height },
+    ...(finishedAs(spec.gauge) ? { finishedAs: finishedAs(spec.gauge)! } : {}),
     ...(spec.strapGrowth ? { strapGrowth: spec.strapGrowth } : {}),
     also,
   };

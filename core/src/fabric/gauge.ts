@@ -256,3 +256,24 @@ export function informedBy(
   const sd = value * Math.sqrt(own.variance - slope ** 2 * gained);
   return { ...estimate, value, sd };
 }
+
+const MEASURED = ['stitches', 'rows', 'roundStitches', 'rounds', 'chains'] as const;
+
+/**
+ * What was measured of a fabric, for another piece of it: chains that reached round one thing say nothing beside another, and
+ * what was read on one piece is a swatch to the next (handbook 2.1).
+ */
+export function gaugeElsewhere(gauge: GaugeSpec): GaugeSpec {
+  const lists = MEASURED.map((key) => {
+    const kept = (gauge[key] ?? []).filter(({ reaches }) => !reaches).map(({ on: _piece, ...measure }) => measure);
+    return [key, kept.length > 0 ? kept : undefined] as const;
+  });
+  const { stitches: _s, rows: _r, roundStitches: _rs, rounds: _ro, chains: _c, ...rest } = gauge;
+  return { ...rest, ...Object.fromEntries(lists.filter(([, kept]) => kept)) };
+}
+
+/** How a swatch was finished that its piece is to be finished like; nothing where there is none, or it was left as worked. */
+export function finishedAs(gauge: GaugeSpec = {}): Exclude<SwatchState, 'as-worked'> | undefined {
+  const swatched = MEASURED.some((key) => gauge[key]?.some(({ on, reaches }) => on !== 'piece' && !reaches));
+  return swatched && gauge.state !== 'as-worked' ? gauge.state : undefined;
+}

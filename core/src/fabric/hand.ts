@@ -1,5 +1,6 @@
 import { HEIGHT_SPREAD, WIDTH_SPREAD, type Hand } from './estimate';
 import { workFabric, type FabricSpec } from './fabric';
+import { isWithin, LIKELY, MAY_SAY, within } from './plausible';
 import { stitchDefinition } from './stitches';
 
 /** How much one make differs from the next of the same hand, as a fraction, and what that is worth in makes (prior, ours; handbook 2.1). */
@@ -27,13 +28,15 @@ export function handFrom(fabrics: readonly FabricSpec[]): Hand | undefined {
       (gauge?.stitches?.length ?? 0) + (gauge?.roundStitches?.length ?? 0) > 0,
   );
   if (measured.length === 0) return undefined;
-  const ratios = measured.map((fabric) => {
+  const shown = measured.map((fabric) => {
     const { stitchWidth, rowHeight, estimate } = workFabric(withoutHand(fabric));
     return {
       width: stitchWidth.value / estimate.stitchWidth.value,
       height: rowHeight.value / estimate.rowHeight.value,
     };
   });
+  const ratios = shown.filter((one) => isWithin(one.width, LIKELY.hand) && isWithin(one.height, LIKELY.hand));
+  if (ratios.length === 0) return undefined;
   const width = shrunk(
     ratios.map((ratio) => ratio.width),
     WIDTH_SPREAD,
@@ -45,10 +48,10 @@ export function handFrom(fabrics: readonly FabricSpec[]): Hand | undefined {
     BETWEEN_MAKES,
   );
   return {
-    width: width.ratio,
-    height: height.ratio,
-    spread: width.spread,
-    spreadHeight: height.spread,
+    width: within(width.ratio, MAY_SAY.hand),
+    height: within(height.ratio, MAY_SAY.hand),
+    spread: within(width.spread, MAY_SAY.handSpread),
+    spreadHeight: within(height.spread, MAY_SAY.handSpread),
     makes: ratios.length,
   };
 }

@@ -7,6 +7,7 @@ export * from './gauge';
 export * from './hand';
 export * from './instruction';
 export * from './palette';
+export * from './plausible';
 export * from './sequences';
 export * from './stitches';
 export * from './swatch';

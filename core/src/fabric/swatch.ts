@@ -1,7 +1,7 @@
 import type { Advice } from '../figure';
 import { formatNumber, withArticle, type FieldValues } from '../units';
 import type { FabricSpec } from './fabric';
-import type { GaugeSpec } from './gauge';
+import { gaugeElsewhere, type GaugeSpec } from './gauge';
 import { stitchDefinition } from './stitches';
 import type { YarnSpec } from './yarn';
 
@@ -36,7 +36,12 @@ export function withSwatch(fabric: FabricSpec, swatch: SwatchSpec): FabricSpec {
 export function swatchOf({ stitch, pattern, hookMm, gauge = {} }: FabricSpec): SwatchSpec {
   const { stitch: worked, pattern: set, hookMm: hook = hookMm, ...measures } = gauge;
   const own = worked === undefined ? { stitch, pattern } : { stitch: worked, pattern: set };
-  return { stitch: own.stitch, hookMm: hook, ...(own.pattern ? { pattern: own.pattern } : {}), gauge: measures };
+  return {
+    stitch: own.stitch,
+    hookMm: hook,
+    ...(own.pattern ? { pattern: own.pattern } : {}),
+    gauge: gaugeElsewhere(measures),
+  };
 }
 
 /** A plan's fabric in another stitch, begun with its defaults; what was measured stays, under the name of its own stitch. */

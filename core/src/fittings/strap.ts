@@ -1,7 +1,7 @@
 import type { WorkedThing } from '../things';
 import { CHAIN, work, type Instruction } from '../fabric';
 import { chosen, derive, prior, type Advice, type Figure } from '../figure';
-import { formatNumber, leastToken, mmToken, mostToken, typedToken } from '../units';
+import { formatKnownGrams, formatNumber, leastToken, mmToken, mostToken, typedToken } from '../units';
 import { strapReaches } from '../fit';
 import { tailOf, type Free, type Sewing } from '../piece';
 import type { Piece, WorkStep } from '../shapes';
@@ -129,8 +129,8 @@ function loadOf({ options, thing }: FittingContext): Figure<'g'> {
 const GROWTH_SD = 0.02;
 
 /** The growth of a strap as is usual, or as straps of this hand have grown (prior, handbook 6 and 10). */
-function ownGrowth({ fabric: { strapGrowth: own } }: FittingContext, usual: number, loadG: number): Figure<'1'> {
-  const under = `under ${formatNumber(loadG, 0)} g`;
+function ownGrowth({ fabric: { strapGrowth: own } }: FittingContext, usual: number, load: Figure<'g'>): Figure<'1'> {
+  const under = `under ${formatKnownGrams(load.value, load.sd)}`;
   if (!own) return prior(usual, '1', GROWTH_SD, `estimated ${under}`);
   const grows = own.ratio * usual;
   return prior(grows, '1', Math.min(GROWTH_SD, own.spread * grows), `${under}, as yours grew (${own.makes} finished)`);
@@ -146,7 +146,7 @@ function place(context: FittingContext): Placed {
   const tested = options.hangTestPercent;
   const grows: Figure<'1'> =
     tested === undefined
-      ? ownGrowth(context, growth(kind.stretch, loadG, kind.columns(rows)), loadG)
+      ? ownGrowth(context, growth(kind.stretch, loadG, kind.columns(rows)), load)
       : chosen(Number(tested) / 100, '1', 'your hang test');
   const face = frontOf(built);
   const span = chosen(face.width, 'mm', 'from anchor to anchor across the opening');
@@ -184,7 +184,7 @@ function place(context: FittingContext): Placed {
         },
       ],
     },
-    advice: advise(length, grows.value, loadG, tested === undefined && kind.stretch > 0, rows, kind),
+    advice: advise(length, grows.value, load, tested === undefined && kind.stretch > 0, rows, kind),
     areas: [
       { face: 'front', x: [0, 8], y: [0, SEWN_MM] },
       { face: 'front', x: [face.width - 8, face.width], y: [0, SEWN_MM] },
@@ -493,14 +493,21 @@ function anchorWords({ mouth }: FittingContext['built']): string {
   return `stitch 1 and stitch ${half + 1} of the last round`;
 }
 
-function advise(length: Mm, grows: number, loadG: number, untested: boolean, rows: number, kind: StrapKind): Advice[] {
+function advise(
+  length: Mm,
+  grows: number,
+  load: Figure<'g'>,
+  untested: boolean,
+  rows: number,
+  kind: StrapKind,
+): Advice[] {
   const longer = length.value * grows;
   if (!untested || longer < 15) return [];
   return [
     {
       id: 'strap-grows',
       severity: 'advice',
-      text: `With ${formatNumber(loadG, 0)} g in it the strap will stretch by about ${mmToken(longer)}. The pattern makes it so much shorter.`,
+      text: `With ${formatKnownGrams(load.value, load.sd)} in it the strap will stretch by about ${mmToken(longer)}. The pattern makes it so much shorter.`,
       repair:
         kind.id === 'rows' || kind.id === 'chain-rows'
           ? `To be sure, hang the load on the finished strap for a minute and enter how much it stretched. ${rows + 2} stitches wide would stretch less.`

@@ -1,5 +1,5 @@
 import { MOST_COURSES, MOST_STITCHES } from '../counts';
-import { COUNTINGS, SEQUENCES, STITCHES, type SwatchState } from '../fabric';
+import { COUNTINGS, MAY_SAY, SEQUENCES, STITCHES, type Bounds, type SwatchState } from '../fabric';
 import { PlanProblem, type PlanFault } from '../figure';
 import { FITS } from '../fit';
 import { FITTINGS } from '../fittings';
@@ -135,6 +135,8 @@ export const gaugeForm: ObjectForm = {
   depends: patternOfStitch,
 };
 
+const numberWithin = ({ least, most }: Bounds) => ({ is: 'number', min: least, max: most }) as const;
+
 const someMakes: Form = { is: 'number', min: 1, max: 10_000, whole: true };
 
 /** What the maker's own stitches do against what is usual. */
@@ -142,8 +144,8 @@ const ownRatio = (note: string): Key =>
   optional({
     is: 'object',
     keys: {
-      ratio: required({ is: 'number', min: 0.05, max: 20 }),
-      spread: required({ is: 'number', min: 0.005, max: 2 }),
+      ratio: required(numberWithin(MAY_SAY.own)),
+      spread: required(numberWithin(MAY_SAY.ownSpread)),
       makes: required(someMakes),
     },
     note,
@@ -170,7 +172,7 @@ function sequenceForm({ part, options }: (typeof SEQUENCES)[number]): ObjectForm
   };
 }
 
-const ratio: Form = { is: 'number', min: 0.3, max: 3, note: 'measured against estimated' };
+const ratio: Form = { ...numberWithin(MAY_SAY.hand), note: 'measured against estimated' };
 
 export const thingForm: Form = {
   is: 'variant',
@@ -367,8 +369,8 @@ export const fabricForm: ObjectForm = {
       keys: {
         width: required(ratio),
         height: required(ratio),
-        spread: required({ is: 'number', min: 0.005, max: 0.5 }),
-        spreadHeight: optional({ is: 'number', min: 0.005, max: 0.5 }),
+        spread: required(numberWithin(MAY_SAY.handSpread)),
+        spreadHeight: optional(numberWithin(MAY_SAY.handSpread)),
         makes: required(someMakes),
       },
       note: 'the maker’s own hand with such yarn',
@@ -378,8 +380,8 @@ export const fabricForm: ObjectForm = {
     rate: optional({
       is: 'object',
       keys: {
-        perMinute: required({ is: 'number', min: 0.5, max: 200, note: 'single crochet (US) a minute' }),
-        spread: required({ is: 'number', min: 0.005, max: 1 }),
+        perMinute: required({ ...numberWithin(MAY_SAY.perMinute), note: 'single crochet (US) a minute' }),
+        spread: required(numberWithin(MAY_SAY.rateSpread)),
         makes: required(someMakes),
       },
       note: 'the maker’s own pace',

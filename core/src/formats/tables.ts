@@ -55,10 +55,10 @@ export function formatsTables(): Readonly<Record<string, string>> {
     ),
     carriers: table(
       ['kind', '', 'entries'],
-      CARRIERS.map(({ id, name, examples, measures, choices = [] }) => [
+      CARRIERS.map(({ id, name, examples, measures, asksFirst, choices = [] }) => [
         id,
         `${name}: ${examples}`,
-        [...measures.map(entry), ...choices.map(option)].join('; '),
+        [...[asksFirst ?? []].flat().map(option), ...measures.map(entry), ...choices.map(option)].join('; '),
       ]),
     ),
     shapes: table(

@@ -3,7 +3,10 @@ import { TERN_POINT } from '../demo';
 import type { Happening, KeptEvent } from '../making';
 import { checkPlan } from '../formats';
 import { reckon } from '../reckon';
+import { handFrom } from '../fabric';
+import { finishDoubts } from './finishDoubts';
 import { honestyOf } from './honesty';
+import { fabricMade } from './learnt';
 import { rateFrom, ratesMade, strapGrowthFrom, strapLoop, yarnUseFrom } from './learntRates';
 
 const phone = Object.values(TERN_POINT.plans).find(({ title }) => title === 'Field phone pouch')!;
@@ -87,4 +90,51 @@ it('a strap that hung longer than planned is made shorter the next time', () => 
     undefined,
     undefined,
   ]);
+});
+
+it('whatever a maker says of a finish, what is learnt from it is taken by the next plan', () => {
+  const any = <Value>(of: fc.Arbitrary<Value>) => fc.option(of, { nil: undefined });
+  const size = any(fc.double({ min: 1, max: 5000, noNaN: true }));
+  const said = fc.record({
+    minutes: any(fc.integer({ min: 1, max: 100_000 })),
+    grams: any(fc.double({ min: 0.1, max: 100_000, noNaN: true })),
+    width: size,
+    height: size,
+    strap: size,
+  });
+  fc.assert(
+    fc.property(fc.array(said, { minLength: 1, maxLength: 3 }), (finishes) => {
+      const told = finishes.map(({ minutes, grams, ...sizes }) =>
+        finished({
+          ...(minutes === undefined ? {} : { minutes }),
+          ...(grams === undefined ? {} : { grams }),
+          asMade: Object.fromEntries(Object.entries(sizes).filter(([, mm]) => mm !== undefined)),
+        }),
+      );
+      const made = told.map((events) => ratesMade(phone, events));
+      const [rate, yarnUse, strapGrowth] = [rateFrom(made), yarnUseFrom(made), strapGrowthFrom(made)];
+      const hand = handFrom(told.flatMap((events) => fabricMade(phone, events) ?? []));
+      const learnt = { rate, yarnUse, strapGrowth, hand };
+      const known = Object.fromEntries(Object.entries(learnt).filter(([, value]) => value !== undefined));
+      const next = { ...phone, fabric: { ...phone.fabric, ...known } };
+      expect(checkPlan(next)).toMatchObject({ ok: true });
+      expect(() => reckon(next)).not.toThrow();
+    }),
+    { numRuns: 60 },
+  );
+});
+
+it('a finish far from what such a piece takes is asked about, and teaches nothing', () => {
+  const [usualMinutes, usualGrams] = [supplies.time.value, supplies.yarn.grams.value];
+  const asked = (said: object) => Object.keys(finishDoubts(phone, [], { kind: 'finished', ...said }));
+  expect(asked({ minutes: 1.3 * usualMinutes, grams: usualGrams, asMade: { width: outside.width.value } })).toEqual([]);
+  expect(finishDoubts(phone, [], { kind: 'finished', minutes: 1 }).minutes).toMatch(
+    /^1 min\? Such a piece usually takes/,
+  );
+  expect(asked({ minutes: 1, grams: 40 * usualGrams, asMade: { width: 9 * outside.width.value } })).toEqual([
+    'minutes',
+    'grams',
+    'width',
+  ]);
+  expect(rateFrom([ratesMade(phone, finished({ minutes: 1 }))])).toBeUndefined();
 });

@@ -1,4 +1,4 @@
-import { BASES, shrunk, type Rate, type OwnRatio } from '../fabric';
+import { BASES, isWithin, LIKELY, MAY_SAY, shrunk, within, workFabric, type Rate, type OwnRatio } from '../fabric';
 import { finishOf, paceOf, stepsToMake, type KeptEvent, type MakingStep, type Pace } from '../making';
 import type { Plan } from '../plan';
 import { reckon, type Worked } from '../reckon';
@@ -34,11 +34,12 @@ export function ratesMade(plan: Plan, events: readonly KeptEvent[]): RatesMade {
   const finish = finishOf(events);
   if (!finish) return {};
   const usual = ofUnknownHand(planFollowed(plan, events));
-  const { steps, supplies, fabric } = reckon(usual);
+  const { steps, supplies, fabric, pieces } = reckon(usual);
   const pace = paceOf(stepsToMake(steps), events);
   const time = finish.minutes ? finish.minutes / supplies.time.value : pace?.seen;
   const made = fabricMade(plan, events);
-  const wider = made ? reckon({ ...usual, fabric: made }).fabric.stitchWidth.value / fabric.stitchWidth.value : 1;
+  // of the fabric alone: a size typed wrongly may be none that the piece could be made in
+  const wider = made ? workFabric(made, pieces[0]!.worked).stitchWidth.value / fabric.stitchWidth.value : 1;
   return {
     ...(time ? { time } : {}),
     ...strapMade(usual, finish.asMade?.strap),
@@ -70,9 +71,9 @@ const GROWTH_BETWEEN = 0.3;
 
 /** How straps of this hand grow against what is usual, likewise; undefined where none was measured hanging. */
 export function strapGrowthFrom(makes: readonly RatesMade[]): OwnRatio | undefined {
-  const grown = makes.flatMap(({ strap }) => strap ?? []);
+  const grown = likely(makes, 'strap');
   if (grown.length === 0) return undefined;
-  return { ...shrunk(grown, GROWTH_UNKNOWN, GROWTH_BETWEEN), makes: grown.length };
+  return own(shrunk(grown, GROWTH_UNKNOWN, GROWTH_BETWEEN), grown.length);
 }
 
 /** Single crochet (US) a minute where everything takes so much longer than usual, as a factor (prior, handbook 7). */
@@ -83,10 +84,14 @@ export const perMinuteAt = (time: number): number => BASES.single.aMinute / time
  * undefined where none was timed.
  */
 export function rateFrom(makes: readonly RatesMade[]): Rate | undefined {
-  const times = makes.flatMap(({ time }) => time ?? []);
+  const times = likely(makes, 'time');
   if (times.length === 0) return undefined;
   const { ratio, spread } = shrunk(times, TIME_SPREAD, PACE_BETWEEN);
-  return { perMinute: perMinuteAt(ratio), spread, makes: times.length };
+  return {
+    perMinute: within(perMinuteAt(ratio), MAY_SAY.perMinute),
+    spread: within(spread, MAY_SAY.rateSpread),
+    makes: times.length,
+  };
 }
 
 /** The pace of a make that goes on, held towards the one its plan was reckoned with (handbook 7). */
@@ -113,12 +118,19 @@ export function minutesLeft(
   return factor * usual(rows.filter(({ id }) => !done.has(id))) + (finishing * toDo) / Math.max(1, besides.length);
 }
 
-/** Nobody takes so much more or less yarn than is usual: something else was weighed with it. */
-const LIKELY = { least: 0.5, most: 2 } as const;
+/** Nobody takes so much more or less than is usual: something else was timed, weighed or measured with it. */
+const likely = (makes: readonly RatesMade[], key: keyof RatesMade): number[] =>
+  makes.flatMap(({ [key]: one }) => (one !== undefined && isWithin(one, LIKELY[key]) ? one : []));
+
+const own = ({ ratio, spread }: ReturnType<typeof shrunk>, makes: number): OwnRatio => ({
+  ratio: within(ratio, MAY_SAY.own),
+  spread: within(spread, MAY_SAY.ownSpread),
+  makes,
+});
 
 /** What the maker's own stitches take of yarn, likewise; undefined where none was weighed. */
 export function yarnUseFrom(makes: readonly RatesMade[]): OwnRatio | undefined {
-  const taken = makes.flatMap(({ yarn }) => (yarn && yarn >= LIKELY.least && yarn <= LIKELY.most ? yarn : []));
+  const taken = likely(makes, 'yarn');
   if (taken.length === 0) return undefined;
-  return { ...shrunk(taken, YARN_SPREAD, YARN_BETWEEN), makes: taken.length };
+  return own(shrunk(taken, YARN_SPREAD, YARN_BETWEEN), taken.length);
 }

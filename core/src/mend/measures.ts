@@ -22,6 +22,12 @@ const READ_AS: Readonly<Record<Measured['what'], { of: 'stitches' | 'courses'; o
   diameter: { of: 'courses', over: () => 0.5 },
 };
 
+/** Which sizes of a stitch were read off the piece; the other follows by estimate. */
+export const readBy = (measures: readonly Measured[]): { stitches: boolean; courses: boolean } => {
+  const of = new Set(measures.map(({ what }) => READ_AS[what].of));
+  return { stitches: of.has('stitches'), courses: of.has('courses') };
+};
+
 /**
  * The plan with what was measured on its pieces as measures of its gauge: on the first piece such of the piece itself, on
  * any other such of a swatch (handbook 2.1 and 8). A swatch of another stitch or hook gives way to them.

@@ -29,7 +29,7 @@ import {
   type Finder,
   type Situation,
 } from './candidates';
-import { withMeasures, type Measured } from './measures';
+import { readBy, withMeasures, type Measured } from './measures';
 import { reckonedOrNot, type ToMake } from './reckoned';
 import { slowerBy } from '../supplies';
 import { alikeUpTo, leftOf, minutesIn, standingOf, stitchesIn, type Standing } from './progress';
@@ -63,8 +63,8 @@ export interface Mended {
   plan: Plan;
   worked: Worked;
   state: MakeState;
-  /** Stitch width and row height as they were planned and as the piece has them, mm. */
-  gauge: { planned: Gauge; now: Gauge };
+  /** Stitch width and row height as they were planned and as the piece has them, mm, and which of them the tape has read. */
+  gauge: { planned: Gauge; now: Gauge; read: { stitches: boolean; courses: boolean } };
   choices: MendChoice[];
 }
 
@@ -104,7 +104,7 @@ export function mend(plan: Plan, events: readonly KeptEvent[]): Mended {
     plan: followed,
     worked,
     state,
-    gauge: { planned: gaugeOf(before), now: gaugeOf(now) },
+    gauge: { planned: gaugeOf(before), now: gaugeOf(now), read: readBy(here.measures) },
     choices: measured === followed ? [] : choicesOf(here, now, measured, FINDERS),
   };
 }

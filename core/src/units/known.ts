@@ -49,3 +49,9 @@ export function roundedAmount(value: number): number {
   const step = value >= 50 ? 10 : value >= 20 ? 5 : 1;
   return Math.max(1, Math.round(value / step) * step);
 }
+
+/** A weight for reading, no finer than it is known: 356 ± 60 is `350 g`. */
+export function formatKnownGrams(grams: number, sd = 0): string {
+  const step = sd > 0 ? shownStep(sd) : 1;
+  return `${Math.round(grams / step) * step} g`;
+}

@@ -265,7 +265,10 @@ function notesOf(worked: Worked, reads: Reads): string[] {
   ];
 }
 
-const finishing = ({ fabric }: Worked, reads: Reads): string[] =>
-  fabric.stitchWidth.kind === 'prior'
-    ? []
-    : [wordText('Wash or block the piece as you did the swatch the {gauge} was taken on.', reads)];
+const FINISH = { washed: 'Wash and dry', blocked: 'Block' } as const;
+
+/** Only what was done to a swatch that was measured is to be done to its piece. */
+const finishing = ({ fabric: { finishedAs } }: Worked, reads: Reads): string[] =>
+  finishedAs
+    ? [wordText(`${FINISH[finishedAs]} the piece as you did the swatch the {gauge} was taken on.`, reads)]
+    : [];

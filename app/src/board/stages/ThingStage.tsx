@@ -1,4 +1,4 @@
-import { carrierDefinition, sizesOf, type Plan, isBlank, upTo } from '@keep-snug/core';
+import { carrierDefinition, sizesOf, withThing, type Plan, isBlank, upTo } from '@keep-snug/core';
 import { View } from 'react-native';
 import { FieldRow } from '@/parts/FieldRow';
 import { Action } from '@/parts/Action';
@@ -30,7 +30,7 @@ function Body({ plan, faults, edit }: StageProps) {
             ]}
             onChange={(id) => {
               const found = shelf.find(([key]) => key === id);
-              if (found) setThing(found[1].body.thing);
+              if (found) edit((old) => withThing(old, found[1].body.thing));
             }}
           />
         </FieldRow>

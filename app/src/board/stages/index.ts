@@ -8,6 +8,7 @@ import { sumsStage } from './SumsStage';
 import { thingStage } from './ThingStage';
 
 export type { Say, Stage, StageProps } from './definition';
+export { stageOwning } from './owner';
 
 /** The board's stages in the order makers think in; all are open to change at any time. */
 export const STAGES: readonly Stage[] = [

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { TERN_POINT, ternPointEvents } from '../../demo';
 import type { DocumentKind } from '../kinds';
-import { CSV_TABLES, columnChoices, guessColumns, rowReader, tableRows, type CsvTable, type Kept } from '.';
+import { CSV_TABLES, columnChoices, guessColumns, headLine, rowReader, tableRows, type CsvTable, type Kept } from '.';
 import { cellOf, readCell } from './cells';
 import { withoutGaps } from './paths';
 
@@ -178,4 +178,45 @@ describe('somebody else’s table', () => {
 
 it('lists keep no holes where cells were empty', () => {
   expect(withoutGaps({ a: [, { b: 1 }] })).toEqual({ a: [{ b: 1 }] });
+});
+
+describe('a table as people keep it', () => {
+  const things = table('things');
+  const read = (heads: string[], cells: string[]) => rowReader(things, guessColumns(things, heads), {})(cells);
+
+  it('says kinds by their names on screen, or by what is of them; units in its heads, decimal commas', () => {
+    const heads = ['Item', 'What kind', 'How wide (cm)', 'tall (in)', 'Deep (mm)'];
+    const meanings = guessColumns(things, ['Item', 'Kind', ...heads.slice(2)]);
+    expect(meanings.map((meaning) => meaning && [meaning.path, meaning.unit])).toEqual([
+      ['name', 'mm'],
+      ['thing.kind', 'mm'],
+      ['thing.width.mm', 'cm'],
+      ['thing.height.mm', 'in'],
+      ['thing.depth.mm', 'mm'],
+    ]);
+    for (const kind of ['slab', 'Flat and boxy', 'phone', ' NOTEBOOK '])
+      expect(rowReader(things, meanings, {})(['Log', kind, '8,2', '6 1/2', '14'])).toMatchObject({
+        ok: true,
+        body: { thing: { kind: 'slab', width: { mm: 82 }, height: { mm: 165.1 }, depth: { mm: 14 } } },
+      });
+    expect(rowReader(things, meanings, {})(['Log', 'hat', '8', '6', '14'])).toMatchObject({
+      faults: [{ column: 1, message: expect.stringMatching(/“hat” is not known here/) as string }],
+    });
+  });
+
+  it('may have titles above its heads', () => {
+    const lines = [['My things, 2026'], ['measured in June', ''], ['name', 'kind', 'width (cm)'], ['A', 'slab', '8']];
+    expect(headLine(things, lines)).toBe(2);
+    expect(headLine(things, lines.slice(2))).toBe(0);
+  });
+
+  it('asks in the row for a kind that is not there', () => {
+    expect(read(['name', 'kind', 'width (mm)'], ['A', '', '8'])).toMatchObject({ faults: [{ column: 1 }] });
+  });
+});
+
+it('a swatch that nothing was measured of comes back', () => {
+  const body = { name: 'oat on 4 mm', yarn: Object.keys(TERN_POINT.yarns)[0]!, stitch: 'single', hookMm: 4, gauge: {} };
+  const { rows } = backAgain(table('swatches'), [{ id: 'a0000000-0000-4000-8000-000000000001', body }]);
+  expect(rows).toMatchObject([{ ok: true, body }]);
 });

@@ -20,6 +20,7 @@ export function headerAt({ columns }: CsvTable, template: string, path: string):
 
 /** Words that stand for one another at the head of a table. */
 const SAME: readonly (readonly [RegExp, string])[] = [
+  [/^(how|the) /g, ''],
   [/\b(wide|breadth)\b/g, 'width'],
   [/\b(high|tall)\b/g, 'height'],
   [/\b(deep|thick|thickness)\b/g, 'depth'],
@@ -111,3 +112,19 @@ export function columnChoices(table: CsvTable): { path: string; header: string }
 
 /** The path with `#` that a path with numbers is of. */
 export const templateOf = (path: string): string => path.replace(/\[\d+\]/g, '#');
+
+/** Titles and remarks stand above the heads in no more lines than these. */
+const ABOVE = 8;
+
+/**
+ * The line of a table that names its columns: the first one, or where titles stand above it the one of which the most is
+ * understood.
+ *
+ * @param lines of cells, from the first
+ * @returns its index
+ */
+export function headLine(table: CsvTable, lines: readonly (readonly string[])[]): number {
+  const understood = lines.slice(0, ABOVE).map((cells) => guessColumns(table, cells).filter(Boolean).length);
+  const most = Math.max(0, ...understood);
+  return most < 2 ? 0 : understood.indexOf(most);
+}

@@ -1,8 +1,9 @@
 import { UUID } from '../form';
 import type { DocumentKind } from '../kinds';
-import { readCell } from './cells';
+import { readCell, type ReadCell } from './cells';
 import type { Column } from './columns';
 import { headerAt, ID, templateOf, type Meaning } from './heads';
+import { namesAt } from './names';
 import { setAt, stepsOf, withoutGaps } from './paths';
 import type { CsvTable } from './tables';
 
@@ -35,7 +36,7 @@ export function rowReader(
     meaning ? [{ ...meaning, index, steps: stepsOf(meaning.path), column: forms.get(templateOf(meaning.path)) }] : [],
   );
   return (cells) => {
-    const body: Record<string, unknown> = { ...table.always };
+    const body = structuredClone(table.always ?? {}) as Record<string, unknown>;
     const faults: RowFault[] = [];
     let id: string | null = null;
     for (const { path, steps, unit, index, column } of columns) {
@@ -47,7 +48,7 @@ export function rowReader(
         else id = told || null;
         continue;
       }
-      const read = readCell(cell, column!.form, unit);
+      const read = named(cell, column!) ?? readCell(cell, column!.form, unit);
       if (!read.ok) faults.push({ column: index, message: read.message });
       else if (read.value !== undefined) setAt(body, steps, referred(table, column!, read.value, known));
     }
@@ -55,6 +56,19 @@ export function rowReader(
     const checked = table.check(withoutGaps(body));
     if (checked.ok) return { ok: true, id, body: checked.value };
     return { ok: false, faults: checked.errors.map(({ path, message }) => placed(table, path, message, columns)) };
+  };
+}
+
+/** What a cell says by the words people write for it. */
+function named(cell: string, { path }: Column): ReadCell | undefined {
+  const names = namesAt(path);
+  if (!names || cell.trim() === '') return undefined;
+  const id = names.get(cell.trim().toLowerCase());
+  if (id !== undefined) return { ok: true, value: id };
+  const known = [...new Set(names.values())].slice(0, 12).join(', ');
+  return {
+    ok: false,
+    message: `“${cell.trim().slice(0, 40)}” is not known here. Write its name as it is on screen, or one of: ${known}.`,
   };
 }
 

@@ -6,6 +6,7 @@ import { optional, required, type Form } from '../form';
 import type { DocumentKind } from '../kinds';
 import { check, toJoi, type Checked } from '../toJoi';
 import { columnsOf, type Column } from './columns';
+import { kindChoices } from './names';
 
 /** A table that leaves and comes back as CSV. */
 export interface CsvTable {
@@ -21,6 +22,8 @@ export interface CsvTable {
   refers?: Readonly<Record<string, DocumentKind>>;
   /** What every row has that needs no column. */
   always?: Readonly<Record<string, unknown>>;
+  /** The column without which no row can be read: asked about where a table has none, and in each row that lacks it. */
+  asks?: { path: string; name: string; choices: readonly { id: string; name: string }[] };
 }
 
 const length: Form = { is: 'number', min: 0, max: LONGEST_MM, unit: 'mm' };
@@ -81,9 +84,20 @@ function checkEvent(body: unknown): Checked<MakeEvent> {
 
 /** Every table. A new one is a line here. */
 export const CSV_TABLES: readonly CsvTable[] = [
-  { ...documentTable('things', 'thing'), name: 'Things', rows: ['thing', 'things'] },
+  {
+    ...documentTable('things', 'thing'),
+    name: 'Things',
+    rows: ['thing', 'things'],
+    asks: { path: 'thing.kind', name: 'kind', choices: kindChoices() },
+  },
   { ...documentTable('yarns', 'yarn'), name: 'Yarns', rows: ['yarn', 'yarns'] },
-  { ...documentTable('swatches', 'gauge'), name: 'Swatches', rows: ['swatch', 'swatches'], refers: { yarn: 'yarns' } },
+  {
+    ...documentTable('swatches', 'gauge'),
+    name: 'Swatches',
+    rows: ['swatch', 'swatches'],
+    refers: { yarn: 'yarns' },
+    always: { gauge: {} },
+  },
   {
     ...documentTable('makes', 'make', ['plan']),
     name: 'Projects',
