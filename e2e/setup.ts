@@ -13,7 +13,7 @@ export default async function setup(): Promise<void> {
   for (const end of ['', '-wal', '-shm']) rmSync(SEED + end, { force: true });
   const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', '--demo'], {
     cwd: ROOT,
-    env: { ...process.env, PORT: '0', KEEP_SNUG_DATA: SEED },
+    env: { ...process.env, PORT: '0', KEEP_SNUG_DEVICES: 'off', KEEP_SNUG_DATA: SEED },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));

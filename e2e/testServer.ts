@@ -167,6 +167,13 @@ async function serving(seed: string | undefined, use: (server: TestServer) => Pr
 }
 
 export const test = base.extend<Servers>({
+  // what nobody caught is a fault, wherever it shows
+  page: async ({ page }, use) => {
+    const thrown: string[] = [];
+    page.on('pageerror', ({ message }) => thrown.push(message));
+    await use(page);
+    expect(thrown).toEqual([]);
+  },
   server: async ({}, use) => serving(SEED, use),
   emptyServer: async ({}, use) => serving(undefined, use),
   earlierServer: async ({}, use) => serving(EARLIER, use),

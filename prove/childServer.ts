@@ -20,7 +20,7 @@ export class ChildServer {
   async start(): Promise<void> {
     const child = spawn(process.execPath, ['--import', 'tsx', this.program], {
       cwd: ROOT,
-      env: { ...process.env, PORT: '0', KEEP_SNUG_DATA: this.file },
+      env: { ...process.env, PORT: '0', KEEP_SNUG_DEVICES: 'off', KEEP_SNUG_DATA: this.file },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     this.child = child;

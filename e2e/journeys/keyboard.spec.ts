@@ -71,3 +71,13 @@ test('a note is written from the keyboard and comes up at its row', BOTH_SIZES, 
   await page.keyboard.press('?');
   await expect(page.getByText('next row')).toBeVisible();
 });
+
+test('Enter and Space on the target, one upon the other, tick and break nothing', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_MAKE);
+  const target = page.getByRole('button', { name: /^Row \d+ done$/ });
+  const before = Number(/\d+/.exec((await target.getAttribute('aria-label'))!)![0]);
+  await target.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: `Row ${before + 1} done`, exact: true })).toBeVisible();
+});

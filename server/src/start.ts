@@ -4,7 +4,7 @@ import type { Logger } from 'pino';
 import { createHub } from './devices/hub';
 import { listenForDevices, type Devices } from './devices/listener';
 import { loadDemo } from './demo';
-import { createKeys, listenForPhones, pairedDevicesOf, type PhoneLine } from './phone';
+import { createKeys, listenForPhones, pairedDevicesOf, removedDevicesAt, type PhoneLine } from './phone';
 import { namesNow } from './phone/addresses';
 import { createReckoner } from './reckoning/reckoner';
 import { threadFile } from './reckoning/threadFile';
@@ -39,7 +39,7 @@ export interface RunningServer {
   /** The port that devices dial; none where it is taken, or none is wanted. */
   devices: number | null;
   /** Where phones come in; none where it is not listened for them. */
-  phone: { url: string; pairing: string } | null;
+  phone: { url: string; pairing: string; isNew: boolean } | null;
   /** Answers no more, and leaves the whole store in its one file. */
   stop: () => Promise<void>;
 }
@@ -71,7 +71,7 @@ export async function startServer({
   const heard = { hub, port: devices?.port ?? null };
   const keys = createKeys(passphrase);
   let line: PhoneLine | null = null;
-  const phones = { keys, devices: pairedDevicesOf(store), line: () => line };
+  const phones = { keys, devices: pairedDevicesOf(store, removedDevicesAt(removedPlace(file))), line: () => line };
   const named = phone === null ? hosts : [...hosts, ...namesNow()];
   const app = createServer({ store, reckoner, appRoot, devices: heard, hosts: named, phones, ...(log ? { log } : {}) });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve, reject) => {
@@ -79,7 +79,7 @@ export async function startServer({
   });
   if (phone !== null) line = await listenForPhones(app, phone, authorityPlace(file));
   return {
-    phone: line && { url: line.url(), pairing: `${line.url()}/pair?token=${keys.newToken()}` },
+    phone: line && { url: line.url(), isNew: line.isNew, pairing: `${line.url()}/pair?token=${keys.newToken()}` },
     port: (server.address() as AddressInfo).port,
     devices: heard.port,
     stop: async () => {
@@ -94,6 +94,9 @@ export async function startServer({
     },
   };
 }
+
+/** Removed devices stand beside the data, not in it. */
+const removedPlace = (file: string): string => join(dirname(file), 'keep-snug-removed');
 
 /** The authority's files stand beside the data. */
 const authorityPlace = (file: string): string => join(dirname(file), 'keep-snug-authority');

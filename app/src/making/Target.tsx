@@ -23,6 +23,9 @@ const DRAG_BACK = 70;
 /** A second tap so soon is a trembling hand, not a second row, ms. */
 const ONE_TAP_MS = 300;
 
+/** Where a hand is; nowhere where a key was pressed instead. */
+const placeOf = ({ nativeEvent }: Partial<GestureResponderEvent>): number | undefined => nativeEvent?.pageX;
+
 /** The lower half of the screen: press for done, drag back to undo. */
 export function Target({ progress, beside, onTick, onUndo }: Props) {
   const colours = useColours();
@@ -34,8 +37,9 @@ export function Target({ progress, beside, onTick, onUndo }: Props) {
   const { next } = progress;
   const wide = useWide();
 
-  const release = ({ nativeEvent }: GestureResponderEvent) => {
-    dragged.current = start.current !== null && start.current - nativeEvent.pageX > DRAG_BACK;
+  const release = (event: GestureResponderEvent) => {
+    const x = placeOf(event);
+    dragged.current = start.current !== null && x !== undefined && start.current - x > DRAG_BACK;
     start.current = null;
     if (dragged.current) onUndo();
   };
@@ -52,8 +56,8 @@ export function Target({ progress, beside, onTick, onUndo }: Props) {
       role="button"
       aria-label={doneWords(progress)}
       onLayout={onLayout}
-      onPressIn={({ nativeEvent }) => {
-        start.current = nativeEvent.pageX;
+      onPressIn={(event) => {
+        start.current = placeOf(event) ?? null;
       }}
       onPressOut={release}
       onPress={press}

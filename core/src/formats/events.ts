@@ -14,7 +14,13 @@ const base = {
   make: required({ is: 'id' }),
   device: required({ is: 'id' }),
   at: required({ is: 'time' }),
-  n: optional({ is: 'number', min: 0, max: 1e9, whole: true, note: 'one more than the greatest seen in its make' }),
+  n: optional({
+    is: 'number',
+    min: 0,
+    max: Number.MAX_SAFE_INTEGER,
+    whole: true,
+    note: 'one more than the greatest seen in its make',
+  }),
 };
 
 const stepId: Form = { is: 'text', min: 1, max: 80 };

@@ -2,7 +2,7 @@ import { resolve } from 'node:path';
 import { readSettings } from '../settings';
 import { backUp, bringBack } from '../store/copies';
 
-const USAGE = 'Usage: ./snug backup FILE   or   ./snug restore FILE';
+const USAGE = 'Usage: ./snug backup FILE   or   ./snug restore FILE [--even-so]';
 
 /** `backup FILE` and `restore FILE` of the file in KEEP_SNUG_DATA. */
 async function main(): Promise<void> {
@@ -17,8 +17,10 @@ async function main(): Promise<void> {
     return;
   }
   if (command !== 'restore') throw new Error(USAGE);
-  const aside = await bringBack(named, file, new Date());
+  const { aside, unreadable } = await bringBack(named, file, new Date(), process.argv.includes('--even-so'));
   console.log(`${file} is now as ${named} was.${aside ? ` The file so far lies in ${aside}.` : ''}`);
+  if (unreadable.length > 0)
+    console.log(`${unreadable.length} of its entries cannot be read: they are set aside, and all else is there.`);
 }
 
 main().catch((error: Error) => {

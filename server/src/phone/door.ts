@@ -33,6 +33,11 @@ export function door(devices: PairedDevices, isHere: (req: Request) => boolean =
     const device = token ? await devices.bearing(token) : undefined;
     if (device) {
       res.locals.device = device.id;
+      // a device that is removed hears no more from then on
+      res.once(
+        'close',
+        devices.goesOn(device.id, () => res.destroy()),
+      );
       return next();
     }
     if (req.method === 'GET' && req.accepts(['html', 'json']) === 'html' && !req.path.startsWith('/api'))

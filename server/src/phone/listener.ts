@@ -10,6 +10,8 @@ export interface PhoneLine {
   url: () => string;
   /** The authority's certificate, PEM. */
   certificate: string;
+  /** Whether the authority was made at this start: phones have to trust it anew. */
+  isNew: boolean;
   stop: () => Promise<void>;
 }
 
@@ -24,12 +26,13 @@ const LOOK_EVERY_MS = 5000;
  * @throws where the port is taken
  */
 export async function listenForPhones(app: Express, port: number, place: string): Promise<PhoneLine> {
-  const authority = await authorityAt(place);
+  const authority = await authorityAt(place, namesNow(), addressesNow());
   let known = '';
   let server: Server | undefined;
   const renew = async () => {
-    const addresses = [...addressesNow(), '127.0.0.1'];
-    const names = namesNow();
+    // what it may not vouch for is left out: a name that came later is taken in at the next start
+    const addresses = [...addressesNow(), '127.0.0.1'].filter(authority.mayVouchFor);
+    const names = namesNow().filter(authority.mayVouchFor);
     const now = [...names, ...addresses].join(' ');
     if (now === known) return;
     known = now;
@@ -52,6 +55,7 @@ export async function listenForPhones(app: Express, port: number, place: string)
       return `https://${address.includes(':') ? `[${address}]` : address}:${taken}`;
     },
     certificate: authority.cert,
+    isNew: authority.isNew,
     stop: async () => {
       clearInterval(timer);
       const closed = new Promise((resolve) => listening.close(resolve));

@@ -1,14 +1,25 @@
 import { X509Certificate } from 'node:crypto';
 import { statSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { connect, createServer as createTlsServer } from 'node:tls';
 import { get } from 'node:https';
 import request from 'supertest';
 import { hereAndNow } from '../fixtures/reckoner';
 import { freshStore } from '../fixtures/store';
 import type { Store } from '../store';
+import { pairedDevices } from '../store/schema';
 import { createServer } from '../web/server';
 import { addressesNow, namesNow } from './addresses';
 import { authorityAt, leafFor } from './authority';
-import { createKeys, listenForPhones, MOST_WRONG, pairedDevicesOf, type Keys, type Phones } from './index';
+import {
+  createKeys,
+  listenForPhones,
+  MOST_WRONG,
+  pairedDevicesOf,
+  removedDevicesAt,
+  type Keys,
+  type Phones,
+} from './index';
 import { TOKEN_MS } from './keys';
 
 const PASSPHRASE = 'four words on a shelf';
@@ -177,13 +188,31 @@ describe('a paired device', () => {
     expect((await request(here).delete(`/api/paired/${id}`)).status).toBe(404);
     expect((await asked('/api/plans')).status).toBe(401);
   });
+
+  it('that was removed stays out when an older copy of the data is brought back, and what went on for it is cut', async () => {
+    const place = `${folder}/removed`;
+    const devices = pairedDevicesOf(store, removedDevicesAt(place));
+    const { id, token } = await devices.add('sofa');
+    const kept = await store.db.select().from(pairedDevices);
+    const end = jest.fn();
+    devices.goesOn(id, end);
+    expect(await devices.bearing(token)).toMatchObject({ id });
+    await devices.revoke(id);
+    expect(end).toHaveBeenCalledTimes(1);
+    await store.db.insert(pairedDevices).values(kept);
+    const later = pairedDevicesOf(store, removedDevicesAt(place));
+    expect(await later.bearing(token)).toBeUndefined();
+    expect(await later.list()).toEqual([]);
+    expect(statSync(place).mode & 0o077).toBe(0);
+  });
 });
 
 describe('the certificate', () => {
   it('is vouched for by an authority that is made once and readable by its owner alone', async () => {
     const place = `${folder}/authority`;
-    const authority = await authorityAt(place);
-    expect(await authorityAt(place)).toEqual(authority);
+    const authority = await authorityAt(place, ['localhost'], ['192.0.2.7']);
+    expect(authority.isNew).toBe(true);
+    expect(await authorityAt(place, ['localhost'], [])).toMatchObject({ cert: authority.cert, isNew: false });
     expect(statSync(`${place}.key`).mode & 0o077).toBe(0);
     const leaf = new X509Certificate((await leafFor(authority, ['localhost'], ['127.0.0.1', '192.0.2.7'])).cert);
     const root = new X509Certificate(authority.cert);
@@ -193,6 +222,47 @@ describe('the certificate', () => {
     expect(leaf.subjectAltName).toContain('192.0.2.7');
     const days = (Date.parse(leaf.validTo) - Date.parse(leaf.validFrom)) / 86_400_000;
     expect(days).toBeLessThanOrEqual(397);
+  });
+
+  it('is another, to be trusted anew, once this machine is called by a name it was not made for', async () => {
+    const place = `${folder}/authority`;
+    const first = await authorityAt(place, ['localhost'], ['10.0.0.7']);
+    const [other, again] = [
+      await authorityAt(place, ['localhost', 'loft'], []),
+      await authorityAt(place, ['loft'], []),
+    ];
+    expect([other.isNew, again.isNew]).toEqual([true, false]);
+    expect(other.cert).not.toBe(first.cert);
+    expect(['loft', '10.1.2.3', '192.168.4.5', 'fd00::7', 'bank.example', '8.8.8.8'].map(other.mayVouchFor)).toEqual([
+      true,
+      true,
+      true,
+      true,
+      false,
+      false,
+    ]);
+  });
+
+  it('of a stolen key makes nobody believed elsewhere', async () => {
+    const authority = await authorityAt(`${folder}/authority`, ['localhost'], []);
+    const believed = async (name: string, address: string) => {
+      const leaf = await leafFor(authority, [name], [address]);
+      const server = createTlsServer(leaf, (socket) => socket.end()).listen(0, '127.0.0.1');
+      await new Promise((resolve) => server.once('listening', resolve));
+      const { port } = server.address() as AddressInfo;
+      const said = await new Promise<string>((resolve) => {
+        const socket = connect({ host: '127.0.0.1', port, ca: authority.cert, servername: name }, () =>
+          resolve('taken'),
+        );
+        socket.on('error', ({ message }) => resolve(message));
+      });
+      await new Promise((resolve) => server.close(resolve));
+      return said;
+    };
+    expect(await believed('localhost', '127.0.0.1')).toBe('taken');
+    expect(await believed('localhost', '192.168.1.9')).toBe('taken');
+    expect(await believed('bank.example', '127.0.0.1')).toMatch(/permitted subtree/);
+    expect(await believed('localhost', '8.8.8.8')).toMatch(/permitted subtree/);
   });
 
   it('is taken by whoever knows the authority, under every address of this machine', async () => {

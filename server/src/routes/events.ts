@@ -15,6 +15,15 @@ export function eventRoutes(store: EventStore): Router {
     const checked = checkEvents(req.body);
     if (!checked.ok)
       return sendProblem(res, 422, { title: 'These events are not of their format.', errors: checked.errors });
+    const beyond = await store.beyond(checked.value);
+    if (beyond.length > 0)
+      return sendProblem(res, 422, {
+        title: 'An event counts further than any device can have. Nothing of this batch was kept.',
+        errors: beyond.map(({ index, most }) => ({
+          path: `[${index}].n`,
+          message: `${checked.value[index]!.n} is too large. The largest here is ${most}: a thousand beyond the greatest of its make.`,
+        })),
+      });
     const others = await store.add(checked.value);
     if (others.length > 0)
       return sendProblem(res, 409, {

@@ -1,7 +1,9 @@
+import { TERN_POINT } from '@keep-snug/core/demo';
 import { randomUUID } from 'node:crypto';
 import { copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { HOSTILE, hostileFile } from '../fixtures/hostile';
 import { freshStore } from '../fixtures/store';
 import { backUp, bringBack } from './copies';
 import { documentStore, openStore, type Store } from './index';
@@ -12,8 +14,9 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
+const plan = Object.values(TERN_POINT.plans)[0]!;
 const NOW = new Date('2026-05-04T18:30:00.000Z');
-const add = (to: Store, title: string) => documentStore(to).put('plans', randomUUID(), 0, { title });
+const add = (to: Store, title: string) => documentStore(to).put('plans', randomUUID(), 0, { ...plan, title });
 
 async function titlesIn(file: string): Promise<{ name: string; titles: string[] }> {
   const store = await openStore(file);
@@ -46,7 +49,7 @@ it('backs up while the store is open', async () => {
 
 it('brings back under another name, the file so far laid aside', async () => {
   const [house, backup] = [await left('house.sqlite', 'now', 'later'), await left('backup.sqlite', 'before')];
-  const aside = await bringBack(backup, house, NOW);
+  const { aside } = await bringBack(backup, house, NOW);
   expect(aside).toBe(`${house}.20260504-183000`);
   const [back, old, copy] = [await titlesIn(house), await titlesIn(aside!), await titlesIn(backup)];
   expect([back.titles, old.titles]).toEqual([['before'], ['later', 'now']]);
@@ -76,4 +79,42 @@ it('leaves alone a file that a server holds', async () => {
   await add(store, 'later');
   expect(await documentStore(store).list('plans')).toHaveLength(2);
   await done();
+});
+
+it('takes along what still lies in the log beside the file', async () => {
+  const house = await left('house.sqlite', 'now');
+  const { store, file, done } = await freshStore();
+  for (let n = 0; n < 20; n += 1) await add(store, `plan ${n}`);
+  // as a copy of a folder catches it: the log is not written back yet
+  for (const end of ['', '-wal']) copyFileSync(file + end, join(folder, `copied.sqlite${end}`));
+  await done();
+  await bringBack(join(folder, 'copied.sqlite'), house, NOW);
+  expect((await titlesIn(house)).titles).toHaveLength(20);
+});
+
+describe('a file', () => {
+  it.each(HOSTILE.map((one) => [one.name, one] as const))(
+    '%s is not brought back, and nothing is replaced',
+    async (_, one) => {
+      const [house, good] = [
+        await left('house.sqlite', 'kept'),
+        await left('good.sqlite', ...Array.from({ length: 60 }, (_each, n) => `plan ${n}`)),
+      ];
+      const before = readFileSync(house);
+      await expect(bringBack(hostileFile(one, good, folder), house, NOW)).rejects.toThrow(one.says);
+      expect(readFileSync(house).equals(before)).toBe(true);
+      expect(readdirSync(folder).filter((name) => name.includes('fresh'))).toEqual([]);
+    },
+  );
+
+  it('with an entry that cannot be read is brought back where that is asked for: all the rest is there', async () => {
+    const [house, good] = [await left('house.sqlite'), await left('good.sqlite', 'a', 'b', 'c')];
+    const spoilt = hostileFile(
+      HOSTILE.find(({ name }) => /no JSON/.test(name))!,
+      good,
+      folder,
+    );
+    expect(await bringBack(spoilt, house, NOW, true)).toMatchObject({ unreadable: [{ kind: 'plans' }] });
+    expect((await titlesIn(house)).titles).toHaveLength(2);
+  });
 });

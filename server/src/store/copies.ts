@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { copyFileSync, existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { openStore } from './database';
+import { inspected, refuseHostile, type Unreadable } from './inspect';
 import { house } from './schema';
 import { faultOf, StoreProblem } from './trouble';
 
@@ -10,6 +11,20 @@ const TAKEN = 'is there already. Name a file that is not, so that nothing is wri
 const MISSING = 'is not there. Name the file that a backup was written to.';
 const NOT_YET = 'is not there yet: there is nothing to back up.';
 const HELD = 'is in use. Stop the server first, then bring the backup back.';
+
+/** What came of a backup that was brought back. */
+export interface BroughtBack {
+  aside: string | undefined;
+  unreadable: readonly Unreadable[];
+}
+
+const LISTED = 5;
+
+const UNREADABLE = (all: readonly Unreadable[]): string => {
+  const listed = all.slice(0, LISTED).map(({ kind, id, why }) => `\n  ${kind} ${id}: ${why}`);
+  const more = all.length > LISTED ? `\n  and ${all.length - LISTED} more` : '';
+  return `holds ${all.length === 1 ? 'an entry' : `${all.length} entries`} that cannot be read; nothing was replaced.${listed.join('')}${more}\nTo bring back all the rest: ./snug restore FILE --even-so`;
+};
 
 const clientOf = (file: string) => createClient({ url: pathToFileURL(file).href, timeout: 2000 });
 
@@ -34,19 +49,25 @@ export async function backUp(from: string, into: string): Promise<number> {
 /**
  * Puts a backup in a store's place. It is looked through first and gets a name of its own, so that devices offer anew
  * what came after it; the file so far is laid aside, whole.
- * @returns where the file so far lies now; nothing where there was none
+ * @param evenSo where entries that cannot be read are no reason to leave it
+ * @returns where the file so far lies now, nothing where there was none; and what of the backup cannot be read
  * @throws StoreProblem with the remedy; nothing is changed then
  */
-export async function bringBack(from: string, into: string, now: Date): Promise<string | undefined> {
+export async function bringBack(from: string, into: string, now: Date, evenSo = false): Promise<BroughtBack> {
   if (!existsSync(from)) throw new StoreProblem(from, MISSING);
   const fresh = `${into}.fresh`;
   try {
     removed(fresh);
     copyFileSync(from, fresh);
+    // what was written last may still lie in the log beside it
+    if (existsSync(`${from}-wal`)) copyFileSync(`${from}-wal`, `${fresh}-wal`);
+    await refuseHostile(fresh);
     await renamed(fresh);
+    const unreadable = await inspected(fresh);
+    if (unreadable.length > 0 && !evenSo) throw new StoreProblem(from, UNREADABLE(unreadable));
     const aside = existsSync(into) ? await laidAside(into, now) : undefined;
     renameSync(fresh, into);
-    return aside;
+    return { aside, unreadable };
   } catch (error) {
     const ofCopy = error instanceof StoreProblem && error.file === fresh;
     throw ofCopy ? new StoreProblem(from, error.fault, { cause: error }) : error;

@@ -1,14 +1,13 @@
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { randomUUID } from 'node:crypto';
 import { mkdirSync, statfsSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { HOME } from '../settings';
+import { mark, MIGRATIONS, refuseForeign } from './identity';
 import { house } from './schema';
-import { faultOf, FOLDER, FULL, GONE, NEWER, NO_PLACE, StoreProblem } from './trouble';
+import { faultOf, FOLDER, FULL, GONE, NO_PLACE, REFUSED, StoreProblem } from './trouble';
 import { looked } from './wholeness';
 
 export interface Store {
@@ -17,9 +16,11 @@ export interface Store {
   name: string;
   /** Runs a write after all earlier ones: SQLite takes one writer at a time. Reads do not queue. */
   write: <T>(work: () => Promise<T>) => Promise<T>;
+  /** Remembers a read or a write that failed: the next look is a thorough one, and tells of it until it is good again. */
+  failed: (error: unknown) => void;
   /**
-   * Writes.
-   * @throws where either fails
+   * Looks whether the file is where it was and whole, and writes on trial.
+   * @throws StoreProblem where any of it is not so
    */
   check: () => Promise<void>;
   /** Writes what waits in the log into the file itself, and lets go of it. */
@@ -28,8 +29,6 @@ export interface Store {
 
 /** With less room than this on its disk a store is not well: small writes still fit where a plan does not. */
 const LEAST_ROOM = 1_000_000;
-
-const MIGRATIONS = `${HOME}server/drizzle`;
 
 /** A libSQL server, where a house has outgrown one file. */
 export interface Address {
@@ -57,16 +56,32 @@ async function openFile(file: string): Promise<Store> {
   if (statSync(file, { throwIfNoEntry: false })?.isDirectory()) throw new StoreProblem(file, FOLDER);
   const client = createClient({ url: pathToFileURL(file).href, timeout: 5000 });
   return closedOnFailure(client, async () => {
+    // before anything is written: its log, too, would be
+    await refuseForeign(client, file);
     await client.execute('PRAGMA journal_mode = WAL');
     const damage = await looked(file);
-    const store = await brought(client, file);
-    const { ino } = statSync(file);
+    const store = await brought(client);
+    await mark(client);
+    const { ino, dev } = statSync(file);
+    const inPlace = () => {
+      const now = statSync(file, { throwIfNoEntry: false });
+      // a file deleted or replaced under an open server goes on taking writes that nobody will find again
+      if (now?.ino !== ino || now.dev !== dev) throw new StoreProblem(file, GONE);
+    };
     return {
       ...store,
+      write: (work) =>
+        store.write(() => {
+          inPlace();
+          return work();
+        }),
+      failed: (error) => {
+        store.failed(error);
+        damage.doubt();
+      },
       check: async () => {
-        // a file deleted under an open server goes on taking writes that nobody will find again
-        if (statSync(file, { throwIfNoEntry: false })?.ino !== ino) throw new StoreProblem(file, GONE);
-        const found = damage();
+        inPlace();
+        const found = await damage.known();
         if (found) throw found;
         const { bavail, bsize } = statfsSync(dirname(file));
         if (bavail * bsize < LEAST_ROOM) throw new StoreProblem(file, FULL);
@@ -82,7 +97,10 @@ async function openFile(file: string): Promise<Store> {
 
 async function openServer(address: Address): Promise<Store> {
   const client = createClient(address);
-  return closedOnFailure(client, () => brought(client, address.url));
+  return closedOnFailure(client, async () => {
+    await refuseForeign(client, address.url);
+    return brought(client);
+  });
 }
 
 async function closedOnFailure(client: Client, open: () => Promise<Store>): Promise<Store> {
@@ -95,22 +113,56 @@ async function closedOnFailure(client: Client, open: () => Promise<Store>): Prom
 }
 
 /** Tables brought up to date, the house named. */
-async function brought(client: Client, place: string): Promise<Store> {
-  await refuseNewer(client, place);
-  await client.execute('PRAGMA foreign_keys = OFF');
+async function brought(client: Client): Promise<Store> {
   const db = drizzle(client);
   await migrate(db, { migrationsFolder: MIGRATIONS });
-  await client.execute('PRAGMA foreign_keys = ON');
   await db.insert(house).values({ id: 1, store: randomUUID() }).onConflictDoNothing();
   const [{ store: name } = { store: '' }] = await db.select().from(house);
+  const write = queue();
+  const trial = trialOf(client, write);
+  let trouble: StoreProblem | undefined;
   return {
     db,
     name,
-    write: queue(),
-    // a write of what stands there already, so that a full or guarded disk is noticed
-    check: async () => void (await db.update(house).set({ store: name })),
+    write,
+    failed: (error) => {
+      const fault = error instanceof StoreProblem ? error.fault : faultOf(error);
+      if (fault)
+        trouble =
+          error instanceof StoreProblem ? error : new StoreProblem('The file of this house', fault, { cause: error });
+    },
+    check: async () => {
+      try {
+        await trial();
+        trouble = undefined;
+      } catch (error) {
+        trouble ??= new StoreProblem('The file of this house', faultOf(error) ?? REFUSED, { cause: error });
+      }
+      if (trouble) throw trouble;
+    },
     close: async () => client.close(),
   };
+}
+
+/** As large as a large plan. */
+const TRIAL_BYTES = 64_000;
+
+/** Writes a document as large as plans are, and takes it back: what is full, guarded or damaged shows in it. */
+function trialOf(client: Client, write: Store['write']): () => Promise<void> {
+  const body = JSON.stringify('x'.repeat(TRIAL_BYTES));
+  return () =>
+    write(async () => {
+      const tx = await client.transaction('write');
+      try {
+        await tx.execute({
+          sql: `INSERT INTO documents (kind, id, revision, body, updated_at, seq) VALUES ('trial', ?, 1, ?, '',
+            (SELECT max(coalesce((SELECT max(seq) FROM events), 0), coalesce((SELECT max(seq) FROM marks), 0)) + 1))`,
+          args: [randomUUID(), body],
+        });
+      } finally {
+        await tx.rollback();
+      }
+    });
 }
 
 function makeFolder(file: string): void {
@@ -119,18 +171,6 @@ function makeFolder(file: string): void {
   } catch (error) {
     throw new StoreProblem(file, NO_PLACE, { cause: error });
   }
-}
-
-/** Tables that a later program has changed would be written to as they were. */
-async function refuseNewer(client: Client, place: string): Promise<void> {
-  const { rows } = await client.execute("SELECT 1 FROM sqlite_master WHERE name = '__drizzle_migrations'");
-  if (rows.length === 0) return;
-  const known = Math.max(...readMigrationFiles({ migrationsFolder: MIGRATIONS }).map((each) => each.folderMillis));
-  const { rows: newer } = await client.execute({
-    sql: 'SELECT 1 FROM __drizzle_migrations WHERE created_at > ?',
-    args: [known],
-  });
-  if (newer.length > 0) throw new StoreProblem(place, NEWER);
 }
 
 function queue(): Store['write'] {

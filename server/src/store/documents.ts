@@ -26,6 +26,8 @@ export interface DeletedDocument extends StoredDocument {
 
 export type Put = { done: true; kept: StoredDocument } | { done: false; present: StoredDocument | null };
 
+const MOST_ASIDE = 50;
+
 /** So long a deleted document can come back. */
 export const KEPT_DAYS = 30;
 const DAY_MS = 86_400_000;
@@ -44,7 +46,9 @@ export function documentStore({ db, write }: Store) {
   const at = (kind: DocumentKind, id: string) => and(eq(documents.kind, kind), eq(documents.id, id));
   const on = (kind: DocumentKind, id: string, revision: number) =>
     and(at(kind, id), eq(documents.revision, revision), isNull(documents.deletedAt));
-  const present = isNull(documents.deletedAt);
+  // a row that holds no JSON any more is set aside by name: it is in no answer, and breaks none
+  const readable = sql`json_valid(${documents.body})`;
+  const present = and(isNull(documents.deletedAt), readable);
 
   async function get(kind: DocumentKind, id: string): Promise<StoredDocument | null> {
     const [found] = await db
@@ -90,7 +94,7 @@ export function documentStore({ db, write }: Store) {
         SELECT id, body FROM (
           SELECT id, body, sum(length(body)) OVER (ORDER BY id) - length(body) AS before FROM (
             SELECT id, body FROM documents
-            WHERE kind = ${kind} AND id > ${after} AND deleted_at IS NULL ORDER BY id LIMIT ${entries}
+            WHERE kind = ${kind} AND id > ${after} AND deleted_at IS NULL AND json_valid(body) ORDER BY id LIMIT ${entries}
           )
         ) WHERE before <= ${bytes} ORDER BY id`),
 
@@ -116,11 +120,17 @@ export function documentStore({ db, write }: Store) {
         const [stands] = await db
           .select({ ...columns, deletedAt: documents.deletedAt })
           .from(documents)
-          .where(at(kind, id));
+          .where(and(at(kind, id), readable));
         if (!stands) return { done: false, present: null };
         const { deletedAt: gone, ...document } = stands;
         return gone === null ? { done: false, present: document } : { done: true, kept: document };
       }),
+
+    /** What cannot be read any more, by name: as many as anybody would look into. */
+    setAside: (): Promise<{ kind: string; id: string }[]> =>
+      db.all(sql`
+        SELECT kind, id FROM documents WHERE deleted_at IS NULL AND NOT json_valid(body)
+        UNION ALL SELECT 'events', id FROM events WHERE NOT json_valid(body) LIMIT ${MOST_ASIDE}`),
 
     /** Lays a document where none is and none was. */
     lay: (kind: DocumentKind, id: string, body: unknown): Promise<void> =>
@@ -131,7 +141,7 @@ export function documentStore({ db, write }: Store) {
       db
         .select({ ...columns, kind: documents.kind, deletedAt: sql<string>`${documents.deletedAt}` })
         .from(documents)
-        .where(sql`${documents.deletedAt} > ${longAgo()}`)
+        .where(and(sql`${documents.deletedAt} > ${longAgo()}`, readable))
         .orderBy(desc(documents.deletedAt)),
 
     /** Empties tombstones that are too old to come back; that they were deleted stays known. */

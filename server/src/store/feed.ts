@@ -45,7 +45,7 @@ export function feed(store: Store) {
       SELECT seq, kind, id, revision, body, gone FROM (
         SELECT *, sum(length(body)) OVER (ORDER BY seq) - length(body) AS before FROM (
           SELECT seq, kind, id, revision, body, deleted_at IS NOT NULL AS gone
-          FROM documents WHERE seq > ${since} AND seq <= ${top} ORDER BY seq LIMIT ${limit}
+          FROM documents WHERE seq > ${since} AND seq <= ${top} AND json_valid(body) ORDER BY seq LIMIT ${limit}
         )
       ) WHERE before <= ${PAGE.bytes} ORDER BY seq`);
     return rows.map(toldOf);
@@ -57,7 +57,7 @@ export function feed(store: Store) {
   async function endingsBetween(since: number, top: number, limit: number): Promise<Change[]> {
     const rows = await db.all<EventRow>(sql`
       SELECT seq, id, body FROM events INDEXED BY events_endings
-      WHERE kind IN ('finished', 'reopened') AND seq > ${since} AND seq <= ${top} ORDER BY seq LIMIT ${limit}`);
+      WHERE kind IN ('finished', 'reopened') AND seq > ${since} AND seq <= ${top} AND json_valid(body) ORDER BY seq LIMIT ${limit}`);
     return told(rows);
   }
 
@@ -65,7 +65,7 @@ export function feed(store: Store) {
     const rows = await db.all<EventRow>(sql`
       SELECT seq, id, body FROM events INDEXED BY events_by_make
       WHERE make IN (SELECT make FROM make_states WHERE open = 1) AND seq > ${since} AND seq <= ${top}
-        AND kind NOT IN ('finished', 'reopened') ORDER BY seq LIMIT ${limit}`);
+        AND kind NOT IN ('finished', 'reopened') AND json_valid(body) ORDER BY seq LIMIT ${limit}`);
     return told(rows);
   }
 
@@ -78,7 +78,7 @@ export function feed(store: Store) {
       const top = await lastSeq(store);
       const rows = await db.all<DocumentRow>(sql`
         SELECT seq, kind, id, revision, body, 0 AS gone FROM documents
-        WHERE deleted_at IS NULL AND (kind = 'plans' OR (kind = 'makes' AND id IN (SELECT make FROM make_states WHERE open = 1)))
+        WHERE deleted_at IS NULL AND json_valid(body) AND (kind = 'plans' OR (kind = 'makes' AND id IN (SELECT make FROM make_states WHERE open = 1)))
         ORDER BY kind, seq DESC LIMIT ${PAGE.entries}`);
       return withinBytes([...rows.map(toldOf), ...(await onHookBetween(0, top, PAGE.entries))]);
     },

@@ -13,9 +13,10 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
+import { HOSTILE } from '../fixtures/hostile';
 import { hereAndNow } from '../fixtures/reckoner';
 import { createServer } from '../web/server';
-import { documentStore, openStore } from './index';
+import { documentStore, openStore, type Store } from './index';
 
 let folder: string;
 beforeEach(() => {
@@ -89,6 +90,56 @@ it('is healthy while the file is there, and says so when it was taken away', asy
   mkdirSync(file);
   const answer = await request(server).get('/api/health');
   expect([answer.status, answer.type]).toEqual([503, 'application/problem+json']);
-  expect(answer.body.detail).toMatch(/is no longer where it was/);
+  expect(answer.body.detail).toMatch(/was moved, deleted or replaced/);
   await store.close();
+});
+
+it('writes nothing into another program’s database', async () => {
+  const file = join(folder, 'bookmarks.sqlite');
+  const other = HOSTILE.find(({ name }) => name === 'of another program')!;
+  other.make('', file);
+  const before = readFileSync(file);
+  await expect(openStore(file)).rejects.toThrow(/another program’s database; nothing was written into it/);
+  expect(readFileSync(file).equals(before)).toBe(true);
+});
+
+describe('a house', () => {
+  const appOf = (store: Store) => createServer({ store, reckoner: hereAndNow, appRoot: folder });
+
+  it('goes on without an entry that cannot be read, and names it', async () => {
+    const store = await openStore(await filled());
+    const [first] = await documentStore(store).list('plans');
+    await store.db.run(`UPDATE documents SET body = '{"title":' WHERE id = '${first!.id}'`);
+    const app = appOf(store);
+    for (const path of ['plans', 'changes?since=0', 'bench', 'everything', 'deleted', `plans/${first!.id}`])
+      expect([path, (await request(app).get(`/api/${path}`)).status]).not.toEqual([path, 500]);
+    expect((await request(app).get('/api/plans')).body).toHaveLength(199);
+    const everything = await request(app).get('/api/everything');
+    expect(Object.keys((JSON.parse(everything.text) as { plans: object }).plans)).toHaveLength(199);
+    expect((await request(app).get('/api/health')).body).toEqual({
+      ok: true,
+      setAside: [{ kind: 'plans', id: first!.id }],
+    });
+    await store.close();
+  });
+
+  it('is not well where plans are refused, tells it, and is well again once they are not', async () => {
+    const store = await openStore(await filled());
+    const app = appOf(store);
+    await store.db.run("CREATE TRIGGER full BEFORE INSERT ON documents BEGIN SELECT raise(ABORT, 'disk full'); END");
+    expect((await request(app).get('/api/health')).status).toBe(503);
+    await store.db.run('DROP TRIGGER full');
+    expect((await request(app).get('/api/health')).status).toBe(200);
+    await store.close();
+  });
+
+  it('whose file was replaced takes nothing more, and says so', async () => {
+    const file = await filled();
+    const store = await openStore(file);
+    rmSync(file);
+    writeFileSync(file, '');
+    const put = documentStore(store).put('plans', randomUUID(), 0, { title: 'lost' });
+    await expect(put).rejects.toThrow(/was moved, deleted or replaced/);
+    await store.close();
+  });
 });

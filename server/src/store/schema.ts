@@ -31,7 +31,7 @@ export const events = sqliteTable(
     kind: text('kind').notNull().default(''),
     n: integer('n').notNull().default(0),
   },
-  (table) => [index('events_by_make').on(table.make, table.seq)],
+  (table) => [index('events_by_make').on(table.make, table.seq), index('events_by_make_n').on(table.make, table.n)],
 );
 
 /** A random mark for every write of a document, by its sequence: tells two branches of a file from one another. */

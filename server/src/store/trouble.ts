@@ -51,5 +51,9 @@ export function faultOf(error: unknown): string | undefined {
 
 export const DAMAGED = (first: string) => `is damaged (${first}). ${LAY_ASIDE}`;
 export const NEWER = 'was written by a newer Keep Snug. Start that one, or name another file in KEEP_SNUG_DATA.';
+export const FOREIGN =
+  'is another program’s database; nothing was written into it. Name a file of Keep Snug’s, or one that is not there yet, in KEEP_SNUG_DATA.';
 export const FOLDER = 'is a folder. Name a file in it, in KEEP_SNUG_DATA.';
-export const GONE = 'is no longer where it was. Stop the server, put the file back and start again.';
+export const GONE =
+  'was moved, deleted or replaced while the server ran: nothing is written any more, so that nothing is lost unseen. Stop the server, put the file back and start again.';
+export const REFUSED = 'refuses what is written to it. Look at its disk and its rights; it is tried again by itself.';

@@ -21,17 +21,49 @@ async function lookThrough(file: string): Promise<void> {
   }
 }
 
+/** What is known of a file is looked at again after so long, ms. */
+const AGAIN_AFTER_MS = 600_000;
+
+export interface Wholeness {
+  /** What is wrong with the file, as far as it is known; looked into first where there is doubt. */
+  known: () => Promise<StoreProblem | undefined>;
+  /** Something failed that should not have: what was known before no longer stands. */
+  doubt: () => void;
+}
+
 /**
- * @returns what is known of the file by and by: nothing, or once it was found, what is wrong
+ * @returns what is known of the file by and by
  * @throws StoreProblem where a file that is soon looked through is damaged
  */
-export async function looked(file: string): Promise<() => StoreProblem | undefined> {
+export async function looked(file: string): Promise<Wholeness> {
   let found: StoreProblem | undefined;
-  const looking = lookThrough(file);
-  if (statSync(file).size <= LOOKED_THROUGH_FIRST) await looking;
-  else
-    looking.catch((error: StoreProblem) => {
-      found = error;
-    });
-  return () => found;
+  let at = 0;
+  let looking: Promise<void> | undefined;
+  let doubted = false;
+  const look = (): Promise<void> =>
+    (looking ??= lookThrough(file)
+      .then(
+        () => (found = undefined),
+        (error: StoreProblem) => (found = error),
+      )
+      .then(() => {
+        [at, looking, doubted] = [Date.now(), undefined, false];
+      }));
+  const isSoon = () => (statSync(file, { throwIfNoEntry: false })?.size ?? 0) <= LOOKED_THROUGH_FIRST;
+  const first = look();
+  if (isSoon()) await first;
+  if (found) throw found;
+  return {
+    known: async () => {
+      if (doubted || Date.now() - at > AGAIN_AFTER_MS) {
+        const again = look();
+        // a large file goes on being looked through beside everything else
+        if (isSoon()) await again;
+      }
+      return found;
+    },
+    doubt: () => {
+      doubted = true;
+    },
+  };
 }

@@ -1,7 +1,9 @@
 import { isFinished } from '@keep-snug/core';
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
 import { readEverything } from '@keep-snug/core/formats';
+import { sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
+import { pino } from 'pino';
 import request from 'supertest';
 import { loadDemo } from '../demo';
 import { hereAndNow } from '../fixtures/reckoner';
@@ -127,4 +129,56 @@ it('more ways than can be compared at once are refused before any is reckoned', 
     422,
     '480 ways are asked for, and 400 are the most at once. Name fewer shapes, hooks, fits or yarns.',
   ]);
+});
+
+describe('an event that counts too far', () => {
+  const make = randomUUID();
+  const tick = (n: number, id = randomUUID()) => ({
+    id,
+    make,
+    device: randomUUID(),
+    at: '2026-05-01T18:00:00.000Z',
+    n,
+    kind: 'paused',
+  });
+  const send = (batch: object[]) => request(server).post('/api/events').send(batch);
+
+  it('is refused by what it says and the most there may be; all later ones are taken', async () => {
+    expect((await send([tick(1), tick(2)])).status).toBe(200);
+    const refused = await send([tick(3), tick(1e9)]);
+    expect([refused.status, refused.body.errors]).toEqual([
+      422,
+      [
+        {
+          path: '[1].n',
+          message: '1000000000 is too large. The largest here is 1003: a thousand beyond the greatest of its make.',
+        },
+      ],
+    ]);
+    expect((await send([tick(3), tick(900), tick(1800)])).status).toBe(200);
+  });
+
+  it('that is there already does not keep later ones out', async () => {
+    const far = tick(1e9);
+    await store.db.run(
+      sql`INSERT INTO events (seq, id, make, kind, n, body) VALUES ((SELECT max(seq) + 10000 FROM events), ${far.id}, ${make}, 'paused', ${far.n}, ${JSON.stringify(far)})`,
+    );
+    expect((await send([tick(1e9 + 1)])).status).toBe(200);
+  });
+});
+
+it('what is logged of a fault tells neither who asked nor what was sent', async () => {
+  const lines: string[] = [];
+  const log = pino({ level: 'error' }, { write: (line: string) => void lines.push(line) });
+  const secret = 'a plan nobody else should read';
+  await store.db.run(sql`CREATE TRIGGER guarded BEFORE INSERT ON documents BEGIN SELECT raise(ABORT, 'guarded'); END`);
+  const app = createServer({ store, reckoner: hereAndNow, appRoot: 'nowhere', log });
+  const answer = await request(app)
+    .put(`/api/plans/${randomUUID()}?token=hush`)
+    .set({ 'If-None-Match': '*', Cookie: 'keep-snug=hush' })
+    .send({ ...TERN_POINT.plans[planId], title: secret });
+  await store.db.run(sql`DROP TRIGGER guarded`);
+  expect(answer.status).toBeGreaterThanOrEqual(500);
+  expect(lines.join('')).toMatch(/"method":"PUT"/);
+  expect(lines.join('')).not.toMatch(/hush|nobody else/);
 });

@@ -54,7 +54,7 @@ export function createServer({
   server.disable('x-powered-by');
   // documents bear their revision as one; nothing else that is answered here is asked for again unchanged
   server.disable('etag');
-  if (log) server.use(pinoHttp({ logger: log, autoLogging: false }));
+  if (log) server.use(pinoHttp({ logger: log, autoLogging: false, serializers: SERIALIZERS }));
   server.use(knownHost(hosts));
   server.use(helmet({ contentSecurityPolicy: { directives: policy(appRoot) }, strictTransportSecurity: false }));
   server.use(compression());
@@ -72,7 +72,8 @@ export function createServer({
 
   server.get('/api/health', async (_req, res) => {
     await store.check();
-    res.json({ ok: true });
+    const setAside = await documentStore(store).setAside();
+    res.json({ ok: true, ...(setAside.length > 0 ? { setAside } : {}) });
   });
   server.use('/api', reckonRoutes(reckoner));
   server.use(
@@ -89,9 +90,31 @@ export function createServer({
 
   server.use(appFiles(appRoot));
   server.use(nothingHere);
-  server.use(problemHandler);
+  server.use(problemHandler(store.failed));
   return server;
 }
+
+/** What is asked, and never who asks nor what is sent: a log is read by others than a plan is. */
+const SERIALIZERS = {
+  req: ({ id, method, url }: { id: unknown; method: string; url: string }) => ({ id, method, url: url.split('?')[0] }),
+  res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+  err: (error: Error & { cause?: unknown }) => ({ type: error.name, message: toldOf(error), stack: framesOf(error) }),
+};
+
+const LOGGED = 300;
+
+/** A driver's message holds the statement and all that was to be written: its first line without them. */
+const toldOf = ({ message }: Error): string =>
+  message
+    .split('\n')[0]!
+    .replace(/\bparams:.*$/s, '')
+    .slice(0, LOGGED);
+
+const framesOf = ({ stack = '' }: Error): string =>
+  stack
+    .split('\n')
+    .filter((line) => /^\s+at /.test(line))
+    .join('\n');
 
 const tooMany: RequestHandler = (_req, res) =>
   sendProblem(res, 429, { title: 'Too much was asked within a minute. Nothing is lost; it is taken again shortly.' });

@@ -1,0 +1,1 @@
+CREATE INDEX `events_by_make_n` ON `events` (`make`,`n`);
