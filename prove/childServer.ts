@@ -14,13 +14,14 @@ export class ChildServer {
   constructor(
     private readonly file: string,
     private readonly program = PROGRAM,
+    private readonly env: NodeJS.ProcessEnv = {},
   ) {}
 
   /** @throws with what it said where it did not start */
   async start(): Promise<void> {
     const child = spawn(process.execPath, ['--import', 'tsx', this.program], {
       cwd: ROOT,
-      env: { ...process.env, PORT: '0', KEEP_SNUG_DEVICES: 'off', KEEP_SNUG_DATA: this.file },
+      env: { ...process.env, PORT: '0', KEEP_SNUG_DEVICES: 'off', KEEP_SNUG_DATA: this.file, ...this.env },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     this.child = child;

@@ -11,6 +11,8 @@ import { twoServers } from './twoServers';
 import { phone } from './phone';
 import { photographs } from './photographs';
 import { properties } from './properties';
+import { remote } from './remote';
+import { restores } from './restores';
 
 /**
  * Runs what takes longer than the checks may: all of it, or with `--sample` the small part that they hold. Names of
@@ -21,6 +23,8 @@ const PROOFS: readonly Proof[] = [
   kills,
   twoServers,
   files,
+  restores,
+  remote,
   flood,
   doors,
   offline,

@@ -96,6 +96,19 @@ END:VCALENDAR
 describe('a calendar file that is read', () => {
   const hours: HoursSpec = { week: [1, 1, 1, 1, 1, 2, 2] };
 
+  it('sees what has come again every week since 1996, and every day since 1920', () => {
+    for (const [start, rule] of [
+      ['19961203T193000', 'WEEKLY'],
+      ['19200101T193000', 'DAILY'],
+    ]) {
+      const old = ENTRIES.replace('DTSTART:20261201T193000', `DTSTART:${start}`)
+        .replace('DTEND:20261201T200000', `DTEND:${start!.replace('193000', '200000')}`)
+        .replace('FREQ=WEEKLY', `FREQ=${rule}`);
+      const taken = takenDays(old, hours, FROM, dayAfter(FROM, 9));
+      expect(taken.ok && taken.days).toContainEqual({ day: '2026-12-01', hours: 0.5, note: 'choir' });
+    }
+  });
+
   it('takes whole days, and the hour that lies at the time of a sitting, again and again', () => {
     expect(takenDays(ENTRIES, hours, FROM, dayAfter(FROM, 9))).toEqual({
       ok: true,

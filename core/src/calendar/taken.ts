@@ -2,8 +2,11 @@ import ICAL from 'ical.js';
 import { dayAfter, FIRST_START, minutesOn, type Day, type DayHours, type HoursSpec } from '../sittings';
 import { OURS } from './out';
 
-/** Entries that are looked at of one that comes again and again. */
+/** Times that are looked at of an entry that comes again and again, within the days that are asked about. */
 const MOST_TIMES = 1000;
+
+/** So many times before those days are gone through at most: daily for longer than anybody lives. */
+const MOST_BEFORE = 60_000;
 
 /** What is taken of days, or what is wrong with the file. */
 export type Taken = { ok: true; days: DayHours[] } | { ok: false; message: string };
@@ -22,7 +25,7 @@ interface Busy {
  * @param until the last day that is looked at
  */
 export function takenDays(text: string, hours: HoursSpec, from: Day, until: Day): Taken {
-  const busy = busyIn(text, dayEnd(until));
+  const busy = busyIn(text, new Date(`${from}T00:00:00`), dayEnd(until));
   if (!busy)
     return {
       ok: false,
@@ -40,7 +43,7 @@ export function takenDays(text: string, hours: HoursSpec, from: Day, until: Day)
   return { ok: true, days };
 }
 
-function busyIn(text: string, until: Date): Busy[] | undefined {
+function busyIn(text: string, since: Date, until: Date): Busy[] | undefined {
   let calendar: ICAL.Component;
   try {
     calendar = new ICAL.Component(ICAL.parse(text) as unknown as [string, [], []]);
@@ -53,11 +56,11 @@ function busyIn(text: string, until: Date): Busy[] | undefined {
     const isFree = entry.getFirstPropertyValue('transp') === 'TRANSPARENT';
     const isOff = entry.getFirstPropertyValue('status') === 'CANCELLED';
     if (isFree || isOff || String(entry.getFirstPropertyValue('uid') ?? '').endsWith(OURS)) return [];
-    return timesOf(new ICAL.Event(entry), until);
+    return timesOf(new ICAL.Event(entry), since, until);
   });
 }
 
-function timesOf(event: ICAL.Event, until: Date): Busy[] {
+function timesOf(event: ICAL.Event, since: Date, until: Date): Busy[] {
   if (!event.startDate) return [];
   const note = event.summary?.slice(0, 200) ?? '';
   const lasts = event.endDate ? event.endDate.toJSDate().getTime() - event.startDate.toJSDate().getTime() : 0;
@@ -67,10 +70,12 @@ function timesOf(event: ICAL.Event, until: Date): Busy[] {
   if (!event.isRecurring()) return [at(event.startDate.toJSDate())];
   const all: Busy[] = [];
   const times = event.iterator();
-  for (let next = times.next(); next && all.length < MOST_TIMES; next = times.next()) {
-    const from = next.toJSDate();
-    if (from > until) break;
-    all.push(at(from));
+  let before = 0;
+  for (let next = times.next(); next && all.length < MOST_TIMES && before < MOST_BEFORE; next = times.next()) {
+    const one = at(next.toJSDate());
+    if (one.from > until) break;
+    if (one.to <= since) before += 1;
+    else all.push(one);
   }
   return all;
 }

@@ -56,3 +56,11 @@ it('what was cut off, is none, or unpacks to a flood is no plan, and never a thr
     }),
   );
 });
+
+it('a link that unpacks to a flood is given up early, whatever it holds', () => {
+  const flood = deflateSync(new Uint8Array(60_000_000), { level: 9 });
+  const packed = Buffer.from(flood).toString('base64url');
+  const before = process.memoryUsage().arrayBuffers;
+  expect(textInFragment(packed)).toBeUndefined();
+  expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(20_000_000);
+});

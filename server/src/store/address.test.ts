@@ -1,4 +1,5 @@
 import type { MakeEvent } from '@keep-snug/core';
+import { createClient } from '@libsql/client';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { randomUUID } from 'node:crypto';
@@ -46,4 +47,31 @@ it('one that cannot be reached is told, with what to look at', async () => {
   await expect(openStore({ url: server.url })).rejects.toThrow(
     `“${server.url}” cannot be reached. See whether the server there runs, and DATABASE_URL names it.`,
   );
+});
+
+describe('on a libSQL server', () => {
+  it('writers wait for one another, and a transaction that nobody ends is taken back', async () => {
+    const [one, other] = [await openStore({ url: server.url }), await openStore({ url: server.url })];
+    const ids = Array.from({ length: 40 }, () => randomUUID());
+    const put = (id: string, index: number) => documentStore([one, other][index % 2]!).put('plans', id, 0, { index });
+    const checks = Promise.all([one.check(), other.check(), one.check()]);
+    expect((await Promise.all(ids.map(put))).every(({ done }) => done)).toBe(true);
+    await checks;
+    const client = createClient({ url: server.url });
+    const left = await client.transaction('write');
+    await left.execute("DELETE FROM documents WHERE kind = 'plans'");
+    const waits = documentStore(other).put('plans', randomUUID(), 0, { after: true });
+    left.close();
+    expect(await waits).toMatchObject({ done: true });
+    expect(await documentStore(one).list('plans')).toHaveLength(41);
+    client.close();
+    await Promise.all([one.close(), other.close()]);
+  });
+
+  it('another program’s database is left alone', async () => {
+    const client = createClient({ url: server.url });
+    await client.execute('CREATE TABLE bookmarks (url TEXT)');
+    client.close();
+    await expect(openStore({ url: server.url })).rejects.toThrow(/another program’s database/);
+  });
 });

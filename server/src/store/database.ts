@@ -5,7 +5,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdirSync, statfsSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { mark, MIGRATIONS, refuseForeign } from './identity';
+import { mark, MIGRATIONS, refuseForeign, refuseForeignServer } from './identity';
 import { house } from './schema';
 import { faultOf, FOLDER, FULL, GONE, NO_PLACE, REFUSED, StoreProblem } from './trouble';
 import { looked } from './wholeness';
@@ -98,7 +98,7 @@ async function openFile(file: string): Promise<Store> {
 async function openServer(address: Address): Promise<Store> {
   const client = createClient(address);
   return closedOnFailure(client, async () => {
-    await refuseForeign(client, address.url);
+    await refuseForeignServer(client, address.url);
     return brought(client);
   });
 }

@@ -1,14 +1,14 @@
 import type { MakeEvent } from '@keep-snug/core';
 import { randomUUID } from 'node:crypto';
-import { freshStore } from '../fixtures/store';
+import { freshStore, type FreshStore } from '../fixtures/store';
 import type { Changes } from './feed';
-import { documentStore, eventStore, feed, openStore, type Store } from './index';
+import { documentStore, eventStore, feed, type Store } from './index';
 
 let store: Store;
-let file: string;
+let again: FreshStore['again'];
 let end: () => Promise<void>;
 beforeEach(async () => {
-  ({ store, file, done: end } = await freshStore());
+  ({ store, again, done: end } = await freshStore());
 });
 afterEach(() => end());
 
@@ -96,7 +96,7 @@ it('keeps the mark of a write that was written over', async () => {
 });
 
 it('gives each number once, though two processes write to the file', async () => {
-  const other = await openStore(file);
+  const other = await again();
   expect(other.name).toBe(store.name);
   const make = randomUUID();
   const writes = [store, other].flatMap((each) =>

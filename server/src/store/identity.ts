@@ -24,9 +24,21 @@ export const tablesOf = async (client: Client): Promise<string[]> =>
 export async function refuseForeign(client: Client, place: string): Promise<void> {
   const tables = await tablesOf(client);
   const mark = await one(client, 'PRAGMA application_id');
-  const isOld = mark === 0 && FIRST_TABLES.every((table) => tables.includes(table));
-  if (tables.length > 0 && mark !== OURS && !isOld) throw new StoreProblem(place, FOREIGN);
-  if (tables.length === 0 && mark !== 0 && mark !== OURS) throw new StoreProblem(place, FOREIGN);
+  if (mark !== OURS && (mark !== 0 || !mayBeOurs(tables))) throw new StoreProblem(place, FOREIGN);
+  await refuseNewer(client, place, tables);
+}
+
+/** A database with nothing in it yet, or with what every one of ours has. */
+const mayBeOurs = (tables: readonly string[]): boolean =>
+  tables.length === 0 || FIRST_TABLES.every((table) => tables.includes(table));
+
+/**
+ * The same of a libSQL server, which keeps no marks: a PRAGMA holds for one request there, or is not taken at all.
+ * @throws StoreProblem where it is another program's, or a newer Keep Snug's
+ */
+export async function refuseForeignServer(client: Client, place: string): Promise<void> {
+  const tables = await tablesOf(client);
+  if (!mayBeOurs(tables)) throw new StoreProblem(place, FOREIGN);
   await refuseNewer(client, place, tables);
 }
 

@@ -3,22 +3,22 @@ import { randomUUID } from 'node:crypto';
 import { loadDemo } from '../demo';
 import { freshStore } from '../fixtures/store';
 import { readSettings } from '../settings';
-import { documentStore, eventStore, openStore } from './index';
+import { documentStore, eventStore } from './index';
 
 it('is the same after closing and opening the file again', async () => {
-  const { store, file, done } = await freshStore();
+  const { store, again: reopened, done } = await freshStore();
   const id = randomUUID();
   await documentStore(store).put('plans', id, 0, { title: 'kept' });
   await store.close();
-  const again = await openStore(file);
+  const again = await reopened();
   expect((await documentStore(again).get('plans', id))?.body).toEqual({ title: 'kept' });
   await again.close();
   await done();
 });
 
 it('takes one of the writes that race from two processes on one file', async () => {
-  const { store, file, done } = await freshStore();
-  const other = await openStore(file);
+  const { store, again: reopened, done } = await freshStore();
+  const other = await reopened();
   const stores = [store, other].map(documentStore);
   for (let race = 0; race < 20; race += 1) {
     const id = randomUUID();
