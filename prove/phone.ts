@@ -8,7 +8,6 @@ import { join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import { connect } from 'node:tls';
 import { fileURLToPath } from 'node:url';
-import { backUp, bringBack } from '../server/src/store/copies';
 import type { Proof } from './proof';
 import { held } from './sent';
 
@@ -103,7 +102,12 @@ class HouseLine {
   }
 }
 
-const broughtBack = (file: string, backup: string) => bringBack(backup, file, new Date());
+/** As from the command line: a process of its own, which lets go of the file. */
+const copies = (command: 'backup' | 'restore', file: string, named: string) =>
+  promisify(execFile)(process.execPath, ['--import', 'tsx', 'server/src/cli/copies.ts', command, named], {
+    cwd: ROOT,
+    env: { ...process.env, KEEP_SNUG_DATA: file },
+  });
 
 /** The program with its line for phones, and what it printed of it. */
 async function started(
@@ -294,14 +298,14 @@ export const phone: Proof = {
       };
       held(told.devices.length === 1 && told.devices[0]!.name === 'sofa', 'the phone is not listed');
       const backup = join(folder, 'backup.sqlite');
-      await backUp(join(folder, 'house.sqlite'), backup);
+      await copies('backup', join(folder, 'house.sqlite'), backup);
       await fetch(`${run.local}/api/paired/${told.devices[0]!.id}`, { method: 'DELETE' });
       const [refused] = (await ask([{ url: `${base}/api/plans`, method: 'GET', cookie }])) as [Answer];
       held(refused.status === 401, `a removed phone was answered ${refused.status}`);
       // an older copy of the data lets nobody in again
       child.kill('SIGTERM');
       await new Promise((resolve) => child!.once('exit', resolve));
-      await broughtBack(join(folder, 'house.sqlite'), backup);
+      await copies('restore', join(folder, 'house.sqlite'), backup);
       const second = await started(join(folder, 'house.sqlite'), run.phonePort);
       ({ child } = second);
       const [still] = (await ask([{ url: `${base}/api/plans`, method: 'GET', cookie }])) as [Answer];

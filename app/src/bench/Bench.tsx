@@ -21,6 +21,7 @@ import { Words } from '@/parts/Words';
 import { SaveReminder } from '@/settings/SaveReminder';
 import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
+import { Strangers } from './Strangers';
 import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
 import { useCalm } from '@/state/useCalm';
 import { useTurn } from '@/state/turns';
@@ -60,6 +61,7 @@ export function Bench() {
           {isCalm ? (
             <>
               <DaysCard />
+              <Strangers />
               <Batches />
               <PlansIn />
               <ListTools what="plans" finding={finding} />

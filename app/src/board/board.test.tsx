@@ -2,6 +2,7 @@ import { planFor, PlanProblem, reckon, type Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { useState } from 'react';
+import { serverHas } from '@/fixtures/serverHas';
 import { choose, show } from '@/fixtures/show';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { useAsking } from '@/state/asking';
@@ -155,6 +156,7 @@ describe('a clash', () => {
 
   it('is silent until there is one, then offers both', () => {
     const settle = jest.fn();
+    serverHas('plans', { a: phone });
     useLibrary.setState({ settle });
     show(<Clash kind="plans" id="a" held={held} />);
     expect(screen.queryByText(/another device/)).toBeNull();

@@ -1,5 +1,7 @@
 import { plural } from '@keep-snug/core';
+import { HOURS_ID } from '@keep-snug/core/sittings';
 import { Busy } from '@/parts/Busy';
+import { Clash } from '@/parts/Clash';
 import { EmptyPlace } from '@/parts/EmptyPlace';
 import { Page } from '@/parts/Page';
 import { Tape } from '@/parts/Tape';
@@ -21,6 +23,7 @@ export function Days() {
   const { ask, hours, isEmpty } = useSittingsAsk();
   const { found, stale } = useSittings(ask);
   const batches = useLibrary((state) => state.shelves.batches);
+  const held = useLibrary((state) => state.shelves.hours[HOURS_ID]);
   const jobs = found ? jobsShown(found.jobs, batches) : [];
   return (
     <Page title="Days" says="What you crochet on which day, and whether it is done in time.">
@@ -37,6 +40,7 @@ export function Days() {
           ))}
         </View>
       ) : null}
+      {held ? <Clash kind="hours" id={HOURS_ID} held={held} /> : null}
       <HoursPart hours={hours} from={ask.from} />
       {/* what is about to change is not sent to a calendar */}
       <CalendarPart told={stale ? null : found} ask={ask} />

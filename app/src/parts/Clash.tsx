@@ -1,8 +1,13 @@
+import { differencesOf } from '@keep-snug/core/differences';
 import type { DocumentKind } from '@keep-snug/core/documents';
+import { useMemo } from 'react';
 import { View } from 'react-native';
+import { useDeleting } from '@/state/deleting';
+import { useLibrary, type LocalDocument } from '@/state/library';
+import { useSettings } from '@/state/settings';
 import { Action } from './Action';
 import { Notice } from './Notice';
-import { useLibrary, type LocalDocument } from '@/state/library';
+import { Words } from './Words';
 
 interface Props {
   kind: DocumentKind;
@@ -13,26 +18,67 @@ interface Props {
 /** Told when a change here came too late, or was not taken; offers both. Nothing is overwritten unasked. */
 export function Clash({ kind, id, held }: Props) {
   const settle = useLibrary((state) => state.settle);
+  const takeTheirs = useDeleting((state) => state.takeTheirs);
   if (held.refused)
     return (
       <Notice tone="rowan" word="Could not be saved on the server. It is still on this device" text={held.refused} />
     );
   if (held.theirs === undefined) return null;
-  const gone = held.theirs === null;
+  const { word, text, mine, theirs } = wordsOf(held);
   return (
-    <Notice
-      tone="thread"
-      word={gone ? 'Deleted on another device' : 'Changed on another device'}
-      text={
-        gone
-          ? 'You changed this here, and it was deleted elsewhere meanwhile.'
-          : 'You changed this here, and it was changed elsewhere meanwhile.'
-      }
-    >
-      <View style={{ flexDirection: 'row', gap: 16 }}>
-        <Action onPress={() => settle(kind, id, 'mine')}>Keep this version</Action>
-        <Action onPress={() => settle(kind, id, 'theirs')}>{gone ? 'Delete here too' : 'Use the other version'}</Action>
+    <Notice tone="thread" word={word} text={text}>
+      {held.theirs && !held.goneHere ? <Beside mine={held.body} theirs={held.theirs.body} /> : null}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+        <Action onPress={() => settle(kind, id, 'mine')}>{mine}</Action>
+        <Action onPress={() => takeTheirs(kind, id, nameOf(held.body))}>{theirs}</Action>
       </View>
     </Notice>
+  );
+}
+
+function wordsOf({ theirs, goneHere }: LocalDocument<unknown>) {
+  if (goneHere)
+    return {
+      word: 'Deleted here, changed on another device',
+      text: 'You deleted this here, and it was changed elsewhere meanwhile.',
+      mine: 'Delete it all the same',
+      theirs: 'Keep it as it is there',
+    };
+  if (theirs === null)
+    return {
+      word: 'Deleted on another device',
+      text: 'You changed this here, and it was deleted elsewhere meanwhile.',
+      mine: 'Keep this version',
+      theirs: 'Delete here too',
+    };
+  return {
+    word: 'Changed on another device',
+    text: 'You changed this here, and it was changed elsewhere meanwhile.',
+    mine: 'Keep this version',
+    theirs: 'Use the other version',
+  };
+}
+
+const nameOf = (body: unknown): string => {
+  const { title, name } = (body ?? {}) as { title?: string; name?: string };
+  return title ?? name ?? 'your hours';
+};
+
+/** What differs, here and there side by side. */
+function Beside({ mine, theirs }: { mine: unknown; theirs: unknown }) {
+  const units = useSettings((state) => state.units);
+  const all = useMemo(() => differencesOf(mine, theirs, units), [mine, theirs, units]);
+  return (
+    <View role="table" aria-label="What differs" style={{ gap: 2 }}>
+      {all.map(({ path, where, mine: here, theirs: there }) => (
+        <View key={path} role="row" style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12 }}>
+          <Words as="smallStrong" style={{ flexBasis: 150, flexGrow: 1 }}>
+            {where}
+          </Words>
+          <Words as="small" style={{ flexBasis: 110, flexGrow: 1 }}>{`here ${here}`}</Words>
+          <Words as="small" style={{ flexBasis: 110, flexGrow: 1 }}>{`there ${there}`}</Words>
+        </View>
+      ))}
+    </View>
   );
 }

@@ -25,7 +25,7 @@ export function DeletedBar() {
       wrapperStyle={{ bottom: wide ? 8 : ABOVE_THE_PLACES, alignItems: 'center' }}
       style={{ backgroundColor: colours.slab, borderRadius: 2, maxWidth: 560, width: '94%' }}
     >
-      <Words style={{ color: colours.onSlab }}>{`Deleted: ${last?.name ?? ''}`}</Words>
+      <Words style={{ color: colours.onSlab }}>{`${last?.done ?? 'Deleted'}: ${last?.name ?? ''}`}</Words>
     </Snackbar>
   );
 }

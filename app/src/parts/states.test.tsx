@@ -1,6 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { Text } from 'react-native';
 import { show } from '@/fixtures/show';
+import { useDeleting } from '@/state/deleting';
 import { useLibrary } from '@/state/library';
 import { useLine } from '@/state/sync';
 import { Broken } from './Broken';
@@ -97,7 +98,30 @@ describe('changed on another device', () => {
     first.unmount();
     clash({ revision: 4, body: yarn('theirs') });
     show(<Clash kind="yarns" id="y" held={held()} />);
+    // what differs, side by side
+    expect(screen.getAllByText('here mine')).toHaveLength(2);
+    expect(screen.getAllByText('there theirs')).toHaveLength(2);
     fireEvent.press(screen.getByText('Use the other version'));
+    expect(held()).toEqual({ body: yarn('theirs'), revision: 4, dirty: false });
+    act(() => useDeleting.getState().undo());
+    // one's own last edit, on what stands there now
+    expect(held()).toMatchObject({ body: yarn('mine'), revision: 4, dirty: true });
+  });
+
+  it('asks again about what was deleted here and changed there meanwhile', () => {
+    const gone = { body: yarn('mine'), revision: 1, dirty: true, gone: true, stamp: 's' };
+    const answer = { is: 'stale', present: { revision: 4, body: yarn('theirs') } } as const;
+    act(() => useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, yarns: { y: gone } } })));
+    act(() => useLibrary.getState().answered('yarns', 'y', gone, answer));
+    const first = show(<Clash kind="yarns" id="y" held={held()} />);
+    expect(held().gone).toBeUndefined();
+    fireEvent.press(screen.getByText('Delete it all the same'));
+    expect(held()).toMatchObject({ gone: true, dirty: true, revision: 4 });
+    first.unmount();
+    act(() => useLibrary.setState(({ shelves }) => ({ shelves: { ...shelves, yarns: { y: gone } } })));
+    act(() => useLibrary.getState().answered('yarns', 'y', gone, answer));
+    show(<Clash kind="yarns" id="y" held={held()} />);
+    fireEvent.press(screen.getByText('Keep it as it is there'));
     expect(held()).toEqual({ body: yarn('theirs'), revision: 4, dirty: false });
   });
 

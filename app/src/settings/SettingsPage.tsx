@@ -16,6 +16,7 @@ import { InstallPart } from './InstallPart';
 import { PhonesPart } from './PhonesPart';
 import { RefusedEvents } from './RefusedEvents';
 import { saveEverything, useHeldInWords } from './everything';
+import { NotOnServer, useNotOnServer } from './NotOnServer';
 
 /** What can be set, and how each choice is named. */
 const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: Choices[K]; name: string }[] } } = {
@@ -158,13 +159,15 @@ function Data() {
   const [saved, setSaved] = useState('');
   const held = useHeldInWords();
   const aside = useEvents((state) => Object.keys(state.refused).length);
+  const unsettled = useNotOnServer().length;
   return (
     <Setting name="Data">
       <Words>{`On this device: ${held}.`}</Words>
-      <Words tone="faint">{whereItIs(waiting, aside)}</Words>
+      <Words tone="faint">{whereItIs(waiting, aside + unsettled)}</Words>
+      <NotOnServer />
       <RefusedEvents />
       <View style={{ flexDirection: 'row', marginLeft: -4 }}>
-        <Action onPress={() => void saveEverything({ reached, waiting }).then(setSaved)}>
+        <Action onPress={() => void saveEverything({ reached, waiting: waiting + aside + unsettled }).then(setSaved)}>
           Save everything as a file
         </Action>
       </View>

@@ -1,3 +1,4 @@
+import type { Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { parsePlan, type DocumentKind } from '@keep-snug/core/formats';
 import { screen } from '@testing-library/react-native';
@@ -42,6 +43,21 @@ describe('everything as a file', () => {
     Object.assign(globalThis, { document: before.document, fetch: before.fetch });
     Object.assign(URL, { createObjectURL: before.create, revokeObjectURL: before.revoke });
     expect(clicked).toEqual(['/api/everything', 'blob:here', 'blob:here']);
+  });
+
+  it('holds what the server refused and what only the server has, and Settings leads to what is not there', async () => {
+    const id = 'a0000000-0000-4000-8000-000000000077';
+    const [plan] = Object.values(TERN_POINT.plans);
+    const mine = { body: { ...plan!, title: 'refused here' }, revision: 0, dirty: true, stamp: 's' };
+    const { answered, putBack } = useLibrary.getState();
+    putBack([{ kind: 'plans', id, held: mine }]);
+    answered('plans', id, mine, { is: 'refused', message: 'fabric.rate.perMinute: 567 is too large.' });
+    const file = JSON.parse(await everything({ plans: { there: plan } })) as { plans: Record<string, Plan> };
+    expect([file.plans[id]?.title, file.plans.there?.title]).toEqual(['refused here', plan!.title]);
+    show(<SettingsPage />);
+    expect(screen.getByText(/567 is too large/)).toBeTruthy();
+    expect(screen.getByLabelText('Go to refused here')).toBeTruthy();
+    expect(screen.queryByText('The server has all of it too.')).toBeNull();
   });
 
   it('holds each document as it is, by its id, and reads back as what it was', async () => {

@@ -3,7 +3,7 @@ import type { KeptEvent, MakeEvent } from '@keep-snug/core';
 import { deviceNow } from '@/state/device';
 import { useEvents } from '@/state/events';
 import { answers } from '@/state/api';
-import { useLibrary, type LocalDocument, type Shelf } from '@/state/library';
+import { everyHeld, useLibrary, type LocalDocument, type Shelf } from '@/state/library';
 import { saveText } from '@/parts/saveText';
 import { useSaved } from '@/state/saved';
 
@@ -30,10 +30,9 @@ export function useHeldInWords(): string {
   return DOCUMENT_KINDS.map((kind) => counted(kind, presentOn(shelves[kind] as Shelf).length)).join(', ');
 }
 
-/** Every document on this device that is not deleted, by kind and id. */
+/** Every document on this device that is not deleted, by kind and id: also what the server refused, and what is not known here. */
 export function documentsHere(): { kind: DocumentKind; id: string; held: LocalDocument<unknown> }[] {
-  const { shelves } = useLibrary.getState();
-  return DOCUMENT_KINDS.flatMap((kind) => presentOn(shelves[kind] as Shelf).map(([id, held]) => ({ kind, id, held })));
+  return everyHeld(useLibrary.getState()).filter(({ held }) => !held.gone);
 }
 
 /** Everything that happened, as far as this device has it: also what is not laid out. */
@@ -54,12 +53,30 @@ export function byMake(events: readonly KeptEvent[]): Map<string, KeptEvent[]> {
   return makes;
 }
 
-/** Everything on this device as one file's text: each document in its open format, by its id, and every event. */
-export async function everything(): Promise<string> {
-  const documents = Object.fromEntries(DOCUMENT_KINDS.map((kind): [string, Record<string, unknown>] => [kind, {}]));
+type File = Partial<Record<DocumentKind, Record<string, unknown>>> & { events?: readonly MakeEvent[] };
+
+/**
+ * Everything on this device as one file's text: each document in its open format, by its id, and every event.
+ * @param there what the server has, where it was asked: what is here comes over it, and nothing of either is left out
+ */
+export async function everything(there: File = {}): Promise<string> {
+  const documents = Object.fromEntries(
+    DOCUMENT_KINDS.map((kind): [string, Record<string, unknown>] => [kind, { ...there[kind] }]),
+  );
   for (const { kind, id, held } of documentsHere()) documents[kind]![id] = held.body;
-  const events = (await eventsHere()).map(({ seq: _seq, ...event }) => event as MakeEvent);
+  const here = (await eventsHere()).map(({ seq: _seq, ...event }) => event as MakeEvent);
+  const events = [...new Map([...(there.events ?? []), ...here].map((event) => [event.id, event])).values()];
   return JSON.stringify({ format: 'keep-snug.everything/1', ...documents, events }, null, 2);
+}
+
+/** What the server has; nothing where it is away. */
+async function everythingThere(): Promise<File | undefined> {
+  try {
+    const answer = await fetch('/api/everything');
+    return answer.ok ? ((await answer.json()) as File) : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 /**
@@ -75,8 +92,9 @@ export async function saveEverything({
 }): Promise<string> {
   const name = `keep-snug-${new Date().toISOString().slice(0, 10)}.json`;
   // before the first answer nobody knows whether it is there: this device may have read a part only
-  if (waiting === 0 && (reached ?? (await answers()))) download('/api/everything', name);
-  else saveText(await everything(), name, 'application/json');
+  const isThere = reached ?? (await answers());
+  if (waiting === 0 && isThere) download('/api/everything', name);
+  else saveText(await everything(isThere ? await everythingThere() : undefined), name, 'application/json');
   useSaved.getState().saved();
   return name;
 }

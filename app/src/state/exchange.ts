@@ -1,5 +1,4 @@
 import type { MakeEvent } from '@keep-snug/core';
-import { DOCUMENT_KINDS } from '@keep-snug/core/documents';
 import {
   benchFirst,
   changesSince,
@@ -17,7 +16,7 @@ import { keepCursor } from './device/keeper';
 import { everyKey } from './device/laying';
 import { useEvents } from './events';
 import type { ServerChange } from './held';
-import { useLibrary, type LocalDocument, type Shelf } from './library';
+import { everyHeld, useLibrary, type LocalDocument } from './library';
 
 /** A batch holds at most so much: the server takes a megabyte, and a slow line a part of it. */
 const BATCH = { events: 500, bytes: 200_000 } as const;
@@ -74,9 +73,8 @@ async function offerAnew(store: string): Promise<Offered> {
 async function allKeys() {
   const db = deviceNow();
   if (db) return everyKey(db);
-  const { shelves } = useLibrary.getState();
   return {
-    documents: DOCUMENT_KINDS.flatMap((kind) => Object.keys(shelves[kind]).map((id) => ({ kind, id }))),
+    documents: heldDocuments().map(({ kind, id }) => ({ kind, id })),
     events: Object.values(useEvents.getState().byMake).flatMap((list) => list.map(({ id }) => id)),
   };
 }
@@ -122,10 +120,7 @@ async function everyPage(house?: string): Promise<ChangesPage[]> {
 const keyOf = ({ kind, id }: { kind: string; id: string }) => `${kind}/${id}`;
 
 function heldDocuments(): { kind: ServerChange['kind']; id: string; held: LocalDocument<unknown> }[] {
-  const { shelves } = useLibrary.getState();
-  return DOCUMENT_KINDS.flatMap((kind) =>
-    Object.entries(shelves[kind] as Shelf).map(([id, held]) => ({ kind, id, held })),
-  );
+  return everyHeld(useLibrary.getState());
 }
 
 function isBehind(entries: readonly Entry[], top: number, seq: number): boolean {

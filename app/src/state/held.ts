@@ -42,7 +42,10 @@ export function afterAnswer(held: Held, sent: Held, answer: PutAnswer): Held | u
     if (held.gone && present === null) return undefined;
     if (present && !held.gone && same(present.body, held.body))
       return { body: held.body, revision: present.revision, dirty: false };
-    return { ...held, dirty: false, theirs: present };
+    if (!held.gone) return { ...held, dirty: false, theirs: present };
+    // deleted here, changed elsewhere: it is shown again, and asked about
+    const { gone: _gone, ...shown } = held;
+    return { ...shown, dirty: false, goneHere: true, theirs: present };
   }
   if (sent.gone) return changedSince ? { ...held, revision: 0, dirty: true } : undefined;
   return { ...held, revision: answer.revision, dirty: changedSince };

@@ -2,12 +2,21 @@ import { TERN_POINT } from '@keep-snug/core/demo';
 import { useHistory } from './history';
 import { useLibrary } from './library';
 
+const thing = (name: string) => ({ name, thing: { kind: 'loose' } });
+
 describe('a clash', () => {
   const clash = () =>
     useLibrary.setState((state) => ({
       shelves: {
         ...state.shelves,
-        things: { a: { body: 'mine', revision: 2, dirty: false, theirs: { revision: 5, body: 'theirs' } } as never },
+        things: {
+          a: {
+            body: thing('mine'),
+            revision: 2,
+            dirty: false,
+            theirs: { revision: 5, body: thing('theirs') },
+          } as never,
+        },
       },
     }));
   const now = () => useLibrary.getState().shelves.things.a;
@@ -15,10 +24,10 @@ describe('a clash', () => {
   it('can be settled either way', () => {
     clash();
     useLibrary.getState().settle('things', 'a', 'mine');
-    expect(now()).toEqual({ body: 'mine', revision: 5, dirty: true });
+    expect(now()).toEqual({ body: thing('mine'), revision: 5, dirty: true, stamp: expect.any(String) });
     clash();
     useLibrary.getState().settle('things', 'a', 'theirs');
-    expect(now()).toEqual({ body: 'theirs', revision: 5, dirty: false });
+    expect(now()).toEqual({ body: thing('theirs'), revision: 5, dirty: false });
   });
 });
 

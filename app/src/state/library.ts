@@ -1,4 +1,5 @@
-import type { DocumentKind, Documents } from '@keep-snug/core/documents';
+import { DOCUMENT_KINDS, type DocumentKind, type Documents } from '@keep-snug/core/documents';
+import { unknownIn } from '@keep-snug/core/unknown';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { keepDocument, type DocumentWork } from './device/keeper';
@@ -16,6 +17,8 @@ export interface LocalDocument<Body> {
   stamp?: string;
   /** Deleted here and not yet sent. */
   gone?: boolean;
+  /** Deleted here, while it was changed elsewhere: it is asked about again before it goes. */
+  goneHere?: true;
   /** What stands on the server where a change of ours came too late; null when it was deleted there. */
   theirs?: { revision: number; body: unknown } | null;
   /** Why the server would not take it. */
@@ -27,6 +30,8 @@ export type Shelves = { [K in DocumentKind]: Record<string, LocalDocument<Docume
 
 interface Library {
   shelves: Shelves;
+  /** Documents that this version does not know, kept as they came: no room but the bench's own card for them sees one. */
+  strangers: Record<DocumentKind, Shelf>;
   /** Whether the server's documents have ever been seen on this device. */
   loaded: boolean;
   add: <K extends DocumentKind>(kind: K, body: Documents[K]) => string;
@@ -50,6 +55,8 @@ interface Library {
 
 export const EMPTY: Shelves = { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} };
 
+export const NO_STRANGERS = Object.fromEntries(DOCUMENT_KINDS.map((kind) => [kind, {}])) as Record<DocumentKind, Shelf>;
+
 interface Patch {
   kind: DocumentKind;
   id: string;
@@ -60,15 +67,15 @@ export const useLibrary = create<Library>()((set, get) => {
   /** Here at once, in this device's store as soon as may be. */
   const apply = (patches: readonly Patch[]) => {
     for (const { kind, id, work } of patches) keepDocument(kind, id, work);
-    set(({ shelves }) => ({
-      shelves: patched(
-        shelves,
-        patches.map(({ kind, id, work }) => ({ kind, id, held: work(heldIn(shelves, kind, id)) })),
+    set((state) =>
+      patched(
+        state,
+        patches.map(({ kind, id, work }) => ({ kind, id, held: work(heldIn(state, kind, id)) })),
       ),
-    }));
+    );
   };
   const onHeld = (kind: DocumentKind, id: string, work: DocumentWork) => {
-    if (heldIn(get().shelves, kind, id)) apply([{ kind, id, work: (held) => (held ? work(held) : undefined) }]);
+    if (heldIn(get(), kind, id)) apply([{ kind, id, work: (held) => (held ? work(held) : undefined) }]);
   };
   const isNew = (body: unknown): DocumentWork => {
     const stamp = newId();
@@ -77,6 +84,7 @@ export const useLibrary = create<Library>()((set, get) => {
 
   return {
     shelves: EMPTY,
+    strangers: NO_STRANGERS,
     loaded: false,
     add: (kind, body) => {
       const id = newId();
@@ -98,8 +106,10 @@ export const useLibrary = create<Library>()((set, get) => {
     },
     settle: (kind, id, whose) =>
       onHeld(kind, id, (held) => {
-        const { theirs, ...mine } = held!;
-        if (whose === 'mine') return { ...mine, revision: theirs?.revision ?? 0, dirty: true };
+        const { theirs, goneHere, ...mine } = held!;
+        const stamp = newId();
+        if (whose === 'mine')
+          return { ...mine, ...(goneHere ? { gone: true } : {}), revision: theirs?.revision ?? 0, dirty: true, stamp };
         return theirs ? { body: theirs.body, revision: theirs.revision, dirty: false } : undefined;
       }),
     receive: (changes) => {
@@ -117,31 +127,60 @@ export const useLibrary = create<Library>()((set, get) => {
         })),
       ),
     putBack: (list) => apply(list.map(({ kind, id, held }) => ({ kind, id, work: () => held }))),
-    adopt: (list) => set(({ shelves }) => ({ shelves: patched(shelves, list) })),
+    adopt: (list) => set((state) => patched(state, list)),
   };
 });
 
-function heldIn(shelves: Shelves, kind: DocumentKind, id: string): LocalDocument<unknown> | undefined {
-  return (shelves[kind] as Shelf)[id];
+type Held = LocalDocument<unknown>;
+type Both = Pick<Library, 'shelves' | 'strangers'>;
+
+function heldIn({ shelves, strangers }: Both, kind: DocumentKind, id: string): Held | undefined {
+  return (shelves[kind] as Shelf)[id] ?? strangers[kind][id];
+}
+
+/** Every document on this device, those that are not known here too. */
+export function everyHeld({ shelves, strangers }: Both): { kind: DocumentKind; id: string; held: Held }[] {
+  return DOCUMENT_KINDS.flatMap((kind) =>
+    [shelves[kind] as Shelf, strangers[kind]].flatMap((shelf) =>
+      Object.entries(shelf).map(([id, held]) => ({ kind, id, held })),
+    ),
+  );
+}
+
+const looked = new WeakMap<object, boolean>();
+
+/** A body is looked at once: it never changes, only gives way to another. */
+function isStrange(kind: DocumentKind, { body }: Held): boolean {
+  if (typeof body !== 'object' || body === null) return true;
+  const before = looked.get(body);
+  if (before !== undefined) return before;
+  const strange = unknownIn(kind, body) !== undefined;
+  looked.set(body, strange);
+  return strange;
 }
 
 /**
  * Shelves with some of their documents changed or taken out. What has not changed stays the same object, so that nothing
  * is reckoned again for it.
  */
-function patched(
-  shelves: Shelves,
-  list: readonly { kind: DocumentKind; id: string; held: LocalDocument<unknown> | undefined }[],
-): Shelves {
-  const next: Record<string, Shelf> = {};
+function patched(both: Both, list: readonly { kind: DocumentKind; id: string; held: Held | undefined }[]): Both {
+  const next = { shelves: {} as Record<string, Shelf>, strangers: {} as Record<string, Shelf> };
+  const put = (where: keyof Both, kind: DocumentKind, id: string, held: Held | undefined) => {
+    const before = (both[where][kind] as Shelf)[id];
+    const now = next[where][kind]?.[id] ?? before;
+    if (now === held || (now && held && isSame(now, held))) return;
+    next[where][kind] ??= { ...(both[where][kind] as Shelf) };
+    if (held) next[where][kind][id] = held;
+    else delete next[where][kind][id];
+  };
   for (const { kind, id, held } of list) {
-    const before = heldIn(shelves, kind, id);
-    if (before === held || (before && held && isSame(before, held))) continue;
-    next[kind] ??= { ...(shelves[kind] as Shelf) };
-    if (held) next[kind][id] = held;
-    else delete next[kind][id];
+    const strange = held !== undefined && isStrange(kind, held);
+    put('shelves', kind, id, strange ? undefined : held);
+    put('strangers', kind, id, strange ? held : undefined);
   }
-  return Object.keys(next).length === 0 ? shelves : ({ ...shelves, ...next } as Shelves);
+  const grown = <K extends keyof Both>(where: K): Both[K] =>
+    Object.keys(next[where]).length === 0 ? both[where] : { ...both[where], ...next[where] };
+  return { shelves: grown('shelves'), strangers: grown('strangers') };
 }
 
 /** Every change has a stamp, every sending an answer: by these alone two states of a document differ. */
@@ -152,6 +191,7 @@ function isSame(a: LocalDocument<unknown>, b: LocalDocument<unknown>): boolean {
     a.dirty === b.dirty &&
     a.gone === b.gone &&
     a.refused === b.refused &&
+    a.goneHere === b.goneHere &&
     a.theirs?.revision === b.theirs?.revision &&
     (a.theirs === undefined) === (b.theirs === undefined)
   );

@@ -1,4 +1,3 @@
-import { DOCUMENT_KINDS } from '@keep-snug/core/documents';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { Away, NotPaired, OtherHouse } from './api';
@@ -10,7 +9,7 @@ import { inTurn } from './device/turn';
 import { useEvents } from './events';
 import { exchange, fetchMake, readOn, type Offered } from './exchange';
 import { comeToFront, hearOfInstruments, listenToInstruments, useInstruments } from './instruments';
-import { useLibrary, type Shelf } from './library';
+import { everyHeld, useLibrary } from './library';
 
 interface Line {
   /** Whether the server was there the last time it was asked. */
@@ -95,12 +94,7 @@ export function useAway(): boolean {
 /** How much waits to be sent. */
 export function useWaiting(): number {
   const events = useEvents((state) => state.unsent.length);
-  const documents = useLibrary((state) =>
-    DOCUMENT_KINDS.reduce(
-      (sum, kind) => sum + Object.values(state.shelves[kind] as Shelf).filter((held) => held.dirty).length,
-      0,
-    ),
-  );
+  const documents = useLibrary((state) => everyHeld(state).filter(({ held }) => held.dirty).length);
   return events + documents;
 }
 

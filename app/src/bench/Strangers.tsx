@@ -1,0 +1,45 @@
+import { unknownIn } from '@keep-snug/core/unknown';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { Action } from '@/parts/Action';
+import { CardBox } from '@/parts/CardBox';
+import { saveText } from '@/parts/saveText';
+import { Words } from '@/parts/Words';
+import { useDeleting } from '@/state/deleting';
+import { everyHeld, useLibrary, type Shelves } from '@/state/library';
+
+/** Documents of a kind that this version does not know: each says so, and can be saved or deleted; the rest stands. */
+export function Strangers() {
+  const strangers = useLibrary((state) => state.strangers);
+  const remove = useDeleting((state) => state.remove);
+  const all = useMemo(() => everyHeld({ shelves: NONE, strangers }).filter(({ held }) => !held.gone), [strangers]);
+  return all.map(({ kind, id, held }) => {
+    const name = nameOf(held.body);
+    return (
+      <CardBox key={id} label={name}>
+        <Words as="strong">{name}</Words>
+        <Words>
+          {`This version of Keep Snug does not know ${unknownIn(kind, held.body)} in it. It is kept as it came: open it with the version that made it.`}
+        </Words>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+          <Action
+            label={`Save ${name} as a file`}
+            onPress={() => saveText(JSON.stringify(held.body, null, 2), `keep-snug-${id}.json`, 'application/json')}
+          >
+            Save as a file
+          </Action>
+          <Action label={`Delete ${name}`} onPress={() => remove(kind, id, name)}>
+            Delete
+          </Action>
+        </View>
+      </CardBox>
+    );
+  });
+}
+
+const NONE = { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} } as Shelves;
+
+const nameOf = (body: unknown): string => {
+  const { title, name } = (body ?? {}) as { title?: unknown; name?: unknown };
+  return String(title ?? name ?? 'An entry without a name').slice(0, 120);
+};

@@ -1,0 +1,20 @@
+import { TERN_POINT } from '../demo';
+import { differencesOf } from './differences';
+
+const [plan, other] = Object.values(TERN_POINT.plans) as [object, object];
+
+it('are the places at which two versions are unlike, in the reader’s words and unit', () => {
+  const mine = { title: 'Pouch', thing: { width: { mm: 78 }, tools: [{ grip: { mm: 4 } }] }, fit: { name: 'snug' } };
+  const theirs = { title: 'Case', thing: { width: { mm: 82 }, tools: [] }, fit: { name: 'snug' } };
+  expect(differencesOf(mine, theirs, 'cm')).toEqual([
+    { path: 'title', where: 'title', mine: 'Pouch', theirs: 'Case' },
+    { path: 'thing.width.mm', where: 'thing, width', mine: '7.8 cm', theirs: '8.2 cm' },
+    { path: 'thing.tools[0].grip.mm', where: 'thing, tools 1, grip', mine: '0.4 cm', theirs: 'nothing' },
+  ]);
+});
+
+it('are none between equals, and some between others, but never endless', () => {
+  expect(differencesOf(plan, structuredClone(plan), 'mm')).toEqual([]);
+  expect(differencesOf(plan, other, 'mm').length).toBeGreaterThan(3);
+  expect(differencesOf(plan, other, 'mm').length).toBeLessThanOrEqual(12);
+});
