@@ -30,12 +30,13 @@ test(
   },
 );
 
-test('on the board a wrong entry keeps the last good drawing and says how to mend it', async ({ page, server }) => {
+test('on the board a wrong entry takes the place of the drawing and says how to mend it', async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
   await openStage(page, 'Thing');
   await field(page, 'Edge radius').fill('9');
   await expect(page.getByText(/9 mm is more than half the depth/).first()).toBeVisible();
-  await expect(page.getByRole('img', { name: /laid flat: 16 stitches/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'No drawing yet' }).first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /laid flat/ })).toHaveCount(0);
   await field(page, 'Edge radius').fill('5');
   await expect(page.getByText(/more than half the depth/)).toHaveCount(0);
 

@@ -131,11 +131,12 @@ describe('a number', () => {
 
   it('in another unit is no number', () => expect(readNumber('3 g', 'mm')).toBeNaN());
 
-  it('comes back tidied once the line is left, and stays as typed while it is wrong', () => {
+  it('stays as typed once the line is left, with what it was understood as, and while it is wrong', () => {
     show(<NumberField label="Balls" value={2} min={0} max={9} onChange={changed} />);
     type('Balls', '2,0');
     fireEvent(screen.getByLabelText('Balls'), 'blur');
-    expect(lineOf('Balls')).toBe('2');
+    expect(lineOf('Balls')).toBe('2,0');
+    expect(screen.getByText('= 2')).toBeTruthy();
     type('Balls', '99');
     fireEvent(screen.getByLabelText('Balls'), 'blur');
     expect(lineOf('Balls')).toBe('99');

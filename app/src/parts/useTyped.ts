@@ -14,20 +14,23 @@ interface Typing<Value> {
 }
 
 /**
- * A line as typed until it is left, and until it is mended when something is wrong with it; otherwise it follows what
- * changes elsewhere. Only what was understood whole is taken: a line that goes wrong gives back what was set before it,
+ * A line as typed, until something else changes what it stands for, and until it is mended when something is wrong with it. Only what was understood whole is taken: a line that goes wrong gives back what was set before it,
  * never a part of it.
  */
 export function useTyped<Value>({ shown, value, wrong, take, back }: Typing<Value>) {
   const [typed, setTyped] = useState<string | null>(null);
+  // what stood there when it was left: as typed for as long as it means the same
+  const [left, setLeft] = useState<string | null>(null);
   const before = useRef<{ value: Value; taken: boolean } | null>(null);
-  const error = typed === null ? undefined : wrong(typed);
+  const line = typed === null || (left !== null && left !== shown) ? shown : typed;
+  const error = line === typed && typed !== null ? wrong(typed) : undefined;
   return {
-    line: typed ?? shown,
+    line,
     error,
     type: (next: string) => {
       const start = (before.current ??= { value, taken: false });
       setTyped(next);
+      setLeft(null);
       if (wrong(next) === undefined) {
         start.taken = true;
         return take(next);
@@ -38,7 +41,7 @@ export function useTyped<Value>({ shown, value, wrong, take, back }: Typing<Valu
     leave: () => {
       if (error) return;
       before.current = null;
-      setTyped(null);
+      setLeft(shown);
     },
   };
 }

@@ -56,7 +56,12 @@ export function YarnPart({ yarn, onChange }: Props) {
           min={1}
           max={12}
           whole
+          isDefault={yarn.strands === undefined}
           onChange={(strands) => onChange({ ...yarn, strands })}
+          onClear={() => {
+            const { strands: _one, ...rest } = yarn;
+            onChange(rest);
+          }}
         />
       </FieldRow>
       {inBox ? null : <YarnFields yarn={yarn} onChange={onChange} />}
