@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { calibration } from './calibration/calibration';
+import { clashes } from './clashes';
 import { doors } from './doors';
 import { files } from './files';
 import { flood } from './flood';
@@ -27,6 +28,7 @@ const PROOFS: readonly Proof[] = [
   remote,
   flood,
   doors,
+  clashes,
   offline,
   phone,
   calibration,

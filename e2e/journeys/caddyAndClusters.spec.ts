@@ -17,6 +17,7 @@ test('a caddy over a rail: tabs chained out beyond both edges, two pockets behin
   await page.getByRole('button', { name: 'Plan a cover' }).click();
   await openStage(page, 'Thing');
   await choose(page, 'Carried by', 'A bar or an arm');
+  await page.getByRole('radio', { name: /^round/ }).click();
   await field(page, 'Bar diameter').fill('40');
   await openStage(page, 'Shape');
   await choose(page, 'Shape', 'Over-the-rail caddy');

@@ -1,4 +1,4 @@
-import { derive, measured } from '../figure';
+import { chosen, derive, measured } from '../figure';
 import { LONGEST_MM } from '../units';
 import { sizesInWords, type ThingDefinition, type ThingSpec, type WorkedThing } from './definition';
 import { figureOf } from './measure';
@@ -11,7 +11,9 @@ import { boxOutline } from './outline';
 function work(given: ThingSpec): WorkedThing {
   const width = figureOf(given, 'width');
   const height = figureOf(given, 'height');
+  const grams = given.massG as number | undefined;
   return {
+    ...(grams === undefined ? {} : { mass: chosen(grams, 'g', 'weighed') }),
     profile: 'given',
     getsWet: false,
     hazards: [],

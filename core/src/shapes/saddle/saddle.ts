@@ -31,6 +31,7 @@ const behindDepth = (nth: (typeof ORDINALS)[number], index: number): LengthField
   min: 20,
   max: LONGEST_MM,
   optional: true,
+  when: ({ behindPockets }) => Number(behindPockets) > index + 1,
 });
 
 const options: readonly Field[] = [
