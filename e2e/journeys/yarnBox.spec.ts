@@ -13,7 +13,7 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await expect(page.getByText(/No name yet/)).toBeVisible();
   await expect(page.getByText(/How thick is it/)).toBeVisible();
   await field(page, 'Yarn name').fill('kelp linen');
-  await field(page, 'Length, as the label says it').fill('250');
+  await field(page, 'Length on the label').fill('250');
   await choose(page, 'Fibre', 'linen');
   await page.getByRole('button', { name: 'Save yarn' }).click();
   await page.getByRole('button', { name: 'Edit: kelp linen' }).click();

@@ -3,7 +3,6 @@ import { memo, useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Clash } from '@/parts/Clash';
 import { KeysPanel } from '@/parts/KeysPanel';
-import { Notice } from '@/parts/Notice';
 import { Words } from '@/parts/Words';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { typingIn } from '@/parts/typingIn';
@@ -123,10 +122,9 @@ function Wide({ stages }: { stages: RoomProps }) {
 }
 
 /** What comes of the plan: its chance of fitting, its counts, its sums, and what is to be said about it. */
-function Reckoned({ id, plan, worked, faults, edit }: RoomProps) {
+function Reckoned({ id, plan, worked, edit }: RoomProps) {
   return (
     <>
-      <Faults faults={faults} />
       {worked ? (
         <>
           <ChanceOfFit id={id} plan={plan} edit={edit} />
@@ -147,11 +145,5 @@ function Headline({ worked }: { worked: Worked }) {
     <Words key={id} as={several ? 'strong' : 'heading'} level={2} live>
       {several || times > 1 ? `${name}${times > 1 ? ` (make ${times})` : ''}: ${summary}` : summary}
     </Words>
-  ));
-}
-
-function Faults({ faults }: { faults: readonly { path: string; message: string }[] }) {
-  return faults.map(({ path, message }) => (
-    <Notice key={path} tone="rowan" word="Not enough information yet" text={message} />
   ));
 }

@@ -112,8 +112,11 @@ function Unready({ id }: { id: string }) {
   const plan = usePlanNow(id);
   const { faults } = reckonFor(plan, useReader());
   const openStage = useBoard((state) => state.openStage);
+  const colours = useColours();
   return (
-    <View style={{ padding: 24, gap: 8 }}>
+    <View
+      style={{ padding: 20, gap: 6, backgroundColor: colours.chalk, borderBottomWidth: 1, borderColor: colours.line }}
+    >
       <Words as="heading" level={2}>
         No drawing yet
       </Words>

@@ -44,7 +44,7 @@ export function YarnageField({ yarn, onChange, onClear }: Props) {
     read.ok && !/^[\d.,]+ m \/ 100 g$/.test(line) ? `= ${formatYarnage(read.value.metresPer100g)}` : undefined;
   return (
     <TextField
-      label="Length, as the label says it"
+      label="Length on the label"
       value={line}
       onChange={type}
       onBlur={leave}

@@ -30,6 +30,8 @@ export const LIKELY = {
   strap: { least: 0.1, most: 10 },
 } as const satisfies Record<string, Bounds>;
 
+/** Whether a value lies within bounds, both of them included. */
 export const isWithin = (value: number, { least, most }: Bounds): boolean => value >= least && value <= most;
 
+/** The value, or the bound it lies beyond. */
 export const within = (value: number, { least, most }: Bounds): number => Math.min(most, Math.max(least, value));

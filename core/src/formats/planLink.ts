@@ -22,7 +22,10 @@ export const planFragment = (plan: Plan): string => toUrl(deflateSync(strToU8(JS
 /** The address that opens a plan in this house. */
 export const planLink = (plan: Plan, origin: string): string => `${origin}/open#${planFragment(plan)}`;
 
-/** @throws where it is cut off, or unpacks to a flood: no more of it is unpacked then */
+/**
+ * Unpacks so much as there may be, and no more.
+ * @throws where it is cut off, or unpacks to a flood
+ */
 function unpacked(packed: Uint8Array): Uint8Array {
   const parts: Uint8Array[] = [];
   let size = 0;

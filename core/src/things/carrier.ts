@@ -169,6 +169,7 @@ export function sectionOf(carrier: CarrierSpec): BarSection | undefined {
   return mmOf(carrier, 'width') === undefined ? undefined : 'flat';
 }
 
+/** Whether it is said, or seen from its measures, to be a flat arm. */
 export const isFlat = (carrier: CarrierSpec): boolean => sectionOf(carrier) === 'flat';
 
 /** The measures that are asked of a carrier as it is: none that would change nothing. */

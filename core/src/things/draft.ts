@@ -1,6 +1,5 @@
 import type { PlanFault } from '../figure';
 import {
-  formatLength,
   formatNumber,
   lengthFault,
   numberFault,

@@ -1,7 +1,9 @@
 /** What was understood of a typed text, all of it, or what is wrong with it and how to mend it. */
 export type Reading<Value = number> = { ok: true; value: Value } | { ok: false; message: string };
 
+/** A text that was understood whole. */
 export const understood = <Value>(value: Value): Reading<Value> => ({ ok: true, value });
+/** A text that was not, with what is wrong and its repair. */
 export const notUnderstood = (message: string): { ok: false; message: string } => ({ ok: false, message });
 
 /** A kind of amount: how it is read, how it is written back, and what a reader is told of what was typed. */
