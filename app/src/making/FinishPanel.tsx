@@ -6,6 +6,7 @@ import {
   withoutHidden,
   type Fitted,
   finishDoubts,
+  type FinishDoubts,
   wordLengths,
   type Happening,
   type Make,
@@ -69,29 +70,32 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   const [picture, setPicture] = useState<string>();
   const [note, setNote] = useState('');
   const [saved, setSaved] = useState(false);
-  const [asked, setAsked] = useState('');
+  const [asked, setAsked] = useState<FinishDoubts>({});
   const events = useMakeEvents(id);
   const planned = sizesMade(worked, []);
   const strap = strapLoop(worked);
+  const asMade = {
+    ...Object.fromEntries(Object.entries(sizes).map(([of, { mm }]) => [of, mm])),
+    ...(hangs ? { strap: hangs.mm } : {}),
+  };
+  const line = withoutHidden(note.trim().slice(0, LONGEST_NOTE), 'lines');
+  const finish: Finish = {
+    kind: 'finished',
+    ...(Object.keys(asMade).length > 0 ? { asMade } : {}),
+    ...(fits ? { fits } : {}),
+    ...(grams === undefined ? {} : { grams }),
+    ...(minutes === undefined ? {} : { minutes }),
+    ...(isBlank(line) ? {} : { note: line }),
+    ...(picture ? { picture } : {}),
+  };
+  // once something was asked, for as long as it still stands there
+  const doubts = Object.keys(asked).length > 0 ? finishDoubts(make.plan, events, finish) : {};
+  const doubtAt = (key: keyof FinishDoubts) => doubts[key] && wordLengths(doubts[key], units);
   const save = () => {
-    const asMade = {
-      ...Object.fromEntries(Object.entries(sizes).map(([of, { mm }]) => [of, mm])),
-      ...(hangs ? { strap: hangs.mm } : {}),
-    };
-    const line = withoutHidden(note.trim().slice(0, LONGEST_NOTE), 'lines');
-    const finish: Finish = {
-      kind: 'finished',
-      ...(Object.keys(asMade).length > 0 ? { asMade } : {}),
-      ...(fits ? { fits } : {}),
-      ...(grams === undefined ? {} : { grams }),
-      ...(minutes === undefined ? {} : { minutes }),
-      ...(isBlank(line) ? {} : { note: line }),
-      ...(picture ? { picture } : {}),
-    };
     if (Object.keys(finish).length === 1) return onClose();
-    const doubts = Object.values(finishDoubts(make.plan, events, finish)).join(' ');
-    // asked once: what is kept all the same teaches nothing of the hand
-    if (doubts !== asked && doubts !== '') return setAsked(doubts);
+    const now = finishDoubts(make.plan, events, finish);
+    // asked once, at its field: what is kept all the same teaches nothing of the hand
+    if (Object.entries(now).some(([key, doubt]) => asked[key as keyof FinishDoubts] !== doubt)) return setAsked(now);
     happened(id, finish);
     if (grams) takeFromBox(make.plan, notYetTaken(grams, weighedOf(events)));
     return setSaved(true);
@@ -115,6 +119,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
           <LengthField
             key={of}
             label={label}
+            doubt={doubtAt(of as 'width' | 'height')}
             help={`Planned: ${figureLength(planned.find((size) => size.of === of)!.planned, units)}`}
             mm={sizes[of]?.mm}
             typed={sizes[of]?.typed}
@@ -146,6 +151,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
       <FieldRow>
         <NumberField
           label="Yarn used"
+          doubt={doubtAt('grams')}
           unit="g"
           value={grams}
           min={0}
@@ -155,6 +161,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
         />
         <NumberField
           label="Time"
+          doubt={doubtAt('minutes')}
           unit="minutes"
           help={pace ? `By your rows: ${atTheHook(pace.minutes)}. Leave it empty to keep that.` : 'Breaks left out.'}
           value={minutes}
@@ -165,12 +172,12 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
         />
         <TextField label="For next time" value={note} onChange={setNote} hint="A line that you will read then." />
       </FieldRow>
-      {asked === '' ? null : (
-        <Notice tone="thread" word="Is this right?" text={wordLengths(asked, units)}>
-          <Words as="small">
-            Mend it above, or save once more: it is kept, and the next plan does not learn from it.
-          </Words>
-        </Notice>
+      {Object.keys(doubts).length === 0 ? null : (
+        <Notice
+          tone="thread"
+          word="Is this right?"
+          text="Look at what is asked above: change it, or save once more. It is kept then, and the next plan does not learn from it."
+        />
       )}
       <PictureField picture={picture} onChange={setPicture} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>

@@ -69,14 +69,14 @@ function Beside({ mine, theirs }: { mine: unknown; theirs: unknown }) {
   const units = useSettings((state) => state.units);
   const all = useMemo(() => differencesOf(mine, theirs, units), [mine, theirs, units]);
   return (
-    <View role="table" aria-label="What differs" style={{ gap: 2 }}>
+    <View role="table" aria-label="What differs" style={{ gap: 6, maxWidth: 640 }}>
       {all.map(({ path, where, mine: here, theirs: there }) => (
-        <View key={path} role="row" style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12 }}>
-          <Words as="smallStrong" style={{ flexBasis: 150, flexGrow: 1 }}>
-            {where}
-          </Words>
-          <Words as="small" style={{ flexBasis: 110, flexGrow: 1 }}>{`here ${here}`}</Words>
-          <Words as="small" style={{ flexBasis: 110, flexGrow: 1 }}>{`there ${there}`}</Words>
+        <View key={path} role="row">
+          <Words as="smallStrong">{where}</Words>
+          <View style={{ flexDirection: 'row', columnGap: 16 }}>
+            <Words as="small" style={{ flex: 1 }}>{`Here: ${here}`}</Words>
+            <Words as="small" style={{ flex: 1 }}>{`There: ${there}`}</Words>
+          </View>
         </View>
       ))}
     </View>

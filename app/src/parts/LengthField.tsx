@@ -22,6 +22,8 @@ type Props = LengthEmptied & {
   min: number;
   max: number;
   onChange: (length: TypedLength) => void;
+  /** What is asked about the value that stands there: it may be right all the same. */
+  doubt?: string | undefined;
   /** Whether nothing is set, and what stands there is what is taken then. */
   isDefault?: boolean;
   /** What else is wrong with the value, told by the reckoning. */
@@ -80,7 +82,7 @@ export function LengthField(props: Props) {
         leave();
       }}
       error={error ?? fault}
-      hint={lengthReading(line, mm, units) ?? calipers.says ?? help ?? ''}
+      hint={props.doubt ?? lengthReading(line, mm, units) ?? calipers.says ?? help ?? ''}
       keyboard="default"
       {...(inputRef ? { inputRef } : {})}
     />

@@ -13,6 +13,8 @@ type Props = Emptied<number> & {
   /** How it is read and written, where the unit alone does not say it. */
   amount?: Amount;
   help?: string | undefined;
+  /** What is asked about the value that stands there: it may be right all the same. */
+  doubt?: string | undefined;
   /** Whether nothing is set, and what stands there is what is taken then. */
   isDefault?: boolean;
   onChange: (value: number) => void;
@@ -52,7 +54,7 @@ export function NumberField(props: Props) {
         leave();
       }}
       error={error}
-      hint={scale.says ?? echoOf(amount, line) ?? help ?? ''}
+      hint={props.doubt ?? scale.says ?? echoOf(amount, line) ?? help ?? ''}
     />
   );
 }

@@ -99,8 +99,8 @@ describe('changed on another device', () => {
     clash({ revision: 4, body: yarn('theirs') });
     show(<Clash kind="yarns" id="y" held={held()} />);
     // what differs, side by side
-    expect(screen.getAllByText('here mine')).toHaveLength(2);
-    expect(screen.getAllByText('there theirs')).toHaveLength(2);
+    expect(screen.getAllByText('Here: mine')).toHaveLength(2);
+    expect(screen.getAllByText('There: theirs')).toHaveLength(2);
     fireEvent.press(screen.getByText('Use the other version'));
     expect(held()).toEqual({ body: yarn('theirs'), revision: 4, dirty: false });
     act(() => useDeleting.getState().undo());
