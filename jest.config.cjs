@@ -9,6 +9,6 @@ const plain = (name, folder = 'src') => ({
 
 module.exports = {
   // a small machine that does other things besides may take its time
-  testTimeout: 180_000,
+  testTimeout: 600_000,
   projects: [plain('core'), plain('server'), plain('tools', '.'), '<rootDir>/app'],
 };

@@ -38,7 +38,7 @@ function answered({ url, method, body, type, cookie }: Ask): Promise<object> {
         res.on('end', () => resolve({ status: res.statusCode, text, cookie: res.headers['set-cookie']?.[0] ?? '' }));
       },
     );
-    going.setTimeout(5000, () => going.destroy(new Error('no answer')));
+    going.setTimeout(60_000, () => going.destroy(new Error('no answer')));
     going.on('error', (error) => resolve({ status: 0, text: error.message, cookie: '' }));
     going.end(body);
   });
@@ -47,7 +47,7 @@ function answered({ url, method, body, type, cookie }: Ask): Promise<object> {
 /** Whether a port takes a connection at all. */
 const reached = (host: string, port: number): Promise<object> =>
   new Promise((resolve) => {
-    const socket = createConnection({ host, port, timeout: 2000 });
+    const socket = createConnection({ host, port, timeout: 5000 });
     const say = (status: number, text: string) => {
       socket.destroy();
       resolve({ status, text, cookie: '' });

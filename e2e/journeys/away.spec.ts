@@ -17,7 +17,7 @@ test('ticks made while the server is away are kept, and sent once when it is bac
     const stored = await server.read<Stored[]>(`/events?make=${PHONE_MAKE_ID}`);
     return stored.filter(({ event }) => event.kind === 'ticked').map(({ event }) => event.id);
   };
-  await expect.poll(async () => (await ticks()).length, { timeout: 20_000 }).toBe(26);
+  await expect.poll(async () => (await ticks()).length, { timeout: 40_000 }).toBe(26);
   expect(new Set(await ticks()).size).toBe(26);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Row 26 of 86' })).toBeVisible();
@@ -37,7 +37,7 @@ test('a plan changed on two devices is offered both ways, and nothing is overwri
   });
   await field(page, 'Name of the plan').fill('Changed here');
   await page.unroute('**/api/changes**');
-  await expect(page.getByText('Changed on another device')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('Changed on another device')).toBeVisible({ timeout: 40_000 });
   expect((await server.read<{ body: { title: string } }>(`/plans/${id}`)).body.title).toBe('Changed elsewhere');
   await page.getByRole('button', { name: 'Keep this version' }).click();
   await expect

@@ -22,15 +22,15 @@ test('a server that lost its file, or has an older copy of it, gets everything a
   await tickRows(page, 23, 24);
   await expect.poll(() => ticksOf(server)).toBe(25);
   await server.replaceFile();
-  await expect(page.getByText('The server has other data than before.')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('The server has other data than before.')).toBeVisible({ timeout: 40_000 });
   await expect(row(page, 25)).toBeVisible();
-  await expect.poll(() => ticksOf(server), { timeout: 20_000 }).toBe(25);
+  await expect.poll(() => ticksOf(server), { timeout: 40_000 }).toBe(25);
   expect((await server.read<unknown[]>('/plans')).length).toBe(19);
   await tickRows(page, 25, 25);
   await expect.poll(() => ticksOf(server)).toBe(26);
 
   await server.replaceFile(SEED);
-  await expect.poll(() => ticksOf(server), { timeout: 20_000 }).toBe(26);
+  await expect.poll(() => ticksOf(server), { timeout: 40_000 }).toBe(26);
   await page.reload();
   await expect(row(page, 26)).toBeVisible();
 });
@@ -50,7 +50,7 @@ test('two tabs while the server is away lose no tick, whichever is closed', asyn
   await expect(row(other, 29)).toBeVisible();
   await page.close();
   await server.start();
-  await expect.poll(() => ticksOf(server), { timeout: 20_000 }).toBe(29);
+  await expect.poll(() => ticksOf(server), { timeout: 40_000 }).toBe(29);
   await other.reload();
   await expect(row(other, 29)).toBeVisible();
 });
@@ -71,12 +71,12 @@ test('two devices that ticked the same rows have worked them once, and both are 
   await server.start();
   for (const device of [page, second]) {
     await expect(device.getByText(/^Row 23 to row 24 were ticked on another device too/)).toBeVisible({
-      timeout: 20_000,
+      timeout: 40_000,
     });
     await expect(row(device, 26)).toBeVisible();
   }
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(row(second, 25)).toBeVisible({ timeout: 20_000 });
+  await expect(row(second, 25)).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'It is right' }).click();
   await expect(page.getByText(/ticked on another device too/)).toBeHidden();
   await second.close();
@@ -98,7 +98,7 @@ test('a device without room says so at once, and ticks on in memory until the se
     page.getByText('4 changes are in this page only. Keep it open and free some space until they are saved.'),
   ).toBeVisible();
   await server.start();
-  await expect.poll(() => ticksOf(server), { timeout: 20_000 }).toBe(27);
+  await expect.poll(() => ticksOf(server), { timeout: 40_000 }).toBe(27);
   await expect(page.getByText('Nothing more is saved here. The server has everything.')).toBeVisible();
 });
 
