@@ -9,6 +9,8 @@ const PROGRAM = 'server/.cache/main.mjs';
 /** The program in a process of its own that can be killed. */
 export class ChildServer {
   private child: ChildProcess | null = null;
+  /** What it has said of what went wrong. */
+  said = '';
   url = '';
 
   constructor(
@@ -25,9 +27,9 @@ export class ChildServer {
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     this.child = child;
-    let said = '';
+    this.said = '';
     child.stderr.on('data', (chunk: Buffer) => {
-      said += chunk.toString();
+      this.said += chunk.toString();
     });
     this.url = await new Promise<string>((resolve, reject) => {
       child.stdout.on('data', (chunk: Buffer) => {
@@ -35,7 +37,7 @@ export class ChildServer {
         if (found) resolve(found[0]);
       });
       // its last words come with the streams’ end
-      child.once('close', (code) => reject(new Error(`ended with ${code}: ${said.trim()}`)));
+      child.once('close', (code) => reject(new Error(`ended with ${code}: ${this.said.trim()}`)));
     });
   }
 
@@ -48,8 +50,10 @@ export class ChildServer {
     await this.ended('SIGKILL');
   }
 
-  async stop(): Promise<void> {
+  /** @returns with what code it ended */
+  async stop(): Promise<number | null> {
     await this.ended('SIGTERM');
+    return this.child?.exitCode ?? null;
   }
 
   private async ended(signal: NodeJS.Signals): Promise<void> {

@@ -114,6 +114,19 @@ describe('a plan on paper', () => {
     }
   });
 
+  it('of more sheets than anybody lays together is refused, with what would help', async () => {
+    const vast = {
+      ...bare,
+      fittings: [],
+      thing: { kind: 'slab', width: { mm: 1500 }, height: { mm: 2000 }, depth: { mm: 40 } },
+    };
+    const answer = await request(server).post('/api/paper').send({ plan: vast, of: 'outline' });
+    expect(answer.status).toBe(422);
+    expect(answer.body.errors[0].message).toMatch(
+      /^\d+ sheets of A4 at true size, and 40 are the most\. Save the pattern instead/,
+    );
+  });
+
   it('gives the lining’s sheet and the outline at true size, page by page', async () => {
     const lining = await posted({ plan: lined, of: 'lining', paper: 'A4' });
     expect(lining.text).toContain('page A1');
