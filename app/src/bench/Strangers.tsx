@@ -7,6 +7,7 @@ import { saveText } from '@/parts/saveText';
 import { Words } from '@/parts/Words';
 import { useDeleting } from '@/state/deleting';
 import { everyHeld, useLibrary, type Shelves } from '@/state/library';
+import { nameOf } from '@/state/nameOf';
 
 /** Documents of a kind that this version does not know: each says so, and can be saved or deleted; the rest stands. */
 export function Strangers() {
@@ -14,7 +15,7 @@ export function Strangers() {
   const remove = useDeleting((state) => state.remove);
   const all = useMemo(() => everyHeld({ shelves: NONE, strangers }).filter(({ held }) => !held.gone), [strangers]);
   return all.map(({ kind, id, held }) => {
-    const name = nameOf(held.body);
+    const name = nameOf(held.body, 'An entry without a name');
     return (
       <CardBox key={id} label={name}>
         <Words as="strong">{name}</Words>
@@ -38,8 +39,3 @@ export function Strangers() {
 }
 
 const NONE = { plans: {}, things: {}, yarns: {}, swatches: {}, makes: {}, hours: {}, batches: {} } as Shelves;
-
-const nameOf = (body: unknown): string => {
-  const { title, name } = (body ?? {}) as { title?: unknown; name?: unknown };
-  return String(title ?? name ?? 'An entry without a name').slice(0, 120);
-};

@@ -8,6 +8,7 @@ import { useSettings } from '@/state/settings';
 import { Action } from './Action';
 import { Notice } from './Notice';
 import { Words } from './Words';
+import { nameOf } from '@/state/nameOf';
 
 interface Props {
   kind: DocumentKind;
@@ -58,11 +59,6 @@ function wordsOf({ theirs, goneHere }: LocalDocument<unknown>) {
     theirs: 'Use the other version',
   };
 }
-
-const nameOf = (body: unknown): string => {
-  const { title, name } = (body ?? {}) as { title?: string; name?: string };
-  return title ?? name ?? 'your hours';
-};
 
 /** What differs, here and there side by side. */
 function Beside({ mine, theirs }: { mine: unknown; theirs: unknown }) {

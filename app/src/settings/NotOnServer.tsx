@@ -5,6 +5,7 @@ import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
 import { everyHeld, useLibrary, type LocalDocument } from '@/state/library';
 import { useShallow } from 'zustand/react/shallow';
+import { nameOf } from '@/state/nameOf';
 
 type One = { kind: DocumentKind; id: string; held: LocalDocument<unknown> };
 
@@ -42,19 +43,14 @@ export function NotOnServer() {
     <Notice
       key={`${kind}/${id}`}
       tone="rowan"
-      word={nameOf(held.body)}
+      word={nameOf(held.body, 'Your hours')}
       text={held.refused ?? 'It was changed here and on another device: say which version stays.'}
     >
       <View style={{ flexDirection: 'row' }}>
-        <Action label={`Go to ${nameOf(held.body)}`} onPress={() => router.push(PLACE[kind](id) as '/')}>
+        <Action label={`Go to ${nameOf(held.body, 'Your hours')}`} onPress={() => router.push(PLACE[kind](id) as '/')}>
           Go there
         </Action>
       </View>
     </Notice>
   ));
 }
-
-const nameOf = (body: unknown): string => {
-  const { title, name } = (body ?? {}) as { title?: string; name?: string };
-  return title ?? name ?? 'Your hours';
-};
