@@ -5,23 +5,31 @@ import setup from '../e2e/setup';
 import type { Proof } from './proof';
 import { held } from './sent';
 
-/** A document of a kind, how a hand changes or deletes it on the device, and how another device changed it meanwhile. */
+/** A kind of document: where it is seen, how a hand changes it on the device, and how another device changed it meanwhile. */
 interface Clashing {
   kind: string;
   place: (id: string) => string;
-  change?: (page: Page) => Promise<void>;
-  remove?: (page: Page, name: string) => Promise<void>;
+  /** The beginning of the name of the button that stands for one of the list. */
+  names?: string;
+  /** What its menu is called after. */
+  menu?: (name: string) => string;
+  change?: (page: Page, name: string) => Promise<void>;
   there: (body: Body) => Body;
 }
 
 type Body = Record<string, unknown>;
 
 const field = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true });
+const button = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first();
 
-const fromMenu = async (page: Page, name: string) => {
-  await page.getByRole('button', { name: `More: ${name}`, exact: true }).click();
-  await page.getByRole('menuitem', { name: `Delete: ${name}`, exact: true }).click();
+/** Chooses in a card’s own menu. */
+const fromMenu = async (page: Page, of: string, entry: string) => {
+  await button(page, `More: ${of}`).click();
+  await page.getByRole('menuitem', { name: `${entry}: ${of}`, exact: true }).click();
 };
+
+const named = (body: Body): Body => ({ ...body, name: 'named there' });
+const titled = (body: Body): Body => ({ ...body, title: 'named there' });
 
 const CLASHING: readonly Clashing[] = [
   {
@@ -34,22 +42,67 @@ const CLASHING: readonly Clashing[] = [
     kind: 'plans',
     place: (id) => `/plan/${id}`,
     change: async (page) => field(page, 'Name of the plan').fill('named here'),
-    there: (body) => ({ ...body, title: 'named there' }),
+    there: titled,
   },
-  { kind: 'plans', place: () => '/', remove: fromMenu, there: (body) => ({ ...body, title: 'named there' }) },
+  {
+    kind: 'plans',
+    place: () => '/',
+    menu: (name) => name,
+    there: titled,
+  },
   {
     kind: 'yarns',
     place: () => '/yarn',
-    change: async (page) => {
-      await page
-        .getByRole('button', { name: /^Edit: / })
-        .first()
-        .click();
+    names: 'Edit: ',
+    menu: (name) => name,
+    change: async (page, name) => {
+      await button(page, `Edit: ${name}`).click();
       await field(page, 'Left').first().fill('7 g');
     },
     there: (body) => ({ ...body, gramsLeft: 81 }),
   },
-  { kind: 'things', place: () => '/things', remove: fromMenu, there: (body) => ({ ...body, name: 'named there' }) },
+  {
+    kind: 'swatches',
+    place: () => '/yarn',
+    names: 'Edit the swatch: ',
+    menu: (name) => `the swatch ${name}`,
+    change: async (page, name) => {
+      await button(page, `Edit the swatch: ${name}`).click();
+      await field(page, 'Hook').last().fill('6');
+    },
+    there: named,
+  },
+  {
+    kind: 'things',
+    place: () => '/things',
+    names: 'Edit: ',
+    menu: (name) => name,
+    change: async (page, name) => {
+      await button(page, `Edit: ${name}`).click();
+      await field(page, 'Name').first().fill('named here');
+    },
+    there: named,
+  },
+  {
+    kind: 'makes',
+    place: () => '/',
+    names: 'Continue: ',
+    menu: (name) => name,
+    change: async (page, name) => fromMenu(page, name, 'Put aside'),
+    there: titled,
+  },
+  {
+    kind: 'batches',
+    place: (id) => `/batch/${id}`,
+    change: async (page) => field(page, 'Name of the batch').fill('named here'),
+    there: named,
+  },
+  {
+    kind: 'batches',
+    place: () => '/',
+    menu: (name) => name,
+    there: named,
+  },
 ];
 
 const nameOf = ({ title, name }: Body): string => String(title ?? name ?? '');
@@ -62,62 +115,75 @@ export const clashes: Proof = {
     await setup();
     const browser = await launchBrowser();
     try {
-      for (const one of CLASHING) await clash(browser, one);
-      return `${CLASHING.length} clashes, each settled as it was chosen`;
+      const both = CLASHING.flatMap((one) => [
+        ...(one.change ? [{ ...one, isGone: false, does: one.change }] : []),
+        ...(one.menu
+          ? [{ ...one, isGone: true, does: (page: Page, name: string) => fromMenu(page, one.menu!(name), 'Delete') }]
+          : []),
+      ]);
+      for (const one of both) await clash(browser, one);
+      return `${both.length} clashes, each settled as it was chosen`;
     } finally {
       await browser.close();
     }
   },
 };
 
-async function clash(
-  browser: Awaited<ReturnType<typeof launchBrowser>>,
-  { kind, place, change, remove, there }: Clashing,
-): Promise<void> {
+interface Done extends Clashing {
+  isGone: boolean;
+  does: (page: Page, name: string) => Promise<void>;
+}
+
+async function clash(browser: Awaited<ReturnType<typeof launchBrowser>>, one: Done): Promise<void> {
+  const { kind, place, isGone, does, there } = one;
   const server = new TestServer(SEED);
   await server.start();
   const context = await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } });
   try {
     const page = await context.newPage();
-    const list = await server.read<{ id: string; body: Body }[]>(`/${kind}`);
-    await page.goto(server.url + (change && kind !== 'plans' ? place('') : '/'));
+    const list = await server.read<Listed[]>(`/${kind}`);
     await page.goto(server.url + place(list[0]!.id));
     await page.getByRole('main').waitFor();
-    const seen =
-      kind === 'yarns'
-        ? await page
-            .getByRole('button', { name: /^Edit: / })
-            .first()
-            .getAttribute('aria-label')
-        : null;
-    const asked = seen
-      ? list.find(({ body }) => seen === `Edit: ${nameOf(body)}`)!
-      : remove
-        ? await listed(page, list)
-        : list[0]!;
+    // the room's own script has come
+    await page.waitForLoadState('networkidle');
+    const asked = await seen(page, one, list);
+    const path = `/${kind}/${asked.id}`;
     await context.setOffline(true);
-    if (change) await change(page);
-    else await remove!(page, nameOf(asked.body));
-    await server.change<Body>(`/${kind}/${asked.id}`, there);
-    const before = JSON.stringify(await server.read(`/${kind}/${asked.id}`));
+    await does(page, nameOf(asked.body));
+    await server.change<Body>(path, there);
+    const before = JSON.stringify(await server.read(path));
     await context.setOffline(false);
-    const word = change ? 'Changed on another device' : 'Deleted here, changed on another device';
-    await page.getByText(word).first().waitFor();
-    held(JSON.stringify(await server.read(`/${kind}/${asked.id}`)) === before, `${kind}: overwritten unasked`);
-    const settle = page.getByRole('button', { name: change ? 'Keep this version' : 'Keep it as it is there' });
-    await settle.first().click();
+    const word = isGone ? 'Deleted here, changed on another device' : 'Changed on another device';
+    await page.getByText(word).last().waitFor();
+    held(JSON.stringify(await server.read(path)) === before, `${kind}: overwritten unasked`);
+    // over what is open, if anything is
+    const keep = page.getByRole('button', { name: isGone ? 'Keep it as it is there' : 'Keep this version' });
+    await keep.last().click();
     await page.getByText(word).first().waitFor({ state: 'hidden' });
-    await settled(server, `/${kind}/${asked.id}`, change ? (text) => text !== before : (text) => text === before);
+    await settled(server, path, (text) => (text === before) === isGone);
+  } catch (error) {
+    throw new Error(`${kind}, ${isGone ? 'deleted' : 'changed'}: ${(error as Error).message}`);
   } finally {
     await context.close();
     await server.end();
   }
 }
 
-/** One of a list by a menu of its own: a make bears the name of its plan, so that one is taken that nothing was made by. */
-async function listed(page: Page, list: readonly { id: string; body: Body }[]): Promise<{ id: string; body: Body }> {
-  const one = list.find(({ body }) => body.title === 'Range card sleeve') ?? list[0]!;
-  await page.getByRole('button', { name: `More: ${nameOf(one.body)}`, exact: true }).waitFor();
+interface Listed {
+  id: string;
+  body: Body;
+}
+
+/** One of the list that is shown there; of plans one that nothing was made by, as a make bears the name of its plan. */
+async function seen(page: Page, { kind, names, menu }: Done, list: readonly Listed[]): Promise<Listed> {
+  if (names) {
+    const first = page.getByRole('button', { name: new RegExp(`^${names}`) }).first();
+    const label = await first.getAttribute('aria-label');
+    return list.find(({ body }) => label === names + nameOf(body))!;
+  }
+  if (!menu) return list[0]!;
+  const one = list.find(({ body }) => kind !== 'plans' || body.title === 'Range card sleeve')!;
+  await button(page, `More: ${menu(nameOf(one.body))}`).waitFor();
   return one;
 }
 

@@ -1,5 +1,6 @@
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { execFile, execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
 import { promisify } from 'node:util';
 import { randomUUID, X509Certificate } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -65,6 +66,20 @@ class HouseLine {
       JSON.stringify(asks),
     );
     return JSON.parse(said) as Answer[];
+  }
+
+  /**
+   * A client beyond this machine that listens until the line is cut.
+   * @returns once the server has begun to answer: what it is told in the end
+   */
+  async listening(certificate: string, ask: object): Promise<{ ended: Promise<Answer>; leave: () => void }> {
+    const words = ['netns', 'exec', this.namespace, process.execPath, '--import', 'tsx', 'prove/phoneClient.ts'];
+    const child = spawn('ip', [...words, certificate, JSON.stringify([{ ...ask, stream: true }])], { cwd: ROOT });
+    let said = '';
+    child.stdout.on('data', (part: Buffer) => (said += part.toString()));
+    const ended = once(child, 'close').then(() => (JSON.parse(said || '[{"status":-1}]') as Answer[])[0]!);
+    await Promise.race([once(child.stderr, 'data'), ended]);
+    return { ended, leave: () => void child.kill() };
   }
 
   close(): void {
@@ -299,7 +314,19 @@ export const phone: Proof = {
       held(told.devices.length === 1 && told.devices[0]!.name === 'sofa', 'the phone is not listed');
       const backup = join(folder, 'backup.sqlite');
       await copies('backup', join(folder, 'house.sqlite'), backup);
+      const stream = await line.listening(certificate, {
+        url: `${base}/api/devices/readings`,
+        method: 'GET',
+        cookie,
+      });
+      held(
+        await Promise.race([stream.ended.then(() => false), setTimeout(300, true)]),
+        'the stream of a paired phone did not stay open',
+      );
       await fetch(`${run.local}/api/paired/${told.devices[0]!.id}`, { method: 'DELETE' });
+      const cut = await Promise.race([stream.ended, setTimeout(60_000)]);
+      stream.leave();
+      held(cut?.status === 0, 'the stream of a removed phone goes on');
       const [refused] = (await ask([{ url: `${base}/api/plans`, method: 'GET', cookie }])) as [Answer];
       held(refused.status === 401, `a removed phone was answered ${refused.status}`);
       // an older copy of the data lets nobody in again

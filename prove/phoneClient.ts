@@ -13,12 +13,14 @@ interface Ask {
   body?: string;
   type?: string;
   cookie?: string;
+  /** Something is said on the other line as soon as the answer begins: it goes on until the server ends it. */
+  stream?: boolean;
 }
 
 const [certificate, asks] = process.argv.slice(2) as [string, string];
 const ca = readFileSync(certificate, 'utf8');
 
-function answered({ url, method, body, type, cookie }: Ask): Promise<object> {
+function answered({ url, method, body, type, cookie, stream }: Ask): Promise<object> {
   const { hostname, port, pathname, search, protocol } = new URL(url);
   if (protocol === 'tcp:') return reached(hostname, Number(port));
   return new Promise((resolve) => {
@@ -34,7 +36,12 @@ function answered({ url, method, body, type, cookie }: Ask): Promise<object> {
       },
       (res) => {
         let text = '';
+        if (stream) {
+          going.setTimeout(0);
+          process.stderr.write('open\n');
+        }
         res.on('data', (part: Buffer) => (text += part.toString()));
+        res.on('error', (error) => resolve({ status: 0, text: error.message, cookie: '' }));
         res.on('end', () => resolve({ status: res.statusCode, text, cookie: res.headers['set-cookie']?.[0] ?? '' }));
       },
     );

@@ -228,17 +228,21 @@ function Aside({ makes }: { makes: Makes }) {
       <Words as="heading" level={2}>
         Put aside
       </Words>
-      {makes.map(([id, { body }]) => (
+      {makes.map(([id, held]) => (
         <CardBox key={id} padding={6}>
           <View style={STYLES.line}>
             <Words as="strong" style={{ flex: 1, paddingLeft: 8 }}>
-              {body.title}
+              {held.body.title}
             </Words>
-            <Action label={`Bring back: ${body.title}`} onPress={() => takeUp(id, body)}>
+            <Action label={`Bring back: ${held.body.title}`} onPress={() => takeUp(id, held.body)}>
               Bring back
             </Action>
-            <MoreMenu of={body.title} entries={[{ name: 'Delete', do: () => remove('makes', id, body.title) }]} />
+            <MoreMenu
+              of={held.body.title}
+              entries={[{ name: 'Delete', do: () => remove('makes', id, held.body.title) }]}
+            />
           </View>
+          <Clash kind="makes" id={id} held={held} />
         </CardBox>
       ))}
     </View>

@@ -46,6 +46,18 @@ it('after a pause, in another field, or after an undo, a new step begins', () =>
   expect(title()).toBe('a');
 });
 
+it('what is put back while it is typed leaves nothing to undo', () => {
+  const { id, title, type } = started();
+  type('a');
+  jest.advanceTimersByTime(2000);
+  field = { name: 'another' };
+  for (const text of ['b', 'bc', 'a']) type(text);
+  expect([title(), useHistory.getState().byPlan[id]!.past.length]).toEqual(['a', 1]);
+  type('d');
+  useHistory.getState().undo(id);
+  expect(title()).toBe('a');
+});
+
 it('presses are steps of their own, however quick', () => {
   field = null;
   const { id, title, type } = started();

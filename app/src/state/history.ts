@@ -1,4 +1,5 @@
 import type { Plan } from '@keep-snug/core';
+import equal from 'fast-deep-equal';
 import { create } from 'zustand';
 import { useBoard } from './board';
 import { useLibrary } from './library';
@@ -84,8 +85,13 @@ export const useHistory = create<History>()((set, get) => {
       const plan = present(id);
       if (!plan) return;
       const { past } = steps(id);
-      const same = goesOn(id, field) && past.length > 0;
-      go(id, work(plan), { past: same ? past : [...past, plan], future: [] });
+      const before = past.at(-1);
+      const next = work(plan);
+      if (!goesOn(id, field) || !before) return go(id, next, { past: [...past, plan], future: [] });
+      // what went wrong on the line gave back what was set: nothing was changed, and nothing is to be undone
+      const back = equal(next, before);
+      if (back) last.id = '';
+      return go(id, next, { past: back ? past.slice(0, -1) : past, future: [] });
     },
     undo: (id) => {
       const { past, future } = steps(id);

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { CheckLine } from '@/parts/CheckLine';
+import { Clash } from '@/parts/Clash';
 import { FieldRow } from '@/parts/FieldRow';
 import { Panel } from '@/parts/Panel';
 import { TextField } from '@/parts/TextField';
@@ -14,18 +15,20 @@ import { ThingFields } from './ThingFields';
 
 interface Props {
   id: string;
-  body: ThingRecord;
+  held: LocalDocument<ThingRecord>;
   onClose: () => void;
 }
 
 /** A thing on the shelf, measured anew; then asks which open plans should follow. */
-export function ThingEditor({ id, body, onClose }: Props) {
+export function ThingEditor({ id, held, onClose }: Props) {
+  const { body } = held;
   const change = useLibrary((state) => state.change);
   // what plans held when the editor was opened: those are the ones that may follow
   const [before] = useState(() => JSON.stringify(unnamed(body.thing)));
   const put = (next: ThingRecord) => change('things', id, next);
   return (
     <Panel title={body.name} onClose={onClose}>
+      <Clash kind="things" id={id} held={held} />
       <FieldRow>
         <TextField
           label="Name"

@@ -106,7 +106,7 @@ export function Things() {
           ),
         }))}
       />
-      {open && held ? <ThingEditor id={open} body={held.body} onClose={() => setOpen(null)} /> : null}
+      {open && held ? <ThingEditor id={open} held={held} onClose={() => setOpen(null)} /> : null}
     </>
   );
 }

@@ -120,7 +120,7 @@ describe('a thing on the shelf, measured anew', () => {
 
   function Shelf() {
     const held = useLibrary((state) => state.shelves.things[id]);
-    return held ? <ThingEditor id={id} body={held.body} onClose={() => undefined} /> : null;
+    return held ? <ThingEditor id={id} held={held} onClose={() => undefined} /> : null;
   }
 
   it('asks nothing while nothing was changed, then which plans follow', () => {

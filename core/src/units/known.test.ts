@@ -8,6 +8,7 @@ it.each([
   [174.8, 5.5, '175 mm', '17.5 cm', '7 in'],
   [204.5, 33, '200 mm', '20 cm', '8 in'],
   [477.2, 60, '500 mm', '50 cm', '19 in'],
+  [166.4, 21, '170 mm', '17 cm', '7 in'],
 ])('%d ± %d is shown no finer than it is known', (mm, sd, inMm, inCm, inInches) => {
   expect([formatKnown(mm, sd), formatKnown(mm, sd, 'cm'), formatKnown(mm, sd, 'in')]).toEqual([inMm, inCm, inInches]);
 });

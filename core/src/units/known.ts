@@ -1,7 +1,7 @@
 import { formatLength, formatOnTape, MM_PER, type LengthUnit } from './length';
 
-/** Steps a length is shown in, mm. */
-const STEPS_MM = [1, 2, 5, 10, 20, 50] as const;
+/** Steps a length is shown in, mm. None of 2 and 20: 166.4 as `16 cm` reads as if it had been cut off, not rounded. */
+const STEPS_MM = [1, 5, 10, 50] as const;
 
 /** In inches: up to which uncertainty, mm, which step, in. */
 const STEPS_IN = [
