@@ -1,3 +1,4 @@
+import { capital } from './units';
 import { ALIKE_WITHIN, hexOf, lightness, mainColour } from './fabric';
 import type { Advice } from './figure';
 import type { Plan } from './plan';
@@ -48,5 +49,3 @@ export function contrastAdvice(plan: Plan, out: WorkedOut): Advice[] {
       at: 'palette',
     }));
 }
-
-const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;

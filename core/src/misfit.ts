@@ -5,7 +5,7 @@ import { FITS, missedAsPlanned, type Verdict } from './fit';
 import type { Plan } from './plan';
 import { applyChange } from './change';
 import { shapeDefinition, SHAPES, type Choice, type ChoiceOption } from './shapes';
-import { formatNumber, mmToken, withArticle } from './units';
+import { capital, formatNumber, mmToken, withArticle } from './units';
 import { workOut, type WorkedOut } from './workOut';
 
 /** One change of a plan after which its counts fit. */
@@ -233,5 +233,3 @@ const TOLD: Readonly<Record<NonNullable<ReturnType<typeof missedAsPlanned>>, (ou
     at: 'fittings',
   }),
 };
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,4 +1,13 @@
-import { applyChange, countMeasures, wordText, type Chance, type Help, type Plan } from '@keep-snug/core';
+import {
+  capital,
+  applyChange,
+  countMeasures,
+  wordText,
+  type Chance,
+  type Help,
+  type Plan,
+  timesInHundred,
+} from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { useBox } from '@/parts/useBox';
@@ -68,7 +77,7 @@ function Sure({ chance }: { chance: Chance }) {
   return (
     <>
       <Words as="heading" level={2} live>
-        {`Fits ${inHundred(chance.share)} times in 100`}
+        {`Fits ${timesInHundred(chance.share)}`}
       </Words>
       <Words as="small" tone="faint">
         {failures(chance)}
@@ -125,8 +134,4 @@ function Helps({ id, chance: { helps }, edit }: Pick<Props, 'id' | 'edit'> & { c
       </Action>
     </View>
   );
-}
-
-function capital(text: string): string {
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 }

@@ -1,4 +1,4 @@
-import { formatKnown, formatSigned, type Choice, type ChoiceOption } from '@keep-snug/core';
+import { capital, formatKnown, formatSigned, type Choice, type ChoiceOption } from '@keep-snug/core';
 import { View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { Press } from '@/parts/Press';
@@ -24,7 +24,7 @@ export function CountTags({ choice, estimate, onPick }: Props) {
   );
   return (
     <View style={{ gap: 4 }}>
-      <Words as="smallStrong">{`${choice.noun.replace(/^./, (c) => c.toUpperCase())}: size and ease of each count`}</Words>
+      <Words as="smallStrong">{`${capital(choice.noun)}: size and ease of each count`}</Words>
       <View
         role="radiogroup"
         aria-label={`${choice.name}, in ${choice.noun}`}

@@ -1,4 +1,13 @@
-import { duration, type LengthUnit, notionsText, plural, roundedAmount, type Worked, yarnText } from '@keep-snug/core';
+import {
+  duration,
+  type LengthUnit,
+  notionsText,
+  plural,
+  roundedAmount,
+  type Worked,
+  yarnText,
+  timesInHundred,
+} from '@keep-snug/core';
 import { View } from 'react-native';
 import { FigureLine } from '@/parts/FigureLine';
 import { figureLength } from '@/parts/figureLength';
@@ -22,7 +31,7 @@ export function Supplies({ worked: { supplies, outside } }: { worked: Worked }) 
         <Words
           key={name}
           as="small"
-        >{`${name}: about ${roundedAmount(metres)} m, ${roundedAmount(grams)} g, ${plural(rows, 'row')}${enough === null ? '' : `; lasts ${Math.round(100 * enough)} times in 100`}`}</Words>
+        >{`${name}: about ${roundedAmount(metres)} m, ${roundedAmount(grams)} g, ${plural(rows, 'row')}${enough === null ? '' : `; lasts ${timesInHundred(enough)}`}`}</Words>
       ))}
       {byYarn.map(({ name, metres, grams }) => (
         <Words key={name} as="small">{`${name}: about ${roundedAmount(metres)} m, ${roundedAmount(grams)} g`}</Words>
@@ -51,6 +60,6 @@ export function reachText(times: number, { width, height }: Worked['outside'], u
 export function lastsText(enough: number): string {
   const share = Math.round(100 * enough);
   if (enough > 0.9) return `You have enough yarn (${share} in 100).`;
-  if (enough < 0.5) return `You do not have enough yarn (it lasts ${share} times in 100).`;
-  return `It may just last (${share} times in 100).`;
+  if (enough < 0.5) return `You do not have enough yarn (it lasts ${timesInHundred(enough)}).`;
+  return `It may just last (${timesInHundred(enough)}).`;
 }

@@ -1,4 +1,4 @@
-import { duration } from '@keep-snug/core';
+import { duration, timesInHundred } from '@keep-snug/core';
 import { dayText, withWanted, type SittingHelp, type SittingsAsk } from '@keep-snug/core/sittings';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
@@ -18,9 +18,9 @@ interface Props {
 export function HelpLine({ help, job, ask }: Props) {
   const { title, chance, saves, fit, does } = help;
   const effects = [
-    `done in time ${Math.round(100 * chance)} times in 100`,
+    `done in time ${timesInHundred(chance)}`,
     ...(saves ? [`saves about ${duration(saves)}`] : []),
-    ...(fit === undefined ? [] : [`fits ${Math.round(100 * fit)} times in 100`]),
+    ...(fit === undefined ? [] : [`fits ${timesInHundred(fit)}`]),
   ];
   const said = 'wanted' in does ? `${title}, until ${dayText(does.wanted)}` : title;
   return (

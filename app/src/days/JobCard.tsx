@@ -1,4 +1,4 @@
-import { duration, plural } from '@keep-snug/core';
+import { duration, plural, timesInHundred } from '@keep-snug/core';
 import { dayText, daysBetween, withWanted, type SittingsAsk } from '@keep-snug/core/sittings';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -62,16 +62,16 @@ const LIKELY = 0.8;
 
 /** How sure it is, in words and as a bar. */
 function Likely({ chance, wanted, from }: { chance: number; wanted: string; from: string }) {
-  const share = Math.round(100 * chance);
+  const share = timesInHundred(chance);
   const tone = chance >= LIKELY ? 'lichen' : chance < UNLIKELY ? 'rowan' : 'thread';
   const late = daysBetween(from, wanted) < 0;
   const says = late
     ? `It was wanted on ${dayText(wanted)}.`
     : chance >= LIKELY
-      ? `Done by ${dayText(wanted)}: ${share} times in 100.`
+      ? `Done by ${dayText(wanted)}: ${share}.`
       : chance < UNLIKELY
-        ? `Not by ${dayText(wanted)}: only ${share} times in 100.`
-        : `It may be done by ${dayText(wanted)}: ${share} times in 100.`;
+        ? `Not by ${dayText(wanted)}: only ${share}.`
+        : `It may be done by ${dayText(wanted)}: ${share}.`;
   return (
     <View style={{ gap: 4 }}>
       <Words as="smallStrong" tone={tone} live>

@@ -1,4 +1,4 @@
-import { formatNumber, type Make } from '@keep-snug/core';
+import { formatNumber, type Make, timesInHundred } from '@keep-snug/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Rect, Svg } from '@/parts/ink';
@@ -61,7 +61,7 @@ function Beside({ one, other }: { one: FinishedMake; other: FinishedMake }) {
     ['Hook', ({ plan: { fabric } }) => `${formatNumber(fabric.hookMm, 2)} mm`],
     ['Width', (make) => size(make, 'width')],
     ['Height', (make) => size(make, 'height')],
-    ['Said to fit', ({ said }) => `${Math.round(100 * said)} times in 100`],
+    ['Said to fit', ({ said }) => `${timesInHundred(said)}`],
     ['Sits', ({ fits }) => FIT_WORDS[fits]],
     [
       'Yarn used',

@@ -1,4 +1,13 @@
-import { finishOf, formatNumber, isFinished, planAgain, sizesMade, type Make, type Worked } from '@keep-snug/core';
+import {
+  capital,
+  finishOf,
+  formatNumber,
+  isFinished,
+  planAgain,
+  sizesMade,
+  type Make,
+  type Worked,
+} from '@keep-snug/core';
 import { useRouter, type Href } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -207,8 +216,6 @@ function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 
     </>
   );
 }
-
-const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
 function day(iso: string): string {
   return new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });

@@ -1,4 +1,4 @@
-import { sectionWord, type Step } from '@keep-snug/core';
+import { capital, sectionWord, type Step } from '@keep-snug/core';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { MiniPiece } from '@/drawing/MiniPiece';
 import { useBox } from '@/parts/useBox';
@@ -97,7 +97,7 @@ function runsOf(steps: readonly Step[]): Run[] {
     const label = step.row
       ? `${courseWord(step)} ${step.row}, ${sectionWord(step.section)}`
       : sectionWord(step.section);
-    runs.push({ id: step.id, label: label.replace(/^./, (c) => c.toUpperCase()), text: step.text, first: step });
+    runs.push({ id: step.id, label: capital(label), text: step.text, first: step });
   }
   return runs;
 }

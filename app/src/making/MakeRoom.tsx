@@ -1,6 +1,6 @@
 import { LandedPanel } from './LandedPanel';
 import { WhenPanel } from '@/days/WhenPanel';
-import { isPractice, plural, sectionWord, toldStep, type Make, type Step } from '@keep-snug/core';
+import { capital, isPractice, plural, sectionWord, toldStep, type Make, type Step } from '@keep-snug/core';
 import { useRouter, type Href } from 'expo-router';
 import { useId, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
@@ -318,7 +318,7 @@ function Glance({ progress, title }: { progress: Progress; title: string }) {
 function where(step: Step): string {
   if (step.row) return `${courseWord(step)} ${step.row} of ${step.of}`;
   if (step.kind === 'foundation') return beginningOf(step);
-  return sectionWord(step.section).replace(/^./, (letter) => letter.toUpperCase());
+  return capital(sectionWord(step.section));
 }
 
 /** How a piece begins, in the words of the craft. */

@@ -1,3 +1,4 @@
+import { capital } from '@keep-snug/core';
 import type { Step } from '@keep-snug/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -40,5 +41,5 @@ function inWords(steps: readonly Step[]): string {
   const [first, last] = [steps[0]!, steps.at(-1)!];
   const name = (step: Step) => (step.row ? `${courseWord(step).toLowerCase()} ${step.row}` : 'a step by hand');
   const words = steps.length === 1 ? name(first) : `${name(first)} to ${name(last)}`;
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  return capital(words);
 }

@@ -1,4 +1,4 @@
-import { roundedAmount, type MendChoice, type Plan, duration } from '@keep-snug/core';
+import { roundedAmount, type MendChoice, type Plan, duration, timesInHundred } from '@keep-snug/core';
 import { View } from 'react-native';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { Drawing } from '@/drawing/Drawing';
@@ -69,7 +69,7 @@ function WayOn({ choice, onTake }: { choice: MendChoice; onTake: () => void }) {
       <Words as="strong">{title}</Words>
       {view ? <Drawing view={view} height={84} bare /> : null}
       <ShareBar share={chance} />
-      <Words as="smallStrong">{`Fits ${Math.round(100 * chance)} times in 100`}</Words>
+      <Words as="smallStrong">{`Fits ${timesInHundred(chance)}`}</Words>
       <Words as="small">{`${mm(outside.width)} × ${mm(outside.height)}; inside ${mm(inside.girth)} around`}</Words>
       <Words as="small">{`about ${duration(minutes)} and ${roundedAmount(metres)} m to the end`}</Words>
       <Words as="small" tone="faint" style={{ flexGrow: 1 }}>

@@ -11,6 +11,7 @@ import {
   type MendChoice,
   type Worked,
   type YarnLeft,
+  timesInHundred,
 } from '@keep-snug/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -117,7 +118,7 @@ function Reaches({ left: { grams, needs, lasts, runsOut }, progress }: { left: Y
   return (
     <View style={{ gap: 8 }}>
       <Words as="heading" level={3} live>
-        {lasts > SURE ? 'It lasts to the end.' : `It lasts ${Math.round(100 * lasts)} times in 100.`}
+        {lasts > SURE ? 'It lasts to the end.' : `It lasts ${timesInHundred(lasts)}.`}
       </Words>
       <ShareBar share={lasts} />
       <Words>{`${roundedAmount(grams)} g are there, and about ${roundedAmount(needs.value)} g are still needed.`}</Words>

@@ -1,4 +1,4 @@
-import { inOrder, sectionWord, standingEvents, type KeptEvent, type MakingStep } from '@keep-snug/core';
+import { capital, inOrder, sectionWord, standingEvents, type KeptEvent, type MakingStep } from '@keep-snug/core';
 import { courseWord } from './useProgress';
 
 /** What happened to a make, in a line. */
@@ -49,5 +49,3 @@ function saysOf(event: KeptEvent, names: ReadonlyMap<string, string>): string | 
       return null;
   }
 }
-
-const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase());

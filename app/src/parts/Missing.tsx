@@ -1,3 +1,4 @@
+import { capital } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useLibrary } from '@/state/library';
@@ -14,7 +15,7 @@ export function Missing({ what }: { what: string }) {
   if (!loaded && reached !== false) return <Skeleton />;
   return (
     <Page
-      title={`${what.replace(/^./, (letter) => letter.toUpperCase())} not found`}
+      title={`${capital(what)} not found`}
       says={
         reached === false
           ? `You are offline and this ${what} is not on this device yet. It will load when you are back online.`

@@ -1,4 +1,4 @@
-import { FAMILIES, findTechniques, type Technique } from '@keep-snug/core';
+import { capital, FAMILIES, findTechniques, type Technique } from '@keep-snug/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ListPage, type Item } from '@/parts/Page';
@@ -54,7 +54,7 @@ function TechniqueLine({ technique }: { technique: Technique }) {
   const word = useWord();
   const show = useShowing((state) => state.show);
   const { id, name, abbreviation, symbol, what } = technique;
-  const said = word(name).replace(/^./, (first) => first.toUpperCase());
+  const said = capital(word(name));
   return (
     <Press label={said} onPress={() => show(id)} style={{ borderBottomWidth: 1, borderColor: colours.line }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 14, paddingVertical: 6 }}>

@@ -1,4 +1,4 @@
-import { techniqueOf } from '@keep-snug/core';
+import { capital, techniqueOf } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { Panel } from '@/parts/Panel';
@@ -13,7 +13,7 @@ export function TechniquePanel() {
   const technique = techniqueOf(trail.at(-1) ?? '');
   if (!technique) return null;
   const before = techniqueOf(trail.at(-2) ?? '');
-  const named = (name: string) => word(name).replace(/^./, (first) => first.toUpperCase());
+  const named = (name: string) => capital(word(name));
   return (
     <Panel title={named(technique.name)} onClose={close}>
       {before ? (

@@ -1,4 +1,5 @@
 import {
+  capital,
   blankDraft,
   outlineOf,
   readDraft,
@@ -98,7 +99,7 @@ function Measuring() {
           ) : (
             <SubmitProvider value={() => void goOn()}>
               <Tabs as="radio" label="Kind of thing" options={THINGS} value={kind.id} onChange={measure} />
-              <Words tone="faint">{`${kind.examples.replace(/^./, (c) => c.toUpperCase())}. In mm, cm or inches: 82, 8,2 cm, 3 1/4.`}</Words>
+              <Words tone="faint">{`${capital(kind.examples)}. In mm, cm or inches: 82, 8,2 cm, 3 1/4.`}</Words>
               <Preview thing={thing} />
               <FieldRow>
                 <TextLine

@@ -1,4 +1,5 @@
 import {
+  capital,
   blankDraft,
   draftOf,
   formatLength,
@@ -230,8 +231,6 @@ function Framed({
     </View>
   );
 }
-
-const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
 /** Several alike within a thing: tools, heights of a bottle. */
 function Entries({

@@ -6,6 +6,7 @@ import {
   shapeDefinition,
   type Way,
   duration,
+  timesInHundred,
 } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Drawing } from '@/drawing/Drawing';
@@ -50,7 +51,7 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
       </Words>
       {view ? <Drawing view={view} height={104} bare /> : null}
       <ShareBar share={chance} />
-      <Words as="strong">{`Fits ${Math.round(100 * chance)} times in 100`}</Words>
+      <Words as="strong">{`Fits ${timesInHundred(chance)}`}</Words>
       <Words as="small">{`${fitDefinition(way.fit).name}, hook ${formatNumber(way.hookMm, 2)} mm`}</Words>
       <Words as="small">{`about ${roundedAmount(metres)} m${lasting(way)}; about ${duration(minutes)}`}</Words>
       <Words as="small" tone="faint" style={{ flexGrow: 1 }}>

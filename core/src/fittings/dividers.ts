@@ -3,7 +3,7 @@ import { chosen, derive, prior, type Advice, type Figure } from '../figure';
 import { work, type WorkedFabric } from '../fabric';
 import type { Work } from '../piece';
 import type { PocketWant } from '../things';
-import { formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
+import { capital, formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
 import type { Part } from '../shapes';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, refuse, type Face } from './common';
@@ -262,7 +262,7 @@ export const dividers: FittingDefinition = {
   summary: 'Parts the front into a channel for each tool of the list.',
   asks: ['upright-columns'],
   because: 'They are sewn up through two flat layers, between stitches side by side.',
-  figures: (key) => `${key.charAt(0).toUpperCase()}${key.slice(1)}`,
+  figures: (key) => capital(key),
   options: [
     {
       key: 'over',

@@ -1,4 +1,4 @@
-import { LONGEST_MM, formatLength, type LengthUnit } from '../units';
+import { LONGEST_MM, capital, formatLength, type LengthUnit } from '../units';
 
 /** A place at which two versions of a document differ, as it is told. */
 export interface Difference {
@@ -38,14 +38,21 @@ function leaves(value: unknown, path = '', found = new Map<string, unknown>()): 
   return found;
 }
 
-/** `thing.tools[1].grip.mm` as `thing, tools 2, grip`. */
+/** As the hours of a week are kept. */
+const WEEK = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
+
+/** `thing.tools[1].grip.mm` as `Thing, tools 2, grip`; what a name or kind is of needs no word for it. */
 const whereOf = (path: string): string =>
-  path
-    .replace(/\[(\d+)\]/g, (_, index: string) => ` ${Number(index) + 1}`)
-    .replace(/\.mm$/, '')
-    .split('.')
-    .map((key) => key.replace(/(?<=[a-z])(Mm|G)$/, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`))
-    .join(', ');
+  capital(
+    path
+      .replace(/^week\[(\d)\]$/, (_, day: string) => WEEK[Number(day)]!)
+      .replace(/(?<=\w)\.(name|kind)$/, '')
+      .replace(/\[(\d+)\]/g, (_, index: string) => ` ${Number(index) + 1}`)
+      .replace(/\.mm$/, '')
+      .split('.')
+      .map((key) => key.replace(/(?<=[a-z])(Mm|G)$/, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`))
+      .join(', '),
+  );
 
 function said(path: string, value: unknown, units: LengthUnit): string {
   if (value === undefined || value === '') return NOTHING;

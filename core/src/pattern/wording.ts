@@ -1,5 +1,5 @@
 import type { GroupPart, Instruction, Place } from '../fabric';
-import { formatNumber, plural, withArticle } from '../units';
+import { capital, formatNumber, plural, withArticle } from '../units';
 import type { Schools } from './schools';
 import { term } from './terms';
 
@@ -11,7 +11,7 @@ type Terms = Schools['terms'];
  */
 export function wordRow(instructions: readonly Instruction[], { terms }: Pick<Schools, 'terms'>): string {
   const said = wordCourse(mergedCourse(instructions), terms).join(', ');
-  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+  return `${capital(said)}.`;
 }
 
 /** A course's own beginnings and ends, which are said otherwise than what stands in its middle. */

@@ -10,7 +10,7 @@ import {
   type Walked,
   type Work,
 } from '../piece';
-import { plural } from '../units';
+import { capital, plural } from '../units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { mergedCourse, wordInstruction, wordRow } from './wording';
@@ -60,8 +60,6 @@ const inWords = (names: readonly string[]) =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
 
 const BACKWARDS = ' Work it from {side:left} to {side:right}, without turning.';
-
-const capital = (text: string) => text.replace(/^(\{\w+\}|.)/, (first) => first.toUpperCase());
 
 function wordBorder(
   border: Border,

@@ -1,3 +1,4 @@
+import { capital } from '../units';
 import { sectionWord } from '../drawing';
 import type { MakingStep } from '../making';
 import type { Sitting } from './sittings';
@@ -8,7 +9,7 @@ export function sittingText({ steps, ends }: Sitting): string {
   const last = steps.at(-1);
   if (!first || !last) return 'Continue a long row.';
   const stretch = stretchText(first, last);
-  return `${stretch.charAt(0).toUpperCase()}${stretch.slice(1)}${ENDINGS[ends](last)}.`;
+  return `${capital(stretch)}${ENDINGS[ends](last)}.`;
 }
 
 const ENDINGS: Readonly<Record<Sitting['ends'], (last: MakingStep) => string>> = {

@@ -1,3 +1,4 @@
+import { capital } from '../units';
 import { wordText, type Schools } from '../pattern';
 import { stepsOf, type Technique, type Told } from './definition';
 
@@ -16,8 +17,6 @@ export interface ToldTechnique {
   ways: readonly { name: string; habit: boolean; steps: readonly Told[] }[];
 }
 
-const CAPITAL = (text: string) => text.replace(/^./, (first) => first.toUpperCase());
-
 /** A technique worded for a reader: terms, unit, hand, and the reader's own habit before the others. */
 export function toldTechnique(technique: Technique, schools: Schools): ToldTechnique {
   const word = (text: string) => wordText(text, schools);
@@ -29,7 +28,7 @@ export function toldTechnique(technique: Technique, schools: Schools): ToldTechn
   }));
   return {
     id: technique.id,
-    name: CAPITAL(word(technique.name)),
+    name: capital(word(technique.name)),
     abbreviation: technique.abbreviation ? word(technique.abbreviation) : null,
     also: technique.also ?? [],
     what: word(technique.what),

@@ -25,6 +25,13 @@ export function plural(count: number, one: string, many = `${one}s`): string {
 }
 
 /**
+ * A chance in words: `97 times in 100`.
+ *
+ * @param chance a share, 0 to 1
+ */
+export const timesInHundred = (chance: number): string => `${plural(Math.round(100 * chance), 'time')} in 100`;
+
+/**
  * What no text of ours may hold: control characters, halves of characters, and marks that turn the direction of what
  * follows, so that it reads as something else. A text of several lines may break them.
  */
@@ -62,3 +69,6 @@ export function isBlank(text: string): boolean {
 export function withArticle(text: string): string {
   return `${/^(8|11(?!\d)|18(?!\d)|[aeio])/i.test(text) ? 'an' : 'a'} ${text}`;
 }
+
+/** Begins with a capital, a term that stands first too: `{single}` becomes `{SINGLE}`, which is filled in with one. */
+export const capital = (text: string): string => text.replace(/^(\{\w+\}|.)/, (first) => first.toUpperCase());

@@ -1,3 +1,4 @@
+import { capital } from '../units';
 import { term, wordText, type Schools } from '../pattern';
 import { stepsOf, TECHNIQUES, techniquesIn, type Technique } from '../techniques';
 import type { Voice } from './told';
@@ -102,5 +103,3 @@ function spelled(technique: Technique, voice: Voice): string {
   const steps = stepsOf(technique).map((step) => step[voice]);
   return voice === 'full' ? steps.join(' ') : `${steps.join(', ')}.`;
 }
-
-const capital = (text: string) => text.replace(/^./, (first) => first.toUpperCase());

@@ -5,7 +5,7 @@ import type { Plan } from '../plan';
 import type { Worked } from '../reckon';
 import { sectionWord } from '../drawing';
 import { techniquesIn } from '../techniques';
-import { formatKnown, formatNumber, plural, roundedAmount, withArticle, type LengthUnit } from '../units';
+import { capital, formatKnown, formatNumber, plural, roundedAmount, withArticle, type LengthUnit } from '../units';
 import { duration, notionsText, yarnText } from './amounts';
 import { gaugeText } from './gauge';
 import { abbreviationsIn, specialIn, type Abbreviation, type SpecialStitch } from './glossary';
@@ -85,8 +85,6 @@ export function termsLine(terms: Schools['terms']): string {
     ? 'Written in US crochet terms (US single crochet = UK double crochet).'
     : 'Written in UK crochet terms.';
 }
-
-const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase());
 
 /** Steps in working order, those that follow each other in one section under its heading. */
 export function groupsOf({ steps }: Pick<Worked, 'steps'>): { name: string; steps: Step[] }[] {

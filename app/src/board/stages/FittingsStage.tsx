@@ -1,4 +1,5 @@
 import {
+  capital,
   belongsOn,
   figureName,
   FITTINGS,
@@ -108,7 +109,7 @@ function Fitted({ spec, path, placed, faults, onChange, onRemove }: FittedProps)
       <OptionFields fields={definition.options} values={spec} path={path} faults={faults} onChange={onChange} />
       {placed ? (
         <>
-          <Words as="small">{`${placed.place.charAt(0).toUpperCase()}${placed.place.slice(1)}.`}</Words>
+          <Words as="small">{`${capital(placed.place)}.`}</Words>
           {Object.entries(placed.figures).map(([key, figure]) => (
             <FigureLine key={key} name={figureName(definition, key)!} figure={figure} />
           ))}

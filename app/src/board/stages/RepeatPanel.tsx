@@ -1,4 +1,4 @@
-import { formatLength, plural, type Plan, type YarnRun } from '@keep-snug/core';
+import { formatLength, plural, type Plan, type YarnRun, timesInHundred } from '@keep-snug/core';
 import type { RepeatAsk, RepeatOption, RepeatTold } from '@keep-snug/core/repeat';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -85,7 +85,7 @@ function Options({ options, onTake }: { options: readonly RepeatOption[]; onTake
             <View style={{ flex: 1 }}>
               <Words as="smallStrong">{`${what}: ${EFFECTS[effect]}`}</Words>
               <Words as="small" tone="faint">
-                {`fits ${Math.round(100 * chance)} times in 100, ease ${formatLength(easeMm, units)}`}
+                {`fits ${timesInHundred(chance)}, ease ${formatLength(easeMm, units)}`}
               </Words>
             </View>
             <Action label={`Use ${what}`} onPress={() => onTake(option)}>

@@ -11,6 +11,7 @@ import {
   type ScrapEnd,
   type ScrapSpec,
   type ScrapsTold,
+  timesInHundred,
 } from '@keep-snug/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -94,7 +95,7 @@ export function ScrapsLast({ plan, events }: { plan: Plan; events?: readonly Kep
   return (
     <View style={{ gap: 4 }}>
       <Words as="smallStrong" tone={lasts > 0.9 ? 'lichen' : lasts < 0.5 ? 'rowan' : 'thread'} live>
-        {`Together they last ${Math.round(100 * lasts)} times in 100: ${roundedAmount(has)} g are there, about ${roundedAmount(needs.value)} g (± ${roundedAmount(needs.sd)}) are needed.`}
+        {`Together they last ${timesInHundred(lasts)}: ${roundedAmount(has)} g are there, about ${roundedAmount(needs.value)} g (± ${roundedAmount(needs.sd)}) are needed.`}
       </Words>
       <ShareBar share={lasts} />
       {scraps.map((scrap, index) => (
