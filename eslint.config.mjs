@@ -4,64 +4,6 @@ import { defineConfig, globalIgnores } from 'eslint/config';
 import jsdoc from 'eslint-plugin-jsdoc';
 import globals from 'globals';
 
-/** Inside core, each folder may import from those before it only. */
-const ORDER = [
-  'units',
-  'figure',
-  'things',
-  'fabric',
-  'fit',
-  'photograph',
-  'repeating',
-  'counts',
-  'piece',
-  'drawing',
-  'shapes',
-  'begun',
-  'fittings',
-  'supplies',
-  'pattern',
-  'techniques',
-  'written',
-  'paper',
-  'making',
-  'mend',
-  'sittings',
-  'batches',
-  'cautions',
-  'formats',
-  'demo',
-];
-/** In the app likewise: what stands before knows nothing of what comes after. All other folders are places. */
-const APP_ORDER = ['state', 'worker', 'theme', 'parts', 'drawing', 'technique'];
-const PLACES = [
-  'batches',
-  'bench',
-  'board',
-  'days',
-  'ledger',
-  'making',
-  'open',
-  'photograph',
-  'settings',
-  'sheet',
-  'stitches',
-  'tables',
-  'things',
-  'ways',
-  'yarn',
-];
-const appUpward = APP_ORDER.map((target, index) => ({
-  target: `./app/src/${target}`,
-  from: [...APP_ORDER.slice(index + 1), ...PLACES].map((from) => `./app/src/${from}`),
-  message: `${target}/ stands before this; imports inside the app run one way.`,
-}));
-const upward = ORDER.map((target, index) => ({
-  target: `./core/src/${target}`,
-  from: ORDER.slice(index + 1).map((from) => `./core/src/${from}`),
-  message: `${target}/ stands before this; imports inside core run one way.`,
-})).filter(({ from }) => from.length > 0);
-
 /**
  * The import rules write a file's language options out for every import they follow: a thousand names of globals, and
  * the parser's own source, take a minute of that. The types know the globals.
@@ -83,34 +25,11 @@ export default defineConfig([
   ]),
   lean,
   {
-    settings: {
-      // nothing outside the project can lead back into it
-      'import/ignore': ['/node_modules/'],
-      'import/resolver': {
-        typescript: {
-          project: 'app/tsconfig.json',
-          noWarnOnMultipleProjects: true,
-        },
-      },
-    },
     rules: {
-      'import/no-cycle': ['error', { ignoreExternal: true }],
       // what the types already say
       'import/namespace': 'off',
       'import/export': 'off',
       'import/no-unresolved': 'off',
-      'import/no-restricted-paths': [
-        'error',
-        {
-          zones: [
-            { target: './core', from: ['./app', './server', './e2e', './bench'], message: 'core knows nobody.' },
-            { target: './app', from: './server', message: 'app and server share core only.' },
-            { target: './server', from: './app', message: 'app and server share core only.' },
-            ...upward,
-            ...appUpward,
-          ],
-        },
-      ],
       'no-console': 'off',
       'import/no-named-as-default': 'off',
       'import/no-named-as-default-member': 'off',
@@ -129,7 +48,6 @@ export default defineConfig([
     ),
   },
   { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off' } },
-  { files: ['**/*.test.ts', '**/*.test.tsx', '**/fixtures/**'], rules: { 'import/no-restricted-paths': 'off' } },
   {
     files: ['**/*.ts', '**/*.tsx'],
     languageOptions: { parser: { ...typescript, toJSON: () => 'typescript' } },

@@ -5,7 +5,7 @@ import { launchBrowser } from './browser';
 import setup from './setup';
 import { greyPng } from './greyPng';
 import { field, openStage, PHONE_MAKE, PHONE_PLAN, planAt, SEED, TestServer } from './testServer';
-import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../core/src/photograph/fixtures/scene';
+import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../core/src/craft/photograph/fixtures/scene';
 import { drawBob } from './drawBob';
 
 /** The pictures in docs/screenshots, taken of the sample data through the real program. */

@@ -1,4 +1,4 @@
-import { measuredIn } from '../core/src/photograph/fixtures/measured';
+import { measuredIn } from '../core/src/craft/photograph/fixtures/measured';
 import type { Proof } from './proof';
 
 /** Pictures of known cameras. */

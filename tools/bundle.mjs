@@ -9,8 +9,8 @@ const BUNDLES = {
   'server/src/practice/dial.ts': 'server/.cache/dial.mjs',
   'server/src/reckoning/work.ts': 'server/.cache/work.mjs',
   'core/src/index.ts': 'core/.cache/core.mjs',
-  'core/src/repeat.ts': 'core/.cache/repeat.mjs',
-  'core/src/formats/csv/index.ts': 'core/.cache/csv.mjs',
+  'core/src/compare/repeat.ts': 'core/.cache/repeat.mjs',
+  'core/src/out/formats/csv/index.ts': 'core/.cache/csv.mjs',
 };
 
 const inRoot = (path) => fileURLToPath(new URL(`../${path}`, import.meta.url));

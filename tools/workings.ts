@@ -60,7 +60,7 @@ function docOf(node: ts.Node): string | undefined {
 const HEAD = `# How the figures come about
 
 Lengths are millimetres. A **law** holds exactly; a **prior** is a starting value with a spread, and gives way to what is
-measured. Spreads are propagated to first order (\`core/src/figure/figure.ts\`). Sections are those of
+measured. Spreads are propagated to first order (\`core/src/base/figure/figure.ts\`). Sections are those of
 [the handbook](HANDBOOK.md). These tables are written from the docstrings themselves (\`npm run docs\`), and a test holds
 them to it.
 
@@ -88,7 +88,7 @@ its own band 95 times in 100; a run fails where one lies outside the band that h
 export function workingsPage(): string {
   const folders = new Map<string, Working[]>();
   for (const working of workings()) {
-    const folder = working.file.includes('/') ? working.file.split('/')[0]! : 'the whole';
+    const folder = roomOf(working.file);
     folders.set(folder, [...(folders.get(folder) ?? []), working]);
   }
   const cell = (text: string) => text.replaceAll('|', '\\|');

@@ -51,7 +51,7 @@ export {
   withoutHidden,
   withUnit,
   wordLengths,
-} from './units';
+} from './base/units';
 export {
   type Advice,
   chosen,
@@ -62,7 +62,7 @@ export {
   prior,
   type Term,
   type Unit,
-} from './figure';
+} from './base/figure';
 export {
   blankDraft,
   carrierDefinition,
@@ -94,7 +94,7 @@ export {
   THINGS,
   type ThingSpec,
   usualMethod,
-} from './things';
+} from './craft/things';
 export {
   ALIKE_WITHIN,
   BASES,
@@ -146,8 +146,8 @@ export {
   yarnOf,
   type YarnRun,
   type YarnSpec,
-} from './fabric';
-export { fitDefinition, type FitName, FITS, type FitSpec, type Help } from './fit';
+} from './craft/fabric';
+export { fitDefinition, type FitName, FITS, type FitSpec, type Help } from './craft/fit';
 export {
   type Choice,
   type ChoiceOption,
@@ -195,7 +195,7 @@ export {
   type YarnCloth,
   yarnCloth,
   type YarnLine,
-} from './techniques';
+} from './pattern/techniques';
 export {
   type Chart,
   chartOf,
@@ -252,22 +252,22 @@ export {
   nextCount,
   type StepPlace,
   tapeOf,
-} from './making';
-export { type Caution } from './cautions';
-export { type Plan, PLAN_FORMAT } from './plan';
-export { FIRST_FABRIC, planFor } from './newPlan';
-export { proposalsFor, shapeTaking, type Proposal } from './proposals';
-export { thingInChains, type ThingForm } from './things';
-export { namedColours } from './namedColours';
-export { type ScrapEnd, scrapOrder, scrapsTold, type ScrapsTold } from './scraps';
-export { isPractice, practicePlan } from './practicePlan';
-export { withFitting } from './withFitting';
+} from './make/log';
+export { type Caution } from './craft/cautions';
+export { type Plan, PLAN_FORMAT } from './plan/plan';
+export { FIRST_FABRIC, planFor } from './plan/newPlan';
+export { proposalsFor, shapeTaking, type Proposal } from './compare/proposals';
+export { thingInChains, type ThingForm } from './craft/things';
+export { namedColours } from './plan/namedColours';
+export { type ScrapEnd, scrapOrder, scrapsTold, type ScrapsTold } from './make/scraps';
+export { isPractice, practicePlan } from './plan/practicePlan';
+export { withFitting } from './plan/withFitting';
 export { borderSigns, sectionWord } from './drawing';
-export { withShape } from './withShape';
-export { withThing } from './withThing';
-export { applyChange } from './change';
-export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon';
-export { chance, type Chance } from './chance';
+export { withShape } from './plan/withShape';
+export { withThing } from './plan/withThing';
+export { applyChange } from './plan/change';
+export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon/reckon';
+export { chance, type Chance } from './reckon/chance';
 export {
   fabricMade,
   changedWays,
@@ -295,7 +295,7 @@ export {
   strapGrowthFrom,
   strapLoop,
   type YarnLeft,
-} from './mend';
-export { type Way, ways, type Ways, type WaysAsk } from './ways';
-export { workOut } from './workOut';
-export { TAILS, tailsDone } from './supplies';
+} from './make/adjust';
+export { type Way, ways, type Ways, type WaysAsk } from './compare/ways';
+export { workOut } from './reckon/workOut';
+export { TAILS, tailsDone } from './reckon/supplies';

@@ -1,4 +1,4 @@
-import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../../core/src/photograph/fixtures/scene';
+import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../../core/src/craft/photograph/fixtures/scene';
 import { expectAccessible } from '../accessible';
 import { drawBob } from '../drawBob';
 import { greyPng } from '../greyPng';

@@ -1,5 +1,5 @@
 // first: what stands in a list is in everything made from it
-import '../../../core/src/fixtures/madeUp';
+import '../../../core/src/demo/fixtures/madeUp';
 import { planFor, type Plan } from '@keep-snug/core';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useState } from 'react';

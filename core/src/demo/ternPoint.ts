@@ -1,8 +1,8 @@
-import type { BatchRecord } from '../batches';
-import type { Documents, DocumentKind } from '../formats/kinds';
-import { MAKE_FORMAT, type Make } from '../making';
-import { PLAN_FORMAT, type Plan } from '../plan';
-import { dayAfter, HOURS_ID, type Day, type HoursSpec } from '../sittings';
+import type { BatchRecord } from '../make/batches';
+import type { Documents, DocumentKind } from '../out/formats/kinds';
+import { MAKE_FORMAT, type Make } from '../make/log';
+import { PLAN_FORMAT, type Plan } from '../plan/plan';
+import { dayAfter, HOURS_ID, type Day, type HoursSpec } from '../make/sittings';
 
 /** Ids of the sample data: a letter for the kind of record and a number, so that they are the same everywhere. */
 function id(kind: string, number: number): string {

@@ -1,8 +1,8 @@
-import { inOrder, stepsToMake, type Happening, type MakeEvent, type MakingStep } from '../making';
-import { mend } from '../mend';
-import type { Plan } from '../plan';
-import { reckon } from '../reckon';
-import { rowMinutes } from '../supplies';
+import { inOrder, stepsToMake, type Happening, type MakeEvent, type MakingStep } from '../make/log';
+import { mend } from '../make/adjust';
+import type { Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
+import { rowMinutes } from '../reckon/supplies';
 import { MAKE_IDS, TERN_POINT } from './ternPoint';
 
 const DEVICE = 'd0000000-0000-4000-8000-000000000001';

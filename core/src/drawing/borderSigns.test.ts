@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { BOW, CROSS } from '../fabric';
+import { BOW, CROSS } from '../craft/fabric';
 import { borderCourses, type Border } from '../piece';
 import { borderSigns } from './borderSigns';
 

@@ -1,4 +1,4 @@
-import { baseStitch, BOW, CROSS, type ChartSymbol } from '../fabric';
+import { baseStitch, BOW, CROSS, type ChartSymbol } from '../craft/fabric';
 import type { BorderStitch } from '../piece';
 
 /**

@@ -1,6 +1,6 @@
-import { formatNumber } from '../units';
-import type { WorkedFabric } from '../fabric';
-import type { WorkedThing } from '../things';
+import { formatNumber } from '../base/units';
+import type { WorkedFabric } from '../craft/fabric';
+import type { WorkedThing } from '../craft/things';
 import { cutPouch } from './cutPouch';
 import { standing, uprightFrom } from './draw';
 import type { CutRow, Part, View } from './parts';

@@ -1,8 +1,8 @@
-import type { WorkedFabric } from '../fabric';
-import { bottomGive } from '../fit';
+import type { WorkedFabric } from '../craft/fabric';
+import { bottomGive } from '../craft/fit';
 import type { Piece } from '../piece';
-import type { WorkedThing } from '../things';
-import { formatNumber, plural } from '../units';
+import type { WorkedThing } from '../craft/things';
+import { formatNumber, plural } from '../base/units';
 import { closedViews } from './closedViews';
 import { cutApart, cutRows } from './cutRows';
 import { panel, sideBySide, uprightFrom } from './draw';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { PlanProblem } from '../figure';
-import type { Plan } from '../plan';
-import { reckon } from '../reckon';
+import { PlanProblem } from '../base/figure';
+import type { Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
 import { SHAPES } from '../shapes';
 import { anyPlanOf } from '../shapes/fixtures/anyPlan';
 import { cutApart } from './cutRows';

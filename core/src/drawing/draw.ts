@@ -1,6 +1,6 @@
-import type { WorkedFabric } from '../fabric';
+import type { WorkedFabric } from '../craft/fabric';
 import { borderRounds, type Border, type Piece, type RawEdge } from '../piece';
-import type { WorkedThing } from '../things';
+import type { WorkedThing } from '../craft/things';
 import type { Cloth, ClothRole, Dimension, Part, RowLines, ThingPart } from './parts';
 import { bandsDrawn } from './runs';
 

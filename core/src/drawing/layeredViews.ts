@@ -1,8 +1,8 @@
-import type { WorkedFabric } from '../fabric';
-import { bottomGive, flapTurn } from '../fit';
+import type { WorkedFabric } from '../craft/fabric';
+import { bottomGive, flapTurn } from '../craft/fit';
 import type { Piece } from '../piece';
-import type { WorkedThing } from '../things';
-import { formatNumber } from '../units';
+import type { WorkedThing } from '../craft/things';
+import { formatNumber } from '../base/units';
 import { closedViews } from './closedViews';
 import { cutRows } from './cutRows';
 import { acrossFrom, folds, panel, sideBySide, unlikeDrawn, uprightFrom } from './draw';

@@ -1,7 +1,7 @@
-import type { WorkedFabric } from '../fabric';
+import type { WorkedFabric } from '../craft/fabric';
 import type { Border, Piece } from '../piece';
-import type { WorkedThing } from '../things';
-import { formatNumber } from '../units';
+import type { WorkedThing } from '../craft/things';
+import { formatNumber } from '../base/units';
 import { cutRows } from './cutRows';
 import { acrossFrom, borderPart, folds, moved, panel, uprightFrom } from './draw';
 import type { Part, View } from './parts';

@@ -1,5 +1,5 @@
 import type { BorderStitch } from '../piece';
-import type { FieldValues } from '../units';
+import type { FieldValues } from '../base/units';
 
 /** Geometry of a drawing in millimetres, x to the right and y down. The app paints it; nothing here knows pixels. */
 export type Part = (

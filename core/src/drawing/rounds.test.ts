@@ -1,7 +1,7 @@
-import { tallyRow } from '../fabric';
-import { PLAN_FORMAT, type Plan } from '../plan';
-import { reckon } from '../reckon';
-import { workOut } from '../workOut';
+import { tallyRow } from '../craft/fabric';
+import { PLAN_FORMAT, type Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
+import { workOut } from '../reckon/workOut';
 import { placesIn, type Stretch } from '../piece';
 import type { Cloth } from './parts';
 

@@ -1,4 +1,4 @@
-import { stripeNames } from '../fabric';
+import { stripeNames } from '../craft/fabric';
 import { bandsOf, topColourOf, type Band, type Piece } from '../piece';
 import type { DrawnRound, RowBand, RowLines } from './parts';
 

@@ -1,7 +1,7 @@
-import type { WorkedFabric } from '../fabric';
+import type { WorkedFabric } from '../craft/fabric';
 import type { Piece } from '../piece';
-import { isFlat, mmOf, workBar, type CarrierSpec, type PocketWant, type WorkedThing } from '../things';
-import { formatNumber, plural } from '../units';
+import { isFlat, mmOf, workBar, type CarrierSpec, type PocketWant, type WorkedThing } from '../craft/things';
+import { formatNumber, plural } from '../base/units';
 import { cutRows } from './cutRows';
 import { acrossFrom, folds, panel, standing, uprightFrom } from './draw';
 import type { CutRow, Part, View } from './parts';

@@ -1,5 +1,5 @@
-import { PLAN_FORMAT, type Plan } from '../plan';
-import { reckon } from '../reckon';
+import { PLAN_FORMAT, type Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
 import type { Cloth, Part } from './parts';
 import { tailsOf } from './tails';
 

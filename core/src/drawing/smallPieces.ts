@@ -1,9 +1,9 @@
 import type { Piece } from '../piece';
-import { formatNumber, plural } from '../units';
+import { formatNumber, plural } from '../base/units';
 import { panel, unlikeDrawn } from './draw';
 import { bandsDrawn } from './runs';
 import { tailsOf } from './tails';
-import type { WorkedFabric } from '../fabric';
+import type { WorkedFabric } from '../craft/fabric';
 import type { Part, View } from './parts';
 
 /** Room between two of them, as a share of the longest. */

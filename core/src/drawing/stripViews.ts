@@ -1,9 +1,9 @@
-import type { WorkedFabric } from '../fabric';
+import type { WorkedFabric } from '../craft/fabric';
 import { tailsOf } from './tails';
-import { bottomGive, flapTurn } from '../fit';
+import { bottomGive, flapTurn } from '../craft/fit';
 import type { Border, Piece, Section } from '../piece';
-import type { WorkedThing } from '../things';
-import { formatNumber, plural } from '../units';
+import type { WorkedThing } from '../craft/things';
+import { formatNumber, plural } from '../base/units';
 import { cutPouch } from './cutPouch';
 import { cutAlong, cutRows } from './cutRows';
 import { borderPart, folds, moved, panel, roleOf, standing, uprightFrom } from './draw';

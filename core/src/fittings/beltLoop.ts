@@ -1,6 +1,6 @@
-import { chosen, derive, prior } from '../figure';
+import { chosen, derive, prior } from '../base/figure';
 import { tailOf } from '../piece';
-import { formatNumber, mmToken, mostToken, typedToken } from '../units';
+import { formatNumber, mmToken, mostToken, typedToken } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, plainRows, refuse, smallPiece } from './common';
 

@@ -1,7 +1,7 @@
-import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '../figure';
-import type { Instruction } from '../fabric';
+import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '../base/figure';
+import type { Instruction } from '../craft/fabric';
 import type { Cloth, FlapPlace, Part, Piece, WorkStep } from '../shapes';
-import { formatNumber, mmToken, mostToken, plural, typedToken, withArticle } from '../units';
+import { formatNumber, mmToken, mostToken, plural, typedToken, withArticle } from '../base/units';
 import { BUTTON_FIELDS, IN_FROM, refuseBeside, sewnWhere } from './common';
 import { loopAfter } from './loops';
 import { type Area, type FittingContext, type FittingDefinition, type Placed } from './definition';

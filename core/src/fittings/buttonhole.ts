@@ -1,7 +1,7 @@
-import { parityOf, slotChains } from '../counts';
-import { work, type Instruction } from '../fabric';
-import { derive, type Figure } from '../figure';
-import { formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
+import { parityOf, slotChains } from '../craft/counts';
+import { work, type Instruction } from '../craft/fabric';
+import { derive, type Figure } from '../base/figure';
+import { formatNumber, mmToken, mostToken, plural, typedToken } from '../base/units';
 import { acrossFlap, buttonArea } from './buttonLoop';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import {

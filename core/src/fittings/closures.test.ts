@@ -1,5 +1,5 @@
-import { PLAN_FORMAT, type Plan } from '../plan';
-import { reckon, type Worked } from '../reckon';
+import { PLAN_FORMAT, type Plan } from '../plan/plan';
+import { reckon, type Worked } from '../reckon/reckon';
 
 type Fittings = NonNullable<Plan['fittings']>;
 

@@ -1,5 +1,5 @@
-import type { Advice } from '../figure';
-import { formatNumber } from '../units';
+import type { Advice } from '../base/figure';
+import { formatNumber } from '../base/units';
 import type { Area, FittingDefinition, Placed } from './definition';
 
 /** Closer than this, two things on one face are in each other's way, mm (prior, ours). */

@@ -1,10 +1,10 @@
-import { BUTTON_THICKNESS_MM } from '../counts';
-import { CHAIN, type Instruction, type WorkedFabric } from '../fabric';
-import { chosen, derive, PlanProblem, type Figure } from '../figure';
+import { BUTTON_THICKNESS_MM } from '../craft/counts';
+import { CHAIN, type Instruction, type WorkedFabric } from '../craft/fabric';
+import { chosen, derive, PlanProblem, type Figure } from '../base/figure';
 import type { Built, Cloth, Course, MouthPlace, Foundation, Piece, ShapeSchools } from '../shapes';
 import { rowPiece } from '../shapes/common/rowPiece';
 import type { Free, Work } from '../piece';
-import { type Field, leastToken, mostToken, typedToken } from '../units';
+import { type Field, leastToken, mostToken, typedToken } from '../base/units';
 
 type Mm = Figure<'mm'>;
 

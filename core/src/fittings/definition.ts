@@ -1,10 +1,10 @@
-import type { Instruction, WorkedFabric } from '../fabric';
-import type { Advice, Figure } from '../figure';
-import type { Room, Want, WorkedFit } from '../fit';
+import type { Instruction, WorkedFabric } from '../craft/fabric';
+import type { Advice, Figure } from '../base/figure';
+import type { Room, Want, WorkedFit } from '../craft/fit';
 import type { RawEdge } from '../piece';
 import type { Notion, Built, Demands, Offer, Part, Piece, ShapeSchools, View, WorkStep } from '../shapes';
-import type { CarrierSpec, Hazard, Say, WorkedThing } from '../things';
-import type { Field, FieldValue, FieldValues } from '../units';
+import type { CarrierSpec, Hazard, Say, WorkedThing } from '../craft/things';
+import type { Field, FieldValue, FieldValues } from '../base/units';
 
 /** A fitting as a plan writes it. */
 export interface FittingSpec {

@@ -1,9 +1,9 @@
-import { atLeast, divide, lineOf, LINES, type Channel, type Line } from '../counts';
-import { chosen, derive, prior, type Advice, type Figure } from '../figure';
-import { work, type WorkedFabric } from '../fabric';
+import { atLeast, divide, lineOf, LINES, type Channel, type Line } from '../craft/counts';
+import { chosen, derive, prior, type Advice, type Figure } from '../base/figure';
+import { work, type WorkedFabric } from '../craft/fabric';
 import type { Work } from '../piece';
-import type { PocketWant } from '../things';
-import { capital, formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
+import type { PocketWant } from '../craft/things';
+import { capital, formatNumber, mmToken, mostToken, plural, typedToken } from '../base/units';
 import type { Part } from '../shapes';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, refuse, type Face } from './common';

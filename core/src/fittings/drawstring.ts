@@ -1,9 +1,9 @@
-import { EVEN, type CountCondition } from '../counts';
-import { repeat, work } from '../fabric';
-import { chosen, derive, prior, type Figure } from '../figure';
+import { EVEN, type CountCondition } from '../craft/counts';
+import { repeat, work } from '../craft/fabric';
+import { chosen, derive, prior, type Figure } from '../base/figure';
 import type { Free, Stretch, Work } from '../piece';
 import type { MouthPlace, Part, WorkStep } from '../shapes';
-import { formatNumber, plural, type FieldValues } from '../units';
+import { formatNumber, plural, type FieldValues } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Notion, type Placed } from './definition';
 import { chainsFor, cord, frontOf, mouthAt, ownStitch, withStitches, refuse, refuseOpen } from './common';
 

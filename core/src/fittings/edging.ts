@@ -1,5 +1,5 @@
-import { BASES } from '../fabric';
-import { chosen, derive, type Figure } from '../figure';
+import { BASES } from '../craft/fabric';
+import { chosen, derive, type Figure } from '../base/figure';
 import {
   borderAlong,
   borderCount,
@@ -15,7 +15,7 @@ import {
 import type { Cloth, Part } from '../drawing';
 import type { Built, WorkStep } from '../shapes';
 import { FRONT_TOP } from '../shapes/common/panelWork';
-import { formatNumber, plural } from '../units';
+import { formatNumber, plural } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { clothsOf, frontOf, refuse } from './common';
 import { RIM } from './onEdging';

@@ -1,5 +1,5 @@
-import { chosen, derive } from '../figure';
-import { formatNumber } from '../units';
+import { chosen, derive } from '../base/figure';
+import { formatNumber } from '../base/units';
 import { acrossFlap, buttonArea, loopLength } from './buttonLoop';
 import { BUTTON_FIELDS, flapDown, frontOf, IN_FROM, sewnWhere } from './common';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
-import { PlanProblem } from '../figure';
+import { PlanProblem } from '../base/figure';
 import { refereePiece } from '../pattern';
 import { workFaults } from '../piece';
-import type { Plan } from '../plan';
-import { allPieces, reckon, stepsAfter, workOf } from '../reckon';
+import type { Plan } from '../plan/plan';
+import { allPieces, reckon, stepsAfter, workOf } from '../reckon/reckon';
 import { anyFabric, anyThing } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
-import { workOut } from '../workOut';
+import { workOut } from '../reckon/workOut';
 import { belongsOn, figureName, FITTINGS, fittingDefinition, giverOf, whyNotOn } from './index';
 
 const bar = { kind: 'bar' as const, diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 } };

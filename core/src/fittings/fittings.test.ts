@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import { chosen } from '../figure';
-import type { Plan } from '../plan';
-import { reckon, type Worked } from '../reckon';
+import { chosen } from '../base/figure';
+import type { Plan } from '../plan/plan';
+import { reckon, type Worked } from '../reckon/reckon';
 import { FITTINGS, giverOf } from './index';
 import { loopLength } from './buttonLoop';
 

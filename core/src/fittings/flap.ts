@@ -1,7 +1,7 @@
-import { chosen, derive, type Advice } from '../figure';
+import { chosen, derive, type Advice } from '../base/figure';
 import { LEAST_WITH_CLOSURE_MM } from '../shapes/common/flat';
 import type { Built } from '../shapes';
-import { type Field, formatNumber, leastToken, LONGEST_MM, typedToken } from '../units';
+import { type Field, formatNumber, leastToken, LONGEST_MM, typedToken } from '../base/units';
 import { NOTHING_PLACED, type FittingDefinition, type Placed } from './definition';
 
 const options: readonly Field[] = [

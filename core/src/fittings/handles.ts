@@ -1,7 +1,7 @@
-import { EVEN, type CountCondition } from '../counts';
-import { work, type Instruction } from '../fabric';
-import { chosen, derive, type Figure } from '../figure';
-import { formatNumber, leastToken, mmToken, mostToken, plural } from '../units';
+import { EVEN, type CountCondition } from '../craft/counts';
+import { work, type Instruction } from '../craft/fabric';
+import { chosen, derive, type Figure } from '../base/figure';
+import { formatNumber, leastToken, mmToken, mostToken, plural } from '../base/units';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, mouthAt, ownStitch, refuse, refuseOpen, withStitches } from './common';
 

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import { chosen, measured, PlanProblem } from '../figure';
-import { stitchPattern } from '../fabric';
+import { chosen, measured, PlanProblem } from '../base/figure';
+import { stitchPattern } from '../craft/fabric';
 import { refereePiece } from '../pattern';
-import type { Plan } from '../plan';
-import { reckon, type Worked } from '../reckon';
-import { applyChange } from '../change';
-import { slotChains, divide } from '../counts';
+import type { Plan } from '../plan/plan';
+import { reckon, type Worked } from '../reckon/reckon';
+import { applyChange } from '../plan/change';
+import { slotChains, divide } from '../craft/counts';
 import { collisions, fittingDefinition, type Placed } from './index';
 import { channelWidth } from './dividers';
 import { growth } from './common';

@@ -1,5 +1,5 @@
-import { derive, prior } from '../figure';
-import { formatNumber } from '../units';
+import { derive, prior } from '../base/figure';
+import { formatNumber } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf } from './common';
 

@@ -1,6 +1,6 @@
-import { chosen, derive, type Figure } from '../figure';
+import { chosen, derive, type Figure } from '../base/figure';
 import type { Free } from '../piece';
-import { formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
+import { formatNumber, mmToken, mostToken, plural, typedToken } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { buttonArea } from './buttonLoop';
 import { BUTTON_FIELDS, chainsFor, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere } from './common';

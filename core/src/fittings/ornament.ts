@@ -1,7 +1,7 @@
-import { inOne, work, type Instruction } from '../fabric';
-import { chosen, derive, prior, type Figure } from '../figure';
+import { inOne, work, type Instruction } from '../craft/fabric';
+import { chosen, derive, prior, type Figure } from '../base/figure';
 import { tailOf, type Work } from '../piece';
-import { formatNumber } from '../units';
+import { formatNumber } from '../base/units';
 import { IN_FROM, frontOf, lengthOf, refuseBeside } from './common';
 import { type FittingContext, type FittingDefinition, type Notion, type Placed } from './definition';
 

@@ -1,11 +1,11 @@
-import { chosen, derive } from '../figure';
-import { reachOf, refuseBeyond } from '../counts';
-import { work } from '../fabric';
+import { chosen, derive } from '../base/figure';
+import { reachOf, refuseBeyond } from '../craft/counts';
+import { work } from '../craft/fabric';
 import type { Course, Piece, WorkStep } from '../shapes';
 import { roundOf } from '../shapes/common/courses';
 import { MARK_FIRST_STITCH } from '../shapes/common/markers';
 import { tubeEnd } from '../shapes/common/tubeWork';
-import { formatNumber, plural } from '../units';
+import { formatNumber, plural } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, mouthAt, refuse } from './common';
 

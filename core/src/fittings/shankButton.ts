@@ -1,6 +1,6 @@
-import { gapOf } from '../fabric';
-import { chosen, derive, type Advice } from '../figure';
-import { formatNumber, mmToken, typedToken } from '../units';
+import { gapOf } from '../craft/fabric';
+import { chosen, derive, type Advice } from '../base/figure';
+import { formatNumber, mmToken, typedToken } from '../base/units';
 import { acrossFlap, buttonArea } from './buttonLoop';
 import { BUTTON_FIELDS, flapDown, frontOf, IN_FROM, sewnWhere } from './common';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';

@@ -1,8 +1,8 @@
-import { work } from '../fabric';
-import { chosen, derive, prior, type Figure } from '../figure';
+import { work } from '../craft/fabric';
+import { chosen, derive, prior, type Figure } from '../base/figure';
 import type { Free } from '../piece';
-import type { Hazard } from '../things';
-import { formatNumber, plural } from '../units';
+import type { Hazard } from '../craft/things';
+import { formatNumber, plural } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { chainsFor, frontOf, lengthOf, refuse } from './common';
 

@@ -1,7 +1,7 @@
-import { chosen, derive, type Advice } from '../figure';
-import { formatNumber, mmToken, mostToken, typedToken, withArticle } from '../units';
+import { chosen, derive, type Advice } from '../base/figure';
+import { formatNumber, mmToken, mostToken, typedToken, withArticle } from '../base/units';
 import type { Part } from '../shapes';
-import type { Hazard } from '../things';
+import type { Hazard } from '../craft/things';
 import { buttonArea } from './buttonLoop';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { flapDown, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere } from './common';

@@ -1,6 +1,6 @@
-import { chosen, derive } from '../figure';
+import { chosen, derive } from '../base/figure';
 import { nth, tailOf } from '../piece';
-import { formatNumber, mmToken, mostToken, plural, typedToken } from '../units';
+import { formatNumber, mmToken, mostToken, plural, typedToken } from '../base/units';
 import type { WorkStep } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, plainRows, refuse, smallPiece } from './common';

@@ -1,8 +1,8 @@
-import type { WorkedThing } from '../things';
-import { CHAIN, work, type Instruction } from '../fabric';
-import { chosen, derive, prior, type Advice, type Figure } from '../figure';
-import { formatKnownGrams, formatNumber, leastToken, mmToken, mostToken, typedToken } from '../units';
-import { strapReaches } from '../fit';
+import type { WorkedThing } from '../craft/things';
+import { CHAIN, work, type Instruction } from '../craft/fabric';
+import { chosen, derive, prior, type Advice, type Figure } from '../base/figure';
+import { formatKnownGrams, formatNumber, leastToken, mmToken, mostToken, typedToken } from '../base/units';
+import { strapReaches } from '../craft/fit';
 import { tailOf, type Free, type Sewing } from '../piece';
 import type { Piece, WorkStep } from '../shapes';
 import {

@@ -1,10 +1,10 @@
-import { BUTTON_THICKNESS_MM, slotChains } from '../counts';
-import { chosen, derive, prior } from '../figure';
-import { barFault, workBar } from '../things';
-import { work, type Instruction } from '../fabric';
+import { BUTTON_THICKNESS_MM, slotChains } from '../craft/counts';
+import { chosen, derive, prior } from '../base/figure';
+import { barFault, workBar } from '../craft/things';
+import { work, type Instruction } from '../craft/fabric';
 import type { Piece } from '../shapes';
 import { nth, tailOf } from '../piece';
-import { formatNumber, mmToken } from '../units';
+import { formatNumber, mmToken } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from './common';
 

@@ -1,5 +1,5 @@
-import { chosen, derive, prior } from '../figure';
-import { formatNumber, plural } from '../units';
+import { chosen, derive, prior } from '../base/figure';
+import { formatNumber, plural } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { chainsFor, cord, frontOf } from './common';
 

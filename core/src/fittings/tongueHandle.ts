@@ -1,7 +1,7 @@
-import { EVEN, reachOf, refuseBeyond } from '../counts';
-import { work, type Instruction } from '../fabric';
-import { chosen, derive, prior } from '../figure';
-import { formatNumber, leastToken, plural } from '../units';
+import { EVEN, reachOf, refuseBeyond } from '../craft/counts';
+import { work, type Instruction } from '../craft/fabric';
+import { chosen, derive, prior } from '../base/figure';
+import { formatNumber, leastToken, plural } from '../base/units';
 import { backwards, type Span, type Work } from '../piece';
 import type { Course, MouthPlace, Piece } from '../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';

@@ -1,7 +1,7 @@
-import { BASES, inOne, tallyRow, work, type Instruction } from '../fabric';
-import { chosen, derive, prior, type Figure } from '../figure';
+import { BASES, inOne, tallyRow, work, type Instruction } from '../craft/fabric';
+import { chosen, derive, prior, type Figure } from '../base/figure';
 import { tailOf } from '../piece';
-import { mostToken, typedToken } from '../units';
+import { mostToken, typedToken } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, lengthOf, refuse } from './common';
 

@@ -1,5 +1,5 @@
-import { chosen, derive, prior } from '../figure';
-import { formatLength, formatNumber } from '../units';
+import { chosen, derive, prior } from '../base/figure';
+import { formatLength, formatNumber } from '../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from './definition';
 import { frontOf, refuse } from './common';
 

@@ -1,5 +1,5 @@
-import { countedIn, type Instruction, type StitchPattern } from '../fabric';
-import { plural } from '../units';
+import { countedIn, type Instruction, type StitchPattern } from '../craft/fabric';
+import { plural } from '../base/units';
 
 /**
  * What a row or round leaves on the needle of the eye: "9 Vs and 2 stitches". Columns are for reckoning; nobody counts them.

@@ -1,8 +1,8 @@
 import { TERN_POINT } from '../demo';
-import { BASES, STITCHES, type Instruction } from '../fabric';
-import type { Plan } from '../plan';
-import { reckon } from '../reckon';
-import { formatNumber, formatSigned, plural } from '../units';
+import { BASES, STITCHES, type Instruction } from '../craft/fabric';
+import type { Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
+import { formatNumber, formatSigned, plural } from '../base/units';
 import { term, wordText } from './terms';
 import { wordRow } from './wording';
 

@@ -1,4 +1,4 @@
-import { stitchPattern, type Instruction } from '../fabric';
+import { stitchPattern, type Instruction } from '../craft/fabric';
 import { loopRow } from '../fittings/buttonLoop';
 import { placesOf, refereeRow, type WorkedPlace } from './referee';
 import { term, wordText } from './terms';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import type { Instruction } from '../fabric';
-import { PlanProblem } from '../figure';
-import type { Plan } from '../plan';
-import { reckon } from '../reckon';
+import type { Instruction } from '../craft/fabric';
+import { PlanProblem } from '../base/figure';
+import type { Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { readRow, split } from './fixtures/readBack';
 import { placesOf, refereeRow, type WorkedPlace } from './referee';

@@ -1,4 +1,4 @@
-import type { GroupPart, Instruction, Place } from '../fabric';
+import type { GroupPart, Instruction, Place } from '../craft/fabric';
 
 /** One place of a row, to be worked into: a stitch, a chain, or a space of chains that spans columns. */
 export interface WorkedPlace {

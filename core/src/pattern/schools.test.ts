@@ -1,6 +1,6 @@
 import { TERN_POINT } from '../demo';
-import type { Plan } from '../plan';
-import { reckon } from '../reckon';
+import type { Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
 import { refereePiece } from './refereePiece';
 import { DEFAULT_SCHOOLS, type Schools } from './schools';
 import { wordText } from './terms';

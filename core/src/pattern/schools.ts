@@ -1,4 +1,4 @@
-import type { LengthUnit } from '../units';
+import type { LengthUnit } from '../base/units';
 
 /** How the maker works and reads. */
 export interface Schools {

@@ -1,5 +1,5 @@
 import { TERN_POINT } from '../demo';
-import { reckon } from '../reckon';
+import { reckon } from '../reckon/reckon';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;
 const worked = reckon(phone);

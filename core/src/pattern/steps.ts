@@ -1,7 +1,7 @@
-import { baseStitch, type Instruction } from '../fabric';
+import { baseStitch, type Instruction } from '../craft/fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
 import { borderCount, fabricAt, type Walked, type Work } from '../piece';
-import { formatNumber, mmToken, plural, withArticle } from '../units';
+import { formatNumber, mmToken, plural, withArticle } from '../base/units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { countedWords } from './counted';

@@ -1,5 +1,5 @@
-import { baseStitch, stitchDefinition } from '../fabric';
-import { tellLength } from '../units';
+import { baseStitch, stitchDefinition } from '../craft/fabric';
+import { tellLength } from '../base/units';
 import type { Schools } from './schools';
 
 /** Craft words and abbreviations that differ. */

@@ -1,6 +1,6 @@
 import { TERN_POINT } from '../demo';
-import { reckon } from '../reckon';
-import type { Plan } from '../plan';
+import { reckon } from '../reckon/reckon';
+import type { Plan } from '../plan/plan';
 import { rhythm } from './wording';
 
 const PHONE_POUCH = Object.values(TERN_POINT.plans)[0]!;

@@ -1,5 +1,5 @@
-import type { GroupPart, Instruction, Place } from '../fabric';
-import { capital, formatNumber, plural, withArticle } from '../units';
+import type { GroupPart, Instruction, Place } from '../craft/fabric';
+import { capital, formatNumber, plural, withArticle } from '../base/units';
 import type { Schools } from './schools';
 import { term } from './terms';
 

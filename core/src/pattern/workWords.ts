@@ -10,7 +10,7 @@ import {
   type Walked,
   type Work,
 } from '../piece';
-import { capital, plural } from '../units';
+import { capital, plural } from '../base/units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { mergedCourse, wordInstruction, wordRow } from './wording';

@@ -1,4 +1,4 @@
-import { inOne, repeat, work, type Instruction } from '../fabric';
+import { inOne, repeat, work, type Instruction } from '../craft/fabric';
 import { placesIn, type Edge, type Span } from './edge';
 import type { Border, BorderStitch, Stretch } from './work';
 

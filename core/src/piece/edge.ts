@@ -1,5 +1,5 @@
-import { pickUp, type Reach } from '../counts';
-import type { Place } from '../fabric';
+import { pickUp, type Reach } from '../craft/counts';
+import type { Place } from '../craft/fabric';
 import { bandsOf, type Piece } from './piece';
 
 /** The four edges of a rectangle worked in rows, as they lie with its right side up and the last row on top. */

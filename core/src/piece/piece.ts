@@ -1,7 +1,7 @@
-import type { Reach } from '../counts';
-import type { Instruction, WorkedFabric } from '../fabric';
-import type { Figure } from '../figure';
-import type { FieldValues } from '../units';
+import type { Reach } from '../craft/counts';
+import type { Instruction, WorkedFabric } from '../craft/fabric';
+import type { Figure } from '../base/figure';
+import type { FieldValues } from '../base/units';
 
 /** A part of a piece between folds, corners or seams. */
 export interface Section {

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { PlanProblem } from '../figure';
+import { PlanProblem } from '../base/figure';
 import { SHAPES } from '../shapes';
 import { anyPlanOf } from '../shapes/fixtures/anyPlan';
-import { reckon, stepsAfter, allPieces, workOf } from '../reckon';
-import { workOut } from '../workOut';
-import type { Plan } from '../plan';
+import { reckon, stepsAfter, allPieces, workOf } from '../reckon/reckon';
+import { workOut } from '../reckon/workOut';
+import type { Plan } from '../plan/plan';
 import {
   backwards,
   borderCount,

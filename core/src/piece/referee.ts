@@ -1,4 +1,4 @@
-import type { GroupPart, Instruction } from '../fabric';
+import type { GroupPart, Instruction } from '../craft/fabric';
 import { backwards, lengthOf, OPPOSITE, pickedUp, placesIn, pointsOf, type Edge, type Span } from './edge';
 import { isSpiral, type Piece } from './piece';
 import { tailOf, tailsUsed, yarnEach } from './tails';

@@ -1,4 +1,4 @@
-import { work as makeStitches } from '../fabric';
+import { work as makeStitches } from '../craft/fabric';
 import { borderCourses, outerEdges, type BorderPart } from './border';
 import { allEdges, type Edge, type Span } from './edge';
 import type { Piece } from './piece';

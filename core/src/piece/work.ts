@@ -1,4 +1,4 @@
-import type { Instruction } from '../fabric';
+import type { Instruction } from '../craft/fabric';
 import { backwards, type Span } from './edge';
 
 /** Stitches a border or a crocheted join is worked in: a base stitch, or worked backwards, or loops of chains. */

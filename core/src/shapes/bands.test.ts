@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { bandSpans, reachOfBands, rowsInBands, type BandRows } from '../counts';
-import { PlanProblem } from '../figure';
-import { PLAN_FORMAT, type Plan } from '../plan';
-import { reckon } from '../reckon';
-import { workOut } from '../workOut';
+import { bandSpans, reachOfBands, rowsInBands, type BandRows } from '../craft/counts';
+import { PlanProblem } from '../base/figure';
+import { PLAN_FORMAT, type Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
+import { workOut } from '../reckon/workOut';
 import { anyPlanOf, reckonOrRefuse } from './fixtures/anyPlan';
 
 const anyRows: fc.Arbitrary<BandRows[]> = fc

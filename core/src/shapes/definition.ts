@@ -1,10 +1,10 @@
-import type { CountCondition, CountOption } from '../counts';
-import type { WorkedFabric } from '../fabric';
+import type { CountCondition, CountOption } from '../craft/counts';
+import type { WorkedFabric } from '../craft/fabric';
 import type { Piece, RawEdge, Stretch, Work } from '../piece';
-import type { Advice, Figure } from '../figure';
-import type { FitModel, Verdict, WorkedFit } from '../fit';
-import type { CarrierSpec, Hazard, Profile, WorkedThing } from '../things';
-import type { Field, FieldValues } from '../units';
+import type { Advice, Figure } from '../base/figure';
+import type { FitModel, Verdict, WorkedFit } from '../craft/fit';
+import type { CarrierSpec, Hazard, Profile, WorkedThing } from '../craft/things';
+import type { Field, FieldValues } from '../base/units';
 import type { View } from '../drawing';
 
 export type { Course, Foundation, Piece, Section } from '../piece';

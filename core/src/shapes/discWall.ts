@@ -1,9 +1,9 @@
 import { MARK_FIRST_STITCH } from './common/markers';
-import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, refuseBeyond, shareOut } from '../counts';
-import { lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../fabric';
-import { chosen, derive, type Figure } from '../figure';
-import { baseSuits, tubeGirth, type Want } from '../fit';
-import { formatNumber, plural, type Field } from '../units';
+import { changeRound, discToWall, flatIncrease, multipleOf, nearestCounts, refuseBeyond, shareOut } from '../craft/counts';
+import { lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../craft/fabric';
+import { chosen, derive, type Figure } from '../base/figure';
+import { baseSuits, tubeGirth, type Want } from '../craft/fit';
+import { formatNumber, plural, type Field } from '../base/units';
 import type { Band } from '../piece';
 import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from './definition';
 import {

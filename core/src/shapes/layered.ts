@@ -1,10 +1,10 @@
 import { markBothEnds } from './common/markers';
-import { multipleOf, nearestCounts } from '../counts';
-import { STITCHES, type WorkedFabric } from '../fabric';
+import { multipleOf, nearestCounts } from '../craft/counts';
+import { STITCHES, type WorkedFabric } from '../craft/fabric';
 import { layeredViews } from '../drawing';
-import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
-import { flapTurn } from '../fit';
-import { type Field, mmToken, plural } from '../units';
+import { chosen, derive, PlanProblem, type Advice, type Figure } from '../base/figure';
+import { flapTurn } from '../craft/fit';
+import { type Field, mmToken, plural } from '../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { besideColumns, flapOverlap, leastReach, wantedFront, wantedRound } from './common/flat';

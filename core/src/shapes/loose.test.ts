@@ -1,7 +1,7 @@
-import { PlanProblem } from '../figure';
-import { FIRST_FABRIC, planFor } from '../newPlan';
-import { reckon, type Worked } from '../reckon';
-import { withShape } from '../withShape';
+import { PlanProblem } from '../base/figure';
+import { FIRST_FABRIC, planFor } from '../plan/newPlan';
+import { reckon, type Worked } from '../reckon/reckon';
+import { withShape } from '../plan/withShape';
 import { SHAPES } from './index';
 
 describe('a loose thing in a bag that stands round', () => {

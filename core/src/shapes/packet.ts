@@ -1,6 +1,6 @@
 import { packetViews } from '../drawing';
-import { chosen, derive, PlanProblem, type Figure } from '../figure';
-import { type Field, mmToken, mostToken, plural, typedToken } from '../units';
+import { chosen, derive, PlanProblem, type Figure } from '../base/figure';
+import { type Field, mmToken, mostToken, plural, typedToken } from '../base/units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { edgingDepth, wantedRound } from './common/flat';

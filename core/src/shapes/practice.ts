@@ -1,6 +1,6 @@
-import { chosen, derive, type Figure } from '../figure';
+import { chosen, derive, type Figure } from '../base/figure';
 import { panel } from '../drawing';
-import { plural, type Field } from '../units';
+import { plural, type Field } from '../base/units';
 import type { Built, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { pieceEnd } from './common/joins';
 import { rowPiece } from './common/rowPiece';

@@ -1,6 +1,6 @@
 import { MARK_FIRST_STITCH } from './common/markers';
-import { chosen, derive } from '../figure';
-import { bottomGive } from '../fit';
+import { chosen, derive } from '../base/figure';
+import { bottomGive } from '../craft/fit';
 import type { Built, Foundation, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { chosenCount, pickAdvice } from './common/choice';
 import { bandRounds } from './common/courses';

@@ -1,9 +1,9 @@
 import { MARK_FIRST_STITCH } from './common/markers';
-import { changeRound, flatIncrease, ovalCounts, ovalFloor, type CountCondition, refuseBeyond } from '../counts';
-import { firstFabric, type WorkedFabric } from '../fabric';
-import { chosen, derive, PlanProblem, type Advice, type Figure } from '../figure';
-import { baseSuits, bottomGive, type Want } from '../fit';
-import { type Field, formatNumber, leastToken, mmToken } from '../units';
+import { changeRound, flatIncrease, ovalCounts, ovalFloor, type CountCondition, refuseBeyond } from '../craft/counts';
+import { firstFabric, type WorkedFabric } from '../craft/fabric';
+import { chosen, derive, PlanProblem, type Advice, type Figure } from '../base/figure';
+import { baseSuits, bottomGive, type Want } from '../craft/fit';
+import { type Field, formatNumber, leastToken, mmToken } from '../base/units';
 import type { Built, Course, Foundation, ShapeContext, ShapeDefinition } from './definition';
 import { floorDrawn, floorTail, panel, type Part } from '../drawing';
 import { aroundChain } from './common/aroundChain';

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { stitchPattern } from '../fabric';
-import { PlanProblem } from '../figure';
+import { stitchPattern } from '../craft/fabric';
+import { PlanProblem } from '../base/figure';
 import { refereePiece } from '../pattern';
-import type { Plan } from '../plan';
-import { reckon, type Worked } from '../reckon';
-import { workOut } from '../workOut';
+import type { Plan } from '../plan/plan';
+import { reckon, type Worked } from '../reckon/reckon';
+import { workOut } from '../reckon/workOut';
 import { anyPlanOf, reckonOrRefuse } from './fixtures/anyPlan';
 import { SHAPES } from './index';
 

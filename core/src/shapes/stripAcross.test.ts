@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import type { Plan } from '../plan';
-import { reckon } from '../reckon';
+import type { Plan } from '../plan/plan';
+import { reckon } from '../reckon/reckon';
 import { SHAPES, type Part, type View } from './index';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;

@@ -1,8 +1,8 @@
 import { markBothEnds } from './common/markers';
-import type { RowSpan } from '../counts';
+import type { RowSpan } from '../craft/counts';
 import { stripViews, type View } from '../drawing';
-import { chosen, derive, type Figure } from '../figure';
-import { LONGEST_MM, type Field } from '../units';
+import { chosen, derive, type Figure } from '../base/figure';
+import { LONGEST_MM, type Field } from '../base/units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition } from './definition';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { coverDrive, flapDrive } from './common/drive';

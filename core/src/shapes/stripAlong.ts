@@ -1,8 +1,8 @@
-import { cumulativeRows } from '../counts';
+import { cumulativeRows } from '../craft/counts';
 import { stripViews } from '../drawing';
-import { chosen, derive, PlanProblem, type Figure } from '../figure';
+import { chosen, derive, PlanProblem, type Figure } from '../base/figure';
 import { edgesOf, pickedUp, type Border } from '../piece';
-import { plural, type FieldValues } from '../units';
+import { plural, type FieldValues } from '../base/units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { countChoice, countFigure, pickAdvice } from './common/choice';
 import { edgingDepth, leastReach, wantedRound } from './common/flat';

@@ -1,8 +1,8 @@
 import { refereePiece } from '../pattern/refereePiece';
 import { workFaults } from '../piece';
-import { PLAN_FORMAT, type Plan } from '../plan';
-import { allPieces, reckon, stepsAfter, workOf, type Worked } from '../reckon';
-import { workOut } from '../workOut';
+import { PLAN_FORMAT, type Plan } from '../plan/plan';
+import { allPieces, reckon, stepsAfter, workOf, type Worked } from '../reckon/reckon';
+import { workOut } from '../reckon/workOut';
 
 const BOTTLE: Plan['thing'] = { kind: 'cylinder', diameter: { mm: 75 }, height: { mm: 240 } };
 

@@ -1,7 +1,7 @@
 import { panelsViews } from '../drawing';
-import { chosen, derive } from '../figure';
+import { chosen, derive } from '../base/figure';
 import type { Border } from '../piece';
-import { formatNumber, type Field, type FieldValues } from '../units';
+import { formatNumber, type Field, type FieldValues } from '../base/units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from './definition';
 import { countFigure, faceChoice, pickAdvice } from './common/choice';
 import { coverDrive } from './common/drive';

@@ -1,6 +1,6 @@
-import { BASES } from '../fabric';
+import { BASES } from '../craft/fabric';
 import { term, wordText, type Schools } from '../pattern';
-import { techniqueOfStitch } from '../techniques';
+import { techniqueOfStitch } from '../pattern/techniques';
 
 type Terms = Schools['terms'];
 type Swap = readonly [from: RegExp, to: string];

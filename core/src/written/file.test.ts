@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import { reckon } from '../reckon';
+import { reckon } from '../reckon/reckon';
 import { fileNameOf, PATTERN_FILES, patternFile, type PatternFile } from './file';
 import { patternMarkdown } from './markdown';
 import { writtenPattern } from './pattern';

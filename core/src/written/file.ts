@@ -1,5 +1,5 @@
-import type { Plan } from '../plan';
-import type { Worked } from '../reckon';
+import type { Plan } from '../plan/plan';
+import type { Worked } from '../reckon/reckon';
 import { patternMarkdown } from './markdown';
 import { writtenPattern, type Reading } from './pattern';
 import { patternText } from './text';

@@ -1,6 +1,6 @@
-import { capital } from '../units';
+import { capital } from '../base/units';
 import { term, wordText, type Schools } from '../pattern';
-import { stepsOf, TECHNIQUES, techniquesIn, type Technique } from '../techniques';
+import { stepsOf, TECHNIQUES, techniquesIn, type Technique } from '../pattern/techniques';
 import type { Voice } from './told';
 
 /** An abbreviation and what it stands for. */

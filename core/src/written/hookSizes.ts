@@ -1,4 +1,4 @@
-import { formatNumber } from '../units';
+import { formatNumber } from '../base/units';
 
 /** What hooks of a size are called where they are sold by letter and number (as sold). */
 const US_SIZES: Readonly<Record<string, string>> = {

@@ -1,5 +1,5 @@
 import type { Schools, Step } from '../pattern';
-import { formatKnown } from '../units';
+import { formatKnown } from '../base/units';
 import { toldStep, type Voice } from './told';
 
 /** A line of a written pattern: a step, or a run of rows alike. */

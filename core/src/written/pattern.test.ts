@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import { PlanProblem } from '../figure';
+import { PlanProblem } from '../base/figure';
 import { placesOf, refereeRow, type WorkedPlace } from '../pattern';
-import type { Plan } from '../plan';
-import { reckon, type Worked } from '../reckon';
+import type { Plan } from '../plan/plan';
+import { reckon, type Worked } from '../reckon/reckon';
 import { SHAPES } from '../shapes';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { writtenPattern, type WrittenPattern } from './pattern';

@@ -1,11 +1,11 @@
-import { stitchPattern, yarnOf, CATEGORIES } from '../fabric';
-import type { Figure } from '../figure';
+import { stitchPattern, yarnOf, CATEGORIES } from '../craft/fabric';
+import type { Figure } from '../base/figure';
 import { DEFAULT_SCHOOLS, term, wordText, type Schools, type Step } from '../pattern';
-import type { Plan } from '../plan';
-import type { Worked } from '../reckon';
+import type { Plan } from '../plan/plan';
+import type { Worked } from '../reckon/reckon';
 import { sectionWord } from '../drawing';
-import { techniquesIn } from '../techniques';
-import { capital, formatKnown, formatNumber, plural, roundedAmount, withArticle, type LengthUnit } from '../units';
+import { techniquesIn } from '../pattern/techniques';
+import { capital, formatKnown, formatNumber, plural, roundedAmount, withArticle, type LengthUnit } from '../base/units';
 import { duration, notionsText, yarnText } from './amounts';
 import { gaugeText } from './gauge';
 import { abbreviationsIn, specialIn, type Abbreviation, type SpecialStitch } from './glossary';

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import { PlanProblem } from '../figure';
-import type { Plan } from '../plan';
-import { reckon, type Worked } from '../reckon';
+import { PlanProblem } from '../base/figure';
+import type { Plan } from '../plan/plan';
+import { reckon, type Worked } from '../reckon/reckon';
 import { SHAPES } from '../shapes';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
-import { linksIn } from '../techniques';
+import { linksIn } from '../pattern/techniques';
 import { writtenPattern } from './pattern';
 import { patternText } from './text';
 

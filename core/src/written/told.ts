@@ -1,5 +1,5 @@
 import { type Schools, type Step } from '../pattern';
-import { plural } from '../units';
+import { plural } from '../base/units';
 import { abbreviated } from './abbreviated';
 import { shortCourse } from './short';
 

@@ -1,4 +1,4 @@
-import { stitchPattern, type ChartSymbol } from '../../fabric';
+import { stitchPattern, type ChartSymbol } from '../../craft/fabric';
 import type { Cloth, RowBand } from '../parts';
 import { px } from './layout';
 import { runRing } from './runRing';

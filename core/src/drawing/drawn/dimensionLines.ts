@@ -1,4 +1,4 @@
-import { formatKnown, type LengthUnit } from '../../units';
+import { formatKnown, type LengthUnit } from '../../base/units';
 import type { Dimension } from '../parts';
 import type { SetWord } from './clothLabel';
 import { LABEL_SIZE, placeSpans, px, wordsMiddle, wordWidth, type Span } from './layout';

@@ -1,6 +1,6 @@
-import { singleWidth, type WorkedFabric } from '../../fabric';
-import type { Advice, Figure } from '../../figure';
-import { formatNumber, mmToken, plural } from '../../units';
+import { singleWidth, type WorkedFabric } from '../../craft/fabric';
+import type { Advice, Figure } from '../../base/figure';
+import { formatNumber, mmToken, plural } from '../../base/units';
 import type { Piece } from '../definition';
 import { widthOf, type ClusterGauge } from './piece';
 

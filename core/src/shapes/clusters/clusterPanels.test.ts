@@ -1,8 +1,8 @@
 import { refereePiece } from '../../pattern';
 import type { Border } from '../../piece';
-import { PLAN_FORMAT, type Plan } from '../../plan';
-import { reckon, type Worked } from '../../reckon';
-import { workOut } from '../../workOut';
+import { PLAN_FORMAT, type Plan } from '../../plan/plan';
+import { reckon, type Worked } from '../../reckon/reckon';
+import { workOut } from '../../reckon/workOut';
 import { clusterRound } from './courses';
 
 const PHONE: Plan['thing'] = { kind: 'slab', width: { mm: 78 }, height: { mm: 160 }, depth: { mm: 9 } };

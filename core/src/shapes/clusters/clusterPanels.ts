@@ -1,8 +1,8 @@
-import { refuseBeyond } from '../../counts';
+import { refuseBeyond } from '../../craft/counts';
 import { clusterViews } from '../../drawing';
-import { chosen, derive, type Figure } from '../../figure';
-import { flapTurn } from '../../fit';
-import type { Field } from '../../units';
+import { chosen, derive, type Figure } from '../../base/figure';
+import { flapTurn } from '../../craft/fit';
+import type { Field } from '../../base/units';
 import { chosenCount, countChoice, pickAdvice } from '../common/choice';
 import { edgingDepth, flapOverlap, leastReach, wantedFront, wantedRound } from '../common/flat';
 import { alsoOf, insideFaces, sized } from '../common/sized';

@@ -1,4 +1,4 @@
-import { inOne, repeat, uncounted, type GroupPart, type Instruction } from '../../fabric';
+import { inOne, repeat, uncounted, type GroupPart, type Instruction } from '../../craft/fabric';
 import type { Course, ShapeSchools } from '../definition';
 import { roundOf } from '../common/courses';
 

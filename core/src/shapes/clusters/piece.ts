@@ -1,8 +1,8 @@
-import { refuseBeyond } from '../../counts';
-import type { WorkedFabric } from '../../fabric';
-import { chosen, derive, type Figure } from '../../figure';
+import { refuseBeyond } from '../../craft/counts';
+import type { WorkedFabric } from '../../craft/fabric';
+import { chosen, derive, type Figure } from '../../base/figure';
 import type { Band } from '../../piece';
-import { plural } from '../../units';
+import { plural } from '../../base/units';
 import { roundPiece } from '../common/roundPiece';
 import type { Piece, ShapeContext } from '../definition';
 import { CLUSTER, clusterCourses, clusterRound, type StripStart } from './courses';

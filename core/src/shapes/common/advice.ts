@@ -1,6 +1,6 @@
-import { singleWidth, type WorkedFabric } from '../../fabric';
-import type { Advice } from '../../figure';
-import { formatNumber, mmToken, withArticle } from '../../units';
+import { singleWidth, type WorkedFabric } from '../../craft/fabric';
+import type { Advice } from '../../base/figure';
+import { formatNumber, mmToken, withArticle } from '../../base/units';
 import type { Foundation } from '../definition';
 import { GAPES_ABOVE, PUCKERS_BELOW } from './flat';
 

@@ -1,4 +1,4 @@
-import { inOne, work, type Instruction } from '../../fabric';
+import { inOne, work, type Instruction } from '../../craft/fabric';
 
 /**
  * The first round, along both sides of a chain (handbook 4.1, oval).

@@ -1,6 +1,6 @@
-import type { WorkedFabric } from '../../fabric';
-import type { Figure } from '../../figure';
-import type { Sample } from '../../fit';
+import type { WorkedFabric } from '../../craft/fabric';
+import type { Figure } from '../../base/figure';
+import type { Sample } from '../../craft/fit';
 
 /** Stitch width and round height of a base in a sample: the wall's own where both are of one stitch, else sizes besides. */
 export interface BaseSizes {

@@ -5,11 +5,11 @@ import {
   refuseBeyond,
   type CountAsk,
   type CountCondition,
-} from '../../counts';
-import type { Multiple } from '../../fabric';
-import { derive, PlanProblem, type Advice, type Figure } from '../../figure';
-import { depthVerdict, verdict, type Verdict } from '../../fit';
-import { mmToken } from '../../units';
+} from '../../craft/counts';
+import type { Multiple } from '../../craft/fabric';
+import { derive, PlanProblem, type Advice, type Figure } from '../../base/figure';
+import { depthVerdict, verdict, type Verdict } from '../../craft/fit';
+import { mmToken } from '../../base/units';
 import type { Choice, ChoiceOption, ShapeContext } from '../definition';
 
 export interface ChoiceWish {

@@ -1,6 +1,6 @@
-import { BASES, uncounted, type BaseId, type CourseContext, type Instruction, type StitchPattern } from '../../fabric';
+import { BASES, uncounted, type BaseId, type CourseContext, type Instruction, type StitchPattern } from '../../craft/fabric';
 import type { Band } from '../../piece';
-import type { ChoiceField } from '../../units';
+import type { ChoiceField } from '../../base/units';
 import type { Course, ShapeContext, ShapeSchools } from '../definition';
 
 /**

@@ -1,6 +1,6 @@
-import { chosen, derive, prior, PlanProblem, type Figure } from '../../figure';
-import { bottomGive, tubeGirth } from '../../fit';
-import { mmToken, mostToken, typedToken } from '../../units';
+import { chosen, derive, prior, PlanProblem, type Figure } from '../../base/figure';
+import { bottomGive, tubeGirth } from '../../craft/fit';
+import { mmToken, mostToken, typedToken } from '../../base/units';
 import type { Demands, ShapeContext } from '../definition';
 import { joinOf } from './joins';
 

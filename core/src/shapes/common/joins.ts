@@ -1,6 +1,6 @@
 import type { Piece, WorkStep } from '../definition';
 import { nth, type Work } from '../../piece';
-import { plural, type ChoiceField } from '../../units';
+import { plural, type ChoiceField } from '../../base/units';
 
 /**
  * Ways to close an edge: the stitch width each takes from each side (handbook 3, seam take), the yarn it takes against

@@ -1,4 +1,4 @@
-import { cumulativeRows } from '../../counts';
+import { cumulativeRows } from '../../craft/counts';
 import {
   edgesOf,
   lengthOf,

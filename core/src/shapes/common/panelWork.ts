@@ -12,7 +12,7 @@ import {
   type Stretch,
   type Work,
 } from '../../piece';
-import { plural } from '../../units';
+import { plural } from '../../base/units';
 import type { Piece } from '../definition';
 
 /** What the part of a way is called that lies along the top of the front. */

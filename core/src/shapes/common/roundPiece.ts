@@ -1,6 +1,6 @@
-import { refuseBeyond, type Reach } from '../../counts';
-import type { WorkedFabric } from '../../fabric';
-import { chosen, derive, type Figure } from '../../figure';
+import { refuseBeyond, type Reach } from '../../craft/counts';
+import type { WorkedFabric } from '../../craft/fabric';
+import { chosen, derive, type Figure } from '../../base/figure';
 import type { Band } from '../../piece';
 import type { Course, Foundation, Piece, Section } from '../definition';
 import { bandsIn, rowsOfBands } from './rowPiece';

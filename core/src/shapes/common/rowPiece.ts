@@ -11,11 +11,11 @@ import {
   type Reach,
   type RowSpan,
   type Span,
-} from '../../counts';
-import type { WorkedBand, WorkedFabric } from '../../fabric';
-import { chosen, derive, PlanProblem, type Figure } from '../../figure';
+} from '../../craft/counts';
+import type { WorkedBand, WorkedFabric } from '../../craft/fabric';
+import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import type { Band } from '../../piece';
-import { mmToken, plural } from '../../units';
+import { mmToken, plural } from '../../base/units';
 import type { Foundation, Piece, Section, ShapeContext } from '../definition';
 import { bandCourses } from './courses';
 

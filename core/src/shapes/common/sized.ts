@@ -1,5 +1,5 @@
-import { derive, valuesOf, type Figure } from '../../figure';
-import type { Sample } from '../../fit';
+import { derive, valuesOf, type Figure } from '../../base/figure';
+import type { Sample } from '../../craft/fit';
 
 /** A size with its workings, and the same formula to be sampled for the chance of fit. */
 export interface Sized {

@@ -1,8 +1,8 @@
-import { BASES } from '../../fabric';
-import { chosen, derive, type Figure } from '../../figure';
-import { bottomGive, flapTurn } from '../../fit';
+import { BASES } from '../../craft/fabric';
+import { chosen, derive, type Figure } from '../../base/figure';
+import { bottomGive, flapTurn } from '../../craft/fit';
 import type { Border, Fold } from '../../piece';
-import { type ChoiceField, type FieldValues } from '../../units';
+import { type ChoiceField, type FieldValues } from '../../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, WorkStep } from '../definition';
 import { crocheted, joinOf, pieceEnd } from './joins';
 import { joinedSides, rimOf, type StripJoin } from './stripWork';

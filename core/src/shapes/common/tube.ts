@@ -1,7 +1,7 @@
-import { EVEN, type CountCondition } from '../../counts';
-import type { WorkedFabric } from '../../fabric';
-import type { Figure } from '../../figure';
-import { formatNumber } from '../../units';
+import { EVEN, type CountCondition } from '../../craft/counts';
+import type { WorkedFabric } from '../../craft/fabric';
+import type { Figure } from '../../base/figure';
+import { formatNumber } from '../../base/units';
 import type { Choice, Piece, ShapeContext } from '../definition';
 import {
   bandsDrawn,

@@ -1,4 +1,4 @@
-import { BASES } from '../../fabric';
+import { BASES } from '../../craft/fabric';
 import type { Band, Border, BorderStitch, Fold, RoundEdge, Seam, Span, Stretch } from '../../piece';
 import { bandsOf, isSpiral, tailOf } from '../../piece';
 import type { Built, MouthPlace, Piece, ShapeSchools, WorkStep } from '../definition';

@@ -1,6 +1,6 @@
-import type { Advice } from '../../figure';
-import type { WorkedBar } from '../../things';
-import { formatNumber, leastToken, mmToken } from '../../units';
+import type { Advice } from '../../base/figure';
+import type { WorkedBar } from '../../craft/things';
+import { formatNumber, leastToken, mmToken } from '../../base/units';
 import { BELOW_TABS, TAB_ROWS } from './courses';
 import { masses, type Shares } from './shares';
 import { behindMm, type SaddleSizes } from './sizes';

@@ -1,4 +1,4 @@
-import { work, type BaseId, type Instruction, type WorkedFabric } from '../../fabric';
+import { work, type BaseId, type Instruction, type WorkedFabric } from '../../craft/fabric';
 import type { Band } from '../../piece';
 import type { Course, ShapeSchools } from '../definition';
 import { bandRounds, levelOnLast, roundOf } from '../common/courses';

@@ -1,6 +1,6 @@
-import type { WorkedFabric } from '../../fabric';
-import { chosen, derive, type Figure } from '../../figure';
-import { plural } from '../../units';
+import type { WorkedFabric } from '../../craft/fabric';
+import { chosen, derive, type Figure } from '../../base/figure';
+import { plural } from '../../base/units';
 import { MARK_FIRST_STITCH, MARK_FOLDS } from '../common/markers';
 import { roundPiece, type RoundRun } from '../common/roundPiece';
 import type { Built, Course, Piece, ShapeContext } from '../definition';

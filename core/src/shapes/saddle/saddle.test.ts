@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../../demo';
-import { PlanProblem } from '../../figure';
+import { PlanProblem } from '../../base/figure';
 import { refereePiece } from '../../pattern';
-import { PLAN_FORMAT, type Plan } from '../../plan';
-import { reckon, type Worked } from '../../reckon';
+import { PLAN_FORMAT, type Plan } from '../../plan/plan';
+import { reckon, type Worked } from '../../reckon/reckon';
 import { anyPlanOf, reckonOrRefuse } from '../fixtures/anyPlan';
 
 const notebook = { kind: 'slab', name: 'notebook', width: { mm: 75 }, height: { mm: 150 }, depth: { mm: 9 } } as const;

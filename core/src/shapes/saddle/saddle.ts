@@ -1,8 +1,8 @@
-import { atLeast, EVEN } from '../../counts';
+import { atLeast, EVEN } from '../../craft/counts';
 import { saddleViews } from '../../drawing';
-import { chosen, derive, PlanProblem, type Figure } from '../../figure';
-import { barFault, workBar } from '../../things';
-import { LONGEST_MM, plural, type Field, type LengthField } from '../../units';
+import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
+import { barFault, workBar } from '../../craft/things';
+import { LONGEST_MM, plural, type Field, type LengthField } from '../../base/units';
 import { chosenCount, countChoice, countFigure, pickAdvice } from '../common/choice';
 import { pieceEnd } from '../common/joins';
 import { alikeRows } from '../common/rowPiece';

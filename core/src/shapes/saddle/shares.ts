@@ -1,7 +1,7 @@
-import { divide, lineOf } from '../../counts';
-import type { WorkedFabric } from '../../fabric';
-import { chosen, derive, sum, type Figure } from '../../figure';
-import type { PocketWant, WorkedThing } from '../../things';
+import { divide, lineOf } from '../../craft/counts';
+import type { WorkedFabric } from '../../craft/fabric';
+import { chosen, derive, sum, type Figure } from '../../base/figure';
+import type { PocketWant, WorkedThing } from '../../craft/things';
 import type { ShapeContext } from '../definition';
 
 type Mm = Figure<'mm'>;

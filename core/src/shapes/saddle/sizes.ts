@@ -1,10 +1,10 @@
-import { BUTTON_THICKNESS_MM, refuseBeyond, slotChains } from '../../counts';
-import type { WorkedFabric } from '../../fabric';
-import { chosen, derive, PlanProblem, type Figure } from '../../figure';
-import { bottomGive } from '../../fit';
+import { BUTTON_THICKNESS_MM, refuseBeyond, slotChains } from '../../craft/counts';
+import type { WorkedFabric } from '../../craft/fabric';
+import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
+import { bottomGive } from '../../craft/fit';
 import type { Band } from '../../piece';
-import { isFlat, type PocketWant, type WorkedBar } from '../../things';
-import { leastToken, mmToken, plural, typedToken } from '../../units';
+import { isFlat, type PocketWant, type WorkedBar } from '../../craft/things';
+import { leastToken, mmToken, plural, typedToken } from '../../base/units';
 import { wallBands } from '../common/roundPiece';
 import type { ShapeContext } from '../definition';
 import { BELOW_TABS, fromTheMouth, leavesSpaces, levelled, TAB_ROWS, type Tab } from './courses';

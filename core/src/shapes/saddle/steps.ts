@@ -1,8 +1,8 @@
-import { divide, lineOf, type Divided } from '../../counts';
-import type { WorkedFabric } from '../../fabric';
-import type { Room } from '../../fit';
-import type { PocketWant } from '../../things';
-import { formatNumber, plural } from '../../units';
+import { divide, lineOf, type Divided } from '../../craft/counts';
+import type { WorkedFabric } from '../../craft/fabric';
+import type { Room } from '../../craft/fit';
+import type { PocketWant } from '../../craft/things';
+import { formatNumber, plural } from '../../base/units';
 import type { ShapeContext, WorkStep } from '../definition';
 import { BELOW_TABS, type Tab } from './courses';
 import { masses, sidesOf, type Shares } from './shares';

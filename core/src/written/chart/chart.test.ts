@@ -1,5 +1,5 @@
 import { TERN_POINT } from '../../demo';
-import { reckon } from '../../reckon';
+import { reckon } from '../../reckon/reckon';
 import { chartOf } from './chart';
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);

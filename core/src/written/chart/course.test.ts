@@ -1,4 +1,4 @@
-import { inOne, work, type Instruction } from '../../fabric';
+import { inOne, work, type Instruction } from '../../craft/fabric';
 import type { Step } from '../../pattern';
 import { laidCourses } from './course';
 

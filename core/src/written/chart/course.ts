@@ -1,4 +1,4 @@
-import { BASES, baseStitch, stitchDefinition, stitchPattern } from '../../fabric';
+import { BASES, baseStitch, stitchDefinition, stitchPattern } from '../../craft/fabric';
 import { tracedRow, type Step, type Traced, type WorkedPlace } from '../../pattern';
 
 /** One sign of a chart course: a stitch or chains, where it stands along the course and how wide, in columns. */

@@ -1,5 +1,5 @@
-import { BASES, baseStitch, BOW, OVAL, stitchDefinition, type ChartSymbol } from '../../fabric';
-import { techniqueOf, techniqueOfStitch, type Technique } from '../../techniques';
+import { BASES, baseStitch, BOW, OVAL, stitchDefinition, type ChartSymbol } from '../../craft/fabric';
+import { techniqueOf, techniqueOfStitch, type Technique } from '../../pattern/techniques';
 
 /** A sign of the key: its symbol, and the technique it stands for. */
 export interface Sign {

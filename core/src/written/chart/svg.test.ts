@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../../demo';
-import { reckon } from '../../reckon';
+import { reckon } from '../../reckon/reckon';
 import { chartOf } from './chart';
 import { chartSvg } from './svg';
 

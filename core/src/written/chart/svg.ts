@@ -1,5 +1,5 @@
 import { wordText, type Schools } from '../../pattern';
-import { xmlText } from '../../units';
+import { xmlText } from '../../base/units';
 import type { Chart } from './chart';
 
 /** A stitch’s width in the picture, mm: large enough to be read on paper. */

@@ -1,4 +1,4 @@
-import { repeat, work, inOne, type Instruction } from '../../fabric';
+import { repeat, work, inOne, type Instruction } from '../../craft/fabric';
 import { placesOf } from '../../pattern';
 import { readShort } from './read';
 import { shortCourse } from './write';

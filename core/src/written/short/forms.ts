@@ -1,4 +1,4 @@
-import type { GroupPart, Instruction, Place } from '../../fabric';
+import type { GroupPart, Instruction, Place } from '../../craft/fabric';
 import { nth } from '../../pattern';
 import type { ShortWords } from './words';
 

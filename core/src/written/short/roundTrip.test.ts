@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import type { Instruction } from '../../fabric';
-import { PlanProblem } from '../../figure';
+import type { Instruction } from '../../craft/fabric';
+import { PlanProblem } from '../../base/figure';
 import { mergedCourse, placesOf, refereeRow, type Step, type WorkedPlace } from '../../pattern';
-import type { Plan } from '../../plan';
+import type { Plan } from '../../plan/plan';
 import { SHAPES } from '../../shapes';
 import { anyPlanOf, reckonOrRefuse } from '../../shapes/fixtures/anyPlan';
 import { readShort } from './read';

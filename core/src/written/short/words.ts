@@ -1,6 +1,6 @@
-import { BASES, STITCHES } from '../../fabric';
+import { BASES, STITCHES } from '../../craft/fabric';
 import { term, wordText, type Schools } from '../../pattern';
-import { techniqueOfStitch } from '../../techniques';
+import { techniqueOfStitch } from '../../pattern/techniques';
 
 type Terms = Schools['terms'];
 

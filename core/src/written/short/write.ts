@@ -1,4 +1,4 @@
-import type { Instruction } from '../../fabric';
+import type { Instruction } from '../../craft/fabric';
 import { mergedCourse, type Schools } from '../../pattern';
 import { FROM_THE_HOOK, ON_THE_CHAIN, TO_THE_END, writeShort } from './forms';
 import { shortWords, type ShortWords } from './words';

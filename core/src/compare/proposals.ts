@@ -1,0 +1,62 @@
+import { belongsOn, fittingDefinition } from '../fittings';
+import { PlanProblem } from '../base/figure';
+import type { Plan } from '../plan/plan';
+import { SHAPES, shapeDefinition } from '../shapes';
+import { carrierDefinition, thingDefinition, type GoesWith } from '../craft/things';
+import { withFitting } from '../plan/withFitting';
+import { withShape } from '../plan/withShape';
+import { workOut } from '../reckon/workOut';
+
+/** Something that usually goes with what the plan is for, and the plan that has it. */
+export interface Proposal {
+  id: string;
+  /** What it is called: "Over-the-rail caddy", "Strap". */
+  name: string;
+  because: string;
+  plan: Plan;
+}
+
+/**
+ * What usually goes with a plan's item and with what carries it, where it is missing and can be made (handbook 1, 6).
+ * @returns each with the plan that has it; none where nothing is missing
+ */
+export function proposalsFor(plan: Plan): Proposal[] {
+  const sources = [
+    thingDefinition(plan.thing.kind)?.goesWith,
+    plan.carrier && carrierDefinition(plan.carrier.kind).goesWith,
+  ];
+  return sources.flatMap((goesWith) => {
+    const proposal = goesWith && proposed(plan, goesWith);
+    return proposal && isPossible(proposal.plan) ? proposal : [];
+  });
+}
+
+function proposed(plan: Plan, { shape, fitting, because }: GoesWith): Proposal | undefined {
+  if (shape && plan.shape.kind !== shape)
+    return { id: shape, name: shapeDefinition(shape)!.name, because, plan: withShape(plan, shape) };
+  const definition = fitting === undefined ? undefined : fittingDefinition(fitting);
+  if (!definition || !belongsOn(shapeDefinition(plan.shape.kind)!, definition)) return undefined;
+  if (plan.fittings?.some(({ kind }) => kind === definition.id)) return undefined;
+  return { id: definition.id, name: definition.name, because, plan: withFitting(plan, definition.id) };
+}
+
+/**
+ * The first shape that takes both a plan's item and a fitting that does not belong on the plan's own.
+ * @returns the shape's name and the plan in it; nothing where there is none
+ */
+export function shapeTaking(plan: Plan, fitting: string): { name: string; plan: Plan } | undefined {
+  const definition = fittingDefinition(fitting)!;
+  return SHAPES.filter((shape) => belongsOn(shape, definition))
+    .map((shape) => ({ name: shape.name, plan: withFitting(withShape(plan, shape.id), fitting) }))
+    .find((candidate) => isPossible(candidate.plan));
+}
+
+function isPossible(plan: Plan): boolean {
+  try {
+    workOut(plan);
+    return true;
+  } catch (error) {
+    if (error instanceof PlanProblem) return false;
+    throw error;
+  }
+}

@@ -1,0 +1,151 @@
+import { seedOf } from '../reckon/chance';
+import { chanceInputs } from '../reckon/chanceInputs';
+import { onHook, yarnOf, type FabricSpec } from '../craft/fabric';
+import { PlanProblem } from '../base/figure';
+import { chanceOfFit, FITS, type FitName } from '../craft/fit';
+import type { Plan } from '../plan/plan';
+import { stepsAfter, suppliesOf } from '../reckon/reckon';
+import { SHAPES, shapeDefinition, type View } from '../shapes';
+import { withShape } from '../plan/withShape';
+import { wordText } from '../pattern';
+import { adviceOf, workOut, type WorkedOut } from '../reckon/workOut';
+
+export const WAYS_FORMAT = 'keep-snug.ways/1';
+
+/** What to compare; what is left out stays as the plan has it. */
+export interface WaysAsk {
+  plan: Plan;
+  shapes?: readonly string[];
+  hooksMm?: readonly number[];
+  fits?: readonly FitName[];
+  /** Yarns with their stitch and gauge; each is tried with every hook where it has no gauge of its own. */
+  fabrics?: readonly FabricSpec[];
+}
+
+/** One way to make a cover for the thing. */
+export interface Way {
+  possible: boolean;
+  shape: string;
+  fit: FitName;
+  hookMm: number;
+  stitch: string;
+  yarn: string;
+  /** Why, or why not, in a line. */
+  why: string;
+  /** What speaks against it for this thing, in a line. */
+  but?: string;
+  /** The plan to take, where it is possible. */
+  plan?: Plan;
+  chance?: number;
+  metres?: number;
+  grams?: number;
+  enough?: number | null;
+  minutes?: number;
+  cover?: number;
+  stitches?: number;
+  rows?: number;
+  summary?: string;
+  /** The flat drawing, for a small picture. */
+  view?: View;
+}
+
+export interface Ways {
+  format: typeof WAYS_FORMAT;
+  ways: Way[];
+}
+
+/** Draws for a rank: one in a hundred is near enough to tell ways apart. */
+const RANK_DRAWS = 2000;
+
+/**
+ * Every way to make a cover for the thing: shapes x hooks x fits x yarns, those that can be made first, by the chance of
+ * fit, the yarn in the house, time and firmness; each with its reason, those that cannot be made too (handbook 5).
+ */
+export function ways(ask: WaysAsk): Ways {
+  const { plan } = ask;
+  const fabrics = ask.fabrics ?? [plan.fabric];
+  const hooks = ask.hooksMm ?? [plan.fabric.hookMm];
+  const found: Way[] = [];
+  for (const shape of ask.shapes ?? SHAPES.map(({ id }) => id))
+    for (const fabric of fabrics)
+      for (const hookMm of hooks)
+        for (const fit of ask.fits ?? FITS.map(({ id }) => id))
+          found.push(way(candidate(plan, shape, fabric, hookMm, fit)));
+  const wanted = plan.fit.name;
+  return { format: WAYS_FORMAT, ways: found.sort((a, b) => byWorth(a, b, wanted)) };
+}
+
+/** The plan with another shape, hook, fit: picks fall away, and fittings that cannot stay; a gauge keeps the hook it was taken on. */
+function candidate(plan: Plan, shape: string, fabric: FabricSpec, hookMm: number, fit: FitName): Plan {
+  const { picks: _picks, ...rest } = withShape(plan, shape);
+  return {
+    ...rest,
+    fabric: onHook(fabric, hookMm),
+    fit: plan.fit.name === fit ? plan.fit : { name: fit },
+  };
+}
+
+function way(plan: Plan): Way {
+  const shape = shapeDefinition(plan.shape.kind)!;
+  const named = {
+    shape: shape.id,
+    fit: plan.fit.name,
+    hookMm: plan.fabric.hookMm,
+    stitch: plan.fabric.stitch,
+    yarn: yarnOf(plan.fabric).name ?? '',
+  };
+  try {
+    const out = workOut(plan);
+    const { yarn, time } = suppliesOf(plan, out, stepsAfter(out));
+    const piece = out.built.pieces[0]!;
+    const { share } = chanceOfFit(chanceInputs(out), seedOf(plan), RANK_DRAWS);
+    const view = out.built.views[0];
+    return {
+      possible: true,
+      ...named,
+      why: shape.why,
+      ...butOf(plan, out),
+      plan,
+      chance: share,
+      metres: yarn.metres.value,
+      grams: yarn.grams.value,
+      enough: yarn.enough,
+      minutes: time.value,
+      cover: out.fabric.cover.value,
+      stitches: piece.stitches,
+      rows: piece.rows,
+      summary: wordText(piece.summary, out.schools),
+      ...(view ? { view } : {}),
+    };
+  } catch (error) {
+    if (!(error instanceof PlanProblem)) throw error;
+    const { terms = 'US', units = 'mm' } = plan.schools ?? {};
+    return { possible: false, ...named, why: wordText(error.errors[0]!.message, { terms, units }) };
+  }
+}
+
+/** What a way is warned of that another need not be: what a shape is not meant for, and what the fabric lets through. */
+const SPEAK_AGAINST = ['pokes-through', 'falls-through', 'no-count-fits'];
+
+function butOf(plan: Plan, out: WorkedOut): Pick<Way, 'but'> {
+  const caveat = out.shape.caveat?.(out.thing);
+  const warned = adviceOf(plan, out).find(({ id }) => SPEAK_AGAINST.includes(id))?.text;
+  const but = caveat ?? warned;
+  return but === undefined ? {} : { but: wordText(but, out.schools) };
+}
+
+/** Chances nearer than this are alike, and yarn, time and firmness decide. */
+const ALIKE = 0.02;
+
+/** What can be made first; within the fit that is wanted before others; what nothing speaks against before what something does. */
+function byWorth(a: Way, b: Way, wanted: FitName): number {
+  if (a.possible !== b.possible) return a.possible ? -1 : 1;
+  if (!a.possible) return 0;
+  if ((a.fit === wanted) !== (b.fit === wanted)) return a.fit === wanted ? -1 : 1;
+  if ((a.but === undefined) !== (b.but === undefined)) return a.but === undefined ? -1 : 1;
+  const [ca, cb] = [Math.round(a.chance! / ALIKE), Math.round(b.chance! / ALIKE)];
+  if (ca !== cb) return cb - ca;
+  const [ea, eb] = [a.enough ?? 0.5, b.enough ?? 0.5].map((share) => (share > 0.9 ? 1 : share < 0.5 ? -1 : 0));
+  if (ea !== eb) return eb! - ea!;
+  return a.minutes! - b.minutes! || b.cover! - a.cover!;
+}

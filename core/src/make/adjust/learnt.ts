@@ -1,0 +1,84 @@
+import type { FabricSpec, GaugeSpec } from '../../craft/fabric';
+import { finishOf, inOrder, standingEvents, type KeptEvent } from '../log';
+import type { Plan } from '../../plan/plan';
+import { reckon, type Worked } from '../../reckon/reckon';
+import { planFollowed } from './mend';
+import { withMeasures, type Measured } from './measures';
+
+/** A size of the finished piece as planned and as made, mm. */
+export interface SizeMade {
+  of: 'width' | 'height' | 'girth' | 'depth';
+  planned: number;
+  made?: number;
+}
+
+/** Every size a finished piece is asked for, beside the planned one. */
+export function sizesMade(worked: Pick<Worked, 'outside' | 'inside'>, events: readonly KeptEvent[]): SizeMade[] {
+  const { asMade = {} } = finishOf(events) ?? {};
+  const planned = {
+    width: worked.outside.width.value,
+    height: worked.outside.height.value,
+    girth: worked.inside.girth.value,
+    depth: worked.inside.depth.value,
+  };
+  return (Object.keys(planned) as SizeMade['of'][]).map((of) => {
+    const made = asMade[of];
+    return { of, planned: planned[of], ...(made === undefined ? {} : { made }) };
+  });
+}
+
+/**
+ * The fabric of a finished make as what was measured on it shows it, as a swatch of the maker's hand: the tape's readings
+ * on the way, and the finished sizes against the planned ones (handbook 2.1 and 10). Undefined where nothing was measured.
+ *
+ * @param plan the plan the make was begun with
+ * @throws PlanProblem where the plan followed cannot be reckoned
+ */
+export function fabricMade(plan: Plan, events: readonly KeptEvent[]): FabricSpec | undefined {
+  const followed = planFollowed(plan, events);
+  const worked = reckon(followed);
+  const { hand: _estimated, gauge: _swatch, ...fabric } = followed.fabric;
+  const bare: Plan = { ...followed, fabric };
+  const measures = standingEvents(inOrder(events)).filter(
+    (event): event is Measured & KeptEvent => event.kind === 'measured',
+  );
+  const read = withMeasures(bare, worked, measures).fabric.gauge ?? {};
+  const gauge = withSizes(asSwatch(read), worked, events);
+  return Object.keys(gauge).length > 0 ? { ...fabric, gauge } : undefined;
+}
+
+/** What was read on the piece, for other pieces of the same hand. */
+function asSwatch(gauge: GaugeSpec): GaugeSpec {
+  const lists = ['stitches', 'rows', 'roundStitches', 'rounds'] as const;
+  return Object.fromEntries(
+    lists.flatMap((list) => {
+      const measures = gauge[list];
+      return measures ? [[list, measures.map(({ on: _piece, ...measure }) => measure)]] : [];
+    }),
+  );
+}
+
+/** Finished sizes as measures: so many stitches and courses came to what they did, in proportion to what was planned. */
+function withSizes(gauge: GaugeSpec, worked: Worked, events: readonly KeptEvent[]): GaugeSpec {
+  const ratio = (...of: readonly SizeMade['of'][]) => {
+    const size = sizesMade(worked, events).find((one) => of.includes(one.of) && one.made !== undefined);
+    return size && size.planned > 0 ? size.made! / size.planned : undefined;
+  };
+  const [piece] = worked.pieces;
+  const rounds = piece!.worked === 'rounds';
+  const measured = (list: keyof GaugeSpec, by: number | undefined, count: number, mm: number): GaugeSpec =>
+    by === undefined
+      ? {}
+      : { [list]: [...((gauge[list] as [] | undefined) ?? []), { count, overMm: by * mm, by: 'tape' }] };
+  const { stitchWidth, rowHeight } = worked.fabric;
+  return {
+    ...gauge,
+    ...measured(
+      rounds ? 'roundStitches' : 'stitches',
+      ratio('width', 'girth'),
+      piece!.stitches,
+      piece!.stitches * stitchWidth.value,
+    ),
+    ...measured(rounds ? 'rounds' : 'rows', ratio('height', 'depth'), piece!.rows, piece!.rows * rowHeight.value),
+  };
+}

@@ -1,0 +1,405 @@
+import type { BegunSpec } from '../../plan/begun';
+import { chanceInputs } from '../../reckon/chanceInputs';
+import { seedOf } from '../../reckon/chance';
+import { chanceOfFit, inputsOf, type ChanceInputs, type Sample } from '../../craft/fit';
+import {
+  foldMake,
+  inOrder,
+  lastDecision,
+  standingEvents,
+  stepsToMake,
+  type KeptEvent,
+  type MakeState,
+  type MakingStep,
+  type Place,
+} from '../log';
+import { wordText } from '../../pattern';
+import { refereePiece } from '../../pattern/refereePiece';
+import { workFaults, type Piece } from '../../piece';
+import type { Plan } from '../../plan/plan';
+import { allPieces, reckon, stepsAfter, workOf, type Worked } from '../../reckon/reckon';
+import { workOut, type WorkedOut } from '../../reckon/workOut';
+import { begunOf } from './begunOf';
+import {
+  CHANGED_FINDERS,
+  FINDERS,
+  lastingFinders,
+  withoutBegun,
+  type Candidate,
+  type Finder,
+  type Situation,
+} from './candidates';
+import { readBy, withMeasures, type Measured } from './measures';
+import { reckonedOrNot, type ToMake } from './reckoned';
+import { slowerBy } from '../../reckon/supplies';
+import { alikeUpTo, leftOf, minutesIn, standingOf, stitchesIn, type Standing } from './progress';
+
+/** Sizes that a way to go on comes to, mm. */
+interface Sizes {
+  inside: { girth: number; depth: number };
+  outside: { width: number; height: number };
+}
+
+/** A way to go on, side by side with others (handbook 8). */
+export interface MendChoice extends Sizes {
+  id: string;
+  title: string;
+  recommended: boolean;
+  /** To where the work is pulled out; null where nothing is. */
+  from: Place | null;
+  /** The plan that is followed then. */
+  plan: Plan;
+  /** Chance of fit, 0 to 1. */
+  chance: number;
+  /** From now to the end, pulling out included. */
+  minutes: number;
+  metres: number;
+  shows: Candidate['shows'];
+  why: string;
+}
+
+export interface Mended {
+  /** The plan now followed: that of the last decision, else the one given. */
+  plan: Plan;
+  worked: Worked;
+  state: MakeState;
+  /** Stitch width and row height as they were planned and as the piece has them, mm, and which of them the tape has read. */
+  gauge: { planned: Gauge; now: Gauge; read: { stitches: boolean; courses: boolean } };
+  choices: MendChoice[];
+}
+
+interface Gauge {
+  stitchWidth: number;
+  rowHeight: number;
+}
+
+/** Pulling out takes so much of the time the work took (prior, handbook 8). */
+const RIPPING = 0.15;
+
+/** Carrying on is well where its chance is so good, or nothing gains so much on it (handbook 8). */
+const GOOD_ENOUGH = 0.8;
+const WORTH_IT = 0.05;
+
+/** Rows are counted again every so often, by tape: a height strays by no more than that last stretch (handbook 8). */
+const RECOUNTED = { everyMm: 40, tapeMm: 2 };
+
+/** Draws for each way's chance: enough to tell one from another. */
+const DRAWS = 1000;
+
+/**
+ * A make as its tape has it: what was measured weighed against what was planned, and the ways to go on from here, each with
+ * what it comes to. Pure, as reckon is.
+ *
+ * @param plan the plan the make was begun with
+ * @param events all that happened to the make, in any order
+ * @throws PlanProblem where the plan followed cannot be reckoned
+ * @source handbook 8 (measure now)
+ */
+export function mend(plan: Plan, events: readonly KeptEvent[]): Mended {
+  const here = hereOf(plan, events);
+  const { followed, worked, state, before } = here;
+  const measured = withMeasures(followed, worked, here.measures);
+  const now = workOut(measured === followed ? followed : measured);
+  return {
+    plan: followed,
+    worked,
+    state,
+    gauge: { planned: gaugeOf(before), now: gaugeOf(now), read: readBy(here.measures) },
+    choices: measured === followed ? [] : choicesOf(here, now, measured, FINDERS),
+  };
+}
+
+/**
+ * The ways to go on where the plan of a make was changed after it was begun: as begun, by the new plan as far as the work
+ * allows, or with the count that is on the hook.
+ *
+ * @param plan the plan the make was begun with
+ * @param events all that happened to the make, in any order
+ * @param changed the plan as it is now
+ * @throws PlanProblem where either cannot be reckoned
+ * @source handbook 8
+ */
+export function changedWays(plan: Plan, events: readonly KeptEvent[], changed: Plan): MendChoice[] {
+  const here = hereOf(plan, events);
+  const measured = withMeasures(changed, here.worked, here.measures);
+  return choicesOf(here, workOut(measured), measured, CHANGED_FINDERS);
+}
+
+/**
+ * The ways to go on where the yarn does not last (handbook 8, weighing): nothing is pulled out for any of them.
+ *
+ * @param rows by how many rows of the first piece it is short
+ * @throws PlanProblem where the plan followed cannot be reckoned
+ */
+export function lastingWays(plan: Plan, events: readonly KeptEvent[], rows: number): MendChoice[] {
+  const here = hereOf(plan, events);
+  const measured = withMeasures(here.followed, here.worked, here.measures);
+  const [, ...ways] = choicesOf(here, workOut(measured), measured, lastingFinders(rows));
+  return ways.filter(({ from }) => from === null);
+}
+
+/** The plan that was last asked about: what the make was begun with, or what it was changed to since. */
+export const planAsked = (plan: Plan, events: readonly KeptEvent[]): Plan =>
+  standingEvents(inOrder(events)).reduce((last, event) => (event.kind === 'decided' && event.asked) || last, plan);
+
+function hereOf(plan: Plan, events: readonly KeptEvent[]): Here {
+  const followed = planFollowed(plan, events);
+  const worked = reckon(followed);
+  const steps = stepsToMake(worked.steps);
+  const state = foldMake(events, steps);
+  return {
+    followed,
+    worked,
+    state,
+    steps,
+    before: workOut(followed),
+    standing: standingOf(steps, state),
+    measures: measuresSince(inOrder(events)),
+    seed: seedOf(plan),
+  };
+}
+
+/** The plan a make follows: that of the last decision that stands, else the one it was begun with. */
+export const planFollowed = (plan: Plan, events: readonly KeptEvent[]): Plan =>
+  lastDecision(inOrder(events))?.plan ?? plan;
+
+/** What was measured since the last decision, whose plan has taken in what was measured before. */
+function measuresSince(ordered: readonly KeptEvent[]): Measured[] {
+  const standing = standingEvents(ordered);
+  const decision = lastDecision(ordered);
+  const since = decision ? standing.slice(standing.indexOf(decision) + 1) : standing;
+  return since.filter((event): event is Measured & KeptEvent => event.kind === 'measured');
+}
+
+/** Where a make stands, and what it follows. */
+interface Here {
+  followed: Plan;
+  worked: Worked;
+  state: MakeState;
+  steps: readonly MakingStep[];
+  before: WorkedOut;
+  standing: Standing;
+  measures: readonly Measured[];
+  seed: number;
+}
+
+const gaugeOf = ({ fabric }: WorkedOut): Gauge => ({
+  stitchWidth: fabric.stitchWidth.value,
+  rowHeight: fabric.rowHeight.value,
+});
+
+function choicesOf(here: Here, now: WorkedOut, measured: Plan, finders: readonly Finder[]): MendChoice[] {
+  const carryOn = asWritten(here, now);
+  const situation: Situation = {
+    followed: here.followed,
+    worked: here.worked,
+    measured,
+    begun: begunOf(allPieces(here.before), here.standing.courses, here.measures, here.followed.begun),
+    wider: now.fabric.stitchWidth.value / here.before.fabric.stitchWidth.value,
+  };
+  const found = finders.flatMap((find) => find(situation)).flatMap((candidate) => weighedUp(here, candidate) ?? []);
+  const choices = worthTelling([carryOn, ...differing(found, here)]);
+  const best = recommended(choices, carryOn);
+  return choices.map(({ anew: _, says: _s, aside: _a, with: _w, ...choice }) => ({
+    ...choice,
+    recommended: choice.id === best.id,
+  }));
+}
+
+/** Borders, joins and fits only where they gain on what is there without them, and of each kind the best. */
+function worthTelling(choices: readonly Weighed[]): Weighed[] {
+  const plain = choices.filter(({ aside, from }) => !aside && !from);
+  const without = Math.max(...plain.map(({ chance }) => chance));
+  return choices.filter((choice) => {
+    if (!choice.aside) return true;
+    const alike = choices.filter(({ aside, from }) => aside === choice.aside && !from);
+    const best = alike.reduce((most, one) => (one.chance > most.chance ? one : most), choice);
+    return best === choice && !choice.from && choice.chance >= without + WORTH_IT;
+  });
+}
+
+/** A way with the minutes that the whole make would take anew, by which ways are weighed. */
+type Weighed = Omit<MendChoice, 'recommended'> &
+  Pick<Candidate, 'aside' | 'with'> & {
+    anew: number;
+    /** All its steps: ways that say the same are one. */
+    says: string;
+  };
+
+const saysOf = ({ fit }: Plan, { steps }: ToMake): string =>
+  `${fit.name}\n${steps.map(({ id, text }) => `${id} ${text}`).join('\n')}`;
+
+/** Gone on with as written, at the gauge the piece has. */
+function asWritten({ followed, worked, steps, before, standing, seed }: Here, now: WorkedOut): Weighed {
+  const planned = chanceInputs(before);
+  const found = chanceInputs(now);
+  const inputs: ChanceInputs = {
+    ...found,
+    model: { ...planned.model, also: { ...planned.model.also, ...found.model.also } },
+    ...(planned.rooms ? { rooms: planned.rooms } : {}),
+    ...(planned.wants ? { wants: planned.wants } : {}),
+  };
+  const middle = Object.fromEntries(
+    Object.entries(inputsOf(inputs)).map(([name, { value }]) => [name, value]),
+  ) as Sample;
+  const wider = now.fabric.stitchWidth.value / before.fabric.stitchWidth.value;
+  const taller = now.fabric.rowHeight.value / before.fabric.rowHeight.value;
+  const { width, height } = before.built.outside;
+  return {
+    id: 'carry-on',
+    title: 'Carry on as written',
+    why: 'Nothing changes.',
+    from: null,
+    plan: followed,
+    chance: chanceOfFit(inputs, seed, DRAWS).share,
+    inside: insideNow(before, middle),
+    outside: { width: width.value * wider, height: height.value * taller },
+    ...leftOf(worked, workedIn(followed, steps, standing.courses)),
+    anew: worked.supplies.time.value,
+    says: saysOf(followed, worked),
+    shows: 'no',
+  };
+}
+
+/** The inside that was planned, and by how much it comes out otherwise. */
+function insideNow({ built }: WorkedOut, now: Sample): Sizes['inside'] {
+  const { girth, depth } = built.inside;
+  const planned: Sample = { ...now, ...plannedSample(built) };
+  return {
+    girth: girth.value + built.model.girth(now) - built.model.girth(planned),
+    depth: depth.value + built.model.depth(now) - built.model.depth(planned),
+  };
+}
+
+function plannedSample({ pieces, model }: WorkedOut['built']): Record<string, number> {
+  const { stitchWidth, rowHeight, thickness } = pieces[0]!.fabric;
+  const also = Object.fromEntries(Object.entries(model.also ?? {}).map(([name, { value }]) => [name, value]));
+  return { ...also, w: stitchWidth.value, h: rowHeight.value, t: thickness.value };
+}
+
+/** What a way comes to; nothing where it cannot be made, or would undo what was done besides rows. */
+function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighed | undefined {
+  const { steps, before, standing, seed } = here;
+  // what is worked may stand in the way: then it is pulled out to where both ways part
+  const asIs = reckonedOrNot(asked);
+  const plan = asIs || candidate.aside || !asked.begun ? asked : withoutBegun(asked);
+  const next = asIs ?? (plan === asked ? undefined : reckonedOrNot(plan));
+  if (!next) return undefined;
+  const { out } = next;
+  const then = next.worked();
+  const after = stepsToMake(then.steps);
+  const pieces = new Map(allPieces(out).map((piece) => [piece.id, piece]));
+  const kept = new Map(
+    allPieces(before)
+      .filter(({ id }) => standing.courses.has(id))
+      .map((piece) => [piece.id, Math.min(standing.courses.get(piece.id)!, alikeUpTo(piece, pieces.get(piece.id)))]),
+  );
+  const ripped = [...kept].find(([id, courses]) => courses < standing.courses.get(id)!);
+  const from = ripped ? { piece: ripped[0], course: Math.max(0, ripped[1]) } : null;
+  // begun anew it may as well have the count that fits
+  if (from?.course === 0 && candidate.id === 'rows-to-come') return undefined;
+  if (!keepsItsWords(here, after, kept)) return undefined;
+  if (candidate.aside === 'change' && !canBeWorked(out, then)) return undefined;
+  // where the chain itself changes nothing of the piece is kept
+  const stay = new Map([...kept].map(([id, courses]) => [id, Math.max(0, courses)]));
+  const { minutes: spent } = workedIn(here.followed, steps, standing.courses);
+  const lost = spent - workedIn(here.followed, steps, stay).minutes;
+  const left = leftOf(then, workedIn(plan, after, stay));
+  const inputs = chanceInputs(out);
+  const { width, height } = out.built.outside;
+  return {
+    ...candidate,
+    why: wordText(candidate.why, out.schools),
+    title: wordText(titleOf(candidate, from, pieces), out.schools),
+    from,
+    plan: plan.begun ? plan : withBegun(plan, begunOf([...pieces.values()], stay)),
+    chance: chanceOfFit(inputs, seed, DRAWS, recounted(out)).share,
+    inside: { girth: out.built.inside.girth.value, depth: out.built.inside.depth.value },
+    outside: { width: width.value, height: height.value },
+    minutes: left.minutes + RIPPING * lost,
+    metres: left.metres,
+    anew: then.supplies.time.value,
+    says: saysOf(plan, then),
+  };
+}
+
+/** What so many courses of a plan's pieces took: minutes at its pace, and stitches. */
+const workedIn = ({ fabric }: Plan, steps: readonly MakingStep[], courses: ReadonlyMap<string, number>) => ({
+  minutes: minutesIn(steps, courses, slowerBy(fabric.rate)),
+  stitches: stitchesIn(steps, courses),
+});
+
+const withBegun = (plan: Plan, begun: readonly BegunSpec[]): Plan => (begun.length > 0 ? { ...plan, begun } : plan);
+
+/** Whether every course and every seam can be worked as it is written, from the first chain on. */
+function canBeWorked(out: WorkedOut, { steps }: ToMake): boolean {
+  const pieces = allPieces(out);
+  return (
+    pieces.every(({ id }) => refereePiece(steps, id).faults.length === 0) &&
+    workFaults(workOf(pieces, stepsAfter(out)), pieces).length === 0
+  );
+}
+
+/**
+ * Whether what is kept of the work was made as the way has it: a tail that was not left cannot be sewn with, and what was
+ * joined or edged stays so.
+ */
+function keepsItsWords(
+  { steps, standing }: Here,
+  after: readonly MakingStep[],
+  kept: ReadonlyMap<string, number>,
+): boolean {
+  const then = new Map(after.map(({ id, text }) => [id, unnamed(text)]));
+  const isKept = ({ piece, row, kind }: MakingStep) => {
+    const upTo = kept.get(piece);
+    if (upTo === undefined || (row === null && kind !== 'foundation')) return false;
+    return row === null ? upTo > 0 : row <= upTo;
+  };
+  return [...steps.filter(isKept), ...standing.others].every(({ id, text }) => then.get(id) === unnamed(text));
+}
+
+/** A step without the name of its yarn: which one was taken from the start is no other work. */
+const unnamed = (text: string): string => text.replace(/^With [^:]+: /, '');
+
+/** Kept as it is, or from where it is pulled out to. */
+function titleOf(
+  { id, title, with: goal = 'the count that fits' }: Omit<Candidate, 'plan'>,
+  from: Place | null,
+  pieces: ReadonlyMap<string, Piece>,
+): string {
+  if (!from) return title;
+  if (from.course === 0) return `Start again with ${goal}`;
+  const where = `Pull out to ${pieces.get(from.piece)?.worked === 'rounds' ? 'round' : 'row'} ${from.course}`;
+  return id === 'rows-to-come' ? `${where}, keep the count and calculate the rest again` : `${where} and use ${goal}`;
+}
+
+/** The height's spread where rows are counted again all along: the tape's, and that of the last stretch. */
+function recounted({ fabric, built }: WorkedOut): { h?: number } {
+  const { value: h, sd = 0 } = fabric.rowHeight;
+  const tall = Math.max(RECOUNTED.everyMm, built.outside.height.value);
+  const left = Math.hypot(RECOUNTED.tapeMm, (RECOUNTED.everyMm * sd) / h);
+  return { h: Math.min(sd, (h * left) / tall) };
+}
+
+/** Ways that differ from carrying on: other steps are to come, or something else is asked of the fit. */
+function differing(found: readonly Weighed[], { followed, worked }: Here): Weighed[] {
+  const known = new Set([saysOf(followed, worked)]);
+  return found.filter(({ says }) => {
+    if (known.has(says)) return false;
+    known.add(says);
+    return true;
+  });
+}
+
+/**
+ * Carrying on where its chance is good or nothing gains on it; else what costs least, a failure costing the whole make
+ * anew. Never what fits less surely than carrying on (handbook 8).
+ */
+function recommended(choices: readonly Weighed[], carryOn: Weighed): Weighed {
+  const gains = choices.some(({ chance }) => chance >= carryOn.chance + WORTH_IT);
+  if (carryOn.chance >= GOOD_ENOUGH || !gains) return carryOn;
+  const cost = ({ minutes, chance, anew }: Weighed) => minutes + (1 - chance) * anew;
+  return choices
+    .filter(({ chance }) => chance >= carryOn.chance)
+    .reduce((best, choice) => (cost(choice) < cost(best) ? choice : best));
+}

@@ -1,0 +1,18 @@
+import { PlanProblem } from '../../base/figure';
+import type { Plan } from '../../plan/plan';
+import { toMake, type Worked } from '../../reckon/reckon';
+import { workOut, type WorkedOut } from '../../reckon/workOut';
+
+/** What is to be done of a plan, and what it takes. */
+export type ToMake = Pick<Worked, 'steps' | 'supplies'>;
+
+/** A way to go on, reckoned; nothing where it cannot be. */
+export function reckonedOrNot(plan: Plan): { out: WorkedOut; worked: () => ToMake } | undefined {
+  try {
+    const out = workOut(plan);
+    return { out, worked: () => toMake(plan, out) };
+  } catch (error) {
+    if (error instanceof PlanProblem) return undefined;
+    throw error;
+  }
+}

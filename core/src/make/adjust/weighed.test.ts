@@ -1,0 +1,96 @@
+import fc from 'fast-check';
+import { TERN_POINT } from '../../demo';
+import type { Happening, KeptEvent } from '../log';
+import type { Plan } from '../../plan/plan';
+import { reckon } from '../../reckon/reckon';
+import { refereePiece } from '../../pattern/refereePiece';
+import { lastingWays } from './mend';
+import { yarnLeft } from './weighed';
+
+const plan = Object.values(TERN_POINT.plans)[0]! as Plan;
+const unknown: Plan = {
+  ...plan,
+  fabric: { ...plan.fabric, yarn: { ...plan.fabric.yarn!, gramsLeft: undefined } },
+} as Plan;
+const worked = reckon(plan);
+const each = worked.supplies.yarn.grams.value / worked.supplies.stitches;
+
+const event = (n: number, what: Happening): KeptEvent => ({
+  id: `e${String(n).padStart(4, '0')}`,
+  make: 'm',
+  device: 'd',
+  at: '2026-05-01T18:00:00.000Z',
+  n,
+  ...what,
+});
+const rows = worked.steps.filter(({ piece, row }) => piece === worked.pieces[0]!.id && row !== null);
+const ticks = (from: number, to: number): KeptEvent[] =>
+  rows.slice(from, to).map(({ id }, index) => event(100 + from + index, { kind: 'ticked', step: id, under: null }));
+const weigh = (n: number, grams: number) => event(n, { kind: 'weighed', grams });
+const stitches = (to: number) => rows.slice(0, to).reduce((sum, { ends }) => sum + ends!, 0);
+
+it('says nothing where nothing was weighed', () => {
+  expect(yarnLeft(plan, worked, ticks(0, 10))).toBeUndefined();
+});
+
+it('by one weighing alone goes by what the plan takes', () => {
+  const whole = worked.supplies.yarn.grams.value;
+  const left = yarnLeft(unknown, worked, [...ticks(0, 20), weigh(500, 2 * whole)])!;
+  expect(left.lasts).toBeGreaterThan(0.99);
+  expect(left.runsOut).toBeNull();
+  expect(left.needs.value).toBeCloseTo(whole - each * stitches(20), 6);
+  const little = yarnLeft(unknown, worked, [...ticks(0, 20), weigh(500, each * stitches(10))])!;
+  expect(little.lasts).toBeLessThan(0.05);
+  expect(Math.abs(little.runsOut!.row - 30)).toBeLessThanOrEqual(1);
+});
+
+it('what the work took between two weighings outweighs the estimate, and more of it the more surely', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.75, max: 1.35, noNaN: true }), (more) => {
+      const took = (to: number) => 60 - more * each * stitches(to);
+      const after = (to: number) =>
+        yarnLeft(unknown, worked, [weigh(99, 60), ...ticks(0, to), weigh(500, took(to))])!.needs;
+      const [few, many] = [after(10), after(60)];
+      const needed = (to: number) => more * each * (worked.supplies.stitches - stitches(to));
+      const off = (needs: { value: number }, to: number) => Math.abs(needs.value / needed(to) - 1);
+      expect(off(many, 60)).toBeLessThanOrEqual(off(few, 10) + 1e-9);
+      expect(off(many, 60)).toBeLessThan(0.1);
+      const spread = ({ value, sd }: { value: number; sd: number }) => sd / value;
+      expect(spread(many)).toBeLessThan(spread(few));
+    }),
+  );
+});
+
+it('a ball that was changed for a fuller one tells how much there is, and no rate', () => {
+  const left = yarnLeft(unknown, worked, [weigh(99, 5), ...ticks(0, 20), weigh(500, 50)])!;
+  expect(left.needs.value).toBeCloseTo(each * (worked.supplies.stitches - stitches(20)), 6);
+  // nor one of several in the box
+  const one = yarnLeft(plan, worked, [...ticks(0, 20), weigh(500, 14)])!;
+  expect(one.needs).toEqual(left.needs);
+});
+
+describe('where it does not last', () => {
+  const events = [...ticks(0, 20), weigh(500, each * stitches(30))];
+  const { rowsShort } = yarnLeft(unknown, worked, events)!;
+  const ways = lastingWays(unknown, events, 6);
+
+  it('tells by how many rows it is short', () => {
+    // there is yarn for 30 rows, and 66 are to come
+    expect(rowsShort).toBeGreaterThan(30);
+    expect(yarnLeft(unknown, worked, [...ticks(0, 20), weigh(500, 900)])!.rowsShort).toBe(0);
+  });
+
+  it('the flap is begun in a second yarn, or is some rows shorter; nothing is pulled out', () => {
+    expect(ways.map(({ id, title, from }) => [id, title, from])).toEqual([
+      ['second-yarn', 'Start the flap in a second yarn', null],
+      ['shorter-flap', 'Work the flap 6 rows shorter', null],
+    ]);
+    const [second, shorter] = ways.map((way) => reckon(way.plan));
+    const flap = worked.pieces[0]!.sections.find(({ name }) => name === 'flap')!;
+    expect(second!.steps.filter(({ text }) => text.startsWith('With second yarn')).map(({ row }) => row)).toEqual([
+      flap.from,
+    ]);
+    expect(shorter!.pieces[0]!.rows).toBe(worked.pieces[0]!.rows - 6);
+    for (const { steps } of [second!, shorter!]) expect(refereePiece(steps, 'body').faults).toEqual([]);
+  });
+});

@@ -1,0 +1,39 @@
+import { BOW } from '../../../craft/fabric';
+import type { Technique } from '../definition';
+import { UP, through, into } from '../moves';
+
+/** Chains that span more than they are wide, held by a short stitch: light and stretchy (handbook 14). */
+export const meshLoop: Technique = {
+  id: 'mesh-loop',
+  family: 'stitch',
+  name: 'chain loop of a mesh',
+  stitch: 'net',
+  abbreviation: 'ch lp',
+  symbol: BOW,
+  what: 'Chains that span more than they are wide, held by a short stitch: light and stretchy.',
+  moves: [
+    through(1),
+    through(1),
+    through(1),
+    through(1),
+    through(1),
+    into('space', 1, 'in the next loop', 'in next lp'),
+    UP,
+    through(2),
+  ],
+  looks: 'Diamonds that all hang alike.',
+  mistake: {
+    text: 'A chain more or less shows as a diamond larger or smaller than its neighbours.',
+    repair: 'Count the chains of each loop as you make it.',
+  },
+  words: [
+    'mesh',
+    'net',
+    'loop of chains',
+    'loops of chains',
+    'net of chain loops',
+    'chain mesh',
+    'free loop',
+    'loop you stand in',
+  ],
+};

@@ -1,0 +1,25 @@
+import type { FabricSpec } from '../craft/fabric';
+import { PLAN_FORMAT, type Plan } from './plan';
+import { thingDefinition, type ThingSpec } from '../craft/things';
+
+/** What a plan begins with where no swatch has been worked yet. */
+export const FIRST_FABRIC: FabricSpec = {
+  stitch: 'single',
+  hookMm: 4,
+  yarn: { name: 'medium yarn', category: 4, metresPer100g: 190 },
+};
+
+/** A plan for a thing of a known kind, begun as covers for its kind usually are; everything can be changed. */
+export function planFor(thing: ThingSpec, fabric: FabricSpec): Plan {
+  const name = String(thing.name ?? '').trim() || 'thing';
+  const { word, shape, fit, fittings } = thingDefinition(thing.kind)!.start;
+  return {
+    format: PLAN_FORMAT,
+    title: `${word} for the ${name.replace(/^the /, '')}`.slice(0, 120),
+    thing,
+    fabric,
+    shape,
+    fit,
+    fittings: [...fittings],
+  };
+}

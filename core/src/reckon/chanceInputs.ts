@@ -1,0 +1,22 @@
+import type { ChanceInputs } from '../craft/fit';
+import type { WorkedOut } from './workOut';
+
+/** What the chance of a plan worked out is drawn from. */
+export function chanceInputs({ thing, fit, built, placed }: WorkedOut): ChanceInputs {
+  const main = built.pieces[0]!.fabric;
+  return {
+    model: built.model,
+    fit: fit.definition,
+    figures: {
+      g: thing.girth,
+      H: thing.height,
+      D: thing.depth,
+      w: main.stitchWidth,
+      h: main.rowHeight,
+      t: main.thickness,
+    },
+    cover: fit.coverEase.value,
+    wants: [...(built.model.wants ?? []), ...placed.flatMap(({ wants }) => wants ?? [])],
+    rooms: [...(built.model.rooms ?? []), ...placed.flatMap(({ rooms }) => rooms ?? [])],
+  };
+}
