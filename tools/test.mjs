@@ -42,6 +42,7 @@ const whole = (name, command, more = {}) => ({
 const CHECKS = [
   whole('build', 'npm run -s build'),
   whole('lint', 'npx eslint . --max-warnings 0 --cache --cache-strategy content --cache-location .cache/eslint/'),
+  whole('walls', 'npm run -s walls'),
   whole('format', 'npm run -s format:check'),
   {
     name: 'unit tests',

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
+import { ROOMS } from './house.cjs';
 
 /** One law or prior of the core, as its own docstring tells it. */
 export interface Working {
@@ -83,6 +84,12 @@ flaps, a band in another stitch, dividers, bases and rooms of their own. It does
 it takes things for boxes, cylinders and rods, one wish at a time, and no maker in it mends on the way. Each tenth lies within
 its own band 95 times in 100; a run fails where one lies outside the band that holds all ten of them as often.
 `;
+
+/** The room a file of the core lies in: the innermost that the list names. */
+function roomOf(file: string): string {
+  const rooms = ROOMS.filter((room) => file === `${room}.ts` || file.startsWith(`${room}/`));
+  return rooms.sort((a, b) => b.length - a.length)[0] ?? 'the whole';
+}
 
 /** docs/WORKINGS.md, from the code. */
 export function workingsPage(): string {

@@ -14,10 +14,11 @@ import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
 import { changeHours, useHours } from '@/state/hours';
-import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { useLibrary, useShelf } from '@/state/library';
 import { batchNow, type BatchNow, type PieceNow } from './pieces';
 import { PieceRow } from './PieceRow';
 import { Variants } from './Variants';
+import type { LocalDocument } from '@/state/types';
 
 /** A batch: its pieces as a row, what to buy for all of them, the order of work, and each piece’s own make. */
 export function BatchRoom({ id }: { id: string }) {

@@ -17,7 +17,7 @@ import {
   type KeptEvent,
   type Make,
 } from '@keep-snug/core';
-import type { LocalDocument } from '@/state/library';
+import type { LocalDocument } from '@/state/types';
 
 /** A piece of a batch and how far it is. */
 export interface PieceNow extends BatchPiece {

@@ -22,13 +22,14 @@ import { SaveReminder } from '@/settings/SaveReminder';
 import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
 import { Strangers } from './Strangers';
-import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { useLibrary, useShelf } from '@/state/library';
 import { useCalm } from '@/state/useCalm';
 import { useTurn } from '@/state/turns';
 import { useUsed } from '@/state/used';
 import { Batches } from './Batches';
 import { DaysCard } from './DaysCard';
 import { PlansIn } from './PlansIn';
+import type { LocalDocument } from '@/state/types';
 
 type Makes = readonly [string, LocalDocument<Make>][];
 

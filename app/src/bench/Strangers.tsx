@@ -6,8 +6,9 @@ import { CardBox } from '@/parts/CardBox';
 import { saveText } from '@/parts/saveText';
 import { Words } from '@/parts/Words';
 import { useDeleting } from '@/state/deleting';
-import { everyHeld, useLibrary, type Shelves } from '@/state/library';
+import { everyHeld, useLibrary } from '@/state/library';
 import { nameOf } from '@/state/nameOf';
+import type { Shelves } from '@/state/types';
 
 /** Documents of a kind that this version does not know: each says so, and can be saved or deleted; the rest stands. */
 export function Strangers() {

@@ -8,7 +8,6 @@ import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { typingIn } from '@/parts/typingIn';
 import { useBoard } from '@/state/board';
 import { useHistory } from '@/state/history';
-import type { LocalDocument } from '@/state/library';
 import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
@@ -24,6 +23,7 @@ import { useBoardKeys } from './useBoardKeys';
 import { usePlanAtRest } from './usePlanNow';
 import { useWorked } from './useWorked';
 import { AllViews, OneView } from './Views';
+import type { LocalDocument } from '@/state/types';
 
 interface Props {
   id: string;

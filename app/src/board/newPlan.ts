@@ -10,9 +10,10 @@ import {
   type ThingSpec,
 } from '@keep-snug/core';
 import type { SwatchRecord } from '@keep-snug/core/documents';
-import { useLibrary, type LocalDocument } from '@/state/library';
+import { useLibrary } from '@/state/library';
 import { useUsed } from '@/state/used';
 import { handNow, ratesNow } from '@/yarn/useHand';
+import type { LocalDocument } from '@/state/types';
 
 /** Makes a plan for a thing, with the last fabric used, and returns its id. */
 export function newPlan(thing: ThingSpec): string {

@@ -1,7 +1,8 @@
 import type { Plan } from '@keep-snug/core';
 import { startTransition, useEffect, useState } from 'react';
 import { useBoard } from '@/state/board';
-import { useLibrary, type LocalDocument } from '@/state/library';
+import { useLibrary } from '@/state/library';
+import type { LocalDocument } from '@/state/types';
 
 const heldNow = (id: string): LocalDocument<Plan> => useLibrary.getState().shelves.plans[id]!;
 

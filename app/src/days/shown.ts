@@ -1,6 +1,6 @@
 import { byCode } from '@keep-snug/core';
-import type { Shelves } from '@/state/library';
 import type { Day, JobTold, SittingHelp } from '@keep-snug/core/sittings';
+import type { Shelves } from '@/state/types';
 
 /** A project as its days are told: a make, a plan, or a whole batch. */
 export interface ShownJob {

@@ -4,7 +4,8 @@ import type { HoursSpec, Job } from '@keep-snug/core/sittings';
 import { useMemo } from 'react';
 import { useEvents } from '@/state/events';
 import { todayHere, useHours } from '@/state/hours';
-import { useShelf, type LocalDocument } from '@/state/library';
+import { useShelf } from '@/state/library';
+import type { LocalDocument } from '@/state/types';
 
 type Kept<Body> = readonly [string, LocalDocument<Body>][];
 

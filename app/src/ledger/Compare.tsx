@@ -10,9 +10,9 @@ import { Pick } from '@/parts/Pick';
 import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
 import { useSettings } from '@/state/settings';
-import type { LocalDocument } from '@/state/library';
 import { useColours } from '@/theme/useTheme';
 import { finishedMake, type FinishedMake, type Fits } from './finished';
+import type { LocalDocument } from '@/state/types';
 
 interface Props {
   makes: readonly { id: string; name: string; held: LocalDocument<Make> }[];

@@ -35,13 +35,14 @@ import { Words } from '@/parts/Words';
 import { useDevice } from '@/state/device';
 import { useEvents, useMakeEvents } from '@/state/events';
 import { useDeleting } from '@/state/deleting';
-import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { useLibrary, useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useWholeMake } from '@/state/sync';
 import { learnt } from '@/board/newPlan';
 import { Charts } from './Charts';
 import { Compare } from './Compare';
 import { finishedMake, fitsOf, latestOf, wordsOf, type Fits } from './finished';
+import type { LocalDocument } from '@/state/types';
 
 /** What a finished piece looks like, where there is none. */
 const SAMPLE = [

@@ -18,7 +18,6 @@ import { Words } from '@/parts/Words';
 import { useEvents } from '@/state/events';
 import { useSettings } from '@/state/settings';
 import { useShowing } from '@/state/showing';
-import type { LocalDocument } from '@/state/library';
 import { useAway, useWaiting, useWholeMake } from '@/state/sync';
 import { LinkedWords } from '@/technique/LinkedWords';
 import { FAMILY } from '@/theme/type';
@@ -51,6 +50,7 @@ import { useChangedWays } from './useChangedWays';
 import { useMended } from './useMended';
 import { WeighPanel } from './WeighPanel';
 import { courseWord, useProgress, type Progress } from './useProgress';
+import type { LocalDocument } from '@/state/types';
 
 interface Props {
   id: string;

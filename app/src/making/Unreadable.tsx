@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import { reckonFor, useReader } from '@/board/useWorked';
 import { Action } from '@/parts/Action';
 import { Words } from '@/parts/Words';
-import { useLibrary, type LocalDocument } from '@/state/library';
+import { useLibrary } from '@/state/library';
+import type { LocalDocument } from '@/state/types';
 
 interface Props {
   id: string;

@@ -8,11 +8,12 @@ import { fromMenu, show } from '@/fixtures/show';
 import { Ledger } from '@/ledger/Ledger';
 import { useDeleting } from '@/state/deleting';
 import { useEvents } from '@/state/events';
-import { useLibrary, type LocalDocument } from '@/state/library';
+import { useLibrary } from '@/state/library';
 import { useLine } from '@/state/sync';
 import { MakeRoom } from './MakeRoom';
 import { startMake } from './start';
 import { useFollowed } from './useProgress';
+import type { LocalDocument } from '@/state/types';
 
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));

@@ -3,12 +3,13 @@ import type { DocumentKind } from '@keep-snug/core/documents';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useDeleting } from '@/state/deleting';
-import { useLibrary, type LocalDocument } from '@/state/library';
+import { useLibrary } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { Action } from './Action';
 import { Notice } from './Notice';
 import { Words } from './Words';
 import { nameOf } from '@/state/nameOf';
+import type { LocalDocument } from '@/state/types';
 
 interface Props {
   kind: DocumentKind;

@@ -3,9 +3,10 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Action } from '@/parts/Action';
 import { Notice } from '@/parts/Notice';
-import { everyHeld, useLibrary, type LocalDocument } from '@/state/library';
+import { everyHeld, useLibrary } from '@/state/library';
 import { useShallow } from 'zustand/react/shallow';
 import { nameOf } from '@/state/nameOf';
+import type { LocalDocument } from '@/state/types';
 
 type One = { kind: DocumentKind; id: string; held: LocalDocument<unknown> };
 

@@ -5,8 +5,9 @@ import same from 'fast-deep-equal';
 import { deviceNow } from '@/state/device';
 import { holdTurn } from '@/state/device/turn';
 import { useEvents } from '@/state/events';
-import { useLibrary, type LocalDocument, type Shelf } from '@/state/library';
+import { useLibrary } from '@/state/library';
 import { documentsHere } from './everything';
+import type { LocalDocument, Shelf } from '@/state/types';
 
 /** How a file and what is here become one: both together, or the file in the place of what is here. */
 export type How = 'merge' | 'replace';

@@ -3,9 +3,10 @@ import type { KeptEvent, MakeEvent } from '@keep-snug/core';
 import { deviceNow } from '@/state/device';
 import { useEvents } from '@/state/events';
 import { answers } from '@/state/api';
-import { everyHeld, useLibrary, type LocalDocument, type Shelf } from '@/state/library';
+import { everyHeld, useLibrary } from '@/state/library';
 import { saveText } from '@/parts/saveText';
 import { useSaved } from '@/state/saved';
+import type { LocalDocument, Shelf } from '@/state/types';
 
 const NAMES: Readonly<Record<DocumentKind, readonly [one: string, many: string]>> = {
   plans: ['plan', 'plans'],

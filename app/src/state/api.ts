@@ -2,7 +2,7 @@ import type { KeptEvent, MakeEvent } from '@keep-snug/core';
 import type { DocumentKind } from '@keep-snug/core/documents';
 import type { PaperAsk } from '@keep-snug/core/formats';
 import type { PutAnswer, ServerChange } from './held';
-import type { LocalDocument } from './library';
+import type { LocalDocument } from './types';
 
 /** The server could not be reached, or answered that it is in trouble: try again later, nothing is lost. */
 export class Away extends Error {}

@@ -1,6 +1,7 @@
 import type { DocumentKind } from '@keep-snug/core/documents';
 import { create } from 'zustand';
-import { everyHeld, useLibrary, type LocalDocument } from './library';
+import { everyHeld, useLibrary } from './library';
+import type { LocalDocument } from './types';
 
 interface Last {
   /** What was done, in a word. */

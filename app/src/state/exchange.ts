@@ -16,7 +16,8 @@ import { keepCursor } from './device/keeper';
 import { everyKey } from './device/laying';
 import { useEvents } from './events';
 import type { ServerChange } from './held';
-import { everyHeld, useLibrary, type LocalDocument } from './library';
+import { everyHeld, useLibrary } from './library';
+import type { LocalDocument } from './types';
 
 /** A batch holds at most so much: the server takes a megabyte, and a slow line a part of it. */
 const BATCH = { events: 500, bytes: 200_000 } as const;

@@ -1,5 +1,5 @@
 import { afterAnswer, offeredAnew, received, type ServerChange } from './held';
-import type { LocalDocument } from './library';
+import type { LocalDocument } from './types';
 
 type Held = LocalDocument<unknown>;
 const held = (change: Partial<Held> = {}): Held => ({ body: 'mine', revision: 2, dirty: false, stamp: '1', ...change });

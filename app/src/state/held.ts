@@ -1,6 +1,6 @@
 import type { DocumentKind } from '@keep-snug/core/documents';
 import same from 'fast-deep-equal';
-import type { LocalDocument } from './library';
+import type { LocalDocument } from './types';
 
 /** A document as the server has it, or that it was deleted there. */
 export interface ServerChange {

@@ -2,31 +2,10 @@ import { DOCUMENT_KINDS, type DocumentKind, type Documents } from '@keep-snug/co
 import { unknownIn } from '@keep-snug/core/unknown';
 import { useMemo } from 'react';
 import { create } from 'zustand';
-import { keepDocument, type DocumentWork } from './device/keeper';
+import { keepDocument } from './device/keeper';
 import { afterAnswer, offeredAnew, received, type PutAnswer, type ServerChange } from './held';
 import { newId } from './ids';
-
-/** A document as this device has it. */
-export interface LocalDocument<Body> {
-  body: Body;
-  /** The server's revision it is based on; 0 before it was ever sent. */
-  revision: number;
-  /** Changed here and not yet sent. */
-  dirty: boolean;
-  /** Names the last change made here: an answer to an earlier one does not settle it. */
-  stamp?: string;
-  /** Deleted here and not yet sent. */
-  gone?: boolean;
-  /** Deleted here, while it was changed elsewhere: it is asked about again before it goes. */
-  goneHere?: true;
-  /** What stands on the server where a change of ours came too late; null when it was deleted there. */
-  theirs?: { revision: number; body: unknown } | null;
-  /** Why the server would not take it. */
-  refused?: string;
-}
-
-export type Shelf = Record<string, LocalDocument<unknown>>;
-export type Shelves = { [K in DocumentKind]: Record<string, LocalDocument<Documents[K]>> };
+import type { LocalDocument, Shelf, Shelves, DocumentWork } from './types';
 
 interface Library {
   shelves: Shelves;

@@ -10,8 +10,9 @@ import { Panel } from '@/parts/Panel';
 import { TextField } from '@/parts/TextField';
 import { Words } from '@/parts/Words';
 import { useHistory } from '@/state/history';
-import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { useLibrary, useShelf } from '@/state/library';
 import { ThingFields } from './ThingFields';
+import type { LocalDocument } from '@/state/types';
 
 interface Props {
   id: string;

@@ -23,12 +23,13 @@ import { Press } from '@/parts/Press';
 import { useFinding } from '@/parts/useFinding';
 import { Words } from '@/parts/Words';
 import { useDeleting } from '@/state/deleting';
-import { useShelf, type LocalDocument } from '@/state/library';
+import { useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { ThingEditor } from './ThingEditor';
+import type { LocalDocument } from '@/state/types';
 
 const SHELF_HEIGHT = 200;
 const GAP = 24;

@@ -32,7 +32,7 @@ import { FigureLine } from '@/parts/FigureLine';
 import { Words } from '@/parts/Words';
 import { WorkingsPanel } from '@/parts/WorkingsPanel';
 import { useDeleting } from '@/state/deleting';
-import { useLibrary, useShelf, type LocalDocument } from '@/state/library';
+import { useLibrary, useShelf } from '@/state/library';
 import { useSettings } from '@/state/settings';
 import { useUsed } from '@/state/used';
 import { useColours } from '@/theme/useTheme';
@@ -43,6 +43,7 @@ import { NewYarn } from './NewYarn';
 import { SampleSwatch } from './SampleSwatch';
 import { RunFields } from './RunFields';
 import { YarnFields } from './YarnFields';
+import type { LocalDocument } from '@/state/types';
 
 /** Yarns with what is left, and the swatches worked in them. */
 export function YarnBox() {

@@ -1,4 +1,4 @@
-import type { BegunSpec } from './begun';
+import type { BegunSpec } from './types';
 import type { FabricSpec, Palette } from '../craft/fabric';
 import type { FitSpec } from '../craft/fit';
 import type { FittingSpec } from '../fittings';

@@ -1,7 +1,7 @@
 import type { KeptEvent, ThingDraft } from '@keep-snug/core';
 import type { DocumentKind } from '@keep-snug/core/documents';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { LocalDocument } from '../library';
+import type { LocalDocument } from '../types';
 
 /** A document on this device. Sparse keys stand only where they say something: an index then holds only those. */
 export interface DocumentRecord {

@@ -8,10 +8,11 @@ import { nothingHere } from '@/fixtures/serverHas';
 import { BLANK, useDraft } from '../draft';
 import { useEvents } from '../events';
 import { exchange, forget, readOn } from '../exchange';
-import { useLibrary, type LocalDocument, type Shelf } from '../library';
+import { useLibrary } from '../library';
 import { smallStorage } from '../storage';
 import { startDevice, useDevice } from './index';
 import { leavePage, useKeeping, writeDown } from './keeper';
+import type { LocalDocument, Shelf } from '../types';
 
 const plan = Object.values(TERN_POINT.plans)[0]!;
 let stop: () => void = () => undefined;

@@ -2,9 +2,9 @@ import type { KeptEvent, ThingDraft } from '@keep-snug/core';
 import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
 import same from 'fast-deep-equal';
 import { newId } from '../ids';
-import type { LocalDocument } from '../library';
 import { smallStorage, type SmallStorage } from '../storage';
 import { documentRecord, eventRecord, readMeta, type Device } from './database';
+import type { LocalDocument } from '../types';
 
 /** Where an earlier version kept everything; a tab of it that is still open may go on writing there. */
 const LIBRARY = 'keep-snug.library';

@@ -2,13 +2,9 @@ import { isFinished, type ThingDraft } from '@keep-snug/core';
 import type { DocumentKind } from '@keep-snug/core/documents';
 import { create } from 'zustand';
 import { useBoard } from '../board';
-import type { LocalDocument } from '../library';
 import { forgetLeftDraft, leaveDraft } from './leftDraft';
 import { documentRecord, openDevice, type Cursor, type Device, type EventRecord } from './database';
-
-/** What becomes of a record: nothing before, or nothing after, where there is none. */
-type Work<Record> = (held: Record | undefined) => Record | undefined;
-export type DocumentWork = Work<LocalDocument<unknown>>;
+import type { LocalDocument, DocumentWork, Work } from '../types';
 export type EventWork = Work<EventRecord>;
 
 interface DocumentWorks {

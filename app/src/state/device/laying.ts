@@ -1,8 +1,9 @@
 import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
 import { calm } from '../calm';
 import { useEvents } from '../events';
-import { useLibrary, type LocalDocument } from '../library';
+import { useLibrary } from '../library';
 import { readMeta, type Device, type DocumentRecord, type EventRecord } from './database';
+import type { LocalDocument } from '../types';
 
 /** So many finished makes are read at once, so that the hand is not held up. */
 const PORTION = 500;

@@ -1,35 +1,8 @@
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
-import type { FieldValues } from '../../base/units';
 import { singleWidth } from './estimate';
-import { workFabric, type FabricSpec, type WorkedFabric } from './fabric';
-import type { GaugeSpec } from './gauge';
+import { workFabric } from './fabric';
 import type { Multiple } from './stitches';
-
-/** Part of a piece worked in its own stitch: so many courses, so many mm, or what the others leave (handbook 4.3). */
-export interface BandSpec {
-  stitch: string;
-  pattern?: FieldValues;
-  courses?: number;
-  mm?: number;
-  fill?: boolean;
-  /** Another hook, from here to the band's end. */
-  hookMm?: number;
-  /** The colour it is worked in, by name. */
-  colour?: string;
-  /** Its own swatch; left out, it follows the fabric's by their factors. */
-  gauge?: GaugeSpec;
-}
-
-/** A band made ready for one plan. */
-export interface WorkedBand {
-  fabric: WorkedFabric;
-  /** Courses it always has; of the one that fills, none. */
-  courses: number | undefined;
-  pattern?: FieldValues;
-  colour?: string;
-  /** Where the hook is another than the plan's. */
-  hookMm?: number;
-}
+import type { BandSpec, WorkedBand, FabricSpec, WorkedFabric } from './types';
 
 /**
  * The fabric of a first piece of several bands, as its shape sees it: the one that fills gives its rows, the narrowest its

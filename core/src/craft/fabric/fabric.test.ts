@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { prior } from '../../base/figure';
-import { doubtGauge, workFabric, type FabricSpec } from './fabric';
+import { doubtGauge, workFabric } from './fabric';
 import { fitness, gapOf, sameCountsOn } from './fitness';
 import { onHook, swatchOf } from './swatch';
 import { gaugeSpread, measuredOf, PIECE_STRAYS, updateGauge, type GaugeMeasure } from './gauge';
 import { CATEGORIES, yarnDiameter } from './yarn';
+import type { FabricSpec } from './types';
 
 const oat: FabricSpec = { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 } };
 const measure = fc.record({

@@ -1,18 +1,6 @@
-import type { SequenceSpec, Striped } from './sequences';
 import { chosen, derive, measured, PlanProblem, prior, type Advice, type Figure } from '../../base/figure';
-import type { FieldValues } from '../../base/units';
 import { formatNumber, withArticle } from '../../base/units';
-import type { BandSpec, WorkedBand } from './bands';
-import {
-  estimateChain,
-  estimateSizes,
-  estimateThickness,
-  singleWidth,
-  WIDTH_SPREAD,
-  type Hand,
-  type Rate,
-  type OwnRatio,
-} from './estimate';
+import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPREAD } from './estimate';
 import {
   finishedAs,
   informedBy,
@@ -20,101 +8,14 @@ import {
   updateGauge,
   type Evidence,
   type GaugeMeasure,
-  type GaugeSpec,
   type Kin,
   type Measured,
 } from './gauge';
 import { methodInfo } from '../things';
 import { CHAIN, stitchDefinition, stitchPattern, type StitchPattern } from './stitches';
 import { isOfAnotherStitch, otherHookOf } from './swatch';
-import { yarnDiameter, yarnOf, type YarnSpec } from './yarn';
-
-/** Stitch pattern, yarn, hook, and what was measured of them. */
-/** A small amount of a yarn. */
-export interface ScrapSpec {
-  name: string;
-  grams: number;
-  hex?: string;
-}
-
-export interface FabricSpec {
-  stitch: string;
-  /** What is set of the stitch pattern: chains of a net, rows of a stripe. */
-  pattern?: FieldValues;
-  hookMm: number;
-  /** Another hook for foundation chains only. */
-  chainHookMm?: number;
-  yarn: YarnSpec;
-  /** Different yarns held together, in its place. */
-  yarns?: readonly YarnSpec[];
-  /** A weighed swatch: its grams over its stitches give the yarn of a stitch. */
-  weighed?: { grams: number; stitches: number };
-  /** Colours in the order they are worked, each for so many rows, over and over. */
-  colours?: readonly { name: string; rows: number }[];
-  /** A rule for the colours of rows, in their place. */
-  sequence?: SequenceSpec;
-  /** What is done with the tails where a colour is changed; woven in where it is not said. */
-  tails?: string;
-  /** Pieces in a colour of their own, by the piece. */
-  pieceColours?: Readonly<Record<string, string>>;
-  /** Small amounts joined one after the other, in the order they are worked. */
-  scraps?: readonly ScrapSpec[];
-  gauge?: GaugeSpec;
-  /** Parts of the first piece in their own stitches, one after the other. */
-  bands?: readonly BandSpec[];
-  /** The maker's own hand with such yarn, where it is known. */
-  hand?: Hand;
-  /** What the maker's own stitches take of yarn, where it is known. */
-  yarnUse?: OwnRatio;
-  /** How its swatch was finished before it was measured, where it was. */
-  finishedAs?: 'blocked' | 'washed';
-  /** How a strap of the maker's own grows under its load, where it is known. */
-  strapGrowth?: OwnRatio;
-  /** The maker's own pace, where it is known. */
-  rate?: Rate;
-}
-
-export type WorkedIn = 'rows' | 'rounds';
-
-export interface WorkedFabric {
-  stitch: StitchPattern;
-  worked: WorkedIn;
-  /** As worked in this plan's main way: in turned rows, or in rounds. */
-  stitchWidth: Figure<'mm'>;
-  rowHeight: Figure<'mm'>;
-  chain: Figure<'mm'>;
-  thickness: Figure<'mm'>;
-  /** Yarn diameter over stitch width: below about 0.30 a pouch sags. */
-  cover: Figure<'1'>;
-  /** Yarn diameter, mm. */
-  yarn: Figure<'mm'>;
-  hookMm: number;
-  estimate: { stitchWidth: Figure<'mm'>; rowHeight: Figure<'mm'> };
-  /** How its swatch was finished before it was measured, where it was. */
-  finishedAs?: 'blocked' | 'washed';
-  /** How a strap of the maker's own grows against what is usual, where that is known. */
-  strapGrowth?: OwnRatio;
-  /** Of a piece of several stitches, each with its own sizes; the sizes above then are those that count. */
-  bands?: readonly WorkedBand[];
-  /** What says the colours of its rows, where it is striped. */
-  stripes?: Striped & {
-    /** Whether every row is drawn by itself: a yarn that repeats. */
-    eachRow?: boolean;
-    /** Rows of a piece that say their own, whatever it is worked in. */
-    tops?: readonly ColouredTop[];
-  };
-  /** The same yarn, hook and hand in another stitch, or worked the other way: always derived from the swatched fabric. */
-  also: (stitch: string, worked: WorkedIn, options?: FieldValues) => WorkedFabric;
-}
-
-/** The upper rows of a piece in a colour of their own: those with its handles, or with its eyelets. */
-export interface ColouredTop {
-  piece: string;
-  from: number;
-  to: number;
-  colour: string;
-}
-
+import { yarnDiameter, yarnOf } from './yarn';
+import type { FabricSpec, WorkedIn, WorkedFabric } from './types';
 /** Rows stand in for rounds, and rounds for rows, with so much more uncertainty (prior, handbook 2.1). */
 const OTHER_WAY_SPREAD = 0.04;
 
@@ -164,7 +65,7 @@ export function fabricIfMeasured(spec: FabricSpec): WorkedFabric | null {
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** The plan's own stitch worked one way, from what was measured of it. */
-function swatched(
+export function swatched(
   spec: FabricSpec,
   worked: WorkedIn,
   girth: Figure<'mm'> | undefined,

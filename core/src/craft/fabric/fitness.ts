@@ -1,9 +1,9 @@
 import type { Advice } from '../../base/figure';
 import { formatNumber, mmToken, typedToken } from '../../base/units';
-import type { FabricSpec, WorkedFabric } from './fabric';
 import { workFabric } from './fabric';
 import { hookChange, onHook } from './swatch';
 import { metresPer100g, yarnOf } from './yarn';
+import type { FabricSpec, WorkedFabric } from './types';
 
 /** What is asked of the fabric besides its size. */
 export interface Duty {

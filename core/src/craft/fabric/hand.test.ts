@@ -1,5 +1,6 @@
 import { handFrom } from './hand';
-import { workFabric, type FabricSpec } from './fabric';
+import { workFabric } from './fabric';
+import type { FabricSpec } from './types';
 
 const oat = { metresPer100g: 190, category: 4 };
 const swatch = (ratio: number, hookMm = 4): FabricSpec => {

@@ -1,7 +1,8 @@
 import { HEIGHT_SPREAD, WIDTH_SPREAD, type Hand } from './estimate';
-import { workFabric, type FabricSpec } from './fabric';
+import { workFabric } from './fabric';
 import { isWithin, LIKELY, MAY_SAY, within } from './plausible';
 import { stitchDefinition } from './stitches';
+import type { FabricSpec } from './types';
 
 /** How much one make differs from the next of the same hand, as a fraction, and what that is worth in makes (prior, ours; handbook 2.1). */
 const BETWEEN_MAKES = 0.05;

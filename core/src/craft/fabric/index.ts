@@ -13,3 +13,4 @@ export * from './stitches';
 export * from './swatch';
 export * from './tally';
 export * from './yarn';
+export * from './types';

@@ -1,6 +1,6 @@
-import type { FabricSpec } from './fabric';
 import { stripeColours } from './sequences';
 import { yarnOf, type YarnRun } from './yarn';
+import type { FabricSpec } from './types';
 
 /** A colour of a plan: how it looks, and what there is of it. */
 export interface PaletteColour {

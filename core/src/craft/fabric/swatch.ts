@@ -1,9 +1,9 @@
 import type { Advice } from '../../base/figure';
 import { formatNumber, withArticle, type FieldValues } from '../../base/units';
-import type { FabricSpec } from './fabric';
 import { gaugeElsewhere, type GaugeSpec } from './gauge';
 import { stitchDefinition } from './stitches';
 import type { YarnSpec } from './yarn';
+import type { FabricSpec } from './types';
 
 /** What one yarn measured on one hook in one stitch. */
 export interface SwatchSpec {

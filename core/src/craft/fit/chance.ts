@@ -4,18 +4,7 @@ import { depthWindow } from './depthWindow';
 import type { FitDefinition } from './fits';
 import { normals, seeded } from './random';
 import type { Want, WantId } from './wants';
-
-/** One sample of all that is uncertain: girth, height and depth of the thing, stitch, row and fabric thickness; all mm. */
-export interface Sample {
-  g: number;
-  H: number;
-  D: number;
-  w: number;
-  h: number;
-  t: number;
-  /** Ways the finished inside follows from a sample may name more; they stay as they are. */
-  [name: string]: number;
-}
+import type { Sample } from './types';
 
 /** How a finished piece's inside follows from a sample, its counts being whole and fixed. */
 export interface FitModel {

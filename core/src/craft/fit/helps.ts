@@ -1,6 +1,7 @@
 import { COUNTINGS, gaugeSpread, PIECE_STRAYS } from '../fabric';
 import { methodInfo } from '../things';
-import { chanceOfFit, inputsOf, isOfHand, type ChanceInputs, type InputName, type Sample, type Tally } from './chance';
+import { chanceOfFit, inputsOf, isOfHand, type ChanceInputs, type InputName, type Tally } from './chance';
+import type { Sample } from './types';
 
 /** One thing the maker could do about the chance, and what it would come to. */
 export interface Help {

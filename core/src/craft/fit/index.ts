@@ -7,3 +7,4 @@ export * from './helps';
 export * from './random';
 export * from './verdict';
 export * from './wants';
+export * from './types';

@@ -1,5 +1,5 @@
 import type { Figure } from '../../base/figure';
-import type { Sample } from './chance';
+import type { Sample } from './types';
 
 /** What a piece must do to fit, besides letting the thing in, keeping it and covering it. */
 export type WantId = 'base' | 'strap';

@@ -1,8 +1,9 @@
 import { derive, measured, type Advice, type Figure, type PlanFault } from '../../base/figure';
 import { LONGEST_MM, mmToken, mostToken, typedToken, type LengthField } from '../../base/units';
-import type { Station, ThingDefinition, ThingEntry, ThingSpec, WorkedThing } from './definition';
+import type { ThingDefinition, ThingEntry, ThingSpec, WorkedThing } from './definition';
 import { figureOf, measureFigure, mmOf, type Measure } from './measure';
 import { turnedOutline } from './outline';
+import type { Station } from './types';
 
 /** Across and round what hands hold: outside these a value is odd, mm (prior, ours). */
 const ORDINARY = { across: [25, 150], round: [80, 470] } as const;

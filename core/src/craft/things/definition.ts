@@ -4,6 +4,7 @@ import type { GoesWith } from './goesWith';
 import type { Hazard } from './hazards';
 import type { Measure, Method } from './measure';
 import type { ThingOutline } from './outline';
+import type { Station } from './types';
 
 /** One of several in a list: measures, and plain numbers such as how many there are. */
 export type ThingEntry = Record<string, Measure | number | string | undefined>;
@@ -12,13 +13,6 @@ export type ThingEntry = Record<string, Measure | number | string | undefined>;
 export interface ThingSpec {
   kind: string;
   [key: string]: Measure | string | number | readonly ThingEntry[] | readonly ThingSpec[] | undefined;
-}
-
-/** A height of a round thing and how thick it is there, mm. */
-export interface Station {
-  name: string;
-  height: number;
-  diameter: number;
 }
 
 /** What wants a pocket of its own within a thing of several. All mm but the count. */

@@ -108,3 +108,5 @@ export function isComplete(thing: ThingSpec): boolean {
 export function usualMethod({ usually }: Pick<ThingDefinition, 'usually'>, key: string): Method {
   return usually?.[key] ?? DEFAULT_METHOD;
 }
+
+export * from './types';

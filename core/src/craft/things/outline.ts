@@ -1,4 +1,4 @@
-import type { Station } from './definition';
+import type { Station } from './types';
 
 /** What a thing looks like from the front, mm: its own outline, or those of all it holds beside each other. */
 export interface ThingOutline {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { Happening, KeptEvent } from './events';
-import { foldMake, type StepPlace } from './fold';
+import { foldMake } from './fold';
 import { nextCount } from './order';
+import type { StepPlace } from './types';
 
 const STEPS: StepPlace[] = Array.from({ length: 40 }, (_, index) => ({
   id: `step ${index}`,

@@ -1,5 +1,5 @@
 import type { Step } from '../../pattern';
-import type { StepPlace } from './fold';
+import type { StepPlace } from './types';
 
 /** A step as it is made; of what is made several times, which of them it belongs to. */
 export type MakingStep = Step & Pick<StepPlace, 'copy'>;

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { Happening, KeptEvent } from './events';
-import { foldMake, type StepPlace } from './fold';
+import { foldMake } from './fold';
 import { isFinished, nextCount } from './order';
+import type { StepPlace } from './types';
 
 /** A body of a foundation and rows, a strap of the same, and what is done by hand at the end. */
 const STEPS: StepPlace[] = [

@@ -1,14 +1,8 @@
-import type { Step } from '../../pattern';
 import type { KeptEvent } from './events';
 import { groupBy } from './group';
 import { inOrder, isFinished } from './order';
 import { lastDecision, stepsTicked, type Tick } from './ticks';
-
-/** What the fold has to know of a step. */
-export type StepPlace = Pick<Step, 'id' | 'piece' | 'kind' | 'row'> & {
-  /** Which of several alike it belongs to, from the second on. */
-  copy?: number;
-};
+import type { StepPlace } from './types';
 
 export interface MakeState {
   /** Ids of the steps that are done, in the order of the plan. */

@@ -8,3 +8,4 @@ export * from './pace';
 export * from './parts';
 export * from './tape';
 export * from './ticks';
+export * from './types';

@@ -1,6 +1,6 @@
 import type { KeptEvent, Place } from './events';
-import type { StepPlace } from './fold';
 import { groupBy } from './group';
+import type { StepPlace } from './types';
 
 /** A step done, and the event that says so. */
 export interface Tick {

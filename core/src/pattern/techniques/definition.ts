@@ -1,12 +1,7 @@
 import type { ChartSymbol } from '../../craft/fabric';
 import type { Schools } from '..';
 import { toldMoves, type Move } from './moves';
-
-/** The same in both voices: a sentence, and as abbreviations have it. */
-export interface Told {
-  full: string;
-  short: string;
-}
+import type { Told } from './types';
 
 /** What a technique belongs to, in the order makers meet it. */
 export const FAMILIES = [

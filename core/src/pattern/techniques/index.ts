@@ -5,3 +5,4 @@ export * from './links';
 export * from './moves';
 export * from './techniques';
 export * from './told';
+export * from './types';

@@ -1,4 +1,4 @@
-import type { Told } from './definition';
+import type { Told } from './types';
 
 /**
  * Where the hook goes in: what is drawn there, and in words. `at` counts places along the row below from the stitch in

@@ -1,6 +1,7 @@
 import { capital } from '../../base/units';
 import { wordText, type Schools } from '..';
-import { stepsOf, type Technique, type Told } from './definition';
+import { stepsOf, type Technique } from './definition';
+import type { Told } from './types';
 
 /** A technique in the reader's words. */
 export interface ToldTechnique {

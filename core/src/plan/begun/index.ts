@@ -1,2 +1,3 @@
 export { begunFaults, onBegun } from './onBegun';
-export { begunCourses, runsOf, type BegunRun, type BegunSpec } from './runs';
+export { begunCourses, runsOf } from './runs';
+export type { BegunRun, BegunSpec } from '../types';

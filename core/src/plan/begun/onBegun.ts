@@ -4,7 +4,8 @@ import type { Course, Piece } from '../../piece';
 import type { Built } from '../../shapes';
 import { plural } from '../../base/units';
 import { changeCourses } from './changeCourses';
-import { begunCourses, runsOf, type BegunRun, type BegunSpec } from './runs';
+import { begunCourses, runsOf } from './runs';
+import type { BegunRun, BegunSpec } from '../types';
 
 /** A shape built with these counts picked, in this fabric. */
 type Build = (picks: Record<string, number>, fabric: WorkedFabric) => Built;

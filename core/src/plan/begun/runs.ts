@@ -1,25 +1,5 @@
 import { bandsOf, type Piece } from '../../piece';
-import type { FieldValues } from '../../base/units';
-
-/** Courses one after the other that are worked alike, as they stand. */
-export interface BegunRun {
-  courses: number;
-  /** Columns each of them ends on. */
-  stitches: number;
-  stitch: string;
-  pattern?: FieldValues;
-  hookMm?: number;
-  colour?: string;
-  section: string;
-  /** What the tape said of them together, mm. */
-  mm?: number;
-}
-
-/** The courses of a piece that are worked already, from the first one up (handbook 8). */
-export interface BegunSpec {
-  piece: string;
-  runs: readonly BegunRun[];
-}
+import type { BegunRun, BegunSpec } from '../types';
 
 /** How many courses are worked. */
 export const begunCourses = ({ runs }: BegunSpec): number => runs.reduce((sum, { courses }) => sum + courses, 0);

@@ -1,8 +1,8 @@
-import type { FabricSpec } from '../fabric';
 import type { SequenceDefinition } from './definition';
 import { grams } from './grams';
 import { random } from './random';
 import { ratio } from './ratio';
+import type { Striped } from '../types';
 
 export type { SequenceDefinition, SequenceSpec } from './definition';
 
@@ -12,9 +12,6 @@ export const SEQUENCES: readonly SequenceDefinition[] = [ratio, random, grams];
 /** A rule by its id. */
 export const sequenceDefinition = (id: string): SequenceDefinition | undefined =>
   SEQUENCES.find((one) => one.id === id);
-
-/** What says the colours of rows: so many of each in turn, or a rule. */
-export type Striped = Pick<FabricSpec, 'colours' | 'sequence'>;
 
 /**
  * The colour of every row of a piece, from its first: by the rule, or so many rows of each in turn, over and over; none where
