@@ -37,4 +37,7 @@ const ROOMS = [
   'demo',
 ];
 
-module.exports = { ROOMS };
+/** Floors of `app/src`, likewise. What `screens` holds is one folder a place; none of them imports another. */
+const FLOORS = ['platform', 'data', 'theme', 'reading', 'ui', 'drawing', 'technique', 'shell', 'screens'];
+
+module.exports = { ROOMS, FLOORS };

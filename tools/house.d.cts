@@ -1,1 +1,2 @@
 export const ROOMS: readonly string[];
+export const FLOORS: readonly string[];

@@ -1,4 +1,4 @@
-const { ROOMS } = require('./house.cjs');
+const { ROOMS, FLOORS } = require('./house.cjs');
 
 const escaped = (text) => text.replace(/[/.]/g, '\\$&');
 
@@ -27,6 +27,19 @@ const apart = (name, from, to) => ({ name, severity: 'error', from: { path: from
 module.exports = {
   forbidden: [
     ...inOrder(ROOMS, 'core/src'),
+    ...inOrder(FLOORS, 'app/src'),
+    {
+      name: 'screens stand apart',
+      severity: 'error',
+      from: { path: '^app/src/screens/([^/]+)/' },
+      to: { path: '^app/src/screens/', pathNot: '^app/src/screens/$1/' },
+    },
+    {
+      name: 'a floor that is not in the list',
+      severity: 'error',
+      from: {},
+      to: { path: '^app/src/', pathNot: [...FLOORS, 'fixtures'].map((floor) => `^app/src/${floor}/`).join('|') },
+    },
     { name: 'nothing at the root of core', severity: 'error', from: {}, to: { path: '^core/src/[^/]+$', pathNot: '^core/src/index[.]ts$' } },
     apart('nothing imports the door', '^core/src/.+/', '^core/src/index[.]ts$'),
     { name: 'a room that is not in the list', severity: 'error', from: {}, to: { path: '^core/src/.+/', pathNot: anyRoom } },

@@ -33,7 +33,7 @@ const badTexts = (files: readonly string[]) =>
 it('finds a word that is not said, in a literal, a template and between tags', () => {
   const found = (text: string) => NOT_SAID.test(text);
   expect(['Mend it', 'Strip, wide', '7 mm at the least', 'Take it off'].map(found)).toEqual([true, true, true, false]);
-  expect(textsOf('app/src/parts/NotFound.tsx')).toContain('Check the address, or choose a place.');
+  expect(textsOf('app/src/shell/NotFound.tsx')).toContain('Check the address, or choose a place.');
 });
 
 it('no text of the app says one', () => {

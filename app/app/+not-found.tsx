@@ -1,3 +1,3 @@
-import { NotFound } from '@/parts/NotFound';
+import { NotFound } from '@/shell/NotFound';
 
 export default NotFound;

@@ -2,20 +2,20 @@ import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
-import { DeletedBar } from '@/parts/DeletedBar';
-import { Places } from '@/parts/Places';
-import { PlaceShape } from '@/parts/PlaceShape';
-import { Skeleton } from '@/parts/Skeleton';
-import { useWanted } from '@/parts/wanted';
+import { DeletedBar } from '@/shell/DeletedBar';
+import { Places } from '@/shell/Places';
+import { PlaceShape } from '@/shell/PlaceShape';
+import { Skeleton } from '@/ui/notices/Skeleton';
+import { useWanted } from '@/shell/wanted';
 import { TechniquePanel } from '@/technique/TechniquePanel';
-import { useKept } from '@/state/version';
-import { useHearing, useOpening, useSync } from '@/state/sync';
+import { useKept } from '@/platform/version';
+import { useHearing, useOpening, useSync } from '@/data/sync';
 import { paperTheme } from '@/theme/paper';
 import { FONTS } from '@/theme/type';
 import { useGlobalStyle } from '@/theme/useGlobalStyle';
 import { useColours } from '@/theme/useTheme';
 
-export { Broken as ErrorBoundary } from '@/parts/Broken';
+export { Broken as ErrorBoundary } from '@/shell/Broken';
 
 /** Keeps device and server in step, and the place in mind, beside the screens: they are not drawn anew for it. */
 function InStep() {

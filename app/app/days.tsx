@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/days/Days').then(({ Days }) => Days));
+export default later(() => import('@/screens/days/Days').then(({ Days }) => Days));

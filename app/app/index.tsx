@@ -1,1 +1,1 @@
-export { Bench as default } from '@/bench/Bench';
+export { Bench as default } from '@/screens/bench/Bench';

@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/ledger/Ledger').then(({ Ledger }) => Ledger));
+export default later(() => import('@/screens/ledger/Ledger').then(({ Ledger }) => Ledger));

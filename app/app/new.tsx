@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/things/NewThing').then(({ NewThing }) => NewThing));
+export default later(() => import('@/screens/things/NewThing').then(({ NewThing }) => NewThing));

@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/open/OpenPlan').then(({ OpenPlan }) => OpenPlan));
+export default later(() => import('@/screens/open/OpenPlan').then(({ OpenPlan }) => OpenPlan));

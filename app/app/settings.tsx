@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/settings/SettingsPage').then(({ SettingsPage }) => SettingsPage));
+export default later(() => import('@/screens/settings/SettingsPage').then(({ SettingsPage }) => SettingsPage));

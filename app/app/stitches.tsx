@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/stitches/Stitches').then(({ Stitches }) => Stitches));
+export default later(() => import('@/screens/stitches/Stitches').then(({ Stitches }) => Stitches));

@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/tables/Tables').then(({ Tables }) => Tables));
+export default later(() => import('@/screens/tables/Tables').then(({ Tables }) => Tables));

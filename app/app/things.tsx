@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/things/Things').then(({ Things }) => Things));
+export default later(() => import('@/screens/things/Things').then(({ Things }) => Things));

@@ -1,3 +1,3 @@
-import { later } from '@/parts/later';
+import { later } from '@/ui/layout/later';
 
-export default later(() => import('@/yarn/YarnBox').then(({ YarnBox }) => YarnBox));
+export default later(() => import('@/screens/yarn/YarnBox').then(({ YarnBox }) => YarnBox));

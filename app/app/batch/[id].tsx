@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Missing } from '@/parts/Missing';
-import { useLibrary } from '@/state/library';
-import { later } from '@/parts/later';
+import { Missing } from '@/ui/notices/Missing';
+import { useLibrary } from '@/data/library';
+import { later } from '@/ui/layout/later';
 
-const BatchRoom = later(() => import('@/batches/BatchRoom').then((room) => room.BatchRoom));
+const BatchRoom = later(() => import('@/screens/batches/BatchRoom').then((room) => room.BatchRoom));
 
 export default function BatchRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Missing } from '@/parts/Missing';
-import { useLibrary } from '@/state/library';
-import { later } from '@/parts/later';
+import { Missing } from '@/ui/notices/Missing';
+import { useLibrary } from '@/data/library';
+import { later } from '@/ui/layout/later';
 
-const MakeRoom = later(() => import('@/making/MakeRoom').then((room) => room.MakeRoom));
+const MakeRoom = later(() => import('@/screens/making/MakeRoom').then((room) => room.MakeRoom));
 
 export default function MakeRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

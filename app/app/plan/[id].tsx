@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Missing } from '@/parts/Missing';
-import { useLibrary } from '@/state/library';
-import { later } from '@/parts/later';
+import { Missing } from '@/ui/notices/Missing';
+import { useLibrary } from '@/data/library';
+import { later } from '@/ui/layout/later';
 
-const PlanBoard = later(() => import('@/board/PlanBoard').then((room) => room.PlanBoard));
+const PlanBoard = later(() => import('@/screens/board/PlanBoard').then((room) => room.PlanBoard));
 
 export default function PlanRoute() {
   const { id, stage } = useLocalSearchParams<{ id: string; stage?: string }>();

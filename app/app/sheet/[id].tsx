@@ -1,11 +1,11 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Missing } from '@/parts/Missing';
-import { OfPlan } from '@/parts/OfPlan';
-import { useLibrary } from '@/state/library';
-import { later } from '@/parts/later';
+import { Missing } from '@/ui/notices/Missing';
+import { OfPlan } from '@/ui/notices/OfPlan';
+import { useLibrary } from '@/data/library';
+import { later } from '@/ui/layout/later';
 
-const Sheet = later(() => import('@/sheet/Sheet').then((room) => room.Sheet));
-const MadeSheet = later(() => import('@/sheet/MadeSheet').then((room) => room.MadeSheet));
+const Sheet = later(() => import('@/screens/sheet/Sheet').then((room) => room.Sheet));
+const MadeSheet = later(() => import('@/screens/sheet/MadeSheet').then((room) => room.MadeSheet));
 
 /** The pattern of a plan, or, `?of=make`, of what was made: the plan as it was followed. */
 export default function SheetRoute() {

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { OfPlan } from '@/parts/OfPlan';
-import { later } from '@/parts/later';
+import { OfPlan } from '@/ui/notices/OfPlan';
+import { later } from '@/ui/layout/later';
 
-const WaysRoom = later(() => import('@/ways/WaysRoom').then((room) => room.WaysRoom));
+const WaysRoom = later(() => import('@/screens/ways/WaysRoom').then((room) => room.WaysRoom));
 
 export default function WaysRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

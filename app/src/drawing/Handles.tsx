@@ -1,11 +1,11 @@
 import { applyChange, formatKnown, type Choice, type LengthUnit, type Plan, type View } from '@keep-snug/core';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { View as Box, type ViewStyle } from 'react-native';
-import { useFocusRing } from '@/parts/useFocusRing';
-import { useBoard } from '@/state/board';
+import { useFocusRing } from '@/ui/actions/useFocusRing';
+import { useBoard } from '@/data/board';
 import { useColours } from '@/theme/useTheme';
 import { drawnCount, drawnValue, handlesOf, rangeOf, stepsOf, type Handle } from './handles';
-import { Block } from '@/parts/ink';
+import { Block } from '@/ui/layout/ink';
 import { KNOB, type Layout } from '@keep-snug/core/drawn';
 
 interface Props {

@@ -1,6 +1,6 @@
 import type { WorkedPiece } from '@keep-snug/core';
 import Svg, { Rect } from 'react-native-svg';
-import { useSettings } from '@/state/settings';
+import { useSettings } from '@/data/settings';
 import { useColours } from '@/theme/useTheme';
 import { roleOf } from '@keep-snug/core/drawn';
 

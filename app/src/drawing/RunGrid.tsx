@@ -1,7 +1,7 @@
 import { runHex, type YarnRun } from '@keep-snug/core';
 import { View } from 'react-native';
-import { Block, Path, Svg } from '@/parts/ink';
-import { useBox } from '@/parts/useBox';
+import { Block, Path, Svg } from '@/ui/layout/ink';
+import { useBox } from '@/ui/layout/useBox';
 
 /** The largest a stitch is drawn, px, and the tallest the whole. */
 const LARGEST = 12;

@@ -1,7 +1,7 @@
 import { formatLength, type ThingOutline } from '@keep-snug/core';
 import { View, type ViewStyle } from 'react-native';
-import { Words } from '@/parts/Words';
-import { useSettings } from '@/state/settings';
+import { Words } from '@/ui/layout/Words';
+import { useSettings } from '@/data/settings';
 import { useColours } from '@/theme/useTheme';
 import { Outline } from './Outline';
 

@@ -1,7 +1,7 @@
 import { borderSigns, type BorderPart } from '@keep-snug/core';
 import { borderPath, lyingOn, px, TURNS } from '@keep-snug/core/drawn';
 import type { ReactElement } from 'react';
-import { G, Path } from '@/parts/ink';
+import { G, Path } from '@/ui/layout/ink';
 import type { Ink } from './lettering';
 import { gridPath, STITCH_PX } from './symbols';
 

@@ -1,7 +1,7 @@
 import type { Cloth as ClothPart } from '@keep-snug/core';
 import { clothLabel, clothLines, isTinted, taperCorners, tintedGrounds } from '@keep-snug/core/drawn';
 import type { ReactElement } from 'react';
-import { Circle, Path, Polygon, Rect, Text } from '@/parts/ink';
+import { Circle, Path, Polygon, Rect, Text } from '@/ui/layout/ink';
 import { lettering, type Ink } from './lettering';
 
 const HATCH_SHOWS = 0.2;

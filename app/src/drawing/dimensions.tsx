@@ -1,7 +1,7 @@
 import type { Dimension, LengthUnit, View } from '@keep-snug/core';
 import { lyingWords, standingWords, threadPath } from '@keep-snug/core/drawn';
 import type { ReactElement } from 'react';
-import { Path, Text } from '@/parts/ink';
+import { Path, Text } from '@/ui/layout/ink';
 import { lettering, type Ink } from './lettering';
 
 /** Thread-thin lines with tape ticks: lengths above, the width with its count at the left. */

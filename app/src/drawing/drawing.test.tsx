@@ -2,7 +2,7 @@ import { reckon, type View } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
-import { useSettings } from '@/state/settings';
+import { useSettings } from '@/data/settings';
 import { Drawing } from './Drawing';
 
 const [flat, folded] = reckon(Object.values(TERN_POINT.plans)[0]!).views as [View, View];

@@ -2,7 +2,7 @@ import { reckon, stitchPattern, type View } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
-import { useSettings } from '@/state/settings';
+import { useSettings } from '@/data/settings';
 import { Drawing } from './Drawing';
 import { layOut, mirrored } from '@keep-snug/core/drawn';
 import { MiniPiece } from './MiniPiece';

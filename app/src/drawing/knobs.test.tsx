@@ -2,8 +2,8 @@ import { reckon, stitchPattern, type Plan, type View } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
-import { useBoard } from '@/state/board';
-import { useSettings } from '@/state/settings';
+import { useBoard } from '@/data/board';
+import { useSettings } from '@/data/settings';
 import { Handles } from './Handles';
 import { layOut, mirrored } from '@keep-snug/core/drawn';
 

@@ -2,7 +2,7 @@ import type { Part } from '@keep-snug/core';
 import { cutStretches, loopPath, tailPath } from '@keep-snug/core/drawn';
 import type { ReactElement } from 'react';
 import type { Colours } from '@/theme/colours';
-import { Circle, G, Line, Path, Polygon, Polyline, Rect, Text } from '@/parts/ink';
+import { Circle, G, Line, Path, Polygon, Polyline, Rect, Text } from '@/ui/layout/ink';
 import { lettering, type Ink } from './lettering';
 
 type MarkPart = Exclude<Part, { type: 'cloth' | 'dimension' | 'border' }>;

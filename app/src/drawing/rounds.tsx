@@ -1,6 +1,6 @@
 import { baseStitch, OVAL, stitchPattern, type ChartSymbol, type Cloth, type DrawnRound } from '@keep-snug/core';
 import type { ReactElement } from 'react';
-import { G, Path } from '@/parts/ink';
+import { G, Path } from '@/ui/layout/ink';
 import type { Ink } from './lettering';
 import { signAt, STITCH_PX, type Seen } from './symbols';
 

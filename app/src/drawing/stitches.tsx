@@ -1,7 +1,7 @@
 import type { ChartSymbol, Cloth } from '@keep-snug/core';
 import { clothBands } from '@keep-snug/core/drawn';
 import type { ReactElement } from 'react';
-import { G, Path } from '@/parts/ink';
+import { G, Path } from '@/ui/layout/ink';
 import type { Ink } from './lettering';
 import { roundInk } from './rounds';
 import { gridPath, STITCH_PX, windowOf, type Seen } from './symbols';

@@ -1,12 +1,12 @@
 import { chartOf, type Step } from '@keep-snug/core';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { Path, Rect, Svg, Text } from '@/parts/ink';
-import { useBox } from '@/parts/useBox';
-import { useSchools } from '@/parts/useSchools';
-import { useWord } from '@/parts/useWord';
-import { Words } from '@/parts/Words';
-import { useShowing } from '@/state/showing';
+import { Path, Rect, Svg, Text } from '@/ui/layout/ink';
+import { useBox } from '@/ui/layout/useBox';
+import { useSchools } from '@/reading/useSchools';
+import { useWord } from '@/reading/useWord';
+import { Words } from '@/ui/layout/Words';
+import { useShowing } from '@/data/showing';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
 import { SymbolPicture } from './SymbolPicture';

@@ -1,11 +1,11 @@
 import { yarnCloth, type YarnLine } from '@keep-snug/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Circle, Path, Svg } from '@/parts/ink';
-import { Tabs } from '@/parts/Tabs';
-import { useBox } from '@/parts/useBox';
-import { useSchools } from '@/parts/useSchools';
-import { Words } from '@/parts/Words';
+import { Circle, Path, Svg } from '@/ui/layout/ink';
+import { Tabs } from '@/ui/layout/Tabs';
+import { useBox } from '@/ui/layout/useBox';
+import { useSchools } from '@/reading/useSchools';
+import { Words } from '@/ui/layout/Words';
 import type { Colours } from '@/theme/colours';
 import { useColours } from '@/theme/useTheme';
 

@@ -1,5 +1,5 @@
 import { FRAME, type Frame, type FrameRole } from '@keep-snug/core';
-import { Path, Svg } from '@/parts/ink';
+import { Path, Svg } from '@/ui/layout/ink';
 import type { Colours } from '@/theme/colours';
 import { useColours } from '@/theme/useTheme';
 

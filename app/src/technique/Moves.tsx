@@ -1,14 +1,14 @@
 import { framesOf, type Technique, type ToldTechnique, type Voice } from '@keep-snug/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { Action } from '@/parts/Action';
-import { useBox } from '@/parts/useBox';
-import { useFocusRing } from '@/parts/useFocusRing';
-import { useSettings } from '@/state/settings';
+import { Action } from '@/ui/actions/Action';
+import { useBox } from '@/ui/layout/useBox';
+import { useFocusRing } from '@/ui/actions/useFocusRing';
+import { useSettings } from '@/data/settings';
 import { useColours } from '@/theme/useTheme';
-import { Words } from '@/parts/Words';
+import { Words } from '@/ui/layout/Words';
 import { MovePicture } from './MovePicture';
-import { isStill } from './still';
+import { isStill } from '@/platform/still';
 
 interface Props {
   technique: Technique;

@@ -10,14 +10,14 @@ import {
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Action } from '@/parts/Action';
-import { FieldRow } from '@/parts/FieldRow';
-import { NumberField } from '@/parts/NumberField';
-import { Pick } from '@/parts/Pick';
-import { useSchools } from '@/parts/useSchools';
-import { newId } from '@/state/ids';
-import { useLibrary, useShelf } from '@/state/library';
-import { useShowing } from '@/state/showing';
+import { Action } from '@/ui/actions/Action';
+import { FieldRow } from '@/ui/layout/FieldRow';
+import { NumberField } from '@/ui/fields/NumberField';
+import { Pick } from '@/ui/fields/Pick';
+import { useSchools } from '@/reading/useSchools';
+import { newId } from '@/platform/ids';
+import { useLibrary, useShelf } from '@/data/library';
+import { useShowing } from '@/data/showing';
 
 const FIRST = 'first';
 

@@ -1,5 +1,5 @@
 import type { ChartSymbol } from '@keep-snug/core';
-import { Path, Svg } from '@/parts/ink';
+import { Path, Svg } from '@/ui/layout/ink';
 import { useColours } from '@/theme/useTheme';
 
 const SIZE = 44;

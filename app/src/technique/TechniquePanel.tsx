@@ -1,9 +1,9 @@
 import { capital, techniqueOf } from '@keep-snug/core';
 import { View } from 'react-native';
-import { Action } from '@/parts/Action';
-import { Panel } from '@/parts/Panel';
-import { useWord } from '@/parts/useWord';
-import { useShowing } from '@/state/showing';
+import { Action } from '@/ui/actions/Action';
+import { Panel } from '@/ui/layout/Panel';
+import { useWord } from '@/reading/useWord';
+import { useShowing } from '@/data/showing';
 import { TechniqueView } from './TechniqueView';
 
 /** What was opened from a word, beside the work; and on from there, and back. */

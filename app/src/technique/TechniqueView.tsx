@@ -1,11 +1,11 @@
 import { stitchDefinition, toldTechnique, type Technique, type Told, type Voice } from '@keep-snug/core';
 import { View } from 'react-native';
-import { Notice } from '@/parts/Notice';
-import { useSchools } from '@/parts/useSchools';
-import { Words } from '@/parts/Words';
-import { useSettings } from '@/state/settings';
+import { Notice } from '@/ui/notices/Notice';
+import { useSchools } from '@/reading/useSchools';
+import { Words } from '@/ui/layout/Words';
+import { useSettings } from '@/data/settings';
 import { ClothPicture } from './ClothPicture';
-import { LinkedWords } from './LinkedWords';
+import { LinkedWords } from '@/ui/layout/LinkedWords';
 import { Moves } from './Moves';
 import { Practise } from './Practise';
 import { SymbolPicture } from './SymbolPicture';

@@ -2,13 +2,13 @@ import { PLAN_FORMAT, reckon, techniqueOf, TECHNIQUES, type Plan } from '@keep-s
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
-import { useLibrary } from '@/state/library';
-import { useSettings } from '@/state/settings';
-import { useShowing } from '@/state/showing';
-import { Stitches } from '@/stitches/Stitches';
+import { useLibrary } from '@/data/library';
+import { useSettings } from '@/data/settings';
+import { useShowing } from '@/data/showing';
+import { Stitches } from '@/screens/stitches/Stitches';
 import { ChartPicture } from './ChartPicture';
 import { ClothPicture } from './ClothPicture';
-import { LinkedWords } from './LinkedWords';
+import { LinkedWords } from '@/ui/layout/LinkedWords';
 import { TechniquePanel } from './TechniquePanel';
 import { TechniqueView } from './TechniqueView';
 
@@ -18,7 +18,7 @@ jest.mock('expo-router', () => ({
   useRouter: () => ({ push: jest.fn(), navigate: mockNavigate }),
 }));
 // a box is laid out by the browser
-jest.mock('@/parts/useBox', () => ({ useBox: () => ({ box: { width: 340, height: 300 }, onLayout: jest.fn() }) }));
+jest.mock('@/ui/layout/useBox', () => ({ useBox: () => ({ box: { width: 340, height: 300 }, onLayout: jest.fn() }) }));
 
 const still = (matches: boolean) => {
   globalThis.matchMedia = (() => ({ matches })) as unknown as typeof matchMedia;

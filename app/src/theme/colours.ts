@@ -1,6 +1,6 @@
 import type { ClothRole } from '@keep-snug/core';
 import { CLOTH_TINTS, YARN_TINTS } from '@keep-snug/core/drawn';
-import type { ThemeName } from '@/state/settings';
+import type { ThemeName } from '@/data/settings';
 
 /** Colours by role. Every theme fills the same roles; text roles keep 4.5:1 and marks 3:1 on chalk and surface. */
 export interface Colours {

@@ -1,6 +1,6 @@
 import { Appearance } from 'react-native';
 import { create } from 'zustand';
-import { useSettings, type ThemeName } from '@/state/settings';
+import { useSettings, type ThemeName } from '@/data/settings';
 import { COLOURS, type Colours } from './colours';
 
 const deviceIsDark = () => Appearance.getColorScheme() === 'dark';

@@ -1,5 +1,5 @@
 import type { TextStyle } from 'react-native';
-import { LETTERS, useSettings } from '@/state/settings';
+import { LETTERS, useSettings } from '@/data/settings';
 import { larger, TYPE, type TypeName } from './type';
 
 /** A text style in the letters this device has chosen. */

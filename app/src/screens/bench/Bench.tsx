@@ -1,0 +1,320 @@
+import { byCode, isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { copyPlan } from '@/reading/copyPlan';
+import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
+import { MiniPiece } from '@/drawing/MiniPiece';
+import { courseWord, useProgress } from '@/reading/useProgress';
+import { Action } from '@/ui/actions/Action';
+import { CardBox } from '@/ui/layout/CardBox';
+import { Clash } from '@/ui/notices/Clash';
+import { EmptyPlace } from '@/ui/notices/EmptyPlace';
+import { ListTools } from '@/ui/lists/ListTools';
+import { MoreMenu } from '@/ui/actions/MoreMenu';
+import { ListPage, type Item } from '@/ui/layout/Page';
+import { Press } from '@/ui/actions/Press';
+import { Tape } from '@/ui/layout/Tape';
+import { useBox } from '@/ui/layout/useBox';
+import { useFinding } from '@/ui/lists/useFinding';
+import { Words } from '@/ui/layout/Words';
+import { SaveReminder } from '@/ui/notices/SaveReminder';
+import { useDeleting } from '@/data/deleting';
+import { useEvents } from '@/data/events';
+import { Strangers } from './Strangers';
+import { useLibrary, useShelf } from '@/data/library';
+import { useCalm } from '@/platform/useCalm';
+import { useTurn } from '@/platform/turns';
+import { useUsed } from '@/data/used';
+import { Batches } from './Batches';
+import { DaysCard } from './DaysCard';
+import { PlansIn } from './PlansIn';
+import type { LocalDocument } from '@/data/types';
+
+type Makes = readonly [string, LocalDocument<Make>][];
+
+/** What is on the hook now, what is planned, and the plans of what was made. */
+export function Bench() {
+  const router = useRouter();
+  const all = useShelf('makes');
+  const byMake = useEvents((state) => state.byMake);
+  // finished ones lie in the ledger: nothing is reckoned for them here
+  const makes = useMemo(() => lastFirst(all.filter(([id]) => !isFinished(byMake[id] ?? []))), [all, byMake]);
+  const shelf = useShelf('plans');
+  const entries = useMemo(() => planEntries(shelf, all, makes), [shelf, all, makes]);
+  // what is on the hook is drawn first
+  const isCalm = useCalm();
+  const finding = useFinding(isCalm ? entries : NONE);
+  const open = makes.filter(([, { body }]) => !body.aside);
+  const aside = makes.filter(([, { body }]) => body.aside);
+  return (
+    <ListPage
+      title="Bench"
+      says="What you are making, and what you plan to make."
+      main={{ name: 'New plan', do: () => router.push('/new') }}
+      over={
+        <>
+          <SaveReminder />
+          {shelf.length + all.length === 0 ? <Empty /> : null}
+          {open.map(([id, held]) => (
+            <MakeStrip key={id} id={id} held={held} />
+          ))}
+          {isCalm ? (
+            <>
+              <DaysCard />
+              <Strangers />
+              <Batches />
+              <PlansIn />
+              <ListTools what="plans" finding={finding} />
+            </>
+          ) : null}
+        </>
+      }
+      items={
+        isCalm
+          ? [
+              ...section(
+                'Not started',
+                finding.found.filter(({ state }) => state === 'waiting'),
+              ),
+              ...section(
+                'Being made',
+                finding.search ? finding.found.filter(({ state }) => state === 'on the hook') : [],
+              ),
+              ...section(
+                'Made before',
+                finding.found.filter(({ state }) => state === 'made'),
+              ),
+            ]
+          : NOTHING
+      }
+      under={isCalm ? <Aside makes={aside} /> : null}
+    />
+  );
+}
+
+const NOTHING: Item[] = [];
+const NONE: Entry[] = [];
+
+const lastFirst = (makes: Makes) => [...makes].sort(([, a], [, b]) => byCode(b.body.startedAt, a.body.startedAt));
+
+interface Entry {
+  id: string;
+  name: string;
+  words: string;
+  usedAt: string;
+  held: LocalDocument<Plan>;
+  state: 'waiting' | 'on the hook' | 'made';
+}
+
+/** Plans with what they are found by: their thing, yarn and stitch too. */
+function planEntries(plans: readonly [string, LocalDocument<Plan>][], all: Makes, open: Makes): Entry[] {
+  const onHook = new Set(open.map(([, { body }]) => body.planId));
+  const begun = new Map(all.map(([, { body }]) => [body.planId, body.startedAt]));
+  return plans.map(([id, held]) => {
+    const { title, thing, fabric, shape } = held.body;
+    const state = onHook.has(id) ? 'on the hook' : begun.has(id) ? 'made' : 'waiting';
+    const yarns = (fabric.yarns ?? [fabric.yarn]).map((yarn) => yarn?.name);
+    const words = [thing.name, ...yarns, fabric.stitch, shape.kind].filter(Boolean).join(' ');
+    return { id, name: title, words, usedAt: begun.get(id) ?? '', held, state };
+  });
+}
+
+function section(title: string, entries: readonly Entry[]): Item[] {
+  if (entries.length === 0) return [];
+  const heading = () => (
+    <Words as="heading" level={2}>
+      {title}
+    </Words>
+  );
+  return [
+    { key: title, draw: heading },
+    ...entries.map(({ id, held }) => ({ key: id, draw: () => <PlanLine id={id} held={held} /> })),
+  ];
+}
+
+/** A make as a strip of tape pulled out as far as it has got, its next row in words; before that is worked out, its shape. */
+function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
+  const isCalm = useCalm();
+  return isCalm ? <ToldStrip id={id} held={held} /> : <StripCard id={id} held={held} row=" " next=" " begun />;
+}
+
+function ToldStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
+  const progress = useProgress(id, held.body);
+  if (!progress) return null;
+  const { next, reachedMm, lengthMm, marksMm, state } = progress;
+  const row = next?.row ? `${courseWord(next)} ${next.row} of ${next.of}` : next ? 'Rows done' : 'All done';
+  return (
+    <StripCard
+      id={id}
+      held={held}
+      row={`${row}${next?.row ? `, ${sectionWord(next.section)}` : ''}`}
+      next={next ? `Next: ${next.text}` : 'Next: mark as finished.'}
+      begun={state.done.length > 0}
+      tape={{ lengthMm, outMm: Math.max(reachedMm, lengthMm * 0.01), marks: marksMm }}
+    />
+  );
+}
+
+interface StripProps {
+  id: string;
+  held: LocalDocument<Make>;
+  row: string;
+  next: string;
+  begun: boolean;
+  tape?: { lengthMm: number; outMm: number; marks: readonly number[] };
+}
+
+/** Any length, for a tape of which nothing is known yet, mm. */
+const SOME_MM = 300;
+
+function StripCard({ id, held, row, next, begun, tape }: StripProps) {
+  const make = held.body;
+  const router = useRouter();
+  const { box, onLayout } = useBox();
+  const remove = useDeleting((state) => state.remove);
+  return (
+    <CardBox>
+      <View style={STYLES.line}>
+        <View style={{ flex: 1 }}>
+          <Words as="heading" level={2} style={{ fontSize: 22, lineHeight: 28 }}>
+            {make.title}
+          </Words>
+          <Words as="strong">{row}</Words>
+        </View>
+        <MoreMenu
+          of={make.title}
+          entries={[
+            // a practice swatch is begun from its stitch: there is no plan behind it
+            ...(isPractice(make.plan)
+              ? []
+              : make.batch
+                ? [
+                    { name: 'Open batch', do: () => router.push(`/batch/${make.batch!.batch}`) },
+                    { name: 'Pattern', do: () => router.push(`/sheet/${id}?of=make`) },
+                  ]
+                : [
+                    { name: 'Open plan', do: () => router.push(`/plan/${make.planId}`) },
+                    { name: 'Pattern', do: () => router.push(`/sheet/${make.planId}`) },
+                  ]),
+            {
+              name: 'Put aside',
+              do: () => useLibrary.getState().change('makes', id, { ...make, aside: true }),
+            },
+            { name: 'Delete', do: () => remove('makes', id, make.title) },
+          ]}
+        />
+      </View>
+      <View onLayout={onLayout}>
+        <Tape px={box.width} {...(tape ?? { lengthMm: SOME_MM, outMm: 0 })} />
+      </View>
+      <Clash kind="makes" id={id} held={held} />
+      <Words tone="faint">{next}</Words>
+      <View style={STYLES.begin}>
+        <Action main label={`Continue: ${make.title}`} onPress={() => router.push(`/make/${id}`)}>
+          {begun ? 'Continue' : 'Start'}
+        </Action>
+      </View>
+    </CardBox>
+  );
+}
+
+/** Makes that were put aside: nothing is reckoned for them until they are continued. */
+function Aside({ makes }: { makes: Makes }) {
+  const remove = useDeleting((state) => state.remove);
+  if (makes.length === 0) return null;
+  const takeUp = (id: string, { aside: _aside, ...make }: Make) => useLibrary.getState().change('makes', id, make);
+  return (
+    <View style={{ gap: 10 }}>
+      <Words as="heading" level={2}>
+        Put aside
+      </Words>
+      {makes.map(([id, held]) => (
+        <CardBox key={id} padding={6}>
+          <View style={STYLES.line}>
+            <Words as="strong" style={{ flex: 1, paddingLeft: 8 }}>
+              {held.body.title}
+            </Words>
+            <Action label={`Bring back: ${held.body.title}`} onPress={() => takeUp(id, held.body)}>
+              Bring back
+            </Action>
+            <MoreMenu
+              of={held.body.title}
+              entries={[{ name: 'Delete', do: () => remove('makes', id, held.body.title) }]}
+            />
+          </View>
+          <Clash kind="makes" id={id} held={held} />
+        </CardBox>
+      ))}
+    </View>
+  );
+}
+
+/** A plan: the card opens it, what else can be done is in its menu. */
+function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
+  const plan = held.body;
+  const router = useRouter();
+  const reader = useReader();
+  const remove = useDeleting((state) => state.remove);
+  const isItsTurn = useTurn(reckonedFor(plan, reader) !== null);
+  const piece = isItsTurn ? reckonFor(plan, reader).worked?.pieces[0] : undefined;
+  const hasFaults = isItsTurn && !piece;
+  const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
+    useUsed.getState().touch(id);
+    router.push(to);
+  };
+  return (
+    <CardBox padding={0}>
+      <View style={STYLES.line}>
+        <Press label={`Open the plan: ${plan.title}`} onPress={() => open(`/plan/${id}`)} style={STYLES.card}>
+          <View style={STYLES.inCard}>
+            <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 180 }}>
+              <Words as="strong">{plan.title}</Words>
+              <Words as="small" tone="faint">
+                {hasFaults ? 'an entry needs a fix' : (piece?.summary ?? ' ')}
+              </Words>
+            </View>
+            {hasFaults ? null : (
+              <View style={STYLES.mini}>
+                {piece ? <MiniPiece piece={piece} rowsDone={0} width={96} height={26} /> : null}
+              </View>
+            )}
+          </View>
+        </Press>
+        <MoreMenu
+          of={plan.title}
+          entries={[
+            ...(hasFaults ? [] : [{ name: 'Pattern', do: () => open(`/sheet/${id}`) }]),
+            { name: 'Copy plan', do: () => router.push(`/plan/${copyPlan(plan)}`) },
+            { name: 'Delete', do: () => remove('plans', id, plan.title) },
+          ]}
+        />
+      </View>
+      <Clash kind="plans" id={id} held={held} />
+    </CardBox>
+  );
+}
+
+function Empty() {
+  const router = useRouter();
+  const { box, onLayout } = useBox();
+  return (
+    <EmptyPlace
+      title="No projects yet"
+      text="Measure an item (width, height and depth are enough) and get a pattern for a cover."
+      action={{ name: 'Plan your first cover', do: () => router.push('/new') }}
+    >
+      <View onLayout={onLayout}>
+        <Tape lengthMm={200} px={box.width} outMm={4} />
+      </View>
+    </EmptyPlace>
+  );
+}
+
+const STYLES = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', columnGap: 8 },
+  begin: { flexDirection: 'row', justifyContent: 'flex-end' },
+  card: { flex: 1, padding: 14 },
+  mini: { width: 96, height: 26 },
+  inCard: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 6 },
+});

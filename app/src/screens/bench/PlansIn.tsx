@@ -1,0 +1,86 @@
+import { plural } from '@keep-snug/core';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { Action } from '@/ui/actions/Action';
+import { chooseFiles } from '@/platform/chooseFile';
+import { Notice } from '@/ui/notices/Notice';
+import { typingIn } from '@/platform/typingIn';
+import { bringIn, scanned, type BroughtIn, type Offered } from '@/reading/plansIn';
+import { hasCamera, ScanPanel } from './ScanPanel';
+
+/** Plans brought in: by files that are chosen or dropped on the page, by text that is pasted, or by the code of a printed page. */
+export function PlansIn() {
+  const router = useRouter();
+  const [brought, setBrought] = useState<BroughtIn | null>(null);
+  const [scanning, setScanning] = useState(false);
+  const take = (files: readonly Offered[]) => {
+    if (files.length > 0) void bringIn(files).then(setBrought);
+  };
+  useOffered(take);
+  return (
+    <View style={{ gap: 10 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+        <Action onPress={() => void chooseFiles('application/json,.json,image/*').then(take)}>Open plan files</Action>
+        {hasCamera() ? <Action onPress={() => setScanning(true)}>Scan a printed code</Action> : null}
+      </View>
+      {scanning ? (
+        <ScanPanel
+          onClose={() => setScanning(false)}
+          onCode={(code) => {
+            setScanning(false);
+            take([scanned(code)]);
+          }}
+        />
+      ) : null}
+      {brought && brought.added.length > 0 ? (
+        <Notice
+          tone="sea"
+          word={`${plural(brought.added.length, 'plan')} added`}
+          text={brought.added.map(({ title }) => title).join(', ')}
+        >
+          {brought.added.length === 1 ? (
+            <View style={{ flexDirection: 'row' }}>
+              <Action onPress={() => router.push(`/plan/${brought.added[0]!.id}`)}>Open it</Action>
+            </View>
+          ) : null}
+        </Notice>
+      ) : null}
+      {brought?.faults.map(({ at, message }) => (
+        <Notice key={`${at} ${message}`} tone="rowan" word={at} text={message} />
+      ))}
+    </View>
+  );
+}
+
+/** Files dropped anywhere on the page, and text pasted where nothing is typed. */
+function useOffered(take: (files: readonly Offered[]) => void): void {
+  useEffect(() => {
+    if (typeof document === 'undefined') return undefined;
+    const over = (event: DragEvent) => {
+      if (event.dataTransfer?.types.includes('Files')) event.preventDefault();
+    };
+    const drop = (event: DragEvent) => {
+      const files = Array.from(event.dataTransfer?.files ?? []);
+      if (files.length === 0) return;
+      event.preventDefault();
+      take(files);
+    };
+    const paste = (event: ClipboardEvent) => {
+      if (typingIn()) return;
+      const files = Array.from(event.clipboardData?.files ?? []);
+      const text = event.clipboardData?.getData('text') ?? '';
+      if (files.length > 0) return take(files);
+      // whatever else is pasted is not meant for the bench
+      if (/^\s*[[{]/.test(text)) take([{ name: 'What you pasted', size: text.length, text: async () => text }]);
+    };
+    document.addEventListener('dragover', over);
+    document.addEventListener('drop', drop);
+    document.addEventListener('paste', paste);
+    return () => {
+      document.removeEventListener('dragover', over);
+      document.removeEventListener('drop', drop);
+      document.removeEventListener('paste', paste);
+    };
+  });
+}

@@ -1,0 +1,140 @@
+import {
+  countMeasures,
+  isOfAnotherStitch,
+  onHook,
+  shapeDefinition,
+  STITCHES,
+  stitchDefinition,
+  stitchPattern,
+  techniqueOfStitch,
+  withStitch,
+  yarnOf,
+  type FabricSpec,
+  type Worked,
+  GAUGE_OVER,
+  densityWord,
+  perTen,
+  thicknessText,
+} from '@keep-snug/core';
+import { View } from 'react-native';
+import { Action } from '@/ui/actions/Action';
+import { FieldRow } from '@/ui/layout/FieldRow';
+import { FigureLine } from '@/ui/lists/FigureLine';
+import { NumberField } from '@/ui/fields/NumberField';
+import { OptionFields } from '@/ui/fields/OptionFields';
+import { Pick } from '@/ui/fields/Pick';
+import { useWord } from '@/reading/useWord';
+import { useReader } from '@/reading/useWorked';
+import { useShowing } from '@/data/showing';
+import { BandFields } from './BandFields';
+import { HeldYarns } from './HeldYarns';
+import { OtherHooks } from './OtherHooks';
+import { RepeatPart } from './RepeatPart';
+import { SwatchPart } from './SwatchPart';
+import type { Stage, StageProps } from './definition';
+
+function Body({ plan, worked, faults, edit }: StageProps) {
+  const { fabric } = plan;
+  const { bands = [] } = fabric;
+  const put = (next: FabricSpec) => edit((old) => ({ ...old, fabric: next }));
+  const shape = shapeDefinition(plan.shape.kind)!;
+  return (
+    <View style={{ gap: 8 }}>
+      <HeldYarns fabric={fabric} onChange={put} />
+      <FieldRow>
+        <NumberField
+          label="Hook"
+          unit="mm"
+          value={fabric.hookMm}
+          min={0.5}
+          max={40}
+          onChange={(hookMm) => put(onHook(fabric, hookMm))}
+          help="The size in mm printed on it."
+        />
+      </FieldRow>
+      <StitchPart plan={plan} faults={faults} edit={edit} />
+      {bands.length > 0 || shape.bands ? (
+        <BandFields
+          bands={bands}
+          stitch={fabric.stitch}
+          worked={shape.worked}
+          faults={faults}
+          onChange={(next) => edit(({ picks: _picks, ...old }) => ({ ...old, fabric: { ...old.fabric, bands: next } }))}
+        />
+      ) : null}
+      <SwatchPart fabric={fabric} onChange={put} />
+      {fabric.yarn ? <RepeatPart plan={plan} edit={edit} whole={faults.length === 0} /> : null}
+      {worked ? (
+        <View>
+          <Sizes fabric={worked.fabric} />
+          {faults.length === 0 ? <OtherHooks fabric={fabric} /> : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** The stitch, and what can be set of it. */
+function StitchPart({ plan: { fabric }, faults, edit }: Omit<StageProps, 'worked'>) {
+  const { terms } = useReader();
+  const word = useWord();
+  const show = useShowing((state) => state.show);
+  const technique = techniqueOfStitch(fabric.stitch);
+  return (
+    <>
+      <FieldRow>
+        <Pick
+          label="Stitch"
+          value={fabric.stitch}
+          options={STITCHES.map(({ id, name }) => ({ id, name: name[terms] }))}
+          onChange={(stitch) =>
+            edit(({ picks: _picks, ...old }) => ({ ...old, fabric: withStitch(old.fabric, stitch) }))
+          }
+          hint={word(stitchPattern(fabric.stitch, fabric.pattern).summary)}
+        />
+      </FieldRow>
+      {technique ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Action onPress={() => show(technique.id)}>How it is worked</Action>
+        </View>
+      ) : null}
+      <OptionFields
+        fields={stitchDefinition(fabric.stitch)!.options}
+        values={fabric.pattern ?? {}}
+        path="fabric.pattern"
+        faults={faults}
+        onChange={(key, value) =>
+          edit((old) => ({ ...old, fabric: { ...old.fabric, pattern: { ...old.fabric.pattern, [key]: value } } }))
+        }
+      />
+    </>
+  );
+}
+
+/** The sizes as makers say them, each with its workings in millimetres. */
+function Sizes({ fabric: { stitchWidth, rowHeight, chain, thickness, cover } }: { fabric: Worked['fabric'] }) {
+  const { units } = useReader();
+  const { words } = GAUGE_OVER[units];
+  return (
+    <>
+      <FigureLine name={`Stitches to ${words}`} figure={stitchWidth} text={perTen(stitchWidth, units)} />
+      <FigureLine name={`Rows to ${words}`} figure={rowHeight} text={perTen(rowHeight, units)} />
+      <FigureLine name={`Chains to ${words}`} figure={chain} text={perTen(chain, units)} />
+      <FigureLine name="Fabric thickness" figure={thickness} text={thicknessText(thickness, units)} />
+      <FigureLine name="Fabric density" figure={cover} text={densityWord(cover)} />
+    </>
+  );
+}
+
+export const fabricStage: Stage = {
+  id: 'fabric',
+  name: 'Fabric',
+  owns: ['fabric'],
+  summary: ({ fabric }, worked, say) => {
+    const isSwatched = countMeasures(fabric.gauge ?? {}) > 0 && !isOfAnotherStitch(fabric);
+    const size = worked ? `; ${isSwatched ? '' : 'estimate '}${say.gauge(worked.fabric)}` : '';
+    const bands = fabric.bands?.length ? ` and more in ${fabric.bands.length} bands` : '';
+    return `${yarnOf(fabric).name ?? 'yarn'}, ${say.term(fabric.stitch)}${bands}, hook ${fabric.hookMm} mm${size}`;
+  },
+  Body,
+};

@@ -1,0 +1,67 @@
+import { fittingDefinition, SHAPES, shapeDefinition, withShape } from '@keep-snug/core';
+import { View } from 'react-native';
+import { FieldRow } from '@/ui/layout/FieldRow';
+import { faultAt, OptionFields } from '@/ui/fields/OptionFields';
+import { Pick as PickField } from '@/ui/fields/Pick';
+import { useWord } from '@/reading/useWord';
+import { Words } from '@/ui/layout/Words';
+import type { Stage, StageProps } from './definition';
+
+function Body({ plan, faults, edit }: StageProps) {
+  const shape = shapeDefinition(plan.shape.kind)!;
+  const word = useWord();
+  return (
+    <View style={{ gap: 8 }}>
+      {SHAPES.length > 1 ? (
+        <FieldRow>
+          <PickField
+            label="Shape"
+            value={shape.id}
+            options={SHAPES}
+            onChange={(kind) => edit((old) => withShape(old, kind))}
+          />
+        </FieldRow>
+      ) : (
+        <Words as="strong">{shape.name}</Words>
+      )}
+      <Words>{word(shape.summary)}</Words>
+      <Parked plan={plan} />
+      <Faults faults={faults} />
+      <OptionFields
+        fields={shape.options}
+        values={plan.shape}
+        path="shape"
+        faults={faults}
+        onChange={(key, value) => edit((old) => ({ ...old, shape: { ...old.shape, [key]: value } }))}
+      />
+    </View>
+  );
+}
+
+function Faults({ faults }: Pick<StageProps, 'faults'>) {
+  const fault = faultAt(faults, 'shape.kind');
+  return fault ? (
+    <Words as="small" tone="rowan">
+      {fault}
+    </Words>
+  ) : null;
+}
+
+/** What was left off because it does not belong on this shape, and comes back with one it belongs on. */
+function Parked({ plan }: Pick<StageProps, 'plan'>) {
+  if (!plan.parked?.length) return null;
+  const names = plan.parked.map(({ kind }) => fittingDefinition(kind)!.name.toLowerCase()).join(', ');
+  return (
+    <Words as="small" tone="thread">
+      {`Left off on this shape: ${names}. They come back with a shape they belong on.`}
+    </Words>
+  );
+}
+
+export const shapeStage: Stage = {
+  id: 'shape',
+  name: 'Shape',
+  owns: ['shape'],
+  summary: ({ shape }) => shapeDefinition(shape.kind)!.name.toLowerCase(),
+  Body,
+};

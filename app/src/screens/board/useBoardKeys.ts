@@ -1,0 +1,26 @@
+import { useKeys } from '@/platform/useKeys';
+import { useBoard } from '@/data/board';
+import { useHistory } from '@/data/history';
+import { STAGES } from './stages';
+
+const VIEWS = ['flat', 'folded', 'cut'];
+
+/** The figure that has the focus, or else the first: a button that opens workings. */
+function focusedFigure(): HTMLElement | null {
+  const focused = document.activeElement as HTMLElement | null;
+  if (focused?.getAttribute('aria-label')?.endsWith('Workings')) return focused;
+  return document.querySelector<HTMLElement>('[aria-label$="Workings"]');
+}
+
+/** Keys of the board. */
+export function useBoardKeys(id: string, showKeys: () => void): void {
+  const { openStage, look } = useBoard.getState();
+  useKeys({
+    ...Object.fromEntries(STAGES.map((stage, index) => [String(index + 1), () => openStage(id, stage.id)])),
+    u: () => useHistory.getState().undo(id),
+    U: () => useHistory.getState().redo(id),
+    f: () => look(VIEWS[(VIEWS.indexOf(useBoard.getState().view) + 1) % VIEWS.length]!),
+    w: () => focusedFigure()?.click(),
+    '?': showKeys,
+  });
+}

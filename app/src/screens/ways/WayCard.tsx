@@ -1,0 +1,86 @@
+import {
+  fitDefinition,
+  fittingDefinition,
+  formatNumber,
+  roundedAmount,
+  shapeDefinition,
+  type Way,
+  duration,
+  timesInHundred,
+} from '@keep-snug/core';
+import { View } from 'react-native';
+import { Drawing } from '@/drawing/Drawing';
+import { Action } from '@/ui/actions/Action';
+import { ShareBar } from '@/ui/lists/ShareBar';
+import { Words } from '@/ui/layout/Words';
+import { useColours } from '@/theme/useTheme';
+
+interface Props {
+  way: Way;
+  taken: boolean;
+  /** Fittings that the plan itself leaves off already. */
+  parked: readonly string[];
+  onTake: () => void;
+}
+
+/** One way beside the others: its drawing, how sure it is, what it takes, and why. */
+export function WayCard({ way, taken, parked, onTake }: Props) {
+  const colours = useColours();
+  const { name } = shapeDefinition(way.shape)!;
+  const dropped = (way.plan?.parked ?? [])
+    .filter(({ kind }) => !parked.includes(kind))
+    .map(({ kind }) => fittingDefinition(kind)!.name.toLowerCase());
+  const { chance = 0, metres = 0, minutes = 0, view } = way;
+  return (
+    <View
+      role="group"
+      aria-label={name}
+      style={{
+        flex: 1,
+        backgroundColor: colours.surface,
+        borderWidth: 1,
+        borderColor: colours.line,
+        borderTopWidth: 6,
+        borderTopColor: taken ? colours.tape : colours.line,
+        padding: 12,
+        gap: 6,
+      }}
+    >
+      <Words as="heading" level={2} style={{ fontSize: 17, lineHeight: 22 }}>
+        {name}
+      </Words>
+      {view ? <Drawing view={view} height={104} bare /> : null}
+      <ShareBar share={chance} />
+      <Words as="strong">{`Fits ${timesInHundred(chance)}`}</Words>
+      <Words as="small">{`${fitDefinition(way.fit).name}, hook ${formatNumber(way.hookMm, 2)} mm`}</Words>
+      <Words as="small">{`about ${roundedAmount(metres)} m${lasting(way)}; about ${duration(minutes)}`}</Words>
+      <Words as="small" tone="faint" style={{ flexGrow: 1 }}>
+        {way.why}
+      </Words>
+      {way.but ? (
+        <Words as="small" tone="rowan">
+          {way.but}
+        </Words>
+      ) : null}
+      {dropped.length > 0 ? <Words as="small" tone="thread">{`Leaves off: ${dropped.join(', ')}.`}</Words> : null}
+      {taken ? (
+        <Words as="smallStrong" tone="lichen" style={{ minHeight: 48, paddingTop: 14 }}>
+          Current plan
+        </Words>
+      ) : (
+        <View style={{ flexDirection: 'row', marginLeft: -4 }}>
+          <Action label={`Use this: ${name}`} onPress={onTake}>
+            Use this
+          </Action>
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** Whether the yarn in the house lasts, where it is known how much there is. */
+function lasting({ enough }: Way): string {
+  if (enough === null || enough === undefined) return '';
+  if (enough > 0.9) return ', there is enough';
+  return enough < 0.5 ? ', you do not have enough' : ', it may just last';
+}

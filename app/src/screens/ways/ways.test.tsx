@@ -1,0 +1,96 @@
+import { ways, type Plan, type Way, duration } from '@keep-snug/core';
+import { TERN_POINT } from '@keep-snug/core/demo';
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import { show } from '@/fixtures/show';
+import { useHistory } from '@/data/history';
+import { serverHas } from '@/fixtures/serverHas';
+import { useLibrary } from '@/data/library';
+import { askFor, bestOfEach, isTaken, ORDERS, sorted } from './comparing';
+import { WaysRoom } from './WaysRoom';
+
+const [planId, phone] = Object.entries(TERN_POINT.plans)[0]!;
+const found = ways({ plan: phone, fits: ['snug'] });
+
+const mockWays = jest.fn();
+const mockGo = { navigate: jest.fn(), push: jest.fn() };
+jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
+jest.mock('@/platform/useReckonWorker', () => ({ useWays: (ask: unknown) => mockWays(ask) }));
+
+beforeEach(() => {
+  mockGo.navigate.mockClear();
+  mockWays.mockReturnValue({ found, stale: false });
+  useHistory.setState({ byPlan: {} });
+  serverHas('plans', { [planId]: phone });
+});
+
+const planNow = () => useLibrary.getState().shelves.plans[planId]!.body;
+
+describe('ways to make it', () => {
+  it('stand beside each other, those that cannot be with their reasons', () => {
+    show(<WaysRoom id={planId} plan={phone} />);
+    expect(screen.getByText('Current plan')).toBeTruthy();
+    expect(screen.getByText(/Its base is round, and this is flat/)).toBeTruthy();
+    expect(screen.getAllByText(/Fits \d+ times in 100/).length).toBeGreaterThan(3);
+  });
+
+  it('are taken by a press, which is a step of the plan and leads back to the board', () => {
+    show(<WaysRoom id={planId} plan={phone} />);
+    fireEvent.press(screen.getByLabelText('Use this: Tube in the round'));
+    expect(planNow().shape.kind).toBe('ring-tube');
+    expect(mockGo.navigate).toHaveBeenCalledWith(`/plan/${planId}`);
+    act(() => useHistory.getState().undo(planId));
+    expect(planNow()).toEqual(phone);
+  });
+
+  it('can be put in another order, and asked for more hooks and fits', () => {
+    show(<WaysRoom id={planId} plan={phone} />);
+    fireEvent.press(screen.getByText('quickest first'));
+    const shown = screen.getAllByText(/; about /).map((node) => String(node.props.children));
+    const minutes = found.ways.filter(({ possible }) => possible).map((way) => way.minutes!);
+    expect(shown[0]).toContain(duration(Math.min(...minutes)));
+    fireEvent.press(screen.getByText('shapes, hooks and fits'));
+    const ask = mockWays.mock.calls.at(-1)![0] as { hooksMm: number[]; fits: string[] };
+    expect([ask.hooksMm.length, ask.fits.length]).toEqual([5, 4]);
+  });
+
+  it('say that they are being worked out, and what is wrong when there is nothing to compare', () => {
+    mockWays.mockReturnValue({ found: null, stale: true });
+    const first = show(<WaysRoom id={planId} plan={phone} />);
+    expect(screen.getByText('Calculating…')).toBeTruthy();
+    first.unmount();
+    mockWays.mockReturnValue({ found: null, stale: false });
+    show(<WaysRoom id={planId} plan={phone} />);
+    expect(screen.getByText(/an entry that needs a fix/)).toBeTruthy();
+  });
+});
+
+describe('comparing', () => {
+  const all = ways(askFor(phone, 'all')).ways;
+  const possible = all.filter((way) => way.possible);
+  const keys: Record<string, (way: Way) => number> = {
+    chance: ({ chance }) => -chance!,
+    time: ({ minutes }) => minutes!,
+    yarn: ({ metres }) => metres!,
+  };
+
+  it.each(ORDERS.map(({ id }) => [id]))('%s: loses none, and the first is the best of its kind', (order) => {
+    const list = sorted(possible, order);
+    expect(new Set(list)).toEqual(new Set(possible));
+    const key = keys[order];
+    if (!key) return expect(list).toEqual(possible);
+    const values = list.map(key);
+    return expect(values).toEqual([...values].sort((a, b) => a - b));
+  });
+
+  it('shows two of a shape at the most, and always the plan’s own', () => {
+    const shown = bestOfEach(all, phone);
+    const count = (shape: string) => shown.filter((way) => way.shape === shape && !isTaken(way, phone)).length;
+    for (const { shape } of all) expect(count(shape)).toBeLessThanOrEqual(2);
+    expect(shown.filter((way) => isTaken(way, phone))).toHaveLength(1);
+  });
+
+  it('never asks for a hook that is none', () => {
+    const fine: Plan = { ...phone, fabric: { ...phone.fabric, hookMm: 1.25 } };
+    expect(askFor(fine, 'hooks').hooksMm).toEqual([1.25, 1.75, 2.25]);
+  });
+});

@@ -1,0 +1,76 @@
+import { usePathname, useRouter, type Href } from 'expo-router';
+import { memo, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { useColours } from '@/theme/useTheme';
+import { useWide } from '@/theme/useWide';
+import { Icon, type IconName } from '@/ui/actions/Icon';
+import { Press } from '@/ui/actions/Press';
+import { Words } from '@/ui/layout/Words';
+
+const PLACES: readonly { to: Href; name: string; icon: IconName }[] = [
+  { to: '/', name: 'Bench', icon: 'bench' },
+  { to: '/things', name: 'Things', icon: 'things' },
+  { to: '/yarn', name: 'Yarn box', icon: 'yarn' },
+  { to: '/ledger', name: 'Ledger', icon: 'ledger' },
+  { to: '/settings', name: 'Settings', icon: 'settings' },
+];
+
+/** Rooms that have the page to themselves: where something is begun, followed or read. */
+const ALONE = /^\/(make|ways|sheet)\/|^\/(new|open)$/;
+
+/** The places, always reachable but from a room of its own: a bar below on a phone, a rail at the left when wide. */
+export function Places({ children }: { children: ReactNode }) {
+  const wide = useWide();
+  const isAlone = ALONE.test(usePathname());
+  return (
+    <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
+      {wide && !isAlone ? <Rail wide /> : null}
+      <View style={{ flex: 1 }}>{children}</View>
+      {wide || isAlone ? null : <Rail wide={false} />}
+    </View>
+  );
+}
+
+const Rail = memo(function Rail({ wide }: { wide: boolean }) {
+  const colours = useColours();
+  const router = useRouter();
+  const path = usePathname();
+  return (
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={{
+        flexDirection: wide ? 'column' : 'row',
+        backgroundColor: colours.surface,
+        borderColor: colours.line,
+        ...(wide
+          ? { width: 96, borderRightWidth: 1, paddingTop: 16 }
+          : { borderTopWidth: 1, justifyContent: 'space-around' }),
+      }}
+    >
+      {PLACES.map(({ to, name, icon }) => {
+        const here = path === to;
+        return (
+          <Press
+            key={name}
+            role="link"
+            label={name}
+            onPress={() => router.navigate(to)}
+            style={{
+              alignItems: 'center',
+              paddingVertical: 8,
+              flex: wide ? undefined : 1,
+              ...(wide ? { borderLeftWidth: 6, paddingRight: 6 } : { borderTopWidth: 4 }),
+              borderColor: here ? colours.tape : 'transparent',
+            }}
+          >
+            <Icon name={icon} colour={here ? colours.ink : colours.faint} />
+            <Words as={here ? 'smallStrong' : 'small'} tone={here ? 'ink' : 'faint'} style={{ fontSize: 13 }}>
+              {name}
+            </Words>
+          </Press>
+        );
+      })}
+    </View>
+  );
+});
