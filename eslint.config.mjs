@@ -13,6 +13,23 @@ const lean = expo.map(({ languageOptions: { globals: _names, ...options } = {}, 
   ...(Object.keys(options).length > 0 ? { languageOptions: options } : {}),
 }));
 
+const OF_THE_PAGE = [
+  'addEventListener',
+  'BroadcastChannel',
+  'document',
+  'history',
+  'indexedDB',
+  'localStorage',
+  'location',
+  'matchMedia',
+  'navigator',
+  'removeEventListener',
+  'reportError',
+  'requestIdleCallback',
+  'sessionStorage',
+  'window',
+];
+
 export default defineConfig([
   globalIgnores([
     '**/dist/**',
@@ -61,6 +78,15 @@ export default defineConfig([
   },
   { files: ['**/*.mjs', '**/*.cjs', '**/*.js'], languageOptions: { globals: globals.node } },
   { files: ['server/src/practice/page/*.js'], languageOptions: { globals: globals.browser } },
+  {
+    // the page, its storage and the device are touched in one room
+    files: ['app/src/**/*.{ts,tsx}', 'app/app/**/*.tsx'],
+    ignores: ['app/src/platform/**', '**/*.test.*', '**/fixtures/**'],
+    rules: {
+      'no-restricted-globals': ['error', ...OF_THE_PAGE],
+      'no-restricted-properties': ['error', ...OF_THE_PAGE.map((property) => ({ object: 'globalThis', property }))],
+    },
+  },
   {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts', '**/fixtures/**'],

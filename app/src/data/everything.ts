@@ -4,7 +4,7 @@ import { deviceNow } from './device';
 import { useEvents } from './events';
 import { answers } from './api';
 import { everyHeld, useLibrary } from './library';
-import { saveText } from '@/platform/saveText';
+import { saveFrom, saveText } from '@/platform/saveText';
 import { useSaved } from './saved';
 import type { LocalDocument, Shelf } from './types';
 
@@ -94,14 +94,8 @@ export async function saveEverything({
   const name = `keep-snug-${new Date().toISOString().slice(0, 10)}.json`;
   // before the first answer nobody knows whether it is there: this device may have read a part only
   const isThere = reached ?? (await answers());
-  if (waiting === 0 && isThere) download('/api/everything', name);
+  if (waiting === 0 && isThere) saveFrom('/api/everything', name);
   else saveText(await everything(isThere ? await everythingThere() : undefined), name, 'application/json');
   useSaved.getState().saved();
   return name;
-}
-
-function download(href: string, name: string): void {
-  const link = document.createElement('a');
-  Object.assign(link, { href, download: name });
-  link.click();
 }

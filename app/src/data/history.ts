@@ -3,6 +3,8 @@ import equal from 'fast-deep-equal';
 import { create } from 'zustand';
 import { useBoard } from './board';
 import { useLibrary } from './library';
+import { onWindow } from '@/platform/page';
+import { tabStorage } from '@/platform/storage';
 
 interface Steps {
   past: Plan[];
@@ -39,15 +41,6 @@ const NAME = 'keep-snug.steps';
 const KEPT = { steps: 60, plans: 6 };
 /** A drag makes many changes in a second: they are written down together. */
 const WRITE_MS = 400;
-
-/** This tab's own storage: another tab has steps of its own. */
-function tabStorage(): Storage | undefined {
-  try {
-    return globalThis.sessionStorage;
-  } catch {
-    return undefined;
-  }
-}
 
 function readBack(): Record<string, Steps> {
   try {
@@ -114,4 +107,4 @@ useHistory.subscribe(() => {
   clearTimeout(timer);
   timer = setTimeout(writeSteps, WRITE_MS);
 });
-globalThis.addEventListener?.('pagehide', writeSteps);
+onWindow('pagehide', writeSteps);

@@ -1,6 +1,7 @@
 import type { Instrument, InstrumentKind, InstrumentReading } from '@keep-snug/core/documents';
 import { create } from 'zustand';
 import { tellTabs, type Word } from '@/platform/tabs';
+import { hasFocus } from '@/platform/page';
 
 interface Instruments {
   /** Which devices are there. */
@@ -36,7 +37,7 @@ export function takeReadings(field: Taker): void {
 
 /** A field is left. One whose window is left for the device's own keeps its place. */
 export function leaveReadings(): void {
-  if (globalThis.document?.hasFocus?.() !== false) taker = null;
+  if (hasFocus()) taker = null;
 }
 
 /** From here on clicks are for the make that is open; gives what ends it. */

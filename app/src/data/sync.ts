@@ -10,6 +10,7 @@ import { useEvents } from './events';
 import { exchange, fetchMake, readOn, type Offered } from './exchange';
 import { comeToFront, hearOfInstruments, listenToInstruments, useInstruments } from './instruments';
 import { everyHeld, useLibrary } from './library';
+import { hasFocus, onWindow, reportFault } from '@/platform/page';
 
 interface Line {
   /** Whether the server was there the last time it was asked. */
@@ -56,7 +57,7 @@ async function once(): Promise<void> {
       return useLine.setState({ unpaired: error instanceof NotPaired });
     }
     useLine.setState({ fault: (error as Error).message });
-    globalThis.reportError?.(error);
+    reportFault(error);
   }
 }
 
@@ -79,10 +80,8 @@ export function useHearing(): void {
   const reached = useLine((state) => state.reached === true);
   useEffect(() => (leads && wanted && reached ? listenToInstruments() : undefined), [leads, wanted, reached]);
   useEffect(() => {
-    if (typeof document === 'undefined') return undefined;
-    if (document.hasFocus()) comeToFront();
-    globalThis.addEventListener('focus', comeToFront);
-    return () => globalThis.removeEventListener('focus', comeToFront);
+    if (hasFocus()) comeToFront();
+    return onWindow('focus', comeToFront);
   }, []);
 }
 
@@ -132,12 +131,10 @@ export function useSync(): void {
       void round();
     };
     void readOn().then(now);
-    globalThis.addEventListener?.('online', now);
-    globalThis.addEventListener?.('focus', now);
+    const ends = [onWindow('online', now), onWindow('focus', now)];
     return () => {
       clearInterval(again);
-      globalThis.removeEventListener?.('online', now);
-      globalThis.removeEventListener?.('focus', now);
+      ends.forEach((end) => end());
     };
   }, [leads]);
   const drawing = useBoard((state) => state.dragging);

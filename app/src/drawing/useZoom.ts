@@ -1,6 +1,7 @@
 import { useGesture } from '@use-gesture/react';
 import { useCallback, useRef, useState, type RefObject } from 'react';
 import type { View } from 'react-native';
+import { hasPage } from '@/platform/page';
 
 /** How a drawing is looked at: so many times larger, and moved by so many px. */
 export interface Zoom {
@@ -51,7 +52,7 @@ export function useZoom() {
     },
     {
       // only a browser has gestures to listen to
-      ...(typeof document === 'undefined' ? {} : { target: ref as unknown as RefObject<EventTarget> }),
+      ...(hasPage() ? { target: ref as unknown as RefObject<EventTarget> } : {}),
       eventOptions: { passive: false },
       drag: { filterTaps: true, pointer: { keys: false } },
     },

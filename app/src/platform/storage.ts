@@ -20,6 +20,15 @@ export function smallStorage(): SmallStorage {
   }
 }
 
+/** This tab's own storage: another tab has one of its own. */
+export function tabStorage(): Storage | undefined {
+  try {
+    return globalThis.sessionStorage;
+  } catch {
+    return undefined;
+  }
+}
+
 /** For settings: a storage that is full or refused must not stop the hand. */
 export const deviceStorage = createJSONStorage(() => {
   const storage = smallStorage();

@@ -1,4 +1,5 @@
 import { qrReader } from './qrReader';
+import { paintedSmall } from '@/platform/canvas';
 
 /** Longer pictures are made so long before they are looked through, px. */
 const LONGEST = 1800;
@@ -17,12 +18,7 @@ export async function codeIn(picture: Pixels): Promise<string | undefined> {
 
 /** A picture, or a frame of the camera, as its pixels. */
 export function pixelsOf(source: CanvasImageSource, width: number, height: number): Pixels {
-  const scale = Math.min(1, LONGEST / Math.max(width, height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(width * scale));
-  canvas.height = Math.max(1, Math.round(height * scale));
-  const paint = canvas.getContext('2d', { willReadFrequently: true })!;
-  paint.drawImage(source, 0, 0, canvas.width, canvas.height);
+  const { canvas, paint } = paintedSmall(source, { width, height }, LONGEST, true);
   return paint.getImageData(0, 0, canvas.width, canvas.height);
 }
 

@@ -4,12 +4,11 @@ import { useColours } from '@/theme/useTheme';
 import { Action } from '@/ui/actions/Action';
 import { Words } from '@/ui/layout/Words';
 import { wantedPlace } from './wanted';
+import { leaveFor } from '@/platform/page';
 
 /** Once more from the start: a part that could not be fetched is not asked for again until the page is. */
 function again(retry: ErrorBoundaryProps['retry']): void {
-  const { location } = globalThis;
-  if (location?.assign) location.assign(wantedPlace());
-  else void retry();
+  if (!leaveFor(wantedPlace())) void retry();
 }
 
 /** What went wrong, in words; of a part that did not come, its address tells nobody anything. */

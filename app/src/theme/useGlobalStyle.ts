@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import type { Colours } from './colours';
 import { useColours } from './useTheme';
+import { layStyle } from '@/platform/page';
 
 /** What the component library leaves out on the web: a focus that shows by the keyboard, and less movement where asked. */
 const styleOf = ({
@@ -14,10 +15,5 @@ h1[tabindex="-1"]:focus, [role="heading"][tabindex="-1"]:focus { outline: none !
 /** Lays one style over the whole app. */
 export function useGlobalStyle(): void {
   const colours = useColours();
-  useEffect(() => {
-    const style = document.createElement('style');
-    style.textContent = styleOf(colours);
-    document.head.append(style);
-    return () => style.remove();
-  }, [colours]);
+  useEffect(() => layStyle(styleOf(colours)), [colours]);
 }

@@ -5,6 +5,7 @@ import { useBoard } from '../board';
 import { forgetLeftDraft, leaveDraft } from './leftDraft';
 import { documentRecord, openDevice, type Cursor, type Device, type EventRecord } from './database';
 import type { LocalDocument, DocumentWork, Work } from '../types';
+import { onPage, onWindow } from '@/platform/page';
 export type EventWork = Work<EventRecord>;
 
 interface DocumentWorks {
@@ -130,8 +131,8 @@ export function leavePage(): void {
   if (unwritten) leaveDraft(unwritten);
   void writeDown();
 }
-globalThis.addEventListener?.('pagehide', leavePage);
-globalThis.document?.addEventListener?.('visibilitychange', leavePage);
+onWindow('pagehide', leavePage);
+onPage('visibilitychange', leavePage);
 
 /** Writes down what waits, a portion in one transaction; what cannot be written goes on waiting. */
 export async function writeDown(): Promise<void> {

@@ -7,7 +7,9 @@ import { chooseFiles } from '@/platform/chooseFile';
 import { Notice } from '@/ui/notices/Notice';
 import { typingIn } from '@/platform/typingIn';
 import { bringIn, scanned, type BroughtIn, type Offered } from '@/reading/plansIn';
-import { hasCamera, ScanPanel } from './ScanPanel';
+import { hasCamera } from '@/platform/hands';
+import { ScanPanel } from './ScanPanel';
+import { onPage } from '@/platform/page';
 
 /** Plans brought in: by files that are chosen or dropped on the page, by text that is pasted, or by the code of a printed page. */
 export function PlansIn() {
@@ -56,7 +58,6 @@ export function PlansIn() {
 /** Files dropped anywhere on the page, and text pasted where nothing is typed. */
 function useOffered(take: (files: readonly Offered[]) => void): void {
   useEffect(() => {
-    if (typeof document === 'undefined') return undefined;
     const over = (event: DragEvent) => {
       if (event.dataTransfer?.types.includes('Files')) event.preventDefault();
     };
@@ -74,13 +75,7 @@ function useOffered(take: (files: readonly Offered[]) => void): void {
       // whatever else is pasted is not meant for the bench
       if (/^\s*[[{]/.test(text)) take([{ name: 'What you pasted', size: text.length, text: async () => text }]);
     };
-    document.addEventListener('dragover', over);
-    document.addEventListener('drop', drop);
-    document.addEventListener('paste', paste);
-    return () => {
-      document.removeEventListener('dragover', over);
-      document.removeEventListener('drop', drop);
-      document.removeEventListener('paste', paste);
-    };
+    const ends = [onPage('dragover', over), onPage('drop', drop), onPage('paste', paste)];
+    return () => ends.forEach((end) => end());
   });
 }

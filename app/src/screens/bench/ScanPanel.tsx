@@ -4,12 +4,12 @@ import { Notice } from '@/ui/notices/Notice';
 import { Panel } from '@/ui/layout/Panel';
 import { Words } from '@/ui/layout/Words';
 import { codeIn, pixelsOf } from '@/reading/pictureCode';
+import { openCamera } from '@/platform/hands';
 
 /** Between two looks at what the camera sees, ms. */
 const EVERY_MS = 200;
 
 /** Whether a page may ask for the camera here: only where nobody can listen in on it. */
-export const hasCamera = (): boolean => typeof globalThis.navigator?.mediaDevices?.getUserMedia === 'function';
 
 /** The camera looks for the code of a printed page; what it sees stays in this page. */
 export function ScanPanel({ onCode, onClose }: { onCode: (code: string) => void; onClose: () => void }) {
@@ -60,7 +60,7 @@ export function ScanPanel({ onCode, onClose }: { onCode: (code: string) => void;
 
 /** Looks through the camera until it is stopped. */
 async function watch(video: HTMLVideoElement, onCode: (code: string) => void): Promise<() => void> {
-  const stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
+  const stream = await openCamera();
   video.srcObject = stream;
   await video.play();
   let looking = false;

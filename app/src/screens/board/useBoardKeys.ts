@@ -2,14 +2,14 @@ import { useKeys } from '@/platform/useKeys';
 import { useBoard } from '@/data/board';
 import { useHistory } from '@/data/history';
 import { STAGES } from './stages';
+import { focused, namedToEnd } from '@/platform/page';
 
 const VIEWS = ['flat', 'folded', 'cut'];
 
 /** The figure that has the focus, or else the first: a button that opens workings. */
 function focusedFigure(): HTMLElement | null {
-  const focused = document.activeElement as HTMLElement | null;
-  if (focused?.getAttribute('aria-label')?.endsWith('Workings')) return focused;
-  return document.querySelector<HTMLElement>('[aria-label$="Workings"]');
+  const has = focused();
+  return has?.getAttribute('aria-label')?.endsWith('Workings') ? has : namedToEnd('Workings');
 }
 
 /** Keys of the board. */

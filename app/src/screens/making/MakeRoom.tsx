@@ -51,6 +51,7 @@ import { useMended } from './useMended';
 import { WeighPanel } from './WeighPanel';
 import { courseWord, useProgress, type Progress } from '@/reading/useProgress';
 import type { LocalDocument } from '@/data/types';
+import { tremble } from '@/platform/hands';
 
 interface Props {
   id: string;
@@ -94,7 +95,7 @@ export function MakeRoom({ id, held }: Props) {
     if (!progress) return;
     const { next, state } = progress;
     if (next) {
-      if (endsSection(progress)) globalThis.navigator?.vibrate?.(SECTION_ENDS_MS);
+      if (endsSection(progress)) tremble(SECTION_ENDS_MS);
       return happened(id, { kind: 'ticked', step: next.id, under: state.decided }, press);
     }
     if (progress.state.finished) return router.navigate('/ledger');

@@ -6,6 +6,7 @@ import { Notice } from '@/ui/notices/Notice';
 import { Page } from '@/ui/layout/Page';
 import { textInFragment } from '@keep-snug/core/link';
 import { Words } from '@/ui/layout/Words';
+import { fragment } from '@/platform/page';
 
 const CUT_OFF = {
   at: 'This link',
@@ -15,7 +16,7 @@ const CUT_OFF = {
 /** A plan that came as a link or as the code of a printed page: put on the bench, and opened. */
 export function OpenPlan() {
   const router = useRouter();
-  const [text] = useState(() => textInFragment(globalThis.location?.hash ?? ''));
+  const [text] = useState(() => textInFragment(fragment()));
   const [faults, setFaults] = useState(text === undefined ? [CUT_OFF] : []);
   useEffect(() => {
     if (text === undefined) return undefined;

@@ -2,14 +2,10 @@ import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { Words } from '@/ui/layout/Words';
 import { useVersion } from '@/platform/version';
+import { keepsPages, leaveFor, styleHolds } from '@/platform/page';
 
 /** Whether it runs as an app of its own already. */
-const isInstalled = (): boolean =>
-  typeof window.matchMedia === 'function' && window.matchMedia('(display-mode: standalone)').matches;
-
-/** Whether the line to this page is trusted, so that it may be kept. */
-const isTrusted = (): boolean =>
-  window.isSecureContext !== false && typeof navigator !== 'undefined' && 'serviceWorker' in navigator;
+const isInstalled = (): boolean => styleHolds('(display-mode: standalone)');
 
 /** Installing as an app, or what it needs first. */
 export function InstallPart() {
@@ -21,14 +17,14 @@ export function InstallPart() {
         <Action onPress={() => void install()}>Install as an app</Action>
       </View>
     );
-  return !isTrusted() ? (
+  return !keepsPages() ? (
     <View style={{ gap: 4 }}>
       <Words>
         This page came over a line that this browser does not trust, so it cannot be installed, cannot open while the
         server is off, and cannot keep the screen on.
       </Words>
       <View style={{ flexDirection: 'row', marginLeft: -4 }}>
-        <Action onPress={() => window.location.assign('/trust')}>Trust this house</Action>
+        <Action onPress={() => leaveFor('/trust')}>Trust this house</Action>
       </View>
     </View>
   ) : (

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Path, Svg } from '@/ui/layout/ink';
 import { planLink } from '@keep-snug/core/link';
 import { Words } from '@/ui/layout/Words';
+import { origin } from '@/platform/page';
 
 /** As large as a phone reads it from paper, px of the page. */
 const SIZE = 190;
@@ -34,7 +35,7 @@ export function PlanCode({ plan }: { plan: Plan }) {
   const [code, setCode] = useState<Code | null>(null);
   useEffect(() => {
     let left = false;
-    void codeOf(planLink(plan, globalThis.location?.origin ?? '')).then((made) => {
+    void codeOf(planLink(plan, origin())).then((made) => {
       if (!left) setCode(made);
     });
     return () => {

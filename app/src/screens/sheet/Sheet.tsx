@@ -27,6 +27,8 @@ import { ChartPart } from './ChartPart';
 import { PlanCode } from './PlanCode';
 import { SheetOut } from './SheetOut';
 import { usePrintStyle } from './usePrintStyle';
+import { copyText } from '@/platform/hands';
+import { printPage } from '@/platform/page';
 
 interface Props {
   plan: Plan;
@@ -68,7 +70,7 @@ export function Sheet({ plan, back }: Props) {
         <View style={{ width: '100%', maxWidth: ON_PAPER, padding: 20, gap: 16, backgroundColor: colours.surface }}>
           <Reading>
             <Action onPress={() => copy(text)}>{copied ? 'Copied' : 'Copy pattern'}</Action>
-            <Action onPress={() => window.print()}>Print</Action>
+            <Action onPress={printPage}>Print</Action>
             <SheetOut plan={plan} worked={worked} text={text} voice={voice} onLink={copy} />
           </Reading>
           {/* the bar with the name stays on screen: paper has its own */}
@@ -93,11 +95,6 @@ export function Sheet({ plan, back }: Props) {
       {byHand === undefined ? null : <TextPanel text={byHand} onClose={() => setByHand(undefined)} />}
     </View>
   );
-}
-
-async function copyText(text: string): Promise<void> {
-  if (!navigator.clipboard) throw new Error('no clipboard');
-  await navigator.clipboard.writeText(text);
 }
 
 /** In which words it is read, and what can be done with it. */

@@ -5,6 +5,8 @@ import { Action } from '@/ui/actions/Action';
 import { MoreMenu } from '@/ui/actions/MoreMenu';
 import { useSchools } from '@/reading/useSchools';
 import { SavePanel } from './SavePanel';
+import { canShare, share } from '@/platform/hands';
+import { origin } from '@/platform/page';
 
 interface Props {
   plan: Plan;
@@ -16,7 +18,7 @@ interface Props {
 }
 
 /** Not every browser has a share sheet. */
-const CAN_SHARE = typeof globalThis.navigator?.share === 'function';
+const CAN_SHARE = canShare();
 
 /** The pattern handed on: to the device’s own share sheet where it has one, as a file, or as a link. */
 export function SheetOut({ plan, worked, text, voice, onLink }: Props) {
@@ -26,14 +28,12 @@ export function SheetOut({ plan, worked, text, voice, onLink }: Props) {
     <>
       {CAN_SHARE ? (
         // closing the device's sheet without a choice is no fault
-        <Action onPress={() => void navigator.share({ title: plan.title, text }).catch(() => undefined)}>Share</Action>
+        <Action onPress={() => share(plan.title, text)}>Share</Action>
       ) : null}
       <Action onPress={() => setSaving(true)}>Save</Action>
       <MoreMenu
         of="this pattern"
-        entries={[
-          { name: 'Copy a link to this plan', do: () => onLink(planLink(plan, globalThis.location?.origin ?? '')) },
-        ]}
+        entries={[{ name: 'Copy a link to this plan', do: () => onLink(planLink(plan, origin())) }]}
       />
       {saving ? (
         <SavePanel

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { layStyle } from '@/platform/page';
 
 /** On paper: no scrolling boxes, nothing to press, ink on white, no step cut in two. */
 const STYLE = `[data-print="only"] { display: none; }
@@ -14,10 +15,5 @@ const STYLE = `[data-print="only"] { display: none; }
 
 /** Lays the print style over the page for as long as the sheet is open. */
 export function usePrintStyle(): void {
-  useEffect(() => {
-    const style = document.createElement('style');
-    style.textContent = STYLE;
-    document.head.append(style);
-    return () => style.remove();
-  }, []);
+  useEffect(() => layStyle(STYLE), []);
 }

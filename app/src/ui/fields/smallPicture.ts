@@ -1,3 +1,5 @@
+import { paintedSmall } from '@/platform/canvas';
+
 /** The longer side of a kept picture, px, and how many letters it may take; smaller until it does. */
 const SIDE = 640;
 const MOST_LETTERS = 90_000;
@@ -21,12 +23,7 @@ export async function smallPicture(file: Blob): Promise<string> {
 }
 
 function drawn(bitmap: ImageBitmap, side: number): string {
-  const scale = Math.min(1, side / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(bitmap.width * scale));
-  canvas.height = Math.max(1, Math.round(bitmap.height * scale));
-  canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-  return canvas.toDataURL('image/jpeg', 0.7);
+  return paintedSmall(bitmap, bitmap, side).canvas.toDataURL('image/jpeg', 0.7);
 }
 
 /** What is drawn as a picture must be one: anything else that stands in its place is left out. */

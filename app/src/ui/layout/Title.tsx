@@ -3,6 +3,7 @@ import { useEffect, useId } from 'react';
 import type { StyleProp, TextStyle } from 'react-native';
 import { useArrived } from './arrived';
 import { Words } from './Words';
+import { elementOf, namePage } from '@/platform/page';
 
 /**
  * The name of a page: its level-1 heading, the browser's title, and, after going there from another page, where the focus
@@ -22,7 +23,7 @@ export function Title({ children, style }: { children: string; style?: StyleProp
 /** Names the page in the browser. */
 export function usePageTitle(name: string): void {
   useEffect(() => {
-    if (typeof document !== 'undefined') document.title = `${name} · Keep Snug`;
+    namePage(`${name} · Keep Snug`);
   }, [name]);
 }
 
@@ -32,7 +33,7 @@ export function useFocusOnArrival(id: string): void {
   useEffect(() => {
     const { path: cameFrom, at } = useArrived.getState();
     at(path);
-    const node = globalThis.document?.getElementById?.(id);
+    const node = elementOf(id);
     if (cameFrom === null || cameFrom === path || !node) return;
     node.setAttribute('tabindex', '-1');
     node.focus({ preventScroll: true });

@@ -7,6 +7,7 @@ import { Action } from '@/ui/actions/Action';
 import { AwayLine } from './AwayLine';
 import { Line } from '@/ui/lists/Line';
 import { NewVersion } from './NewVersion';
+import { leaveFor } from '@/platform/page';
 
 /** Whatever stands in the way of keeping, told on every screen in plain words; nothing where all is well. */
 export function KeepingLines() {
@@ -62,7 +63,7 @@ function Unpaired() {
       word="This device is not paired any more."
       text="Your work is saved here and sent once it is paired again."
     >
-      <Action onPress={() => window.location.assign('/pair')}>Pair again</Action>
+      <Action onPress={() => leaveFor('/pair')}>Pair again</Action>
     </Line>
   );
 }

@@ -1,4 +1,5 @@
 import type { Grey, Point } from '@keep-snug/core/photograph';
+import { paintedSmall } from '@/platform/canvas';
 
 /** The longer side at which a picture is looked at, px: more tells no more of an edge, and takes its time. */
 const SIDE = 1600;
@@ -15,12 +16,7 @@ export interface Picture {
  */
 export async function openPicture(file: Blob): Promise<Picture> {
   const bitmap = await createImageBitmap(file);
-  const scale = Math.min(1, SIDE / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(bitmap.width * scale));
-  canvas.height = Math.max(1, Math.round(bitmap.height * scale));
-  const paint = canvas.getContext('2d', { willReadFrequently: true })!;
-  paint.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  const { canvas, paint } = paintedSmall(bitmap, bitmap, SIDE, true);
   bitmap.close();
   const { width, height } = canvas;
   return { uri: canvas.toDataURL('image/jpeg', 0.85), grey: greyOf(paint.getImageData(0, 0, width, height)) };
