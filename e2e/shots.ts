@@ -3,8 +3,9 @@ import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { launchBrowser } from './browser';
 import setup from './setup';
+import { SCREENS } from '../app/src/shell/screens';
 import { greyPng } from './greyPng';
-import { field, openStage, PHONE_MAKE, PHONE_PLAN, planAt, SEED, TestServer } from './testServer';
+import { field, openStage, PHONE_MAKE, PHONE_PLAN, planAt, SAMPLE, SEED, TestServer } from './testServer';
 import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../core/src/craft/photograph/fixtures/scene';
 import { drawBob } from './drawBob';
 
@@ -12,8 +13,6 @@ import { drawBob } from './drawBob';
 
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
-const SHEET = PHONE_PLAN.replace('plan', 'sheet');
-const WAYS = PHONE_PLAN.replace('plan', 'ways');
 
 const measure = async (page: Page) => {
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
@@ -79,25 +78,23 @@ const openTable = async (page: Page) => {
   await page.getByText(/“wide” is not a length/).waitFor();
 };
 
+/** What is awaited on a screen before its picture is taken. */
+const READY: Readonly<Record<string, (page: Page) => Promise<void>>> = { days: daysLaid };
+
 const SHOTS: readonly Shot[] = [
-  { name: 'bench-phone', path: '/', size: 'phone' },
-  { name: 'plan-phone', path: PHONE_PLAN, size: 'phone' },
-  { name: 'plan-wide', path: PHONE_PLAN, size: 'wide' },
+  ...SCREENS.flatMap(({ id, path, of, pictured = [] }) =>
+    pictured.map((size) => ({
+      name: `${id}-${size}`,
+      path: of ? `${path}/${SAMPLE[of]}` : path,
+      size,
+      ...(READY[id] ? { before: READY[id] } : {}),
+    })),
+  ),
   { name: 'plan-wide-dark', path: PHONE_PLAN, size: 'wide', scheme: 'dark' },
   { name: 'stitch-phone', path: '/stitches', size: 'phone', before: openStitch },
-  { name: 'ways-phone', path: WAYS, size: 'phone' },
   { name: 'colours-wide', path: planAt(16), size: 'wide', before: (page) => openStage(page, 'Colours') },
-  { name: 'days-wide', path: '/days', size: 'wide', before: daysLaid },
-  { name: 'batch-phone', path: '/batch/90000000-0000-4000-8000-000000000001', size: 'phone' },
-  { name: 'ledger-phone', path: '/ledger', size: 'phone' },
-  { name: 'make-phone', path: PHONE_MAKE, size: 'phone' },
-  { name: 'sheet-phone', path: SHEET, size: 'phone' },
-  { name: 'new-phone', path: '/new', size: 'phone' },
-  { name: 'things-wide', path: '/things', size: 'wide' },
-  { name: 'yarn-wide', path: '/yarn', size: 'wide' },
   { name: 'photograph-phone', path: '/new', size: 'phone', before: photograph },
   { name: 'tables-phone', path: '/tables', size: 'phone', before: openTable },
-  { name: 'settings-phone', path: '/settings', size: 'phone' },
   // last: it is measured from there on
   { name: 'measure-phone', path: PHONE_MAKE, size: 'phone', before: measure },
 ];

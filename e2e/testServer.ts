@@ -192,6 +192,13 @@ export const PHONE_PLAN = planAt(1);
 export const PHONE_MAKE_ID = 'c0000000-0000-4000-8000-000000000001';
 export const PHONE_MAKE = `/make/${PHONE_MAKE_ID}`;
 
+/** Of each kind that a screen shows one of: the id of one in the sample data. */
+export const SAMPLE: Readonly<Record<string, string>> = {
+  plans: PHONE_PLAN.split('/').at(-1)!,
+  makes: PHONE_MAKE_ID,
+  batches: '90000000-0000-4000-8000-000000000001',
+};
+
 export async function openStage(page: Page, name: string): Promise<void> {
   const stage = page.getByRole('button', { name, exact: true });
   if ((await stage.getAttribute('aria-expanded')) !== 'true') await stage.click();

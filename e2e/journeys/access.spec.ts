@@ -2,27 +2,11 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expectAccessible } from '../accessible';
 import { layoutFaults } from '../layoutFaults';
-import { BOTH_SIZES, expect, openStage, PHONE_MAKE, PHONE_ONLY, PHONE_PLAN, test } from '../testServer';
+import { SCREENS } from '../../app/src/shell/screens';
+import { BOTH_SIZES, expect, openStage, PHONE_ONLY, PHONE_PLAN, SAMPLE, test } from '../testServer';
 
-const BATCH = '/batch/90000000-0000-4000-8000-000000000001';
-
-const SCREENS = [
-  '/',
-  '/new',
-  '/things',
-  '/yarn',
-  '/ledger',
-  '/settings',
-  '/stitches',
-  '/tables',
-  '/days',
-  BATCH,
-  PHONE_PLAN,
-  PHONE_PLAN.replace('plan', 'sheet'),
-  PHONE_PLAN.replace('plan', 'ways'),
-  PHONE_MAKE,
-  '/nonsense',
-];
+/** Every screen there is, of the sample data, and one that there is not. */
+const EVERY = [...SCREENS.map(({ path, of }) => (of ? `${path}/${SAMPLE[of]}` : path)), '/nonsense'];
 
 /** The narrowest screen there is, a phone, a wide one at twice its size, a phone on its side, a wide one. */
 const SIZES = [
@@ -44,7 +28,7 @@ async function overTheEdge(page: Page): Promise<number> {
 }
 
 // colours are held in every theme by a test of their own, so that one theme is enough here
-for (const screen of SCREENS) {
+for (const screen of EVERY) {
   test(`${screen.replace(/[-0-9]{9,}/, '…')} has nothing serious for those who use other means, and is laid out whole in the largest letters`, async ({
     page,
     server,

@@ -3,30 +3,22 @@ import { memo, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
-import { Icon, type IconName } from '@/ui/actions/Icon';
+import { Icon } from '@/ui/actions/Icon';
 import { Press } from '@/ui/actions/Press';
 import { Words } from '@/ui/layout/Words';
+import { isAlone, SCREENS } from './screens';
 
-const PLACES: readonly { to: Href; name: string; icon: IconName }[] = [
-  { to: '/', name: 'Bench', icon: 'bench' },
-  { to: '/things', name: 'Things', icon: 'things' },
-  { to: '/yarn', name: 'Yarn box', icon: 'yarn' },
-  { to: '/ledger', name: 'Ledger', icon: 'ledger' },
-  { to: '/settings', name: 'Settings', icon: 'settings' },
-];
-
-/** Rooms that have the page to themselves: where something is begun, followed or read. */
-const ALONE = /^\/(make|ways|sheet)\/|^\/(new|open)$/;
+const PLACES = SCREENS.flatMap(({ path, place }) => (place ? [{ to: path as Href, ...place }] : []));
 
 /** The places, always reachable but from a room of its own: a bar below on a phone, a rail at the left when wide. */
 export function Places({ children }: { children: ReactNode }) {
   const wide = useWide();
-  const isAlone = ALONE.test(usePathname());
+  const alone = isAlone(usePathname());
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-      {wide && !isAlone ? <Rail wide /> : null}
+      {wide && !alone ? <Rail wide /> : null}
       <View style={{ flex: 1 }}>{children}</View>
-      {wide || isAlone ? null : <Rail wide={false} />}
+      {wide || alone ? null : <Rail wide={false} />}
     </View>
   );
 }
