@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { launchBrowser } from './browser';
 import setup from './setup';
-import { SCREENS } from '../app/src/shell/screens';
+import { SCREENS } from './screens';
 import { greyPng } from './greyPng';
 import { field, openStage, PHONE_MAKE, PHONE_PLAN, planAt, SAMPLE, SEED, TestServer } from './testServer';
 import { anyScene, cardTaps, rendered, thingTaps, type Scene } from '../core/src/craft/photograph/fixtures/scene';

@@ -266,7 +266,7 @@ export { borderSigns, sectionWord } from './drawing';
 export { withShape } from './plan/withShape';
 export { withThing } from './plan/withThing';
 export { applyChange } from './plan/change';
-export { type PickedPlan, reckon, reckonPicks, type Worked, WORKED_FORMAT, type WorkedPiece } from './reckon/reckon';
+export { reckon } from './reckon/reckon';
 export { chance, type Chance } from './reckon/chance';
 export {
   fabricMade,
@@ -297,5 +297,7 @@ export {
   type YarnLeft,
 } from './make/adjust';
 export { type Way, ways, type Ways, type WaysAsk } from './compare/ways';
-export { workOut } from './reckon/workOut';
 export { TAILS, tailsDone } from './reckon/supplies';
+export type { PickedPlan, Worked, WorkedPiece, WORKED_FORMAT } from "./reckon/types";
+export { workOut } from "./reckon/build";
+export { reckonPicks } from "./reckon/views";

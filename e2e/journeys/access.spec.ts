@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expectAccessible } from '../accessible';
 import { layoutFaults } from '../layoutFaults';
-import { SCREENS } from '../../app/src/shell/screens';
+import { SCREENS } from '../screens';
 import { BOTH_SIZES, expect, openStage, PHONE_ONLY, PHONE_PLAN, SAMPLE, test } from '../testServer';
 
 /** Every screen there is, of the sample data, and one that there is not. */

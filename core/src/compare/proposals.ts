@@ -5,7 +5,7 @@ import { SHAPES, shapeDefinition } from '../shapes';
 import { carrierDefinition, thingDefinition, type GoesWith } from '../craft/things';
 import { withFitting } from '../plan/withFitting';
 import { withShape } from '../plan/withShape';
-import { workOut } from '../reckon/workOut';
+import { workOut } from "../reckon/build";
 
 /** Something that usually goes with what the plan is for, and the plan that has it. */
 export interface Proposal {

@@ -20,7 +20,8 @@ import {
   type RepeatEffect,
   type Repeated,
 } from '../craft/repeating';
-import { workOut, type WorkedOut } from '../reckon/workOut';
+import type { WorkedOut } from "../reckon/types";
+import { workOut } from "../reckon/build";
 
 /** A plan in a yarn that repeats, and what it is to come to. */
 export interface RepeatAsk {

@@ -4,11 +4,14 @@ import { onHook, yarnOf, type FabricSpec } from '../craft/fabric';
 import { PlanProblem } from '../base/figure';
 import { chanceOfFit, FITS, type FitName } from '../craft/fit';
 import type { Plan } from '../plan/plan';
-import { stepsAfter, suppliesOf } from '../reckon/reckon';
 import { SHAPES, shapeDefinition, type View } from '../shapes';
 import { withShape } from '../plan/withShape';
 import { wordText } from '../pattern';
-import { adviceOf, workOut, type WorkedOut } from '../reckon/workOut';
+import type { WorkedOut } from "../reckon/types";
+import { adviceOf } from "../reckon/advice";
+import { workOut } from "../reckon/build";
+import { stepsAfter } from "../reckon/steps";
+import { suppliesOf } from "../reckon/supplies/suppliesOf";
 
 export const WAYS_FORMAT = 'keep-snug.ways/1';
 

@@ -1,9 +1,9 @@
 import { tallyRow } from '../craft/fabric';
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
-import { workOut } from '../reckon/workOut';
 import { placesIn, type Stretch } from '../piece';
 import type { Cloth } from './parts';
+import { workOut } from "../reckon/build";
 
 const plan = (shape: object, thing: object, more: object = {}): Plan =>
   ({

@@ -1,5 +1,6 @@
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
-import { reckon, type Worked } from '../reckon/reckon';
+import { reckon } from '../reckon/reckon';
+import type { Worked } from "../reckon/types";
 
 type Fittings = NonNullable<Plan['fittings']>;
 

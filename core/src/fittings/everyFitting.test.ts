@@ -3,11 +3,12 @@ import { PlanProblem } from '../base/figure';
 import { refereePiece } from '../pattern';
 import { workFaults } from '../piece';
 import type { Plan } from '../plan/plan';
-import { allPieces, reckon, stepsAfter, workOf } from '../reckon/reckon';
+import { reckon } from '../reckon/reckon';
 import { anyFabric, anyThing } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
-import { workOut } from '../reckon/workOut';
 import { belongsOn, figureName, FITTINGS, fittingDefinition, giverOf, whyNotOn } from './index';
+import { workOut } from "../reckon/build";
+import { allPieces, stepsAfter, workOf } from "../reckon/steps";
 
 const bar = { kind: 'bar' as const, diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 } };
 const body = { kind: 'body' as const, loop: { mm: 1500 } };

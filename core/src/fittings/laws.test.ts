@@ -4,7 +4,7 @@ import { chosen, measured, PlanProblem } from '../base/figure';
 import { stitchPattern } from '../craft/fabric';
 import { refereePiece } from '../pattern';
 import type { Plan } from '../plan/plan';
-import { reckon, type Worked } from '../reckon/reckon';
+import { reckon } from '../reckon/reckon';
 import { applyChange } from '../plan/change';
 import { slotChains, divide } from '../craft/counts';
 import { collisions, fittingDefinition, type Placed } from './index';
@@ -13,6 +13,7 @@ import { growth } from './common';
 import { strapLength } from './strap';
 import { tasselYarn } from './trimmings';
 import { zipFor, ZIPS_MM } from './zip';
+import type { Worked } from "../reckon/types";
 
 const mm = (value: number) => measured(value, 'mm', 0, 'test');
 const planOf = (title: string): Plan => Object.values(TERN_POINT.plans).find((plan) => plan.title.includes(title))!;

@@ -2,8 +2,7 @@ import fc from 'fast-check';
 import { PlanProblem } from '../base/figure';
 import { SHAPES } from '../shapes';
 import { anyPlanOf } from '../shapes/fixtures/anyPlan';
-import { reckon, stepsAfter, allPieces, workOf } from '../reckon/reckon';
-import { workOut } from '../reckon/workOut';
+import { reckon } from '../reckon/reckon';
 import type { Plan } from '../plan/plan';
 import {
   backwards,
@@ -18,6 +17,8 @@ import {
   type Stretch,
   type Work,
 } from './index';
+import { workOut } from "../reckon/build";
+import { stepsAfter, allPieces, workOf } from "../reckon/steps";
 
 /** A plan of any shape with every way of joining and edging it, or none where it cannot be made. */
 const anyWork = fc

@@ -4,7 +4,7 @@ import type { Plan } from '../plan/plan';
 import { inStitches, repeatGrid, type Turning } from '../craft/repeating';
 import type { Piece } from '../shapes';
 import { takenEach, yarnIn } from './supplies';
-import type { WorkedOut } from './workOut';
+import type { WorkedOut } from './types';
 
 /** A run that was measured makes as many stitches as its yarn does in a middle course of the piece. */
 export function lengthsIn(plan: Plan, { built, fabric }: WorkedOut, runs: readonly YarnRun[]): number[] {

@@ -2,7 +2,8 @@ import { chanceInputs } from './chanceInputs';
 import { chanceOfFit, DRAWS, whatHelps, type Help, type Tally } from '../craft/fit';
 import { isMisfit, whatWouldFit } from './misfit';
 import type { Plan } from '../plan/plan';
-import { workOut, type WorkedOut } from './workOut';
+import type { WorkedOut } from './types';
+import { workOut } from './build';
 
 export const CHANCE_FORMAT = 'keep-snug.chance/1';
 

@@ -1,5 +1,5 @@
 import type { ChanceInputs } from '../craft/fit';
-import type { WorkedOut } from './workOut';
+import type { WorkedOut } from './types';
 
 /** What the chance of a plan worked out is drawn from. */
 export function chanceInputs({ thing, fit, built, placed }: WorkedOut): ChanceInputs {

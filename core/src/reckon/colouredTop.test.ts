@@ -4,9 +4,10 @@ import type { Cloth, CutPart } from '../drawing';
 import { tintedGrounds } from '../drawing/drawn';
 import { PlanProblem } from '../base/figure';
 import type { Plan } from '../plan/plan';
-import { reckon, type Worked } from './reckon';
+import { reckon } from './reckon';
 import { SHAPES } from '../shapes';
 import { anyPlanOf } from '../shapes/fixtures/anyPlan';
+import type { Worked } from './types';
 
 const plans = Object.values(TERN_POINT.plans);
 const named = (title: string): Plan => plans.find((plan) => plan.title.includes(title))!;

@@ -3,7 +3,7 @@ import { ALIKE_WITHIN, hexOf, lightness, mainColour } from '../craft/fabric';
 import type { Advice } from '../base/figure';
 import type { Plan } from '../plan/plan';
 import { coloursOf } from './supplies';
-import type { WorkedOut } from './workOut';
+import type { WorkedOut } from './types';
 
 /** Two colours that meet, and by how much they differ in lightness. */
 export interface Neighbours {

@@ -8,7 +8,7 @@ import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from './reckon';
 import { SHAPES } from '../shapes';
 import { anyPlanOf } from '../shapes/fixtures/anyPlan';
-import { workOut } from './workOut';
+import { workOut } from './build';
 
 const coarse = (more: Partial<Plan> = {}): Plan => ({
   format: PLAN_FORMAT,

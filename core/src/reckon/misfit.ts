@@ -6,7 +6,8 @@ import type { Plan } from '../plan/plan';
 import { applyChange } from '../plan/change';
 import { shapeDefinition, SHAPES, type Choice, type ChoiceOption } from '../shapes';
 import { capital, formatNumber, mmToken, withArticle } from '../base/units';
-import { workOut, type WorkedOut } from './workOut';
+import type { WorkedOut } from './types';
+import { workOut } from './build';
 
 /** One change of a plan after which its counts fit. */
 export interface WouldFit {

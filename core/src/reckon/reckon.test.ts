@@ -5,7 +5,8 @@ import { FITS } from '../craft/fit';
 import { PlanProblem, type PlanFault } from '../base/figure';
 import { refereePiece } from '../pattern';
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
-import { reckonPicks, reckon } from './reckon';
+import { reckon } from './reckon';
+import { reckonPicks } from './views';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;
 

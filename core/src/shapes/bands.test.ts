@@ -3,8 +3,8 @@ import { bandSpans, reachOfBands, rowsInBands, type BandRows } from '../craft/co
 import { PlanProblem } from '../base/figure';
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
-import { workOut } from '../reckon/workOut';
 import { anyPlanOf, reckonOrRefuse } from './fixtures/anyPlan';
+import { workOut } from "../reckon/build";
 
 const anyRows: fc.Arbitrary<BandRows[]> = fc
   .tuple(

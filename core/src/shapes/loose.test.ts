@@ -1,8 +1,9 @@
 import { PlanProblem } from '../base/figure';
 import { FIRST_FABRIC, planFor } from '../plan/newPlan';
-import { reckon, type Worked } from '../reckon/reckon';
+import { reckon } from '../reckon/reckon';
 import { withShape } from '../plan/withShape';
 import { SHAPES } from './index';
+import type { Worked } from "../reckon/types";
 
 describe('a loose thing in a bag that stands round', () => {
   it('is drawn no wider than its bag', () => {

@@ -3,10 +3,11 @@ import { stitchPattern } from '../craft/fabric';
 import { PlanProblem } from '../base/figure';
 import { refereePiece } from '../pattern';
 import type { Plan } from '../plan/plan';
-import { reckon, type Worked } from '../reckon/reckon';
-import { workOut } from '../reckon/workOut';
+import { reckon } from '../reckon/reckon';
 import { anyPlanOf, reckonOrRefuse } from './fixtures/anyPlan';
 import { SHAPES } from './index';
+import type { Worked } from "../reckon/types";
+import { workOut } from "../reckon/build";
 
 const RUNS = 60;
 

@@ -3,12 +3,13 @@ import { TERN_POINT } from '../demo';
 import { PlanProblem } from '../base/figure';
 import { placesOf, refereeRow, type WorkedPlace } from '../pattern';
 import type { Plan } from '../plan/plan';
-import { reckon, type Worked } from '../reckon/reckon';
+import { reckon } from '../reckon/reckon';
 import { SHAPES } from '../shapes';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { writtenPattern, type WrittenPattern } from './pattern';
 import { readShort } from './short';
 import { patternText } from './text';
+import type { Worked } from "../reckon/types";
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
 const READS = { terms: 'US', units: 'mm' } as const;

@@ -2,7 +2,6 @@ import { stitchPattern, yarnOf, CATEGORIES } from '../craft/fabric';
 import type { Figure } from '../base/figure';
 import { DEFAULT_SCHOOLS, term, wordText, type Schools, type Step } from '../pattern';
 import type { Plan } from '../plan/plan';
-import type { Worked } from '../reckon/reckon';
 import { sectionWord } from '../drawing';
 import { techniquesIn } from '../pattern/techniques';
 import { capital, formatKnown, formatNumber, plural, roundedAmount, withArticle, type LengthUnit } from '../base/units';
@@ -12,6 +11,7 @@ import { abbreviationsIn, specialIn, type Abbreviation, type SpecialStitch } fro
 import { hookSize } from './hookSizes';
 import { linesOf, type WrittenLine } from './lines';
 import { toldStep, type Voice } from './told';
+import type { Worked } from "../reckon/types";
 
 export interface WrittenCheck {
   /** The row it belongs to, or nothing. */

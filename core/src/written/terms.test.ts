@@ -2,12 +2,13 @@ import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
 import { PlanProblem } from '../base/figure';
 import type { Plan } from '../plan/plan';
-import { reckon, type Worked } from '../reckon/reckon';
+import { reckon } from '../reckon/reckon';
 import { SHAPES } from '../shapes';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { linksIn } from '../pattern/techniques';
 import { writtenPattern } from './pattern';
 import { patternText } from './text';
+import type { Worked } from "../reckon/types";
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
 

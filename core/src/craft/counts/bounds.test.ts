@@ -3,10 +3,11 @@ import { TERN_POINT } from '../../demo';
 import { PlanProblem, type PlanFault } from '../../base/figure';
 import { checkPlan } from '../../out/formats';
 import type { Plan } from '../../plan/plan';
-import { reckon, type Worked } from '../../reckon/reckon';
+import { reckon } from '../../reckon/reckon';
 import { SHAPES } from '../../shapes';
 import { anyPlanOf } from '../../shapes/fixtures/anyPlan';
 import { MOST_COURSES, MOST_STITCHES } from './index';
+import type { Worked } from "../../reckon/types";
 
 const plans = Object.values(TERN_POINT.plans);
 const planOf = (kind: string): Plan => plans.find(({ shape }) => shape.kind === kind)!;

@@ -3,11 +3,11 @@ import { applyChange } from '../../plan/change';
 import { singleWidth, yarnDiameter, yarnOf, type BandSpec } from '../../craft/fabric';
 import { FITS } from '../../craft/fit';
 import type { Plan } from '../../plan/plan';
-import type { Worked } from '../../reckon/reckon';
 import { shapeDefinition } from '../../shapes';
 import { joinOf } from '../../shapes/common/joins';
 import { formatNumber, plural, withArticle } from '../../base/units';
 import { reckonedOrNot } from './reckoned';
+import type { Worked } from "../../reckon/types";
 
 /** A way to go on from here: a plan to follow, in words. */
 export interface Candidate {

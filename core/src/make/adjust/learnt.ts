@@ -1,9 +1,10 @@
 import type { FabricSpec, GaugeSpec } from '../../craft/fabric';
 import { finishOf, inOrder, standingEvents, type KeptEvent } from '../log';
 import type { Plan } from '../../plan/plan';
-import { reckon, type Worked } from '../../reckon/reckon';
+import { reckon } from '../../reckon/reckon';
 import { planFollowed } from './mend';
 import { withMeasures, type Measured } from './measures';
+import type { Worked } from "../../reckon/types";
 
 /** A size of the finished piece as planned and as made, mm. */
 export interface SizeMade {

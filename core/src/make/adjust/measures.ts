@@ -1,8 +1,8 @@
 import type { BandSpec, GaugeMeasure, GaugeSpec } from '../../craft/fabric';
 import type { KeptEvent } from '../log';
 import type { Plan } from '../../plan/plan';
-import type { Worked } from '../../reckon/reckon';
 import { METHODS, type Method } from '../../craft/things';
+import type { Worked } from "../../reckon/types";
 
 /** What the tape said of the work so far. */
 export type Measured = Extract<KeptEvent, { kind: 'measured' }>;

@@ -17,8 +17,7 @@ import { wordText } from '../../pattern';
 import { refereePiece } from '../../pattern/refereePiece';
 import { workFaults, type Piece } from '../../piece';
 import type { Plan } from '../../plan/plan';
-import { allPieces, reckon, stepsAfter, workOf, type Worked } from '../../reckon/reckon';
-import { workOut, type WorkedOut } from '../../reckon/workOut';
+import { reckon } from '../../reckon/reckon';
 import { begunOf } from './begunOf';
 import {
   CHANGED_FINDERS,
@@ -33,6 +32,9 @@ import { readBy, withMeasures, type Measured } from './measures';
 import { reckonedOrNot, type ToMake } from './reckoned';
 import { slowerBy } from '../../reckon/supplies';
 import { alikeUpTo, leftOf, minutesIn, standingOf, stitchesIn, type Standing } from './progress';
+import type { WorkedOut, Worked } from "../../reckon/types";
+import { workOut } from "../../reckon/build";
+import { allPieces, stepsAfter, workOf } from "../../reckon/steps";
 
 /** Sizes that a way to go on comes to, mm. */
 interface Sizes {

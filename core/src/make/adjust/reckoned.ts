@@ -1,7 +1,8 @@
 import { PlanProblem } from '../../base/figure';
 import type { Plan } from '../../plan/plan';
-import { toMake, type Worked } from '../../reckon/reckon';
-import { workOut, type WorkedOut } from '../../reckon/workOut';
+import { toMake } from '../../reckon/reckon';
+import type { WorkedOut, Worked } from "../../reckon/types";
+import { workOut } from "../../reckon/build";
 
 /** What is to be done of a plan, and what it takes. */
 export type ToMake = Pick<Worked, 'steps' | 'supplies'>;

@@ -2,8 +2,8 @@ import { foldMake, inOrder, standingEvents, stepsToMake, type KeptEvent, type Ma
 import { yarnOf } from '../../craft/fabric';
 import { chanceBelow } from '../../reckon/supplies';
 import type { Plan } from '../../plan/plan';
-import type { Worked } from '../../reckon/reckon';
 import { standingOf, stitchesIn } from './progress';
+import type { Worked } from "../../reckon/types";
 
 /** How far what is left of the yarn goes. */
 export interface YarnLeft {

@@ -1,8 +1,9 @@
 import { yarnOf, type YarnSpec } from '../../craft/fabric';
 import type { Notion } from '../../fittings';
-import { reckon, type Worked } from '../../reckon/reckon';
+import { reckon } from '../../reckon/reckon';
 import { ballsFor } from '../../reckon/supplies';
 import { variantPlan, yarnLabel, type BatchRecord, type BatchVariant } from './batch';
+import type { Worked } from "../../reckon/types";
 
 /** What a batch takes of one yarn. */
 export interface BatchYarn {

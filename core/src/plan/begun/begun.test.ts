@@ -4,9 +4,10 @@ import { faultsOf } from '../../demo/fixtures/faultsOf';
 import { PlanProblem } from '../../base/figure';
 import { checkPlan } from '../../out/formats';
 import type { Plan } from '../plan';
-import { allPieces, reckon } from '../../reckon/reckon';
-import { workOut } from '../../reckon/workOut';
+import { reckon } from '../../reckon/reckon';
 import { begunCourses, runsOf, type BegunSpec } from './index';
+import { workOut } from "../../reckon/build";
+import { allPieces } from "../../reckon/steps";
 
 const PLANS = Object.values(TERN_POINT.plans);
 const phone = PLANS.find(({ title }) => title === 'Field phone pouch')!;

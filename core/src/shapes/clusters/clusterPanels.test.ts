@@ -1,9 +1,10 @@
 import { refereePiece } from '../../pattern';
 import type { Border } from '../../piece';
 import { PLAN_FORMAT, type Plan } from '../../plan/plan';
-import { reckon, type Worked } from '../../reckon/reckon';
-import { workOut } from '../../reckon/workOut';
+import { reckon } from '../../reckon/reckon';
 import { clusterRound } from './courses';
+import type { Worked } from "../../reckon/types";
+import { workOut } from "../../reckon/build";
 
 const PHONE: Plan['thing'] = { kind: 'slab', width: { mm: 78 }, height: { mm: 160 }, depth: { mm: 9 } };
 

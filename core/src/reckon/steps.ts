@@ -1,0 +1,112 @@
+import { coloursOf, tailsDone } from './supplies';
+import { RIM } from '../fittings';
+import { pieceEnd } from '../shapes/common/joins';
+import { inOrder, pieceSteps, workSteps, type Schools, type Step } from '../pattern';
+import { tailOf, tailsAsked, walk, withTails, type Walked, type Work } from '../piece';
+import type { Plan } from '../plan/plan';
+import type { Piece, WorkStep } from '../shapes';
+import type { WorkedOut } from './types';
+
+const WEAVE_IN: WorkStep = {
+  id: 'weave-in',
+  section: 'finishing',
+  kind: 'finish',
+  does: [{ do: 'weave-in', pieces: 'all' }],
+};
+
+/** The shape's own pieces and those made for its fittings. */
+export function allPieces({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): Piece[] {
+  return [...built.pieces, ...placed.flatMap(({ pieces }) => pieces ?? [])];
+}
+
+/** All that is done beside the rows, in an order that leaves nothing sewn shut. */
+export function stepsAfter({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): WorkStep[] {
+  const small = placed.flatMap(({ pieces = [] }) => pieces).filter(({ foundation }) => foundation.kind === 'chain');
+  const fitted = placed.flatMap(({ steps }) => steps);
+  const onward = [0, 1, 2].flatMap((turn) => fitted.filter((step) => step.goesOn && turnOf(step) === turn));
+  const assembly = built.assembly.flatMap((step) => (cuts(step) ? [...onward, step] : [step]));
+  const steps = [...assembly, ...small.flatMap(pieceEnd), ...fitted.filter(({ goesOn }) => !goesOn), WEAVE_IN];
+  return inOrder(tailsLeft(steps));
+}
+
+/** What goes on from a last round: an edging first, then loops upon it, then a tie from there. */
+function turnOf({ does = [] }: WorkStep): number {
+  const [first] = does;
+  if (first?.do !== 'border') return 2;
+  return first.id === RIM ? 0 : 1;
+}
+
+/** Whether a step cuts the yarn of a piece. */
+const cuts = ({ after, does = [] }: WorkStep): boolean => after !== undefined && does[0]?.do === 'fasten-off';
+
+/** Where something is sewn with the tail of a piece, that tail is left long enough. */
+function tailsLeft(steps: readonly WorkStep[]): readonly WorkStep[] {
+  const asked = tailsAsked(worksIn(steps));
+  if (asked.size === 0) return steps;
+  return steps.map((step) => {
+    const { does, after } = step;
+    if (!does || after === undefined) return step;
+    const cut = asked.get(tailOf(after, 'end'));
+    const check = cut === undefined ? undefined : { check: tailCheck(cut) };
+    return { ...step, does: withTails(does, asked, after), ...check };
+  });
+}
+
+/** Before yarn is cut (handbook 8). */
+const tailCheck = (mm: number) => ({
+  look: `Before you cut: is the tail at least {cut:${mm}} long?`,
+  repair: 'Pull more yarn from the ball. What is cut too short is sewn with yarn of its own.',
+});
+
+const worksIn = (steps: readonly WorkStep[]): Work[] => steps.flatMap(({ does }) => does ?? []);
+
+/** What belongs to a piece and is done before the next is begun. */
+const afterPiece = (after: readonly WorkStep[], id: string) => after.filter((step) => step.after === id);
+
+/** What is done when all pieces are there. */
+const afterAll = (after: readonly WorkStep[]) => after.filter((step) => step.after === undefined);
+
+/** All that the hands do, in the order they do it: each piece with what is worked on it, then what joins them. */
+export function workOf(pieces: readonly Piece[], after: readonly WorkStep[]): Work[] {
+  const asked = tailsAsked(worksIn(after));
+  return [
+    ...pieces.flatMap(({ id }): Work[] => [
+      ...withTails([{ do: 'make', piece: id }], asked, id),
+      ...worksIn(afterPiece(after, id)),
+    ]),
+    ...worksIn(afterAll(after)),
+  ];
+}
+
+/** The work as it was walked, by its data. */
+export function walkedWork(pieces: readonly Piece[], after: readonly WorkStep[]): Map<Work, Walked> {
+  const told = new Map<Work, Walked>();
+  walk(workOf(pieces, after), pieces, (walked) => told.set(walked.work, walked));
+  return told;
+}
+
+/** Every step of a plan in order, as it is told: each piece’s rows with what is worked on it, then what joins them. */
+export function allSteps(
+  pieces: readonly Piece[],
+  after: readonly WorkStep[],
+  schools: Schools,
+  told: ReadonlyMap<Work, Walked>,
+  spec: Plan['fabric'],
+): Step[] {
+  const steps: Step[] = [];
+  const asked = tailsAsked(worksIn(after));
+  for (const piece of pieces) {
+    const colourOf = coloursOf(piece, spec);
+    const tail = asked.get(tailOf(piece.id, 'start'));
+    for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail, tailsDone(spec).atChange))
+      steps.push(step);
+    const onIt = workSteps(afterPiece(after, piece.id), piece.id, schools, told, colourOf(piece.rows));
+    for (const step of onIt) {
+      // what ends a piece is told where its rows end, not among what joins it
+      const { pieceName, section } = steps.at(-1)!;
+      steps.push({ ...step, pieceName, section: step.section === 'joining' ? section : step.section });
+    }
+  }
+  for (const step of workSteps(afterAll(after), pieces[0]!.id, schools, told)) steps.push(step);
+  return steps;
+}
