@@ -3,7 +3,7 @@ import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import { placesIn, type Stretch } from '../piece';
 import type { Cloth } from './parts';
-import { workOut } from "../reckon/build";
+import { workOut } from '../reckon/build';
 
 const plan = (shape: object, thing: object, more: object = {}): Plan =>
   ({

@@ -7,8 +7,8 @@ import { reckon } from '../reckon/reckon';
 import { anyFabric, anyThing } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
 import { belongsOn, figureName, FITTINGS, fittingDefinition, giverOf, whyNotOn } from './index';
-import { workOut } from "../reckon/build";
-import { allPieces, stepsAfter, workOf } from "../reckon/steps";
+import { workOut } from '../reckon/build';
+import { allPieces, stepsAfter, workOf } from '../reckon/steps';
 
 const bar = { kind: 'bar' as const, diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 } };
 const body = { kind: 'body' as const, loop: { mm: 1500 } };

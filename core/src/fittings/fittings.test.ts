@@ -4,8 +4,8 @@ import { chosen } from '../base/figure';
 import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import { FITTINGS, giverOf } from './index';
-import { loopLength } from './buttonLoop';
-import type { Worked } from "../reckon/types";
+import { loopLength } from './closures/buttonLoop';
+import type { Worked } from '../reckon/types';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;
 const fittingOf = (worked: Worked, kind: string) => worked.fittings.find((fitting) => fitting.kind === kind)!;

@@ -8,12 +8,12 @@ import { reckon } from '../reckon/reckon';
 import { applyChange } from '../plan/change';
 import { slotChains, divide } from '../craft/counts';
 import { collisions, fittingDefinition, type Placed } from './index';
-import { channelWidth } from './dividers';
+import { channelWidth } from './pockets/dividers';
 import { growth } from './common';
-import { strapLength } from './strap';
-import { tasselYarn } from './trimmings';
-import { zipFor, ZIPS_MM } from './zip';
-import type { Worked } from "../reckon/types";
+import { strapLength } from './carrying/strap';
+import { tasselYarn } from './trims/trimmings';
+import { zipFor, ZIPS_MM } from './closures/zip';
+import type { Worked } from '../reckon/types';
 
 const mm = (value: number) => measured(value, 'mm', 0, 'test');
 const planOf = (title: string): Plan => Object.values(TERN_POINT.plans).find((plan) => plan.title.includes(title))!;

@@ -1,5 +1,5 @@
 import { stitchPattern, type Instruction } from '../craft/fabric';
-import { loopRow } from '../fittings/buttonLoop';
+import { loopRow } from '../fittings/closures/buttonLoop';
 import { placesOf, refereeRow, type WorkedPlace } from './referee';
 import { term, wordText } from './terms';
 import { wordRow } from './wording';

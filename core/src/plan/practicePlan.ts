@@ -1,6 +1,6 @@
 import { stitchPattern, workFabric, type FabricSpec } from '../craft/fabric';
 import { PLAN_FORMAT, type Plan } from './plan';
-import { evenCount } from '../shapes/practice';
+import { evenCount } from '../shapes/practice/shape';
 
 /** How large a practice swatch is. */
 const STITCHES = 20;

@@ -4,7 +4,7 @@ import { PlanProblem } from '../base/figure';
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import { anyPlanOf, reckonOrRefuse } from './fixtures/anyPlan';
-import { workOut } from "../reckon/build";
+import { workOut } from '../reckon/build';
 
 const anyRows: fc.Arbitrary<BandRows[]> = fc
   .tuple(

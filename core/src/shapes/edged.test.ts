@@ -2,7 +2,7 @@ import { borderCourses, edgesOf } from '../piece';
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import { edgingAround } from './common/stripWork';
-import { workOut } from "../reckon/build";
+import { workOut } from '../reckon/build';
 
 /** A slab of 100 × 150 × 15 in a measured single, as it was audited by hand. */
 const plan = (shape: Plan['shape'], more: Partial<Plan> = {}): Plan => ({

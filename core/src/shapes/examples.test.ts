@@ -1,7 +1,7 @@
 import { PlanProblem } from '../base/figure';
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
-import type { Worked } from "../reckon/types";
+import type { Worked } from '../reckon/types';
 
 /** A fabric whose sizes are easy to reckon by head: 5 mm a stitch, 5 mm a row and round, 2 mm of yarn. */
 const evenly = (count: number, overMm: number) => [{ count, overMm, by: 'calliper' as const }];

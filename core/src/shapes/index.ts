@@ -1,15 +1,15 @@
-import { clusterPanels } from './clusters/clusterPanels';
+import { clusterPanels } from './clusterPanels/shape';
 import type { ShapeDefinition } from './definition';
-import { discWall } from './discWall';
-import { layered } from './layered';
-import { packet } from './packet';
-import { practice } from './practice';
-import { ringTube } from './ringTube';
-import { roundChain } from './roundChain';
-import { saddle } from './saddle/saddle';
-import { stripAcross } from './stripAcross';
-import { stripAlong } from './stripAlong';
-import { twoPanels } from './twoPanels';
+import { discWall } from './discWall/shape';
+import { layered } from './layered/shape';
+import { packet } from './packet/shape';
+import { practice } from './practice/shape';
+import { ringTube } from './ringTube/shape';
+import { roundChain } from './roundChain/shape';
+import { saddle } from './saddle/shape';
+import { stripAcross } from './stripAcross/shape';
+import { stripAlong } from './stripAlong/shape';
+import { twoPanels } from './twoPanels/shape';
 
 export * from './definition';
 export * from '../drawing';

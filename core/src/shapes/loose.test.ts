@@ -3,7 +3,7 @@ import { FIRST_FABRIC, planFor } from '../plan/newPlan';
 import { reckon } from '../reckon/reckon';
 import { withShape } from '../plan/withShape';
 import { SHAPES } from './index';
-import type { Worked } from "../reckon/types";
+import type { Worked } from '../reckon/types';
 
 describe('a loose thing in a bag that stands round', () => {
   it('is drawn no wider than its bag', () => {

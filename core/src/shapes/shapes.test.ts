@@ -6,8 +6,8 @@ import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import { anyPlanOf, reckonOrRefuse } from './fixtures/anyPlan';
 import { SHAPES } from './index';
-import type { Worked } from "../reckon/types";
-import { workOut } from "../reckon/build";
+import type { Worked } from '../reckon/types';
+import { workOut } from '../reckon/build';
 
 const RUNS = 60;
 

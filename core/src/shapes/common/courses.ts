@@ -1,4 +1,11 @@
-import { BASES, uncounted, type BaseId, type CourseContext, type Instruction, type StitchPattern } from '../../craft/fabric';
+import {
+  BASES,
+  uncounted,
+  type BaseId,
+  type CourseContext,
+  type Instruction,
+  type StitchPattern,
+} from '../../craft/fabric';
 import type { Band } from '../../piece';
 import type { ChoiceField } from '../../base/units';
 import type { Course, ShapeContext, ShapeSchools } from '../definition';

@@ -5,7 +5,6 @@ import { formatNumber } from '../../base/units';
 import type { Choice, Piece, ShapeContext } from '../definition';
 import {
   bandsDrawn,
-  cutPouch,
   cutTube,
   panel,
   standing,
@@ -19,6 +18,7 @@ import { countChoice, countFigure } from './choice';
 import { coverDrive } from './drive';
 import { wantedRound } from './flat';
 import { fabricRound, sized, type Sized } from './sized';
+import { cutPouch } from './cutPouch';
 
 export interface TubeRound {
   choice: Choice;

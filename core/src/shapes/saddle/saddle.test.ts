@@ -5,7 +5,7 @@ import { refereePiece } from '../../pattern';
 import { PLAN_FORMAT, type Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { anyPlanOf, reckonOrRefuse } from '../fixtures/anyPlan';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 const notebook = { kind: 'slab', name: 'notebook', width: { mm: 75 }, height: { mm: 150 }, depth: { mm: 9 } } as const;
 const bar = { kind: 'bar' as const, diameter: { mm: 40 }, dropFront: { mm: 110 }, dropBack: { mm: 110 } };

@@ -1,0 +1,117 @@
+import { chosen, derive, type Figure } from '../../base/figure';
+import type { Free } from '../../piece';
+import { formatNumber, mmToken, mostToken, plural, typedToken } from '../../base/units';
+import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
+import { buttonArea } from './buttonLoop';
+import { BUTTON_FIELDS, chainsFor, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere } from '../common';
+
+type Mm = Figure<'mm'>;
+
+/** From the mouth's edge down to the button's upper rim, mm (prior, ours). */
+const BELOW_MM = 6;
+
+/**
+ * A loop at the middle of the back's edge and a button on the front below it, for a mouth without a flap: it must let the
+ * button through edge on, and reach over the filled top to it (law, handbook 6).
+ */
+function place({ built, fabric, thing, options, path }: FittingContext): Placed {
+  if (built.flap)
+    refuse(`${path}.kind`, 'This closes an opening without a flap. Remove the flap, or use a button and loop for it.');
+  const face = frontOf(built);
+  const diameter = chosen(Number(options.buttonMm), 'mm', 'button');
+  const thickness = chosen(Number(options.buttonThicknessMm), 'mm', 'button');
+  const below = derive(
+    'mm',
+    'button below the edge = 6 mm + diameter / 2',
+    { diameter },
+    (v) => BELOW_MM + v.diameter / 2,
+  );
+  if (below.value + diameter.value / 2 > face.height / 2)
+    refuse(
+      `${path}.buttonMm`,
+      `A button of ${typedToken(diameter.value)} fills half the front, ${mmToken(face.height)} high. Use one of ${mostToken(Math.max(5, face.height / 2 - BELOW_MM))} or less.`,
+    );
+  const gap = derive('mm', 'gap = D + button below the edge', { D: thing.depth, below }, (v) => v.D + v.below);
+  const asked = loopAsked(diameter, thickness, gap);
+  const { chains, made } = chainsFor(asked, fabric.chain);
+  const inFrom = options.inFromMm === undefined ? face.width / 2 : Number(options.inFromMm);
+  const rim = diameter.value / 2;
+  refuseBeside({ mm: inFrom, least: rim, most: face.width - rim }, `${path}.inFromMm`);
+  const where =
+    options.inFromMm === undefined ? 'at the middle' : `{mm:${formatNumber(inFrom)}} in from the {side:left} side`;
+  const x = face.x + inFrom;
+  return {
+    figures: { asked, chains, length: made, buttonBelow: below },
+    place: `loop ${where} of the back’s edge, ${plural(chains.value, 'chain')}; button on the front, {mm:${formatNumber(below.value)}} below its edge`,
+    rows: [],
+    steps: [
+      {
+        id: 'work-mouth-loop',
+        section: 'closing',
+        kind: 'closure',
+        does: [joined(chains.value, where)],
+        check: {
+          look: 'Does the button go through, edge on, and hold?',
+          repair: 'Make the loop a chain shorter or longer.',
+        },
+        minutes: 2,
+      },
+      {
+        id: 'sew-button',
+        section: 'closing',
+        kind: 'closure',
+        does: sewnWhere(
+          'button',
+          `Put the item in and lay the loop over to the front: the button’s middle comes about {mm:${formatNumber(below.value)}} below the edge. Mark where the loop ends.`,
+          'sew the button on there, through the front layer only.',
+        ),
+        check: {
+          look: 'Does the needle come out inside the pouch, and not through the back? Does the loop hold the opening shut?',
+          repair: 'Set the button a row higher or lower.',
+        },
+        minutes: 8,
+      },
+    ],
+    parts: {
+      folded: [
+        { type: 'button', x, y: face.y + below.value, diameter: diameter.value },
+        { type: 'loop', x, y: face.y, reach: below.value + diameter.value / 2, towards: 'down' },
+      ],
+    },
+    advice: [],
+    areas: [buttonArea(inFrom, below.value, diameter.value)],
+    notions: [{ name: 'button', size: `${formatNumber(diameter.value)} mm`, count: 1 }],
+  };
+}
+
+/** Round the button edge on, or twice the way to its far rim: the longer of both (law, handbook 6). */
+function loopAsked(diameter: Mm, thickness: Mm, gap: Mm): Mm {
+  return derive(
+    'mm',
+    'loop = the longer of 2 × (diameter + thickness) and 2 × (gap + diameter / 2)',
+    { diameter, thickness, gap },
+    (v) => Math.max(2 * (v.diameter + v.thickness), 2 * (v.gap + v.diameter / 2)),
+  );
+}
+
+const joined = (chains: number, where: string): Free => ({
+  do: 'free',
+  id: 'mouth-loop',
+  lead: '',
+  from: `with a {slip} ${where} of the back’s edge`,
+  courses: [[{ do: 'loop', chains, closes: 'same-stitch' }]],
+  times: 1,
+  tails: 0,
+});
+
+export const mouthLoop: FittingDefinition = {
+  id: 'mouth-loop',
+  name: 'Loop and button at the opening',
+  summary: 'Closes an opening that has no flap.',
+  asks: ['straight-mouth'],
+  because: 'It reaches from the back’s edge over to the front.',
+  hazards: ['small-part'],
+  figures: { asked: 'Loop needed', chains: 'Chains', length: 'Loop', buttonBelow: 'Button below the edge' },
+  options: [...BUTTON_FIELDS, { ...IN_FROM, help: 'To its middle. Left empty: in the middle.' }],
+  place,
+};

@@ -1,0 +1,133 @@
+import { BUTTON_THICKNESS_MM, slotChains } from '../../craft/counts';
+import { chosen, derive, prior } from '../../base/figure';
+import { barFault, workBar } from '../../craft/things';
+import { work, type Instruction } from '../../craft/fabric';
+import type { Piece } from '../../shapes';
+import { nth, tailOf } from '../../piece';
+import { formatNumber, mmToken } from '../../base/units';
+import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
+import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from '../common';
+
+/** Beyond the buttonhole, mm (prior, ours). */
+const BEYOND_MM = 12;
+
+/** Two tabs from the back's upper edge over a bar, each buttoned to itself (handbook 6, tabs over a bar). */
+function place({ built, fabric, options, path, carrier, schools }: FittingContext): Placed {
+  const fault = barFault(carrier);
+  if (fault) refuse(carrier ? fault.path : `${path}.kind`, `Tabs go over something, under Thing. ${fault.message}`);
+  const bar = workBar(carrier!);
+  const face = frontOf(built);
+  const button = lengthOf(options.buttonMm, 'button');
+  const plain = plainRows(fabric);
+  const slot = slotChains(
+    button,
+    chosen(BUTTON_THICKNESS_MM, 'mm', 'button, thick'),
+    plain.stitch.factors.stretchAcross,
+    fabric.chain,
+  );
+  const beyond = prior(BEYOND_MM, 'mm', 0, 'beyond the hole');
+  const length = derive(
+    'mm',
+    'tab = 2 × way over the bar + button + beyond',
+    { over: bar.over(fabric.thickness), button, beyond },
+    (v) => 2 * v.over + v.button + v.beyond,
+  );
+  const width = derive(
+    'mm',
+    'width = hole + 4 stitches',
+    { hole: slot, wc: fabric.chain, w: plain.stitchWidth },
+    (v) => v.hole * v.wc + 4 * v.w,
+  );
+  if (2 * width.value > face.width)
+    refuse(
+      `${path}.buttonMm`,
+      `Two tabs of ${mmToken(width.value)} are wider than the ${mmToken(face.width)} they hang from. Choose a smaller button.`,
+    );
+  const piece = smallPiece({ id: 'tab', name: 'Tab', times: 2, fabric: plain, width, length, schools });
+  const x = face.width / 6;
+  return {
+    figures: { length, width, hole: slot },
+    place: `on the back’s top edge, a sixth of the way in from each side; ${piece.stitches} stitches, ${piece.rows} rows`,
+    rows: holeRows(piece, slot.value),
+    pieces: [piece],
+    steps: [
+      {
+        id: 'sew-tabs',
+        section: 'closing',
+        kind: 'closure',
+        does: [
+          {
+            do: 'sew',
+            id: 'tabs',
+            what: piece.id,
+            mm: 18 * piece.width.value,
+            tails: [1, 2].map((one) => tailOf(nth(piece.id, one), 'start')),
+            says: `sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {mm:${button.value}} button just below each tab, through one layer only.`,
+          },
+        ],
+        check: {
+          look: 'Over the bar and buttoned, does it hang level?',
+          repair: 'Set one button a row higher or lower.',
+        },
+        minutes: 16,
+      },
+    ],
+    parts: {
+      folded: [x, face.width - x].map(
+        (at) =>
+          ({
+            type: 'line',
+            kind: 'cord',
+            x1: face.x + at,
+            y1: face.y - 0.12 * face.height,
+            x2: face.x + at,
+            y2: face.y,
+            label: 'tab',
+          }) as const,
+      ),
+    },
+    advice: [],
+    areas: [x, face.width - x].map((at) => ({
+      face: 'back' as const,
+      x: [at - width.value / 2, at + width.value / 2] as const,
+      y: [0, button.value + 6] as const,
+    })),
+    notions: [{ name: 'button', size: `${formatNumber(button.value)} mm`, count: 2 }],
+  };
+}
+
+/** The hole lies so many rows from the tab's end (prior, ours). */
+const HOLE_FROM_END = 2;
+
+/** The buttonhole in the tab's own rows: chains over as many stitches, worked into in the next row. */
+function holeRows(piece: Piece, chains: number): Placed['rows'] {
+  const row = piece.rows - HOLE_FROM_END;
+  if (row < 2) return [];
+  const { before, after } = centredOn(piece.stitches, chains);
+  const stitch = piece.fabric.stitch.base;
+  const open: Instruction[] = [
+    work(stitch, before),
+    { do: 'chain', chains, spans: chains, as: 'chains' },
+    { do: 'skip', times: chains, into: 'stitch' },
+    work(stitch, after),
+  ];
+  // turned, it is met from its other end
+  const filled = [work(stitch, after), work(stitch, chains, 'chain'), work(stitch, before)];
+  return [open, filled].map((instructions, index) => ({
+    piece: piece.id,
+    row: row + index,
+    instructions: withStitches(piece.courses[row + index - 1]!, instructions),
+  }));
+}
+
+export const tabs: FittingDefinition = {
+  id: 'tabs',
+  name: 'Tabs over a bar',
+  summary: 'Two tabs from the back over a bar, each with its button.',
+  asks: ['open-mouth'],
+  because: 'They hang from a back, over a bar.',
+  hazards: ['small-part'],
+  figures: { length: 'Length', width: 'Width', hole: 'Hole' },
+  options: [{ key: 'buttonMm', kind: 'length', label: 'Button diameter', min: 8, max: 50, default: 18 }],
+  place,
+};

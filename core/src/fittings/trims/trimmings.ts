@@ -1,0 +1,256 @@
+import { BASES, inOne, tallyRow, work, type Instruction } from '../../craft/fabric';
+import { chosen, derive, prior, type Figure } from '../../base/figure';
+import { tailOf } from '../../piece';
+import { mostToken, typedToken } from '../../base/units';
+import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
+import { frontOf, lengthOf, refuse } from '../common';
+
+/** Yarn of a tassel: `2 × wraps × length + ties` (law, handbook 6). */
+export function tasselYarn(wraps: Figure<'1'>, length: Figure<'mm'>): Figure<'mm'> {
+  const tied = prior(300, 'mm', 0, 'to tie it twice');
+  return derive(
+    'mm',
+    'yarn = 2 × wraps × length + ties',
+    { wraps, length, tied },
+    (v) => 2 * v.wraps * v.length + v.tied,
+  );
+}
+
+/** Where a tassel hangs: in words, what it is sewn to, and how far across the front. */
+const TASSEL_AT: Readonly<Record<string, { name: string; place: string; sew: string; x: number }>> = {
+  bottom: {
+    name: 'middle of the bottom',
+    place: 'on the middle of the bottom',
+    sew: 'to the middle of the bottom',
+    x: 0.5,
+  },
+  corner: {
+    name: 'a bottom corner',
+    place: 'on the bottom {side:right} corner',
+    sew: 'to the bottom {side:right} corner',
+    x: 1,
+  },
+  side: {
+    name: 'a side edge',
+    place: 'on the {side:right} side edge, a row below the opening',
+    sew: 'to the {side:right} side edge, a row below the opening',
+    x: 1,
+  },
+  zip: {
+    name: 'the zip’s pull',
+    place: 'on the zip’s pull',
+    sew: 'through the hole of the zip’s pull',
+    x: 1,
+  },
+  flap: {
+    name: 'middle of the flap’s edge',
+    place: 'on the middle of the flap’s edge',
+    sew: 'to the middle of the flap’s edge',
+    x: 0.5,
+  },
+};
+
+function placeTassel({ built, options, path, beside }: FittingContext): Placed {
+  const length = lengthOf(options.lengthMm, 'typed');
+  const wraps = chosen(Number(options.wraps), '1', 'typed');
+  const face = frontOf(built);
+  if (length.value > 2 * face.height)
+    refuse(
+      `${path}.lengthMm`,
+      `A tassel of ${typedToken(length.value)} would hang below twice the piece’s own height. Make it ${mostToken(2 * face.height)} or less.`,
+    );
+  const yarn = tasselYarn(wraps, length);
+  const where = TASSEL_AT[String(options.at)] ?? TASSEL_AT.bottom!;
+  if (options.at === 'zip' && !beside.includes('zip'))
+    refuse(`${path}.at`, 'There is no zip for it to hang from. Add a zip, or hang the tassel from the bottom.');
+  if (options.at === 'flap' && !built.flap)
+    refuse(`${path}.at`, 'A tassel on the flap’s edge needs a flap. Add a flap, or hang the tassel from the bottom.');
+  return {
+    figures: { yarn },
+    place: where.place,
+    rows: [],
+    steps: [
+      {
+        id: 'make-tassel',
+        section: 'finishing',
+        kind: 'finish',
+        does: [
+          {
+            do: 'sew',
+            id: 'tassel',
+            mm: yarn.value,
+            says: `wrap ${wraps.value} times round a card {mm:${length.value}} high, tie it at the top, wind it below the head, cut the lower loops and trim. Sew it ${where.sew}.`,
+          },
+        ],
+        minutes: 8,
+      },
+    ],
+    parts: {
+      folded: [
+        {
+          type: 'line',
+          kind: 'cord',
+          x1: face.x + where.x * face.width,
+          y1: face.y + face.height,
+          x2: face.x + where.x * face.width,
+          y2: face.y + face.height + Math.min(length.value, 0.25 * face.height),
+          label: 'tassel',
+        },
+      ],
+    },
+    advice: [],
+  };
+}
+
+export const tassel: FittingDefinition = {
+  id: 'tassel',
+  name: 'Tassel',
+  summary: 'Wound round a card, tied and trimmed.',
+  asks: [],
+  figures: { yarn: 'Yarn for it' },
+  options: [
+    { key: 'lengthMm', kind: 'length', label: 'Tassel length', min: 15, max: 300, default: 60 },
+    { key: 'wraps', kind: 'number', label: 'Wraps', unit: '', whole: true, min: 5, max: 120, default: 25 },
+    {
+      key: 'at',
+      kind: 'choice',
+      label: 'Hangs from',
+      options: Object.entries(TASSEL_AT).map(([id, { name }]) => ({ id, name })),
+      default: 'bottom',
+    },
+  ],
+  place: placeTassel,
+};
+
+/** Rounds of a small ball: out from a ring, once straight, in again. */
+const BALL: readonly (readonly Instruction[])[] = [
+  [work('single', 6, 'ring')],
+  [inOne('single', 2, 'stitch', 1, 6)],
+  [work('single', 12)],
+  [{ do: 'together', stitch: 'single', over: 2, times: 6 }],
+];
+
+/** What it is stuffed and drawn up with, mm (prior, ours). */
+const STUFFING_MM = 300;
+
+/** A small ball of single round the cords, to slide along them. */
+function placeBobble({ fabric }: FittingContext): Placed {
+  const stitches = BALL.reduce((sum, round) => sum + Object.values(tallyRow(round)).reduce((a, b) => a + b, 0), 0);
+  const yarn = derive(
+    'mm',
+    `yarn = ${BASES.single.yarn} × stitches × w`,
+    { n: chosen(stitches, 'stitches', '6 + 12 + 12 + 6'), w: fabric.stitchWidth },
+    (v) => BASES.single.yarn * v.n * v.w,
+  );
+  return {
+    figures: { yarn },
+    place: 'on the cords of the drawstring',
+    rows: [],
+    steps: [
+      {
+        id: 'make-bobble',
+        section: 'closing',
+        kind: 'closure',
+        follows: ['thread-cord'],
+        does: [
+          {
+            do: 'free',
+            id: 'bobble',
+            lead: 'Cord stopper, begun at its end:',
+            from: '',
+            courses: BALL,
+            times: 1,
+            tails: STUFFING_MM,
+            rounds: true,
+          },
+          {
+            do: 'sew',
+            id: 'bobble-on',
+            what: 'bobble',
+            tails: [tailOf('bobble', 'end')],
+            mm: STUFFING_MM / 2,
+            says: 'thread both ends of the cord through it, stuff it with the other tail, and draw the last round up around them, so that it slides.',
+          },
+        ],
+        check: {
+          look: 'Does it slide, and stay where it is put?',
+          repair: 'Draw it up more, or thread the cord through once again.',
+        },
+        minutes: 4,
+      },
+    ],
+    parts: {},
+    advice: [],
+  };
+}
+
+export const bobble: FittingDefinition = {
+  id: 'bobble',
+  name: 'Cord stopper',
+  summary: 'A small ball that holds the drawstring shut.',
+  asks: ['round-mouth'],
+  because: 'It slides on a drawstring’s cord.',
+  needs: 'cord',
+  hazards: ['small-part'],
+  figures: { yarn: 'Yarn for it' },
+  options: [],
+  place: placeBobble,
+};
+
+function placeTag({ built, options }: FittingContext): Placed {
+  const face = frontOf(built);
+  const [wide, high] = [Number(options.widthMm), Number(options.heightMm)];
+  const y = face.height - high - 12;
+  return {
+    figures: { width: lengthOf(wide, 'typed'), height: lengthOf(high, 'typed') },
+    place: `on the front, low at the {side:left}, {mm:12} from both edges`,
+    rows: [],
+    steps: [
+      {
+        id: 'sew-tag',
+        section: 'finishing',
+        kind: 'finish',
+        does: [
+          {
+            do: 'sew',
+            id: 'tag',
+            mm: 0,
+            open: true,
+            says: `sew the tag ({mm:${wide}} × {mm:${high}}) to the lower {side:left} of the front, {mm:12} from both edges, through the front layer only.`,
+          },
+        ],
+        minutes: 6,
+      },
+    ],
+    parts: {
+      folded: [
+        {
+          type: 'line',
+          kind: 'slot',
+          x1: face.x + 12,
+          y1: face.y + y,
+          x2: face.x + 12 + wide,
+          y2: face.y + y,
+          label: 'tag',
+        },
+      ],
+    },
+    advice: [],
+    areas: [{ face: 'front', x: [12, 12 + wide], y: [y, y + high] }],
+    notions: [{ name: 'tag', size: `${typedToken(wide)} × ${typedToken(high)}`, count: 1 }],
+  };
+}
+
+export const tag: FittingDefinition = {
+  id: 'tag',
+  name: 'Tag',
+  summary: 'A small label sewn to the front.',
+  asks: [],
+  hazards: ['glue'],
+  figures: { width: 'Width', height: 'Height' },
+  options: [
+    { key: 'widthMm', kind: 'length', label: 'Tag width', min: 5, max: 80, default: 25 },
+    { key: 'heightMm', kind: 'length', label: 'Tag height', min: 5, max: 80, default: 15 },
+  ],
+  place: placeTag,
+};

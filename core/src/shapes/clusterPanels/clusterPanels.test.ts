@@ -1,0 +1,110 @@
+import { refereePiece } from '../../pattern';
+import type { Border } from '../../piece';
+import { PLAN_FORMAT, type Plan } from '../../plan/plan';
+import { reckon } from '../../reckon/reckon';
+import { clusterRound } from './courses';
+import type { Worked } from '../../reckon/types';
+import { workOut } from '../../reckon/build';
+
+const PHONE: Plan['thing'] = { kind: 'slab', width: { mm: 78 }, height: { mm: 160 }, depth: { mm: 9 } };
+
+function pouch(shape: object = {}, fittings: Plan['fittings'] = [], thing: Plan['thing'] = PHONE): Plan {
+  return {
+    format: PLAN_FORMAT,
+    title: 'pouch',
+    thing,
+    fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 } },
+    shape: { kind: 'cluster-panels', ...shape },
+    fit: { name: 'roomy' },
+    fittings,
+  };
+}
+
+const FLAP: Plan['fittings'] = [{ kind: 'flap', overlapMm: 50 }, { kind: 'button-loop' }];
+
+const textsOf = ({ steps }: Worked, piece: string) => steps.filter((step) => step.piece === piece && step.row);
+
+const joinOf = (plan: Plan): Border =>
+  workOut(plan)
+    .built.assembly.flatMap(({ does = [] }) => does)
+    .find((work): work is Border => work.do === 'border')!;
+
+it('solves rounds for the width and the strip for the height, the back longer by turn and flap', () => {
+  const { pieces } = reckon(pouch({}, FLAP));
+  const [front, back] = pieces;
+  expect(front!.width.value).toBeCloseTo(back!.width.value, 6);
+  expect(back!.height.value).toBeGreaterThan(front!.height.value + 40);
+  const c = (front!.foundation.count - 3) / 3;
+  expect(front!.roundCounts!.at(-1)).toBe(clusterRound(c, front!.rows - 1));
+});
+
+it.each(['chain', 'ring'] as const)('begins its rounds where the strip from a %s ends, turned', (strip) => {
+  const worked = reckon(pouch({ strip }));
+  expect(refereePiece(worked.steps, 'front').faults).toEqual([]);
+  const rows = textsOf(worked, 'front');
+  const first = rows.find(({ kind }) => kind === 'round')!;
+  const before = rows[rows.indexOf(first) - 1]!;
+  expect(first.turned).toBe(true);
+  expect(before.text).toMatch(/Turn\.$/);
+  // the side that shows is the rounds'; the strip's last row has turned from it
+  expect([before.side, first.side]).toEqual(['wrong', 'right']);
+  expect(rows.every(({ counted }) => /^\d+ groups of 3$/.test(counted!))).toBe(true);
+});
+
+it('works two groups a row from a ring, and one at the end of each row around them', () => {
+  const worked = reckon(pouch({ strip: 'ring' }));
+  const rows = textsOf(worked, 'front');
+  const strip = rows.filter(({ section }) => section === 'strip');
+  expect(rows[0]!.text).toContain('(3 double crochet, chain 1, 3 double crochet) into the ring');
+  expect(strip.every(({ counted }) => counted === '2 groups of 3')).toBe(true);
+  const around = rows[strip.length]!;
+  expect(around.text).toContain(`3 double crochet in each of the next ${strip.length} row ends, (chain 1`);
+  expect(around.counted).toBe(`${2 * strip.length + 2} groups of 3`);
+});
+
+it('joins by singles through both layers, 2 in each corner, and goes on around the flap with its loop', () => {
+  const join = joinOf(pouch({}, FLAP));
+  expect(join.closed).toBe(true);
+  expect(join.path.filter(({ corner }) => corner).map(({ into }) => into)).toEqual([2, 2, 2, 2]);
+  const layers = join.path.map(({ spans }) => spans.length);
+  expect(layers).toEqual([2, 2, 2, 2, 2, 1, 1, 1, 1, 1]);
+  expect(join.path.filter(({ loop }) => loop).map(({ name }) => name)).toEqual(['along the flap’s end']);
+  const alike = joinOf(pouch());
+  expect([alike.closed, alike.path.length]).toEqual([false, 5]);
+});
+
+it('has its colours by part, told where they change', () => {
+  const worked = reckon(pouch({ stripColour: 'kelp', lastColour: 'sand' }));
+  const rows = textsOf(worked, 'front');
+  expect(worked.steps[0]!.text).toMatch(/^With kelp: /);
+  expect(rows[0]!.note).toMatch(/Change to the main colour/);
+  expect(rows.at(-1)!.text).toMatch(/^With sand: /);
+  expect(worked.supplies.byColour.map(({ name }) => name).sort()).toEqual(['kelp', 'sand', 'the main colour']);
+  const two = reckon(pouch({ secondColour: 'kelp' }));
+  expect(two.supplies.byColour.map(({ name }) => name)).toContain('kelp');
+});
+
+it('proposes a smaller hook where whole rounds miss the width, and tells of what is wider than tall', () => {
+  const advised = (plan: Plan) => reckon(plan).advice;
+  const widths = Array.from({ length: 24 }, (_, index) => 60 + index);
+  const steps = widths.flatMap((mm) => {
+    const plan = pouch({}, [], { kind: 'slab', width: { mm }, height: { mm: 160 }, depth: { mm: 9 } });
+    return advised(plan).filter(({ id }) => id === 'cluster-step');
+  });
+  const hooks = steps.filter(({ change }) => change);
+  expect(hooks.length).toBeGreaterThan(0);
+  expect(hooks.length).toBeLessThan(widths.length);
+  for (const { change, repair } of hooks) {
+    expect(change!['fabric.hookMm']).toBeLessThan(4);
+    expect(repair).toMatch(/^With a 3?2?[.\d]+ mm hook \d+ rounds? come to within about \d+ mm/);
+  }
+  const flat = advised(pouch({}, [], { kind: 'slab', width: { mm: 150 }, height: { mm: 80 }, depth: { mm: 12 } }));
+  expect(flat.find(({ id }) => id === 'clusters-too-tall')!.text).toMatch(/at least .* long; .* would do/);
+  expect(advised(pouch()).map(({ id }) => id)).not.toContain('clusters-too-tall');
+});
+
+it('brings a flap down in front of what is wider than tall as well', () => {
+  const wide: Plan['thing'] = { kind: 'slab', width: { mm: 150 }, height: { mm: 80 }, depth: { mm: 12 } };
+  const { flap } = workOut(pouch({}, [{ kind: 'flap', overlapMm: 50 }], wide)).built;
+  expect(flap!.edgeBelowFrontTop.value).toBeGreaterThan(25);
+});

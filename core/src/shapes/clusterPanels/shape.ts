@@ -1,0 +1,215 @@
+import { refuseBeyond } from '../../craft/counts';
+import { chosen, derive, type Figure } from '../../base/figure';
+import { flapTurn } from '../../craft/fit';
+import type { Field } from '../../base/units';
+import { chosenCount, countChoice, pickAdvice } from '../common/choice';
+import { edgingDepth, flapOverlap, leastReach, wantedFront, wantedRound } from '../common/flat';
+import { alsoOf, insideFaces, sized } from '../common/sized';
+import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition } from '../definition';
+import { stepMisses, tooTall } from './advice';
+import { clusterRound, type StripStart } from './courses';
+import { clusterGauge, clusterPiece, stripFor, widthOf, type ClusterGauge } from './piece';
+import { clusterWork } from './work';
+import { clusterViews } from './views';
+
+type Mm = Figure<'mm'>;
+
+const colour = (key: string, label: string): Field => ({
+  key,
+  kind: 'text',
+  label,
+  help: 'Its colour by name. Left empty: as all.',
+  max: 60,
+  default: '',
+});
+
+const options: readonly Field[] = [
+  {
+    key: 'strip',
+    kind: 'choice',
+    label: 'Strip in the middle',
+    help: 'What the rounds are worked around.',
+    options: [
+      { id: 'chain', name: 'groups along a chain' },
+      { id: 'ring', name: 'two groups a row, from a ring' },
+    ],
+    default: 'chain',
+  },
+  colour('stripColour', 'Strip in another colour'),
+  colour('lastColour', 'Last round in another colour'),
+  colour('secondColour', 'Second rectangle in another colour'),
+];
+
+const named = (given: unknown): string | undefined =>
+  typeof given === 'string' && given.trim() !== '' ? given.trim() : undefined;
+
+/** The colours of its parts that are said. */
+function coloursOf({ stripColour, lastColour }: ShapeContext['options']): { strip?: string; last?: string } {
+  const [strip, last] = [named(stripColour), named(lastColour)];
+  return { ...(strip ? { strip } : {}), ...(last ? { last } : {}) };
+}
+
+/**
+ * Two rectangles of three-double clusters: a strip, then rounds; both of one width, the back longer by turn and flap. Rounds
+ * are solved for the width, the strip for each height (handbook 5.7).
+ */
+function build(context: ShapeContext): Built {
+  const { thing, demands, options: given } = context;
+  const { stripes } = context.fabric;
+  const fabric = { ...context.fabric.also('cluster', 'rounds'), ...(stripes ? { stripes } : {}) };
+  const own = { ...context, fabric };
+  const { thickness: t } = fabric;
+  const gauge = clusterGauge(given.strip as StripStart, fabric);
+  const face = wantedRound(own).face;
+  const choice = countChoice(
+    {
+      id: 'width',
+      name: 'Width',
+      noun: 'rounds',
+      asked: face,
+      sizeOf: (r) => widthOf(gauge, r),
+      insideOf: (r) => 2 * widthOf(gauge, r) - thing.pockets * Math.PI * t.value,
+      multiple: { repeat: 1, edge: 0 },
+      atLeast: 1,
+      stretch: fabric.stitch.factors.stretchAcross,
+    },
+    { ...own, demands: {} },
+  );
+  const r = chosenCount(choice);
+  refuseBeyond(clusterRound(0, r), 'stitches', 'thing');
+  const front = wantedFront(own);
+  const overlap = demands.flap ? flapOverlap(demands.flap, thing.height) : undefined;
+  const frontLength = stripFor(gauge, front, r);
+  const pieceOf = (id: string, name: string, length: number, height: Mm) =>
+    clusterPiece(
+      { id, name, length, rounds: r, gauge, fabric, wanted: { width: face, height }, colours: coloursOf(given) },
+      own,
+    );
+  const frontPiece = pieceOf('front', overlap ? 'Front' : 'Rectangle', frontLength, front);
+  const back = overlap ? backOf(own, gauge, frontPiece, frontLength, r, overlap) : undefined;
+  const backPiece = back ? withColour(pieceOf('back', 'Back with flap', back.length, back.wanted), given) : undefined;
+  const pieces = backPiece ? [frontPiece, backPiece] : [twice(frontPiece, given)];
+  const rounds = chosen(r, 'rows', 'rounds of groups');
+  const { across, pitch, h } = gauge;
+  const whole = sized('F = strip + 2r h', { strip: across, r: rounds, h }, (v) => v.strip + 2 * v.r * v.h);
+  const girth = insideFaces(whole, t, thing.pockets);
+  const c = chosen(frontLength, '1', 'of the front’s strip');
+  const depth = sized(
+    'inside = strip’s length + 2r h − D/2 − πt/4',
+    { c, pitch, r: rounds, h, D: thing.depth, t },
+    (v) => v.c * v.pitch + 2 * v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+  );
+  const reach = back ? flapReach(own, gauge, back.length - frontLength) : undefined;
+  const flap: FlapPlace | undefined = backPiece && reach ? flapPlace(frontPiece, backPiece, reach.figure) : undefined;
+  return {
+    pieces,
+    inside: { girth: girth.figure, depth: depth.figure },
+    outside: {
+      width: frontPiece.width,
+      height: frontPiece.height,
+      thickness: sized('D + layers × t', { D: thing.depth, t }, (v) => v.D + (flap ? 3 : 2) * v.t).figure,
+    },
+    choices: [choice],
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAcross,
+      ...(reach && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
+      also: alsoOf(girth, depth, reach),
+    },
+    ...(flap ? { flap } : {}),
+    ...clusterWork(pieces[0]!, backPiece),
+    advice: [
+      ...pickAdvice(choice, { repeat: 1, edge: 0 }),
+      ...stepMisses(face, r, gauge, fabric),
+      ...tooTall(front, frontPiece, gauge),
+    ],
+    views: clusterViews({
+      front: frontPiece,
+      back: backPiece,
+      thing,
+      fabric,
+      join: fabric.also('single', 'rounds'),
+      rounds: r,
+    }),
+  };
+}
+
+/** The back: as long as the front as it came out, the way over the top, and the flap; longer by one at the least. */
+function backOf(
+  context: ShapeContext,
+  gauge: ClusterGauge,
+  front: Piece,
+  frontLength: number,
+  rounds: number,
+  overlap: Mm,
+): { length: number; wanted: Mm } {
+  const { thing, fabric } = context;
+  const wanted = derive(
+    'mm',
+    'front + turn + flap − border',
+    {
+      front: front.height,
+      turn: flapTurn(thing.depth, fabric.thickness),
+      flap: overlap,
+      border: edgingDepth(1, context),
+    },
+    (v) => Math.max(0.1, v.front + v.turn + v.flap - v.border),
+  );
+  return { length: Math.max(frontLength + 1, stripFor(gauge, wanted, rounds)), wanted };
+}
+
+function withColour(piece: Piece, { secondColour }: ShapeContext['options']): Piece {
+  const second = named(secondColour);
+  return second && !piece.bands ? { ...piece, colour: second } : piece;
+}
+
+function twice(piece: Piece, { secondColour }: ShapeContext['options']): Piece {
+  const second = named(secondColour);
+  return { ...piece, times: 2, ...(second && !piece.bands ? { secondColour: second } : {}) };
+}
+
+function flapPlace(front: Piece, back: Piece, edgeBelowFrontTop: Mm): FlapPlace {
+  return {
+    piece: back.id,
+    edge: 'last',
+    row: back.rows,
+    stitches: back.rectangle!.end,
+    width: back.width,
+    edgeBelowFrontTop,
+    frontMm: front.height.value,
+    borderMm: 0,
+  };
+}
+
+/**
+ * How far the flap comes down in front: what the back's strip has more than the front's, as both have as many rounds, less
+ * the way over the top (law, handbook 3).
+ */
+function flapReach(context: ShapeContext, gauge: ClusterGauge, more: number) {
+  const { thing, fabric } = context;
+  const c = chosen(more, '1', 'of the back’s strip more than of the front’s');
+  return sized(
+    'edge = longer strip + border − D − πt/2',
+    { c, pitch: gauge.pitch, border: edgingDepth(1, context), D: thing.depth, t: fabric.thickness },
+    (v) => v.c * v.pitch + v.border - v.D - (Math.PI * v.t) / 2,
+  );
+}
+
+export const clusterPanels: ShapeDefinition = {
+  id: 'cluster-panels',
+  name: 'Group rectangles',
+  summary: 'Two rectangles of 3-{double} groups, worked outwards from a strip; a longer back makes the flap.',
+  why: 'Quick, lacy, few stitches; needs a lining for slim things.',
+  worked: 'rounds',
+  options,
+  takes: {
+    flat: true,
+    round: 'Its bottom is a seam, and what is round stands on a round one. Choose a round base with sides.',
+    rods: 'Tools slip through the gaps between groups. Choose a strip or two panels.',
+    several: true,
+    given: true,
+  },
+  offers: ['open-mouth', 'straight-mouth', 'turn-over', 'free-back', 'bundle'],
+  build,
+};

@@ -1,0 +1,496 @@
+import { MARK_FIRST_STITCH } from '../common/markers';
+import {
+  changeRound,
+  discToWall,
+  flatIncrease,
+  multipleOf,
+  nearestCounts,
+  refuseBeyond,
+  shareOut,
+} from '../../craft/counts';
+import { lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../../craft/fabric';
+import { chosen, derive, type Figure } from '../../base/figure';
+import { baseSuits, tubeGirth, type Want } from '../../craft/fit';
+import { formatNumber, plural, type Field } from '../../base/units';
+import type { Band } from '../../piece';
+import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from '../definition';
+import {
+  acrossFrom,
+  bandsDrawn,
+  cutTube,
+  floorDrawn,
+  floorTail,
+  panel,
+  sideBySide,
+  standing,
+  tubeTails,
+  uprightFrom,
+  type Part,
+  type RowLines,
+  type View,
+  roundsDrawn,
+} from '../../drawing';
+import { baseSizes } from '../common/baseSizes';
+import { chosenCount, pickAdvice } from '../common/choice';
+import { BASE_ROUNDS, baseSchools, bandRounds, levelOnLast, roundOf, staggered } from '../common/courses';
+import { coverDrive } from '../common/drive';
+import { roundPiece, roundsFor, wallBands, type RoundRun } from '../common/roundPiece';
+import { alikeRows } from '../common/rowPiece';
+import { alsoOf, sized } from '../common/sized';
+import { mouthOf, tubeEnd, tubeMouth } from '../common/tubeWork';
+import { flatWidth, tubeRound } from '../common/tube';
+import { ONE_ROOM } from '../common/takes';
+
+type Mm = Figure<'mm'>;
+
+const number = (key: string, label: string, help: string, min: number, max: number): Field => ({
+  key,
+  kind: 'number',
+  label,
+  help,
+  unit: 'stitches',
+  whole: true,
+  min,
+  max,
+  optional: true,
+});
+
+const options: readonly Field[] = [
+  {
+    key: 'base',
+    kind: 'choice',
+    label: 'Base worked in',
+    options: (['single', 'half-double', 'double'] as const).map((id) => ({ id, name: `{${id}}` })),
+    default: 'single',
+  },
+  number('start', 'Stitches in the ring', 'Left empty: as many as lie flat.', 3, 24),
+  number('each', 'More in each round', 'Left empty: as many as lie flat.', 1, 24),
+  {
+    key: 'doublings',
+    kind: 'number',
+    label: 'Rounds of twice as many first',
+    unit: 'rounds',
+    whole: true,
+    min: 0,
+    max: 3,
+    default: 0,
+  },
+  {
+    key: 'cupped',
+    kind: 'choice',
+    label: 'The base',
+    help: 'More than lies flat ruffles, less cups: a round bottom is made by fewer.',
+    options: [
+      { id: 'flat', name: 'is to lie flat' },
+      { id: 'on-purpose', name: 'may cup or ruffle: it is meant to' },
+    ],
+    default: 'flat',
+  },
+  BASE_ROUNDS,
+  {
+    key: 'takeIn',
+    kind: 'choice',
+    label: 'At the shoulder',
+    options: [
+      { id: 'none', name: 'straight up' },
+      { id: 'shoulder', name: 'taken in to the neck' },
+    ],
+    default: 'none',
+  },
+];
+
+/**
+ * A disc from the ring outwards, then a wall straight up, taken in at the shoulder where it is wanted (handbook 4.1 and
+ * 5.5). The base is in a plain stitch, the wall in the plan's own.
+ */
+function build(context: ShapeContext): Built {
+  const { fabric, thing, options: given, schools } = context;
+  const baseId = given.base as BaseId;
+  const base = fabric.also(baseId, 'rounds');
+  const { choice, n, girth } = tubeRound(context, fabric, 4, []);
+  const count = chosenCount(choice);
+  const disc = discOf({ ...context, schools: baseSchools(context) }, base, count);
+  const wanted = wallHeights(context);
+  const { rounds: wallRounds, bands } = wallBands(wanted.wall, fabric);
+  const top = bands.at(-1)!;
+  const shoulder = wanted.shoulder ? shoulderOf(context, bands, count, wanted.shoulder) : undefined;
+  const r = alikeRows(chosen(wallRounds, 'rows', 'rounds of the wall'), fabric);
+  const h = fabric.rowHeight;
+  const t = fabric.thickness;
+  const plain = plainOf(top.fabric);
+  const s = chosen(shoulder?.courses.length ?? 0, 'rows', 'rounds of the shoulder');
+  const depth = sized(
+    shoulder ? 'inside = wall rounds × h + shoulder rounds × h of its stitch − πt/4' : 'inside = rounds × h − πt/4',
+    { r, h, s, share: chosen(plain.rowHeight.value / h.value, '1', 'the shoulder’s round against the wall’s'), t },
+    (v) => v.r * v.h + v.s * v.share * v.h - (Math.PI * v.t) / 4,
+  );
+  const height = derive(
+    'mm',
+    'height = rounds × h',
+    { r, h, s, share: chosen(plain.rowHeight.value / h.value, '1', 'the shoulder’s round against the wall’s') },
+    (v) => (v.r + v.s * v.share) * v.h,
+  );
+  const width = flatWidth(n, fabric.stitchWidth);
+  const runs: RoundRun[] = [
+    { name: 'base', courses: disc.courses, fabric: base, wanted: disc.radius },
+    {
+      name: 'wall',
+      courses: bandRounds(bands, count, schools, 'wall', { upon: 'plain', on: base.stitch.base }),
+      fabric,
+      wanted: wanted.wall,
+      ...(fabric.bands ? { bands } : {}),
+    },
+    ...(shoulder && wanted.shoulder
+      ? [{ name: 'shoulder', courses: shoulder.courses, fabric: plain, wanted: wanted.shoulder }]
+      : []),
+  ];
+  const start = disc.counts[0]!;
+  const piece = roundPiece({
+    id: 'body',
+    name: 'Bag',
+    foundation: { kind: 'ring', count: start, edge: 'closed' },
+    foundationFigure: derive(
+      'stitches',
+      'into the ring: as many as each round adds, unless chosen',
+      { h: base.rowHeight, w: base.stitchWidth },
+      () => start,
+    ),
+    stitches: n,
+    runs,
+    main: fabric,
+    width,
+    height,
+    summary: `Ring of ${start}, base of ${plural(disc.counts.length, 'round')} to ${count}; ${plural(wallRounds, 'round')} of wall${shoulder ? `; taken in to ${shoulder.neck}` : ''}`,
+    notes: {
+      1: MARK_FIRST_STITCH,
+      [disc.counts.length]: 'The base is done.',
+    },
+  });
+  return {
+    pieces: [piece],
+    inside: { girth: girth.figure, depth: depth.figure },
+    outside: { width, height, thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure },
+    choices: [choice],
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAcross,
+      also: alsoOf(girth, depth),
+      ...(given.cupped === 'on-purpose' ? {} : { wants: [baseWant(disc, base, fabric, n)] }),
+    },
+    mouth: shoulder
+      ? { piece: 'body', fabric: plain, from: piece.rows, to: piece.rows, stitches: shoulder.neck }
+      : mouthOf(piece, top, count),
+    ...(shoulder ? { upright: mouthOf({ id: piece.id, rows: disc.counts.length + wallRounds }, top, count) } : {}),
+    assembly: tubeEnd(piece, schools, 'Stand the item in it: does the last round come where you want it?'),
+    ...tubeMouth(piece, schools),
+    advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice],
+    views: views(context, piece, disc.counts, wallRounds, count, base, shoulder),
+  };
+}
+
+/** What a shoulder is worked in: the wall's stitch plainly. */
+const plainOf = (wall: WorkedFabric): WorkedFabric => wall.also(wall.stitch.base, 'rounds');
+
+/** Its base, flat, as large round as the wall: of the wall's own stitch or of another. */
+function baseWant(
+  { counts, own }: ReturnType<typeof discOf>,
+  base: WorkedFabric,
+  wall: WorkedFabric,
+  n: Figure<'stitches'>,
+): Want {
+  const { w, h, also } = baseSizes(base, wall);
+  return baseSuits(
+    {
+      flat: (sample) => 2 * Math.PI * counts.length * h(sample),
+      stitches: (sample) => own * w(sample),
+      wall: (sample) => n.value * sample.w,
+    },
+    also,
+  );
+}
+
+/** The diameter the base must have: the thing's own; of a bag given flat, that of the round it makes. */
+function baseDiameter({ thing, fit }: ShapeContext): Mm {
+  if (thing.profile === 'given') return derive('mm', 'b = g / π', { g: thing.girth }, (v) => v.g / Math.PI);
+  return derive('mm', 'b = (g + ease) / π', { g: thing.girth, ease: fit.girthEase }, (v) => (v.g + v.ease) / Math.PI);
+}
+
+/** Rounds of the base `k = round((b/2) / h)`, counts to the wall's (law, handbook 4.1). */
+function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
+  const { options: given, schools } = context;
+  const h = base.rowHeight.value;
+  const w = base.stitchWidth.value;
+  const flat = Math.max(3, Math.round(flatIncrease(h, w)));
+  const each = Number(given.each ?? flat);
+  const start = Number(given.start ?? given.each ?? flat);
+  const radius = derive('mm', 'b / 2', { b: baseDiameter(context) }, (v) => v.b / 2);
+  const rounds = roundsFor(radius, base);
+  refuseBeyond(start * 2 ** Number(given.doublings) + each * rounds, 'stitches', 'thing');
+  const { counts, own, advice } = discToWall({ start, each, doublings: Number(given.doublings) }, rounds, wall, h, w);
+  const stitch = base.stitch.id;
+  const courses = counts.map((ends, index): Course => {
+    const before = counts[index - 1];
+    const body: Instruction[] =
+      before === undefined ? [work(stitch, ends, 'ring')] : changeRound(before, ends, stitch, staggered(index));
+    return roundOf(body, ends, base.stitch.base, schools, 'base');
+  });
+  return { counts, own, courses, radius, advice: given.cupped === 'on-purpose' ? [] : advice };
+}
+
+/** Heights of wall and shoulder (law, handbook 3): the wall turns up out of the base by a quarter turn. */
+function wallHeights({ thing, fit, fabric, options: given }: ShapeContext): { wall: Mm; shoulder?: Mm } {
+  const t = fabric.thickness;
+  const whole = derive(
+    'mm',
+    'wall = H + cover ease + πt/4',
+    { H: thing.height, cover: fit.coverEase, t },
+    (v) => v.H + v.cover + (Math.PI * v.t) / 4,
+  );
+  const at = shoulderHeight(thing.stations);
+  if (given.takeIn !== 'shoulder' || at === undefined || at >= thing.height.value) return { wall: whole };
+  const from = chosen(at, 'mm', 'height of the shoulder');
+  return {
+    wall: derive('mm', 'wall = shoulder + πt/4', { shoulder: from, t }, (v) => v.shoulder + (Math.PI * v.t) / 4),
+    shoulder: derive(
+      'mm',
+      'shoulder = H + cover ease − height of the shoulder',
+      { H: thing.height, cover: fit.coverEase, from },
+      (v) => v.H + v.cover - v.from,
+    ),
+  };
+}
+
+function shoulderHeight(stations: ShapeContext['thing']['stations']): number | undefined {
+  const neck = stations?.find(({ name }) => name === 'neck');
+  return neck ? stations?.find(({ name }) => name === 'shoulder')?.height : undefined;
+}
+
+/**
+ * Rounds that lead from the wall's count to the neck's, taking in evenly (law, handbook 4.1: increases backwards); an
+ * open wall is levelled by a plain round first.
+ */
+function shoulderOf({ thing, fit, schools }: ShapeContext, bands: readonly Band[], count: number, height: Mm) {
+  const plain = plainOf(bands.at(-1)!.fabric);
+  const neck = thing.stations!.find(({ name }) => name === 'neck')!;
+  const girth = chosen(Math.PI * neck.diameter, 'mm', 'round the neck');
+  const ease = derive(
+    'mm',
+    'ease in proportion',
+    { ease: fit.girthEase, g: thing.girth, girth },
+    (v) => (v.ease / v.g) * v.girth,
+  );
+  const asked = tubeGirth(girth, ease, plain.thickness);
+  const stitches = nearestCounts({
+    askedMm: asked.value,
+    sizeOf: (n) => n * plain.stitchWidth.value,
+    conditions: [multipleOf({ repeat: 1, edge: 0 })],
+    hurts: 'small',
+    atLeast: 3,
+    path: 'thing.neckDiameter',
+  }).find(({ best }) => best)!.count;
+  const rounds = roundsFor(height, plain);
+  const to = Math.min(count, stitches);
+  // a round can at most halve; the rest of the way stays open rather than being forced
+  const neckCount = Math.max(to, Math.ceil(count / 2 ** rounds));
+  const falls = shareOut(rounds, count - neckCount);
+  const courses: Course[] = [];
+  let now = count;
+  const level = levelOnLast(bands, count, schools);
+  if (level) courses.push(roundOf(level, count, plain.stitch.base, schools, 'shoulder'));
+  falls.forEach((fall, index) => {
+    const next = Math.max(now - fall, Math.ceil(now / 2));
+    courses.push(
+      roundOf(changeRound(now, next, plain.stitch.id, staggered(index)), next, plain.stitch.base, schools, 'shoulder'),
+    );
+    now = next;
+  });
+  return { courses, neck: now, neckMm: neck.diameter };
+}
+
+/** What the three views of it show: sizes as they lie, mm, and the counts they are named by. */
+interface Standing {
+  piece: Piece;
+  context: ShapeContext;
+  n: number;
+  rounds: { base: number; wall: number; shoulder: number };
+  /** Stitches where the shoulder ends; those of the wall where there is none. */
+  neck: number;
+  /** The base, across. */
+  across: number;
+  wallHigh: number;
+  bands: ReturnType<typeof bandsDrawn>;
+  shoulderHigh: number;
+  baseStitch: string;
+  /** Of each round of the shoulder as many stitches as are seen of it. */
+  taken: Pick<RowLines, 'rounds' | 'bands'>;
+}
+
+function views(
+  context: ShapeContext,
+  piece: Piece,
+  counts: readonly number[],
+  wallRounds: number,
+  n: number,
+  base: WorkedFabric,
+  shoulder: ReturnType<typeof shoulderOf> | undefined,
+): View[] {
+  const { fabric } = context;
+  const plain = plainOf(lastFabric(fabric));
+  const taken = shoulder?.courses.length ?? 0;
+  const it: Standing = {
+    piece,
+    context,
+    n,
+    rounds: { base: counts.length, wall: wallRounds, shoulder: taken },
+    neck: shoulder?.neck ?? n,
+    across: 2 * counts.length * base.rowHeight.value,
+    wallHigh: piece.reach(counts.length + wallRounds) - piece.reach(counts.length),
+    bands: bandsDrawn(piece, counts.length + 1, counts.length + wallRounds),
+    shoulderHigh: taken * plain.rowHeight.value,
+    baseStitch: base.stitch.id,
+    taken: {
+      ...roundsDrawn(
+        (shoulder?.courses ?? []).map(({ ends }) => Math.floor(ends / 2)),
+        plain.stitch.id,
+      ),
+      ...(taken > 0 ? bandsDrawn(piece, counts.length + wallRounds + 1) : {}),
+    },
+  };
+  const half = (n * fabric.stitchWidth.value) / 2;
+  const neckHalf = shoulder ? (shoulder.neck * plain.stitchWidth.value) / 2 : half;
+  const wide = Math.max(it.across, (2 * half) / Math.PI);
+  const neckWide = (2 * neckHalf) / Math.PI;
+  return [flatView(it, half, neckHalf, counts), standingView(it, wide, neckWide), cutView(it, wide, neckWide)];
+}
+
+/** The wall and, above it, the shoulder as they stand, each with what is written on it. */
+function body(it: Standing, w: number, top: number, subs: { wall: string; shoulder: string }): Part[] {
+  const { rounds, n, shoulderHigh, wallHigh } = it;
+  const across = { w, stitches: n / 2 };
+  const wall = { role: 'wall', label: 'wall', y: shoulderHigh, h: wallHigh, rows: rounds.wall, ...it.bands } as const;
+  const shoulder = {
+    role: 'turn',
+    label: 'shoulder',
+    form: 'taper',
+    h: shoulderHigh,
+    rows: rounds.shoulder,
+    ...it.taken,
+  } as const;
+  return [
+    panel({ ...wall, ...across, sub: subs.wall }),
+    ...(rounds.shoulder > 0 ? [panel({ ...shoulder, ...across, top, sub: subs.shoulder })] : []),
+  ];
+}
+
+function flatView(it: Standing, half: number, neckHalf: number, counts: readonly number[]): View {
+  const { context, n, rounds, neck, across, wallHigh, shoulderHigh } = it;
+  const high = wallHigh + shoulderHigh;
+  const side: Part[] = [
+    ...body(it, half, neckHalf, {
+      wall: `${rounds.wall} rounds of ${n}`,
+      shoulder: `${rounds.shoulder} rounds to ${neck}`,
+    }),
+    ...tubeTails('floor', { x: (half - neckHalf) / 2, y: 0, h: high }),
+    acrossFrom(0, half, { count: `${n} stitches round`, choice: 'round' }),
+    uprightFrom(0, high, {
+      count: plural(rounds.wall + rounds.shoulder, 'round'),
+      drives: coverDrive(context),
+    }),
+  ];
+  const disc: Part[] = [
+    panel({
+      role: 'base',
+      label: 'base',
+      sub: `${plural(rounds.base, 'round')} to ${n}`,
+      form: 'disc',
+      w: across,
+      h: across,
+      rows: rounds.base,
+      stitches: n,
+      stacked: 'out',
+      ...floorDrawn(counts, it.baseStitch),
+    }),
+    floorTail(across / 2, across / 2),
+    acrossFrom(0, across, { count: plural(rounds.base, 'round') }),
+  ];
+  const takenIn = rounds.shoulder > 0 ? `; taken in over ${plural(rounds.shoulder, 'round')} to ${neck}` : '';
+  return {
+    id: 'flat',
+    name: 'Flat',
+    ...sideBySide([
+      { parts: side, width: half, height: high },
+      { parts: disc, width: across, height: across },
+    ]),
+    text: `Base of ${plural(rounds.base, 'round')}, {mm:${formatNumber(across)}} across, ${counts.join(', ')} stitches; wall of ${plural(rounds.wall, 'round')} of ${n}, {mm:${formatNumber(wallHigh)}} high${takenIn}.`,
+  };
+}
+
+function standingView(it: Standing, wide: number, neckWide: number): View {
+  const { context, rounds, neck } = it;
+  const high = it.wallHigh + it.shoulderHigh;
+  return {
+    id: 'folded',
+    name: 'Standing',
+    width: wide,
+    height: high,
+    parts: [
+      ...body(it, wide, neckWide, { wall: `${rounds.wall} rounds`, shoulder: `to ${neck}` }),
+      ...standing(context.thing, 0, wide, high),
+      acrossFrom(0, wide),
+      uprightFrom(0, high),
+    ],
+    text: `Standing: {mm:${formatNumber(wide)}} across and {mm:${formatNumber(high)}} high.`,
+  };
+}
+
+function cutView(it: Standing, wide: number, neckWide: number): View {
+  const { thing, fabric } = it.context;
+  const t = fabric.thickness.value;
+  const high = it.wallHigh + it.shoulderHigh;
+  const wall: [number, number][] = [
+    [0, it.shoulderHigh],
+    [0, high + t],
+    [wide, high + t],
+    [wide, it.shoulderHigh],
+  ];
+  const inner = (wide - neckWide) / 2;
+  const points: [number, number][] = it.rounds.shoulder > 0 ? [[inner, 0], ...wall, [wide - inner, 0]] : wall;
+  return {
+    id: 'cut',
+    name: 'Cut through',
+    width: wide,
+    height: high + t,
+    parts: [
+      { type: 'cut', role: 'wall', points, thickness: t, rows: cutTube(it.piece) },
+      ...standing(thing, 0, wide, high + t / 2),
+      acrossFrom(0, wide),
+      uprightFrom(0, high),
+    ],
+    text: `Cut through: base and wall of {mm:${formatNumber(t)}} round a thing {mm:${formatNumber(thing.width.value)}} across.`,
+  };
+}
+
+export const discWall: ShapeDefinition = {
+  id: 'disc-wall',
+  name: 'Round base with sides',
+  summary: 'A round base from a ring, then a wall in any stitch, taken in at the shoulder if wanted.',
+  why: 'Stands on its base; no seam; made for what is round.',
+  worked: 'rounds',
+  bands: true,
+  options,
+  takes: {
+    flat: true,
+    round: true,
+    rods: true,
+    several: ONE_ROOM,
+    given: true,
+  },
+  offers: ['open-mouth', 'round-mouth', 'free-back', 'bundle'],
+  unsuited: ({ profile, width, depth }) => {
+    if (profile === 'round' || profile === 'given') return undefined;
+    if (Math.max(width.value, depth.value) <= 1.5 * Math.min(width.value, depth.value)) return undefined;
+    return 'Its base is round, and this is flat: use an oval base instead.';
+  },
+  build,
+};

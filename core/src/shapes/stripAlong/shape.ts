@@ -1,0 +1,297 @@
+import { cumulativeRows } from '../../craft/counts';
+import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
+import { edgesOf, pickedUp, type Border } from '../../piece';
+import { plural, type FieldValues } from '../../base/units';
+import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
+import { countChoice, countFigure, pickAdvice } from '../common/choice';
+import { edgingDepth, leastReach, wantedRound } from '../common/flat';
+import { crocheted, joinField, joinOf } from '../common/joins';
+import { alikeRows, besideFill, rowPiece, rowsLong } from '../common/rowPiece';
+import { alsoOf, insideFaces, sized, type Sized } from '../common/sized';
+import {
+  edgedFirst,
+  endName,
+  flapPlace,
+  flapReach,
+  PASS,
+  passDepth,
+  passOf,
+  stripLengths,
+  stripWork,
+  type StripLength,
+} from '../common/strip';
+import type { StripEdges } from '../common/stripWork';
+import { BOTTOM_IS_A_FOLD } from '../common/takes';
+import { stripViews } from '../common/stripViews';
+
+type Mm = Figure<'mm'>;
+
+/**
+ * The strip worked sideways: chain as long as the strip, rows as many as it is wide, so that ridges run up the pouch and
+ * it stretches where the rows are (handbook 5.2). Boundaries of sections are stitches.
+ */
+function build(context: ShapeContext): Built {
+  const { fabric, thing, picks } = context;
+  const { options } = context;
+  const join = joinOf(options.join);
+  // a join through edge stitches takes a quarter of a stitch's height there as it takes of its width elsewhere
+  const take = chosen(join.take, 'rows', 'taken by the join');
+  const h = fabric.rowHeight;
+  const t = fabric.thickness;
+  const beside = besideFill(fabric);
+  const faceOf = (rows: number) => beside.mm + (rows - beside.rows - 2 * take.value) * h.value;
+  const choice = countChoice(
+    {
+      id: 'width',
+      name: 'Width',
+      noun: 'rows',
+      asked: wantedRound(context).face,
+      sizeOf: faceOf,
+      insideOf: (rows) => 2 * faceOf(rows) - thing.pockets * Math.PI * t.value,
+      multiple: { repeat: 1, edge: 0 },
+      atLeast: Math.max(2, beside.rows + 1),
+      stretch: fabric.stitch.factors.stretchAlong,
+    },
+    context,
+  );
+  const rows = countFigure(choice, h, { asked: 'F', size: 'h', count: 'rows' }, 'rows', picks);
+  const lengths = stripLengths(context, edgingDepth(0, context));
+  const piece = alongPiece(context, rows, lengths);
+  const face = sized(
+    'F = (rows − 2 take) h',
+    { rows: alikeRows(rows, fabric), take, h },
+    (v) => (v.rows - 2 * v.take) * v.h,
+  );
+  const girth = insideFaces(face, t, thing.pockets);
+  const depth = frontDepth(context, piece.sections[0]!);
+  const reach = flapReach(
+    context,
+    chosen(piece.stitches, 'stitches', 'stitches from end to end'),
+    'w',
+    bordersAtEnd(context),
+  );
+  const flap = flapPlace(piece, reach, {
+    row: piece.rows,
+    stitches: piece.rows,
+    width: piece.height,
+    edge: 'left',
+    borderMm: 0,
+  });
+  const overlap = lengths.find(({ name }) => name === 'flap')?.figure;
+  return {
+    pieces: [piece],
+    inside: { girth: girth.figure, depth: depth.figure },
+    outside: {
+      width: piece.height,
+      height: stitchesLong(piece.sections[1]!, context),
+      thickness: sized('D + layers × t', { D: thing.depth, t }, (v) => v.D + (flap ? 3 : 2) * v.t).figure,
+    },
+    choices: [choice],
+    model: {
+      girth: girth.of,
+      depth: depth.of,
+      stretch: fabric.stitch.factors.stretchAlong,
+      ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
+      also: alsoOf(girth, depth, flap && reach),
+    },
+    ...(flap ? { flap } : {}),
+    ...assembly(context, piece),
+    advice: pickAdvice(choice, { repeat: 1, edge: 0 }),
+    views: stripViews({ piece, thing, fabric, counts: 'stitches' }),
+  };
+}
+
+/** What lies beyond the strip's far end: a pass around, or rows of its own (law, handbook 4.4). */
+function bordersAtEnd(context: ShapeContext): Mm {
+  const endRows = Number(context.options.endRows);
+  return endRows > 0 ? edgingDepth(endRows, context) : passDepth(context);
+}
+
+/** One border along the flap's end is enough. */
+function refusePass(options: FieldValues, endRows: number): void {
+  if (endRows === 0 || passOf(options) !== 'around' || !crocheted(joinOf(options.join))) return;
+  throw new PlanProblem([
+    {
+      path: 'shape.endRows',
+      message: `${plural(endRows, 'row')} along the flap’s end and a pass around it would border it twice. Make it 0 rows, or join each side by itself.`,
+    },
+  ]);
+}
+
+/** The strip with its sections in stitches; the last one carries what the stitch's multiple adds or takes. */
+function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readonly StripLength[]): Piece {
+  const { fabric } = context;
+  const { repeat, edge } = fabric.stitch.rows;
+  const w = fabric.stitchWidth;
+  const spans = cumulativeRows(
+    lengths.map(({ name, figure }) => ({ name, mm: figure.value })),
+    w.value,
+  );
+  const before = spans.at(-2)?.to ?? 0;
+  const asked = spans.at(-1)!.to;
+  const stitches = Math.max(
+    // edges alone are not the stitch
+    edge + repeat,
+    edge + repeat * Math.ceil((before + 1 - edge) / repeat),
+    edge + repeat * Math.round((asked - edge) / repeat),
+  );
+  const total = lengths.map(({ figure }) => figure).reduce((a, b) => derive('mm', 'a + b', { a, b }, (v) => v.a + v.b));
+  const n = derive(
+    'stitches',
+    'n = length / w, the nearest that the stitch allows',
+    { length: total, w },
+    () => stitches,
+  );
+  const piece = rowPiece(
+    {
+      id: 'body',
+      name: 'Strip',
+      fabric,
+      stitches: n,
+      lengths: [{ name: 'strip', figure: rowsLong('width', rows, fabric) }],
+      edge: 'seam',
+    },
+    context,
+  );
+  const sections = spans.map((span, index): Section => {
+    const to = index === spans.length - 1 ? stitches : span.to;
+    const from = span.from;
+    const wanted = lengths[index]!.figure;
+    return {
+      name: span.name,
+      rows: piece.rows,
+      from,
+      to,
+      stitches: to - from + 1,
+      mm: (to - from + 1) * w.value,
+      count: derive(
+        'stitches',
+        'round((before × w + wanted) / w) − before, boundaries counted from the chain’s end',
+        { wanted, w, before: chosen(from - 1, 'stitches', 'stitches before it') },
+        () => to - from + 1,
+      ),
+    };
+  });
+  return { ...piece, sections };
+}
+
+function stitchesLong({ name, stitches }: Section, { fabric }: ShapeContext): Mm {
+  const n = chosen(stitches, 'stitches', `stitches of the ${name}`);
+  return derive('mm', `${name} = n × w`, { n, w: fabric.stitchWidth }, (v) => v.n * v.w);
+}
+
+function frontDepth({ thing, fabric }: ShapeContext, front: Section): Sized {
+  const n = chosen(front.stitches, 'stitches', 'stitches of the front');
+  return sized(
+    'inside = front stitches × w − D/2 − πt/4',
+    { n, w: fabric.stitchWidth, D: thing.depth, t: fabric.thickness },
+    (v) => v.n * v.w - v.D / 2 - (Math.PI * v.t) / 4,
+  );
+}
+
+/** Rows along the far end already border it. */
+const ENDED = 'The flap’s end is bordered by rows of its own. Remove those, or remove the edging.';
+
+/** A border of singles along the ends of the rows at the strip's far end, down from its last row. */
+function endBorder(piece: Piece, courses: number): Border {
+  const edge = edgesOf(piece).left;
+  const span = { piece: piece.id, edge: 'left', from: piece.rows, to: 1 };
+  const stitches = pickedUp(edge, span, piece.fabric.stitchWidth.value);
+  return {
+    do: 'border',
+    id: 'ending',
+    stitch: 'single',
+    courses,
+    closed: false,
+    from: 'at the end of the last row, with the right side facing',
+    path: [{ spans: [span], stitches, name: endName(piece) }],
+  };
+}
+
+/** Those rows as a step: gone on from the last row where it ends there, else joined anew. */
+function ending(piece: Piece, courses: number): { first: WorkStep[]; last: WorkStep[] } {
+  if (courses === 0) return { first: [], last: [] };
+  const step: WorkStep = {
+    ...edgedFirst(piece.id, endBorder(piece, courses)),
+    id: 'end-rows',
+    check: {
+      look: 'Does the edge lie flat?',
+      repair: 'If it waves, leave a stitch out now and then; if it draws in, work looser.',
+    },
+  };
+  if (piece.rows % 2 === 1) return { first: [step], last: [] };
+  return { first: [], last: [{ ...step, does: [...step.does!, { do: 'fasten-off' }] }] };
+}
+
+function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
+  const endRows = Number(options.endRows);
+  refusePass(options, endRows);
+  const { first: ended, last: endedAnew } = ending(piece, endRows);
+  const front = piece.sections[0]!;
+  const ends = piece.sections
+    .slice(0, -1)
+    .map(({ name, to }) => `after stitch ${to} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`);
+  // stitches are counted from where row 1 begins
+  const strip: StripEdges = {
+    piece,
+    long: ['foundation', 'last'],
+    end: 'left',
+    near: 'right',
+    endName: endName(piece),
+    places: piece.stitches,
+    front: front.stitches,
+    placeOf: (stitch) => piece.stitches + 1 - stitch,
+  };
+  const marks: WorkStep = {
+    id: 'mark-folds',
+    section: 'joining',
+    kind: 'assembly',
+    does: [{ do: 'mark', says: `Place a stitch marker in the first and the last row ${ends.join(', ')}.` }],
+    notions: [{ name: 'stitch markers', count: 2 * ends.length }],
+  };
+  return stripWork({
+    strip,
+    edging: 0,
+    join: joinOf(options.join),
+    pass: passOf(options),
+    first: [...ended, marks],
+    last: endedAnew,
+    rim: endRows > 0 ? ENDED : undefined,
+    look: 'ridges of both layers run straight up',
+    by: 'stitch',
+  });
+}
+
+export const stripAlong: ShapeDefinition = {
+  id: 'strip-along',
+  name: 'Folded strip, rows lengthwise',
+  summary: 'The same strip worked sideways: ribs run up the pouch, and it stretches round the item.',
+  why: 'Ribs run up and give most round the item.',
+  worked: 'rows',
+  around: 'rows',
+  bands: true,
+  options: [
+    joinField('Sides', 'How the two sides are closed.'),
+    PASS,
+    {
+      key: 'endRows',
+      kind: 'number',
+      label: 'Rows along the far end',
+      help: '{Single}, worked into the ends of the rows: a firm edge for the flap, and for a loop.',
+      unit: 'rows',
+      whole: true,
+      min: 0,
+      max: 4,
+      default: 0,
+    },
+  ],
+  takes: {
+    flat: true,
+    round: BOTTOM_IS_A_FOLD,
+    rods: true,
+    several: true,
+    given: true,
+  },
+  offers: ['open-mouth', 'straight-mouth', 'turn-over', 'free-back', 'bundle'],
+  build,
+};
