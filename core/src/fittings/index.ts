@@ -17,7 +17,7 @@ import { mouthLoop } from './closures/mouthLoop';
 import { ornament } from './trims/ornament';
 import { secondLayer } from './pockets/secondLayer';
 import { shankButton } from './closures/shankButton';
-import { strap } from './carrying/strap';
+import { strap } from './carrying/strap/strap';
 import { tabs } from './closures/tabs';
 import { ties } from './closures/ties';
 import { tongueHandle } from './carrying/tongueHandle';

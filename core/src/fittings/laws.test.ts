@@ -10,7 +10,7 @@ import { slotChains, divide } from '../craft/counts';
 import { collisions, fittingDefinition, type Placed } from './index';
 import { channelWidth } from './pockets/dividers';
 import { growth } from './common';
-import { strapLength } from './carrying/strap';
+import { strapLength } from './carrying/strap/length';
 import { tasselYarn } from './trims/trimmings';
 import { zipFor, ZIPS_MM } from './closures/zip';
 import type { Worked } from '../reckon/types';

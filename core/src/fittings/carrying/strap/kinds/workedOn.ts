@@ -1,0 +1,99 @@
+import { formatNumber } from '../../../../base/units';
+import { work } from '../../../../craft/fabric';
+import type { Free } from '../../../../piece';
+import { chainsFor, refuse } from '../../../common';
+import type { FittingContext } from '../../../definition';
+import type { Made, Mm, StrapKind } from '../kind';
+
+/** Where a strap is chained on: the hook is there or the yarn is joined there, and it is held at the other place. */
+interface ChainedOn extends Pick<Free, 'lead' | 'from' | 'onward'> {
+  began: string;
+  held: string;
+}
+
+/** At the two sides of an opening no hook waits at (handbook 6). */
+const FROM_A_SIDE: ChainedOn = {
+  lead: '',
+  from: 'with a {slip} to the top end of the {side:right} side edge',
+  began: 'the place it began at',
+  held: 'the top end of the {side:left} side edge',
+};
+
+/**
+ * From where the hook is in the last round, held opposite or so many stitches on; else from one side of the opening to the
+ * other.
+ *
+ * @throws PlanProblem where so many stitches on is no other place, or there is no round to count them in
+ */
+function chainedOn({ built: { mouth, rimGoesOn }, options, path }: FittingContext): ChainedOn {
+  const { apart } = options;
+  if (!rimGoesOn || !mouth) {
+    if (apart !== undefined)
+      refuse(
+        `${path}.apart`,
+        `Only along a last round can ${Number(apart)} stitches be counted. Leave it empty: here the strap goes from one side of the opening to the other.`,
+      );
+    return FROM_A_SIDE;
+  }
+  const on = apart === undefined ? Math.floor(mouth.stitches / 2) : Number(apart);
+  if (on >= mouth.stitches)
+    refuse(
+      `${path}.apart`,
+      `The last round has ${mouth.stitches} stitches; ${on} on from the first comes round to it again. Make it ${mouth.stitches - 1} or less.`,
+    );
+  return {
+    lead: 'The strap, from where the hook is:',
+    from: '',
+    onward: true,
+    began: 'the stitch it began at',
+    held: `stitch ${on + 1} of the last round`,
+  };
+}
+
+/** Chained on at one place, held at the other and covered with {single} on the way back (handbook 6). */
+function coveredChain(length: Mm, context: FittingContext): Made {
+  const { began, held: other, ...place } = chainedOn(context);
+  const { chains, made } = chainsFor(length, context.fabric.chain);
+  const n = chains.value;
+  const strap: Free = {
+    do: 'free',
+    id: 'strap',
+    ...place,
+    courses: [
+      [
+        { do: 'chain', chains: n, spans: n, as: 'chains' },
+        { do: 'anchor', place: other },
+      ],
+      [work('single', n, 'chain'), { do: 'anchor', place: began }],
+    ],
+    times: 1,
+    tails: 0,
+  };
+  return {
+    figures: { chains, made },
+    notions: [],
+    steps: [
+      {
+        id: 'make-strap',
+        section: 'strap',
+        kind: 'assembly',
+        ...(place.onward ? ({ after: context.built.pieces[0]!.id, goesOn: true } as const) : {}),
+        does: [strap],
+        check: {
+          look: `Not twisted, and {mm:${formatNumber(length.value)}} long before it is loaded?`,
+          repair: 'Pull out that row and add or leave out chains.',
+        },
+        minutes: 4,
+      },
+    ],
+  };
+}
+
+export const workedOn: StrapKind = {
+  id: 'worked-on',
+  name: 'chained on where it hangs, covered with {single}',
+  columns: () => 2,
+  stretch: 0.04,
+  hangs: 'already',
+  make: coveredChain,
+};
