@@ -58,6 +58,8 @@ export {
   type Figure,
   type Kind,
   type PlanFault,
+  attempt,
+  attempted,
   PlanProblem,
   prior,
   type Term,
@@ -298,6 +300,6 @@ export {
 } from './make/adjust';
 export { type Way, ways, type Ways, type WaysAsk } from './compare/ways';
 export { TAILS, tailsDone } from './reckon/supplies';
-export type { PickedPlan, Worked, WorkedPiece, WORKED_FORMAT } from "./reckon/types";
-export { workOut } from "./reckon/build";
-export { reckonPicks } from "./reckon/views";
+export type { PickedPlan, Worked, WorkedPiece, WORKED_FORMAT } from './reckon/types';
+export { workOut } from './reckon/build';
+export { reckonPicks } from './reckon/views';

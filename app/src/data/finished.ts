@@ -1,10 +1,9 @@
-import {
+import { attempted,
   chance,
   finishOf,
   paceWithin,
   perMinuteAt,
   planFollowed,
-  PlanProblem,
   ratesMade,
   reckon,
   shapeDefinition,
@@ -64,7 +63,7 @@ const known = new WeakMap<readonly KeptEvent[], FinishedMake | null>();
 /** Everything that is told of a finished make; nothing where its plan cannot be calculated any more. */
 export function finishedMake(make: Make, events: readonly KeptEvent[]): FinishedMake | null {
   if (known.has(events)) return known.get(events)!;
-  const told = orNothing(() => toldOf(make, events));
+  const told = attempted(() => toldOf(make, events)) ?? null;
   known.set(events, told);
   return told;
 }
@@ -88,13 +87,4 @@ function toldOf({ title, plan }: Make, events: readonly KeptEvent[]): FinishedMa
     ...(spent === undefined ? {} : { minutes: spent }),
     ...(note === undefined ? {} : { note }),
   };
-}
-
-function orNothing<Told>(tell: () => Told): Told | null {
-  try {
-    return tell();
-  } catch (error) {
-    if (error instanceof PlanProblem) return null;
-    throw error;
-  }
 }

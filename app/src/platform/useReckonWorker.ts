@@ -4,6 +4,7 @@ import type { DaysAsk } from '@keep-snug/core/batches';
 import type { SittingsTold } from '@keep-snug/core/sittings';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
+import { reportFault } from './page';
 import type { ReckonWorker } from './reckon.worker';
 
 let remote: Remote<ReckonWorker> | null = null;
@@ -33,8 +34,11 @@ function useAnswer<Ask, Found>(
     let current = true;
     put(to, ask)
       .then((found) => current && setAnswer({ ask, found }))
-      // a plan that cannot be reckoned has no chance to show; the board says why
-      .catch(() => current && setAnswer({ ask, found: null }));
+      .catch((error: Error) => {
+        // a plan that cannot be reckoned has no chance to show, and the board says why; anything else is a fault of ours
+        if (error.name !== 'PlanProblem') reportFault(error);
+        if (current) setAnswer({ ask, found: null });
+      });
     return () => {
       current = false;
     };

@@ -1,9 +1,9 @@
 import {
+  attempted,
   fabricFromSwatch,
   fabricMade,
   handFrom,
   isFinished,
-  PlanProblem,
   rateFrom,
   ratesMade,
   strapGrowthFrom,
@@ -70,7 +70,7 @@ export function ratesNow(): { rate?: Rate; yarnUse?: OwnRatio; strapGrowth?: Own
   const { byMake } = useEvents.getState();
   const made = Object.entries(makes).flatMap(([id, { body, gone }]) => {
     const events = byMake[id] ?? [];
-    return gone || !isFinished(events) ? [] : (orNot(() => ratesMade(body.plan, events)) ?? []);
+    return gone || !isFinished(events) ? [] : (attempted(() => ratesMade(body.plan, events)) ?? []);
   });
   const [rate, yarnUse, strapGrowth] = [rateFrom(made), yarnUseFrom(made), strapGrowthFrom(made)];
   return { ...(rate ? { rate } : {}), ...(yarnUse ? { yarnUse } : {}), ...(strapGrowth ? { strapGrowth } : {}) };
@@ -98,17 +98,8 @@ const known = new WeakMap<readonly KeptEvent[], FabricSpec | undefined>();
 /** A make is asked again whenever anything is kept: what it shows changes only with its own events. */
 function madeOf(make: Make, events: readonly KeptEvent[]): FabricSpec | undefined {
   if (known.has(events)) return known.get(events);
-  const made = orNot(() => fabricMade(make.plan, events));
+  // a make whose plan cannot be calculated any more teaches nothing
+  const made = attempted(() => fabricMade(make.plan, events));
   known.set(events, made);
   return made;
-}
-
-/** A make whose plan cannot be calculated any more teaches nothing. */
-function orNot<Learnt>(learn: () => Learnt): Learnt | undefined {
-  try {
-    return learn();
-  } catch (error) {
-    if (error instanceof PlanProblem) return undefined;
-    throw error;
-  }
 }

@@ -1,6 +1,7 @@
 import {
+  attempt,
+  attempted,
   reckonPicks,
-  PlanProblem,
   reckon,
   type PickedPlan,
   type Plan,
@@ -36,12 +37,8 @@ export function reckonedFor(plan: Plan, reader: Reader): Outcome | null {
 }
 
 function reckonAnew(plan: Plan, reader: Reader): Outcome {
-  try {
-    return { worked: reckon(readBy(plan, reader)), faults: [] };
-  } catch (error) {
-    if (error instanceof PlanProblem) return { worked: null, faults: error.errors };
-    throw error;
-  }
+  const tried = attempt(() => reckon(readBy(plan, reader)));
+  return tried.ok ? { worked: tried.value, faults: [] } : { worked: null, faults: tried.faults };
 }
 
 /** A plan in the words and units of this reader, with this reader's habits where it has none of its own. */
@@ -54,14 +51,12 @@ let lastDragged: { plan: Plan; reader: Reader; reckon: ReturnType<typeof reckonP
 /** What a hand that draws sees: only what it needs is reckoned while it moves; null while it cannot be worked out. */
 export function drawnFor(plan: Plan, reader: Reader, moving: boolean): PickedPlan | null {
   if (!moving) return reckonFor(plan, reader).worked;
-  try {
+  const drawn = attempted(() => {
     if (lastDragged?.reader !== reader || !alikeButPicks(lastDragged.plan, plan))
       lastDragged = { plan, reader, reckon: reckonPicks(readBy(plan, reader)) };
     return lastDragged.reckon(plan.picks);
-  } catch (error) {
-    if (error instanceof PlanProblem) return null;
-    throw error;
-  }
+  });
+  return drawn ?? null;
 }
 
 /** Whether two states of a plan are the same but for the counts picked. What an edit does not touch stays one object. */

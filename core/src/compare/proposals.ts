@@ -1,11 +1,11 @@
+import { attempt } from '../base/figure';
 import { belongsOn, fittingDefinition } from '../fittings';
-import { PlanProblem } from '../base/figure';
 import type { Plan } from '../plan/plan';
 import { SHAPES, shapeDefinition } from '../shapes';
 import { carrierDefinition, thingDefinition, type GoesWith } from '../craft/things';
 import { withFitting } from '../plan/withFitting';
 import { withShape } from '../plan/withShape';
-import { workOut } from "../reckon/build";
+import { workOut } from '../reckon/build';
 
 /** Something that usually goes with what the plan is for, and the plan that has it. */
 export interface Proposal {
@@ -51,12 +51,4 @@ export function shapeTaking(plan: Plan, fitting: string): { name: string; plan: 
     .find((candidate) => isPossible(candidate.plan));
 }
 
-function isPossible(plan: Plan): boolean {
-  try {
-    workOut(plan);
-    return true;
-  } catch (error) {
-    if (error instanceof PlanProblem) return false;
-    throw error;
-  }
-}
+const isPossible = (plan: Plan): boolean => attempt(() => workOut(plan)).ok;

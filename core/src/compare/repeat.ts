@@ -2,7 +2,7 @@ import { seedOf } from '../reckon/chance';
 import { chanceInputs } from '../reckon/chanceInputs';
 import { onHook, type YarnRun } from '../craft/fabric';
 import { lengthsIn, workedAs } from '../reckon/asRepeated';
-import { PlanProblem } from '../base/figure';
+import { attempted } from '../base/figure';
 import { chanceOfFit } from '../craft/fit';
 import { inOrder, standingEvents, type KeptEvent } from '../make/log';
 import { planFollowed } from '../make/adjust';
@@ -20,8 +20,7 @@ import {
   type RepeatEffect,
   type Repeated,
 } from '../craft/repeating';
-import type { WorkedOut } from "../reckon/types";
-import { workOut } from "../reckon/build";
+import { workOut } from '../reckon/build';
 
 /** A plan in a yarn that repeats, and what it is to come to. */
 export interface RepeatAsk {
@@ -135,7 +134,7 @@ function optionsOf(plan: Plan, runs: readonly YarnRun[], wanted: RepeatEffect | 
 }
 
 function countsOn(plan: Plan, runs: readonly YarnRun[], wanted: RepeatEffect | undefined): RepeatOption[] {
-  const first = orNothing(() => workOut(plan));
+  const first = attempted(() => workOut(plan));
   // the count of a course, not of courses
   const choice = first?.built.choices.find(({ id }) => id === 'stitches') ?? first?.built.choices[0];
   if (!first || !choice) return [];
@@ -145,7 +144,7 @@ function countsOn(plan: Plan, runs: readonly YarnRun[], wanted: RepeatEffect | u
   return [...counts].flatMap((count) => {
     if (count < 1 || Math.abs(count - chosen) > NEAR) return [];
     const picked: Plan = { ...plan, picks: { ...plan.picks, [choice.id]: count } };
-    const out = orNothing(() => workOut(picked));
+    const out = attempted(() => workOut(picked));
     const own = out?.built.choices.find(({ id }) => id === choice.id);
     const option = own?.options.find((one) => one.chosen);
     // a count that a fitting cannot be placed on is none to offer
@@ -162,12 +161,3 @@ function countsOn(plan: Plan, runs: readonly YarnRun[], wanted: RepeatEffect | u
 }
 
 const nearby = (count: number): number[] => Array.from({ length: 2 * NEAR + 1 }, (_, index) => count - NEAR + index);
-
-function orNothing(work: () => WorkedOut): WorkedOut | null {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof PlanProblem) return null;
-    throw error;
-  }
-}

@@ -1,5 +1,5 @@
 import { hookChange } from '../craft/fabric';
-import { PlanProblem, type Advice } from '../base/figure';
+import { attempted, type Advice } from '../base/figure';
 import { chanceInputs } from './chanceInputs';
 import { FITS, missedAsPlanned, type Verdict } from '../craft/fit';
 import type { Plan } from '../plan/plan';
@@ -71,19 +71,10 @@ export function whatWouldFit(plan: Plan): WouldFit[] {
 function firstThatFits(plan: Plan, trials: readonly Trial[]): WouldFit | undefined {
   for (const trial of trials) {
     const next = applyChange(plan, trial.change);
-    const out = workedOrNot(next);
+    const out = attempted(() => workOut(next));
     if (out && !isMisfit(next, out)) return { ...trial, plan: next, out };
   }
   return undefined;
-}
-
-function workedOrNot(plan: Plan): WorkedOut | undefined {
-  try {
-    return workOut(plan);
-  } catch (error) {
-    if (error instanceof PlanProblem) return undefined;
-    throw error;
-  }
 }
 
 function hookTrials({ fabric }: Plan): Trial[] {

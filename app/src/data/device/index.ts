@@ -6,7 +6,7 @@ import {
   keepDraft,
   startKeeping,
   stopKeeping,
-  useKeeping,
+  tellTrouble,
   type Written,
 } from './keeper';
 import { leftDraft } from './leftDraft';
@@ -33,7 +33,7 @@ export async function startDevice(hear: (word: Word) => void): Promise<() => voi
   device = await startKeeping(afterWriting);
   const leave = joinTabs((word) => void takenOver(word).then(() => hear(word)));
   if (device) {
-    await moveIn(device).catch(() => useKeeping.setState({ trouble: 'full' }));
+    await moveIn(device).catch(tellTrouble);
     await layOut(device);
     const draft = await readMeta(device, 'draft');
     if (draft) useDraft.setState({ draft });

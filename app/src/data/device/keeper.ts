@@ -74,6 +74,12 @@ export function stopKeeping(): void {
   device = null;
 }
 
+/** Tells why this device keeps nothing now: it is full, or it does not let us. */
+export function tellTrouble(error: unknown): void {
+  const isFull = (error as { name?: string }).name === 'QuotaExceededError';
+  useKeeping.setState({ trouble: isFull ? 'full' : 'refused' });
+}
+
 async function reopen(): Promise<void> {
   try {
     device = await openDevice(() => {
@@ -157,8 +163,7 @@ async function attempt(): Promise<void> {
     if (!nothingWaits()) soon();
   } catch (error) {
     takeBack(due);
-    const full = (error as { name?: string }).name === 'QuotaExceededError';
-    useKeeping.setState({ trouble: full ? 'full' : 'refused' });
+    tellTrouble(error);
     later();
   } finally {
     leaving = undefined;

@@ -11,7 +11,7 @@ import {
   foldMake,
   isFinished,
   planFollowed,
-  PlanProblem,
+  attempt,
   reckon,
   stepsToMake,
   type KeptEvent,
@@ -39,7 +39,7 @@ export function batchNow(
   makes: readonly (readonly [string, LocalDocument<Make>])[],
   byMake: Readonly<Record<string, KeptEvent[]>>,
 ): BatchNow {
-  try {
+  const tried = attempt(() => {
     const worked = workVariants(batch);
     const own = makes
       .filter(([, { body }]) => body.batch?.batch === id)
@@ -57,11 +57,9 @@ export function batchNow(
         mm: { width: width.value, height: height.value },
       };
     });
-    return { ok: true, pieces, worked };
-  } catch (error) {
-    if (error instanceof PlanProblem) return { ok: false, message: error.errors[0]!.message };
-    throw error;
-  }
+    return { pieces, worked };
+  });
+  return tried.ok ? { ok: true, ...tried.value } : { ok: false, message: tried.faults[0]!.message };
 }
 
 function doneOf({ plan }: Make, events: readonly KeptEvent[]): number {

@@ -1,9 +1,9 @@
 import {
+  attempted,
   fabricMade,
   finishOf,
   handFrom,
   planFollowed,
-  PlanProblem,
   reckon,
   sizesMade,
   yarnOf,
@@ -44,13 +44,8 @@ export function Learnt({ id, make }: { id: string; make: Make }) {
 }
 
 function ownHand(make: Make, events: Parameters<typeof fabricMade>[1]): Hand | undefined {
-  try {
-    const fabric = fabricMade(make.plan, events);
-    return fabric ? handFrom([fabric]) : undefined;
-  } catch (error) {
-    if (error instanceof PlanProblem) return undefined;
-    throw error;
-  }
+  const fabric = attempted(() => fabricMade(make.plan, events));
+  return fabric && handFrom([fabric]);
 }
 
 /** Less than this is what any two makes differ by. */

@@ -1,7 +1,7 @@
 import {
+  attempted,
   changedWays,
   planAsked,
-  PlanProblem,
   type KeptEvent,
   type Make,
   type MendChoice,
@@ -38,12 +38,8 @@ function changedFor(
   if (!plan || JSON.stringify(plan) === JSON.stringify(planAsked(begun, events))) return null;
   const { worked } = reckonFor(plan, reader);
   if (!worked) return null;
-  try {
-    const choices = changedWays(readBy(begun, reader), eventsReadBy(events, reader), readBy(plan, reader));
-    // where only its title is another there is nothing to choose
-    return choices.length > 1 ? { plan, says: worked.pieces[0]!.summary, choices } : null;
-  } catch (error) {
-    if (error instanceof PlanProblem) return null;
-    throw error;
-  }
+  const choices =
+    attempted(() => changedWays(readBy(begun, reader), eventsReadBy(events, reader), readBy(plan, reader))) ?? [];
+  // where only its title is another there is nothing to choose
+  return choices.length > 1 ? { plan, says: worked.pieces[0]!.summary, choices } : null;
 }

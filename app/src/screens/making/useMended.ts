@@ -1,4 +1,4 @@
-import { mend, PlanProblem, type KeptEvent, type Make, type Mended } from '@keep-snug/core';
+import { attempted, mend, type KeptEvent, type Make, type Mended } from '@keep-snug/core';
 import { useMemo } from 'react';
 import { readBy, useReader, type Reader } from '@/reading/useWorked';
 import { useMakeEvents } from '@/data/events';
@@ -15,10 +15,5 @@ export const eventsReadBy = (events: readonly KeptEvent[], reader: Reader): Kept
   events.map((event) => (event.kind === 'decided' ? { ...event, plan: readBy(event.plan, reader) } : event));
 
 function mendedFor(make: Make, events: readonly KeptEvent[], reader: Reader): Mended | null {
-  try {
-    return mend(readBy(make.plan, reader), eventsReadBy(events, reader));
-  } catch (error) {
-    if (error instanceof PlanProblem) return null;
-    throw error;
-  }
+  return attempted(() => mend(readBy(make.plan, reader), eventsReadBy(events, reader))) ?? null;
 }

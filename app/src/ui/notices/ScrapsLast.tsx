@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { useMemo } from 'react';
 import {
-  PlanProblem,
+  attempted,
   roundedAmount,
   scrapsTold,
   sectionWord,
@@ -38,14 +38,8 @@ export function ScrapsLast({ plan, events }: { plan: Plan; events?: readonly Kep
   );
 }
 
-function toldOrNot(plan: Plan, events?: readonly KeptEvent[]): ScrapsTold | null {
-  try {
-    return scrapsTold({ plan, scraps: plan.fabric.scraps ?? [], ...(events ? { events } : {}) });
-  } catch (error) {
-    if (error instanceof PlanProblem) return null;
-    throw error;
-  }
-}
+const toldOrNot = (plan: Plan, events?: readonly KeptEvent[]): ScrapsTold | undefined =>
+  attempted(() => scrapsTold({ plan, scraps: plan.fabric.scraps ?? [], ...(events ? { events } : {}) }));
 
 function endText({ name, runsOut, over, grams }: ScrapEnd): string {
   if (!runsOut)

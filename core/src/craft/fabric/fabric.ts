@@ -1,4 +1,4 @@
-import { chosen, derive, measured, PlanProblem, prior, type Advice, type Figure } from '../../base/figure';
+import { attempted, chosen, derive, measured, PlanProblem, prior, type Advice, type Figure } from '../../base/figure';
 import { formatNumber, withArticle } from '../../base/units';
 import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPREAD } from './estimate';
 import {
@@ -54,12 +54,7 @@ export function workFabric(spec: FabricSpec, worked: WorkedIn = 'rows', girth?: 
 
 /** What a fabric comes to; nothing where a pattern of the maker's own has not been measured. */
 export function fabricIfMeasured(spec: FabricSpec): WorkedFabric | null {
-  try {
-    return workFabric(spec);
-  } catch (error) {
-    if (error instanceof PlanProblem) return null;
-    throw error;
-  }
+  return attempted(() => workFabric(spec)) ?? null;
 }
 
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);

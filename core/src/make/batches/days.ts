@@ -1,4 +1,4 @@
-import { PlanProblem } from '../../base/figure';
+import { attempted } from '../../base/figure';
 import { planSittings, type Day, type Job, type SittingsAsk, type SittingsTold } from '../sittings';
 import { variantPlan, type BatchRecord } from './batch';
 import { batchOrder, type BatchPiece } from './order';
@@ -38,10 +38,5 @@ function waitingOf({ id, batch, begun, wanted }: BatchToDo): Job[] {
 }
 
 function orderOf(batch: BatchRecord): BatchPiece[] {
-  try {
-    return batchOrder(batch);
-  } catch (error) {
-    if (error instanceof PlanProblem) return [];
-    throw error;
-  }
+  return attempted(() => batchOrder(batch)) ?? [];
 }

@@ -1,6 +1,6 @@
+import { attempted } from '../../base/figure';
 import { chance } from '../../reckon/chance';
 import { onHook } from '../../craft/fabric';
-import { PlanProblem } from '../../base/figure';
 import { fittingDefinition } from '../../fittings';
 import { changedWays, type MendChoice } from '../adjust';
 import type { Plan } from '../../plan/plan';
@@ -151,7 +151,7 @@ function biggerHooks(asked: Late): SittingHelp[] {
 /** The job made by another plan: before it is begun that plan, afterwards the way to go on with the work that is there. */
 function another({ hours, from, jobs, late, by }: Late, id: string, title: string, plan: Plan): SittingHelp[] {
   const made = late.begun ? goneOn(late.job, plan) : { plan };
-  const next = made && toDoIfReckoned({ ...late.job, plan: made.plan });
+  const next = made && attempted(() => toDoOf({ ...late.job, plan: made.plan }));
   if (!next) return [];
   const then = chanceBy(
     hours,
@@ -173,22 +173,9 @@ export const minutesOf = ({ minutes }: ToDo): number => minutes.reduce((sum, one
 
 /** The way to go on by a changed plan that pulls nothing out. */
 function goneOn({ plan, events = [] }: Job, changed: Plan): { plan: Plan; choice: MendChoice } | undefined {
-  try {
-    const choice = changedWays(plan, events, changed).find(({ id, from }) => from === null && id !== 'carry-on');
-    return choice && { plan: choice.plan, choice };
-  } catch (error) {
-    if (error instanceof PlanProblem) return undefined;
-    throw error;
-  }
-}
-
-function toDoIfReckoned(job: Job): ToDo | undefined {
-  try {
-    return toDoOf(job);
-  } catch (error) {
-    if (error instanceof PlanProblem) return undefined;
-    throw error;
-  }
+  const ways = attempted(() => changedWays(plan, events, changed)) ?? [];
+  const choice = ways.find(({ id, from }) => from === null && id !== 'carry-on');
+  return choice && { plan: choice.plan, choice };
 }
 
 /** Other work that comes before it, put aside. */
