@@ -1,3 +1,4 @@
+import type { Make } from '@keep-snug/core';
 import { StyleSheet, View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { MoreMenu } from '@/ui/actions/MoreMenu';
@@ -6,20 +7,14 @@ import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import type { Aloud } from '@/platform/useAloud';
 import type { Listening } from '@/platform/useListening';
+import { panelsAt } from './panels';
 
 interface Props {
   canUndo: boolean;
   onUndo: () => void;
-  onMeasure: () => void;
-  onLost: () => void;
-  onWeigh: () => void;
-  onLog: () => void;
-  onDays: () => void;
-  /** Left out where the yarn does not repeat. */
-  onLanded: (() => void) | undefined;
-  onChart: () => void;
-  onNote: () => void;
-  onKeys: () => void;
+  make: Make;
+  /** Opens a panel, by its id. */
+  onOpen: (panel: string) => void;
   /** Left out where no plan lies behind it. */
   onPlan: (() => void) | undefined;
   onBench: () => void;
@@ -28,26 +23,12 @@ interface Props {
 }
 
 /** What can be done besides the next row: always in its place above the target, on the side of the free hand. */
-export function Controls({
-  canUndo,
-  onUndo,
-  onMeasure,
-  onLost,
-  onWeigh,
-  onLog,
-  onDays,
-  onLanded,
-  onChart,
-  onNote,
-  onKeys,
-  onPlan,
-  onBench,
-  aloud,
-  listening,
-}: Props) {
+export function Controls({ canUndo, onUndo, make, onOpen, onPlan, onBench, aloud, listening }: Props) {
   const colours = useColours();
   const wide = useWide();
   const left = useSettings((state) => state.hand) === 'left';
+  const entries = (where: 'menu' | 'wide') =>
+    panelsAt(where, make).map(({ id, as }) => ({ name: as, do: () => onOpen(id) }));
   return (
     <View
       style={[
@@ -60,18 +41,16 @@ export function Controls({
       <Action disabled={!canUndo} onPress={onUndo}>
         Undo
       </Action>
-      <Action onPress={onMeasure}>Measure</Action>
-      <Action onPress={onNote}>Note</Action>
-      <Action onPress={onLost}>Lost count</Action>
+      {panelsAt('bar', make).map(({ id, as }) => (
+        <Action key={id} onPress={() => onOpen(id)}>
+          {as}
+        </Action>
+      ))}
       <View style={STYLES.more}>
         <MoreMenu
           of="this make"
           entries={[
-            { name: 'Weigh the ball', do: onWeigh },
-            { name: 'Chart', do: onChart },
-            { name: 'Log', do: onLog },
-            ...(onLanded ? [{ name: 'Where the round ended', do: onLanded }] : []),
-            { name: 'When it is done', do: onDays },
+            ...entries('menu'),
             ...(aloud.can ? [{ name: aloud.on ? 'Stop reading aloud' : 'Read rows aloud', do: aloud.turn }] : []),
             ...(listening.can
               ? [
@@ -83,7 +62,7 @@ export function Controls({
               : []),
             ...(onPlan ? [{ name: 'Plan', do: onPlan }] : []),
             { name: 'Bench', do: onBench },
-            ...(wide ? [{ name: 'Keys', do: onKeys }] : []),
+            ...(wide ? entries('wide') : []),
           ]}
         />
       </View>

@@ -1,16 +1,11 @@
-import { LandedPanel } from './LandedPanel';
-import { WhenPanel } from '@/ui/when/WhenPanel';
-import { capital, isPractice, plural, sectionWord, toldStep, type Make, type Step } from '@keep-snug/core';
+import { isPractice, plural, type Make } from '@keep-snug/core';
 import { useRouter, type Href } from 'expo-router';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Cautions } from '@/ui/notices/Cautions';
-import { useReader } from '@/reading/useWorked';
 import { KeepingTrouble } from '@/ui/notices/KeepingLines';
-import { MiniPiece } from '@/drawing/MiniPiece';
-import { useFocusOnArrival, usePageTitle } from '@/ui/layout/Title';
+import { usePageTitle } from '@/ui/layout/Title';
 import { Clash } from '@/ui/notices/Clash';
-import { Notice } from '@/ui/notices/Notice';
 import { Tape } from '@/ui/layout/Tape';
 import { useBox } from '@/ui/layout/useBox';
 import { useKeys } from '@/platform/useKeys';
@@ -19,24 +14,16 @@ import { useEvents } from '@/data/events';
 import { useSettings } from '@/data/settings';
 import { useShowing } from '@/data/showing';
 import { useAway, useWaiting, useWholeMake } from '@/data/sync';
-import { LinkedWords } from '@/ui/layout/LinkedWords';
-import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
-import { KeysPanel } from '@/ui/notices/KeysPanel';
-import { MAKE_KEYS } from './keys';
 import { Beside } from './Beside';
-import { ChartPanel } from './ChartPanel';
+import { Latest } from './Checks';
+import { Glance, where } from './Glance';
+import { PANELS } from './panels';
 import { Controls } from './Controls';
-import { FinishPanel } from './FinishPanel';
-import { LogPanel } from './LogPanel';
-import { LostPanel } from './LostPanel';
-import { MeasurePanel } from './MeasurePanel';
-import { NotePanel } from './NotePanel';
 import { PaceLine } from '@/ui/lists/PaceLine';
 import { PartTabs } from './PartTabs';
-import { ChangedPanel, PlanChanged } from './PlanChanged';
-import { SwatchPanel } from './SwatchPanel';
+import { PlanChanged } from './PlanChanged';
 import { Target } from './Target';
 import { Twice } from './Twice';
 import { TapeAsks } from './TapeAsks';
@@ -48,8 +35,7 @@ import { useListening } from '@/platform/useListening';
 import { Unreadable } from './Unreadable';
 import { useChangedWays } from './useChangedWays';
 import { useMended } from './useMended';
-import { WeighPanel } from './WeighPanel';
-import { courseWord, useProgress, type Progress } from '@/reading/useProgress';
+import { useProgress, type Progress } from '@/reading/useProgress';
 import type { LocalDocument } from '@/data/types';
 import { tremble } from '@/platform/hands';
 
@@ -72,9 +58,7 @@ export function MakeRoom({ id, held }: Props) {
   const colours = useColours();
   const router = useRouter();
   const { box, onLayout } = useBox();
-  const [open, setOpen] = useState<
-    'note' | 'measure' | 'lost' | 'weigh' | 'changed' | 'log' | 'when' | 'landed' | 'chart' | 'finish' | 'keys' | null
-  >(null);
+  const [open, setOpen] = useState<string | null>(null);
   const wide = useWide();
   const flat = useWindowDimensions().height < FLAT_BELOW;
   const left = useSettings((state) => state.hand) === 'left';
@@ -89,7 +73,6 @@ export function MakeRoom({ id, held }: Props) {
   useWholeMake(id);
   const asking = useShowing(({ trail }) => trail.length > 0);
 
-  const last = progress?.state.last ?? null;
   const aloud = useAloud(saidOf(progress));
   const tick = (press?: string) => {
     if (!progress) return;
@@ -120,11 +103,7 @@ export function MakeRoom({ id, held }: Props) {
       Backspace: undo,
       ArrowLeft: undo,
       ...(aloud.can ? { r: aloud.turn, h: howMany } : {}),
-      m: () => setOpen('measure'),
-      l: () => setOpen('lost'),
-      w: () => setOpen('weigh'),
-      n: () => setOpen('note'),
-      '?': () => setOpen('keys'),
+      ...Object.fromEntries(PANELS.flatMap((panel) => (panel.key ? [[panel.key, () => setOpen(panel.id)]] : []))),
     },
     open !== null || asking,
   );
@@ -134,15 +113,8 @@ export function MakeRoom({ id, held }: Props) {
     <Controls
       canUndo={undoes.length > 0}
       onUndo={() => undo()}
-      onMeasure={() => setOpen('measure')}
-      onLost={() => setOpen('lost')}
-      onWeigh={() => setOpen('weigh')}
-      onLog={() => setOpen('log')}
-      onDays={() => setOpen('when')}
-      onLanded={held.body.plan.fabric.yarn?.runs ? () => setOpen('landed') : undefined}
-      onChart={() => setOpen('chart')}
-      onNote={() => setOpen('note')}
-      onKeys={() => setOpen('keys')}
+      make={held.body}
+      onOpen={setOpen}
       onPlan={practised ? undefined : () => router.navigate(planOf(held.body))}
       onBench={() => router.navigate('/')}
       aloud={aloud}
@@ -202,50 +174,18 @@ export function MakeRoom({ id, held }: Props) {
           </View>
           <Target progress={progress} beside={flat} onTick={step} onUndo={undo} />
         </View>
-        {open === 'note' ? (
-          <NotePanel make={id} step={last?.step ?? progress.worked.steps[0]!.id} onClose={() => setOpen(null)} />
-        ) : null}
-        {open === 'measure' && practised ? <SwatchPanel make={held.body} onClose={() => setOpen(null)} /> : null}
-        {open === 'measure' && !practised ? (
-          <MeasurePanel id={id} make={held.body} progress={progress} mended={mended} onClose={() => setOpen(null)} />
-        ) : null}
-        {open === 'lost' ? (
-          <LostPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
-        ) : null}
-        {open === 'weigh' ? (
-          <WeighPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
-        ) : null}
-        {open === 'chart' ? <ChartPanel progress={progress} onClose={() => setOpen(null)} /> : null}
-        {open === 'log' ? <LogPanel id={id} progress={progress} onClose={() => setOpen(null)} /> : null}
-        {open === 'landed' ? (
-          <LandedPanel id={id} make={held.body} progress={progress} onClose={() => setOpen(null)} />
-        ) : null}
-        {open === 'when' ? <WhenPanel id={id} title={held.body.title} onClose={() => setOpen(null)} /> : null}
-        {open === 'changed' && changed ? (
-          <ChangedPanel id={id} make={held.body} changed={changed} onClose={() => setOpen(null)} />
-        ) : null}
-        {open === 'finish' && practised ? (
-          <SwatchPanel
-            make={held.body}
-            onClose={() => {
-              setOpen(null);
-              router.navigate('/ledger');
-            }}
-          />
-        ) : null}
-        {open === 'finish' && !practised ? (
-          <FinishPanel
-            id={id}
-            make={held.body}
-            worked={progress.worked}
-            pace={progress.pace}
-            onClose={() => {
-              setOpen(null);
-              router.navigate('/ledger');
-            }}
-          />
-        ) : null}
-        {open === 'keys' ? <KeysPanel keys={MAKE_KEYS} onClose={() => setOpen(null)} /> : null}
+        {PANELS.find((panel) => panel.id === open)?.draw({
+          id,
+          make: held.body,
+          progress,
+          mended,
+          changed,
+          onClose: () => setOpen(null),
+          onLeave: () => {
+            setOpen(null);
+            router.navigate('/ledger');
+          },
+        })}
       </View>
     </View>
   );
@@ -271,99 +211,6 @@ function endsSection({ worked: { steps }, next }: Progress): boolean {
 
 /** Lower than this, target and text stand beside each other, px. */
 const FLAT_BELOW = 520;
-
-/** What half a second's look must tell: which row, how many, what to do. */
-/** A count is read from across the room; one in words takes a line or two. */
-const NUMBER = { wide: { fontSize: 128, lineHeight: 132 }, narrow: { fontSize: 104, lineHeight: 108 } };
-const COUNTED = { wide: { fontSize: 64, lineHeight: 70 }, narrow: { fontSize: 40, lineHeight: 46 } };
-
-function Glance({ progress, title }: { progress: Progress; title: string }) {
-  const { next, piece, rowsDone } = progress;
-  const wide = useWide();
-  const { terms, habits } = useReader();
-  const voice = useSettings((state) => state.voice);
-  const told = next ? toldStep(next, voice, { terms, ring: habits.ring }) : undefined;
-  const heading = useId();
-  useFocusOnArrival(heading);
-  return (
-    <>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'flex-start', gap: 12 }}>
-        <View style={{ flexShrink: 1 }}>
-          <Words id={heading} as="title" level={1} live>
-            {next ? where(next) : 'All done'}
-          </Words>
-          <Words tone="faint">{next ? `${title}: ${around(next)}` : title}</Words>
-        </View>
-        {wide ? null : (
-          <View style={{ flexShrink: 0 }}>
-            <MiniPiece piece={piece} rowsDone={rowsDone} width={96} height={26} />
-          </View>
-        )}
-      </View>
-      {next?.ends ? (
-        <Words style={{ fontFamily: FAMILY.heading, ...(next.counted ? COUNTED : NUMBER)[wide ? 'wide' : 'narrow'] }}>
-          {next.counted ?? next.ends}
-        </Words>
-      ) : null}
-      <LinkedWords
-        as="heading"
-        style={{ fontSize: wide ? 30 : 22, lineHeight: wide ? 38 : 29, maxWidth: 900 }}
-        text={told ? told.text : 'All done. Every row, seam and end is finished.'}
-      />
-      {told?.note ? <LinkedWords as="strong" tone="thread" text={told.note} /> : null}
-      {next?.check && isByHand(next) ? <Check word="Before you do" check={next.check} /> : null}
-    </>
-  );
-}
-
-function where(step: Step): string {
-  if (step.row) return `${courseWord(step)} ${step.row} of ${step.of}`;
-  if (step.kind === 'foundation') return beginningOf(step);
-  return capital(sectionWord(step.section));
-}
-
-/** How a piece begins, in the words of the craft. */
-function beginningOf({ makes }: Step): string {
-  if (makes?.kind === 'chain') return 'Foundation chain';
-  return makes?.count === 0 ? 'Ring' : 'Joining the yarn';
-}
-
-function around({ row, section, side, kind, pieceName }: Step): string {
-  const piece = pieceName ? `${pieceName}: ` : '';
-  if (row) return `${piece}${sectionWord(section)}, ${side} side facing`;
-  return kind === 'foundation' ? `${piece}to start with` : `${piece}finishing`;
-}
-
-/** What is joined, cut or sewn cannot be done again: its check comes before it, a row's after it. */
-const isByHand = ({ row, kind }: Step) => row === null && kind !== 'foundation';
-
-function Check({ word, check }: { word: string; check: NonNullable<Step['check']> }) {
-  return (
-    <Notice
-      tone="thread"
-      word={word}
-      text={<LinkedWords as="small" text={check.look} />}
-      repair={
-        <LinkedWords
-          as="smallStrong"
-          text={`If not: ${check.repair.charAt(0).toLowerCase()}${check.repair.slice(1)}`}
-        />
-      }
-    />
-  );
-}
-
-/** The check of the row just done, while it can still be put right cheaply. */
-function Latest({ progress: { worked, state } }: { progress: Progress }) {
-  const step = worked.steps.find(({ id }) => id === state.last?.step);
-  const note = state.notes.filter((one) => one.step !== null && one.step === state.last?.step).at(-1);
-  return (
-    <View style={{ gap: 8, marginTop: 8 }}>
-      {step?.check && !isByHand(step) ? <Check word="Check" check={step.check} /> : null}
-      {note ? <Notice tone="thread" word="Your note" text={note.text} /> : null}
-    </View>
-  );
-}
 
 /** Only said when it matters: what is kept here and waits for the server. */
 function Sending() {
