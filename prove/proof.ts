@@ -1,5 +1,5 @@
 /** What one proof is given: which share of its full size to run, and where to say how it goes. */
-export interface ProofContext {
+interface ProofContext {
   /** 1 for all of it; the checks run a small sample. */
   share: number;
 }

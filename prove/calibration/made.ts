@@ -11,7 +11,7 @@ const LINE_TAKES = 0.3;
 const isCourse = ({ kind, row }: Step) => kind === 'row' || kind === 'round' || (kind === 'foundation' && row === 1);
 
 /** Courses of a piece by their sections, and their counts; row 1 may be told with its chain. */
-export interface Courses {
+interface Courses {
   /** How many courses there are of these sections. */
   of: (...sections: string[]) => number;
   all: number;

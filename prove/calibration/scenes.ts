@@ -17,7 +17,7 @@ export interface Drawn {
 }
 
 /** Another join, another edging than was drawn. */
-export type Decided = Readonly<Record<string, unknown>>;
+type Decided = Readonly<Record<string, unknown>>;
 
 export interface Scene {
   id: string;

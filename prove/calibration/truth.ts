@@ -39,7 +39,7 @@ const HALF_DOUBLE_ROW = 1.25;
 export type Way = 'rows' | 'rounds';
 
 /** What the yarn on its hook is estimated to give in the piece, and thickness with its spread. */
-export interface Usual extends Size {
+interface Usual extends Size {
   way: Way;
   /** Worked in single, so that a swatch in rows tells of it. */
   single: boolean;

@@ -47,7 +47,7 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
 }
 
 /** Where phones in the house's network come in. */
-export const PHONE_PORT = 8133;
+const PHONE_PORT = 8133;
 
 /** Shorter ones are found by trying. */
 const LEAST_PASSPHRASE = 10;

@@ -11,7 +11,7 @@ import { threadFile } from './reckoning/threadFile';
 import { documentStore, openStore, type Address, type Store } from './store';
 import { createServer } from './web/server';
 
-export interface StartOptions {
+interface StartOptions {
   host: string;
   /** 0 takes any that is free. */
   port: number;

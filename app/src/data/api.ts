@@ -38,7 +38,7 @@ interface Problem {
   present?: { revision: number; body: unknown } | null;
 }
 
-export type SendAnswer = { is: 'kept' } | { is: 'refused'; title: string; errors: readonly Fault[] };
+type SendAnswer = { is: 'kept' } | { is: 'refused'; title: string; errors: readonly Fault[] };
 
 export interface DeletedDocument {
   kind: DocumentKind;

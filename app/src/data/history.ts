@@ -51,7 +51,7 @@ function readBack(): Record<string, Steps> {
 }
 
 /** The plans changed last, each with the steps nearest to now. */
-export function writeSteps(): void {
+function writeSteps(): void {
   const { byPlan } = useHistory.getState();
   const kept = Object.entries(byPlan)
     .slice(-KEPT.plans)

@@ -47,7 +47,7 @@ export function roundInk(part: Cloth, { scale, colours }: Ink, seen: Seen, key: 
 }
 
 /** How high a round is: where nothing lies in their middle they fill the section. */
-export function roundHigh({ form, rows, w, h }: Cloth): number {
+function roundHigh({ form, rows, w, h }: Cloth): number {
   return rows.high ?? (form === 'taper' ? h : Math.min(w, h) / 2) / rows.count;
 }
 

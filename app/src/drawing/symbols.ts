@@ -13,7 +13,7 @@ export interface Seen {
 export const STITCH_PX = 9;
 
 /** What of a grid of stitches is in view: first and last column and row, counted from 0. */
-export interface Window {
+interface Window {
   fromColumn: number;
   toColumn: number;
   fromRow: number;

@@ -19,7 +19,7 @@ const REACH = 14;
 let grey: Grey | null = null;
 let seen: Seen | null = null;
 
-export type CardSeen = { ok: true; corners: Point[]; snapped: boolean } | { ok: false; message: string };
+type CardSeen = { ok: true; corners: Point[]; snapped: boolean } | { ok: false; message: string };
 
 /** One picture after the other, looked at beside the page. */
 const measurer = {

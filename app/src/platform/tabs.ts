@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { DocumentKind, Instrument, InstrumentReading } from '@keep-snug/core/documents';
+import { isInSight } from './page';
 
 /** What one tab tells the others. */
 export type Word =
@@ -39,7 +40,7 @@ export function joinTabs(hear: (word: Word) => void): () => void {
   stand(ended.signal);
   const takeOver = () => {
     // a tab that is looked at runs at full speed; one behind it is slowed down by the browser
-    if (document.visibilityState === 'visible' && !useLead.getState().leads) stand(ended.signal, true);
+    if (isInSight() && !useLead.getState().leads) stand(ended.signal, true);
   };
   document.addEventListener('visibilitychange', takeOver);
   return () => {

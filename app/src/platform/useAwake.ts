@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { isInSight } from './page';
 
 /**
  * Keeps the screen from going dark while the room is open.
@@ -10,7 +11,7 @@ export function useAwake(): boolean | undefined {
     let lock: { release: () => Promise<void> } | null = null;
     let left = false;
     const ask = async () => {
-      if (document.visibilityState !== 'visible') return;
+      if (!isInSight()) return;
       const taken = await navigator.wakeLock?.request('screen').catch(() => null);
       if (left) return void taken?.release();
       lock = taken ?? null;

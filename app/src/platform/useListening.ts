@@ -37,7 +37,7 @@ export interface Heard {
 }
 
 /** The word that was said, where it is one that is listened for. */
-export function wordIn(said: string): keyof Heard | undefined {
+function wordIn(said: string): keyof Heard | undefined {
   const text = said.toLowerCase();
   if (/\bhow many\b/.test(text)) return 'howMany';
   if (/\bback\b/.test(text)) return 'back';

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { calm } from './calm';
+import { beginAnew, fetchAhead, onWindow } from './page';
 
 /** What a browser asks with before an app is installed. */
 interface InstallAsk extends Event {
@@ -35,11 +36,10 @@ export function useKept(): void {
       };
       useVersion.setState({ install });
     };
-    if (typeof window.addEventListener !== 'function') return undefined;
-    window.addEventListener('beforeinstallprompt', offered);
+    const leave = onWindow('beforeinstallprompt' as keyof WindowEventMap, offered);
     if (canBeKept()) void keep();
     else if (process.env.NODE_ENV === 'production') void ahead();
-    return () => window.removeEventListener('beforeinstallprompt', offered);
+    return leave;
   }, []);
 }
 
@@ -53,8 +53,7 @@ async function ahead(): Promise<void> {
     .then((answer) => answer.text())
     .catch(() => '');
   for (const [, path] of listed.matchAll(/url:"([^"]+\.js)"/g)) {
-    const link = Object.assign(document.createElement('link'), { rel: 'prefetch', href: `/${path}` });
-    document.head.append(link);
+    fetchAhead(`/${path}`);
   }
 }
 
@@ -64,7 +63,7 @@ async function keep(): Promise<void> {
   worker.addEventListener('waiting', () =>
     useVersion.setState({
       takeNew: () => {
-        worker.addEventListener('controlling', () => window.location.reload());
+        worker.addEventListener('controlling', beginAnew);
         worker.messageSkipWaiting();
       },
     }),

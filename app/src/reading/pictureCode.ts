@@ -4,7 +4,7 @@ import { paintedSmall } from '@/platform/canvas';
 /** Longer pictures are made so long before they are looked through, px. */
 const LONGEST = 1800;
 
-export type Pixels = Pick<ImageData, 'width' | 'height' | 'data'>;
+type Pixels = Pick<ImageData, 'width' | 'height' | 'data'>;
 
 /** What the code in a picture says; nothing where there is none, or it cannot be read. */
 export async function codeIn(picture: Pixels): Promise<string | undefined> {

@@ -12,7 +12,7 @@ import {
 import { useMemo, useState } from 'react';
 import { useSettings } from '@/data/settings';
 
-export type Outcome = { worked: Worked; faults: readonly PlanFault[] } | { worked: null; faults: readonly PlanFault[] };
+type Outcome = { worked: Worked; faults: readonly PlanFault[] } | { worked: null; faults: readonly PlanFault[] };
 
 /** How this device reads, and the habits of whoever works by it where a plan does not say otherwise. */
 export interface Reader extends Pick<Schools, 'terms' | 'hand' | 'units'> {

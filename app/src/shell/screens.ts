@@ -2,7 +2,7 @@ import type { DocumentKind } from '@keep-snug/core/documents';
 import list from './screens.json';
 
 /** A screen of the program. A new one is a folder in `screens`, a route, and a line in `screens.json`: places, the tests of access and the pictures read it. */
-export interface Screen {
+interface Screen {
   /** Its name in the docs: `bench`. */
   id: string;
   path: string;

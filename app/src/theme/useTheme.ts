@@ -10,7 +10,7 @@ const useDevice = create<{ dark: boolean }>(() => ({ dark: deviceIsDark() }));
 Appearance.addChangeListener(() => useDevice.setState({ dark: deviceIsDark() }));
 
 /** The theme in force: the chosen one, or the device's own light or dark. */
-export function useThemeName(): ThemeName {
+function useThemeName(): ThemeName {
   const chosen = useSettings((state) => state.theme);
   const dark = useDevice((state) => state.dark);
   if (chosen !== 'device') return chosen;

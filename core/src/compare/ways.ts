@@ -7,13 +7,13 @@ import type { Plan } from '../plan/plan';
 import { SHAPES, shapeDefinition, type View } from '../shapes';
 import { withShape } from '../plan/withShape';
 import { wordText } from '../pattern';
-import type { WorkedOut } from "../reckon/types";
-import { adviceOf } from "../reckon/advice";
-import { workOut } from "../reckon/build";
-import { stepsAfter } from "../reckon/steps";
-import { suppliesOf } from "../reckon/supplies/suppliesOf";
+import type { WorkedOut } from '../reckon/types';
+import { adviceOf } from '../reckon/advice';
+import { workOut } from '../reckon/build';
+import { stepsAfter } from '../reckon/steps';
+import { suppliesOf } from '../reckon/supplies/suppliesOf';
 
-export const WAYS_FORMAT = 'keep-snug.ways/1';
+const WAYS_FORMAT = 'keep-snug.ways/1';
 
 /** What to compare; what is left out stays as the plan has it. */
 export interface WaysAsk {

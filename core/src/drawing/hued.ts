@@ -1,7 +1,7 @@
 import type { Cloth, ClothRole, CutPart, CutRow, DrawnRound, Hue, Part, RowBand, RowLines, Run, View } from './parts';
 
 /** What colours look like. */
-export interface Hues {
+interface Hues {
   /** How a colour looks; nothing where that is not known. */
   hexOf: (colour: string) => string | undefined;
   /** What is not said to be of another colour. */

@@ -3,7 +3,7 @@ import { bandsOf, topColourOf, type Band, type Piece } from '../piece';
 import type { DrawnRound, RowBand, RowLines } from './parts';
 
 /** Rows of one stitch and one colour. */
-export interface AlikeRows {
+interface AlikeRows {
   band: Band;
   from: number;
   to: number;

@@ -9,7 +9,7 @@ interface Box {
 }
 
 /** How a piece lies: its rows one beside the other from the left, the first stitch on top, or one above the other. */
-export type Lying = 'x' | 'y';
+type Lying = 'x' | 'y';
 
 /**
  * The tails of a piece in rows, where they hang: the first where row 1 ends, the other where its last row does (handbook 4.4).

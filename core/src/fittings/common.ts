@@ -1,5 +1,5 @@
 import { BUTTON_THICKNESS_MM } from '../craft/counts';
-import { CHAIN, type Instruction, type WorkedFabric } from '../craft/fabric';
+import { type Instruction, type WorkedFabric } from '../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../base/figure';
 import type { Built, Cloth, Course, MouthPlace, Foundation, Piece, ShapeSchools } from '../shapes';
 import { rowPiece } from '../shapes/common/rowPiece';
@@ -107,11 +107,6 @@ export function cord(id: string, lead: string, chains: number, tails: number): F
 /** Marked with the thing inside, and sewn on with thread when it is out again (handbook 6). */
 export function sewnWhere(id: string, marked: string, says: string): Work[] {
   return [{ do: 'fill', says: marked }, { do: 'empty' }, { do: 'sew', id, says, mm: 0 }];
-}
-
-/** Yarn of so many mm of chain (prior, handbook 2.2). */
-export function chainYarn(mm: number): number {
-  return CHAIN.yarn * mm;
 }
 
 /**

@@ -76,7 +76,7 @@ export interface Placed {
 }
 
 /** What one fitting gives that another cannot be without. */
-export type Gift = 'flap' | 'cord';
+type Gift = 'flap' | 'cord';
 
 export interface FittingDefinition {
   id: string;

@@ -26,7 +26,7 @@ export interface ScrapsTold {
   lasts: number;
 }
 
-export interface ScrapsAsk {
+interface ScrapsAsk {
   plan: Plan;
   scraps: readonly ScrapSpec[];
   /** What happened to the make: weighings say what is left of the scrap on the hook, and so what a stitch takes. */

@@ -6,8 +6,7 @@ export interface WorkedPlace {
   columns: number;
 }
 
-export type Ruling =
-  { ok: true; made: number; places: WorkedPlace[]; left: WorkedPlace[] } | { ok: false; fault: string };
+type Ruling = { ok: true; made: number; places: WorkedPlace[]; left: WorkedPlace[] } | { ok: false; fault: string };
 
 const STITCH: WorkedPlace = { kind: 'stitch', columns: 1 };
 const CHAIN: WorkedPlace = { kind: 'chain', columns: 1 };

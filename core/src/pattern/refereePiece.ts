@@ -1,7 +1,7 @@
 import { placesOf, refereeRow, type WorkedPlace } from './referee';
 import type { Step } from './steps';
 
-export interface PieceRuling {
+interface PieceRuling {
   /** Courses worked, and columns the last one ended on. */
   courses: number;
   ends: number;

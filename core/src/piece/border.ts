@@ -74,7 +74,7 @@ export function borderCount(border: Border): number {
 }
 
 /** A round of a border as it is drawn: of what, and how many along each edge and in each corner. */
-export interface BorderRound {
+interface BorderRound {
   stitch: BorderStitch;
   corner: number;
   along: Readonly<Record<string, number>>;

@@ -6,7 +6,7 @@ import { nth, Walk } from './walk';
 import { TAIL_MM, type Border, type Fold, type Free, type Seam, type Sewing, type Stretch, type Work } from './work';
 
 /** A step that cannot be done as it is told. */
-export interface WorkFault {
+interface WorkFault {
   work: Work['do'];
   says: string;
 }

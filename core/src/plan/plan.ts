@@ -32,7 +32,7 @@ export interface Plan {
   schools?: Partial<Schools>;
 }
 
-export interface ShapeSpec {
+interface ShapeSpec {
   kind: string;
   [option: string]: FieldValue | undefined;
 }

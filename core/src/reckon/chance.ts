@@ -5,7 +5,7 @@ import type { Plan } from '../plan/plan';
 import type { WorkedOut } from './types';
 import { workOut } from './build';
 
-export const CHANCE_FORMAT = 'keep-snug.chance/1';
+const CHANCE_FORMAT = 'keep-snug.chance/1';
 
 /** How sure it is that a plan's piece fits. */
 export interface Chance extends Tally {

@@ -6,14 +6,14 @@ import { coloursOf } from './supplies';
 import type { WorkedOut } from './types';
 
 /** Two colours that meet, and by how much they differ in lightness. */
-export interface Neighbours {
+interface Neighbours {
   one: string;
   other: string;
   apart: number;
 }
 
 /** Colours of a plan that meet: of rows one after the other, and of what is worked on them. */
-export function neighboursOf(plan: Plan, { built, placed }: WorkedOut): Neighbours[] {
+function neighboursOf(plan: Plan, { built, placed }: WorkedOut): Neighbours[] {
   const { palette, fabric: spec } = plan;
   const main = mainColour(spec);
   const met = new Map<string, readonly [string, string]>();

@@ -10,7 +10,7 @@ import type { WorkedOut } from './types';
 import { workOut } from './build';
 
 /** One change of a plan after which its counts fit. */
-export interface WouldFit {
+interface WouldFit {
   /** As an instruction, without its full stop: "use a 3.5 mm hook". */
   text: string;
   change: Record<string, unknown>;

@@ -41,7 +41,7 @@ const goesOn = ({ first, last }: Run, step: Step): boolean =>
 const bodyOf = ({ text, lead }: Pick<Step, 'text' | 'lead'>): string => text.slice(lead.length);
 
 /** Steps as runs of rows alike, in order. */
-export function runsOfSteps(steps: readonly Step[]): Run[] {
+function runsOfSteps(steps: readonly Step[]): Run[] {
   const runs: Run[] = [];
   for (const step of steps) {
     const run = runs.at(-1);

@@ -11,9 +11,9 @@ import { abbreviationsIn, specialIn, type Abbreviation, type SpecialStitch } fro
 import { hookSize } from './hookSizes';
 import { linesOf, type WrittenLine } from './lines';
 import { toldStep, type Voice } from './told';
-import type { Worked } from "../reckon/types";
+import type { Worked } from '../reckon/types';
 
-export interface WrittenCheck {
+interface WrittenCheck {
   /** The row it belongs to, or nothing. */
   at: string;
   look: string;
@@ -80,14 +80,14 @@ export function writtenPattern(plan: Plan, worked: Worked, reading: Reading): Wr
 }
 
 /** The same stitch is called otherwise on the other side: said once, at the head of every pattern. */
-export function termsLine(terms: Schools['terms']): string {
+function termsLine(terms: Schools['terms']): string {
   return terms === 'US'
     ? 'Written in US crochet terms (US single crochet = UK double crochet).'
     : 'Written in UK crochet terms.';
 }
 
 /** Steps in working order, those that follow each other in one section under its heading. */
-export function groupsOf({ steps }: Pick<Worked, 'steps'>): { name: string; steps: Step[] }[] {
+function groupsOf({ steps }: Pick<Worked, 'steps'>): { name: string; steps: Step[] }[] {
   const groups: { name: string; steps: Step[] }[] = [];
   steps.forEach((step, index) => {
     const before = steps[index - 1];

@@ -7,7 +7,7 @@ import { shortCourse } from './short';
 export type Voice = 'full' | 'short';
 
 /** A step as it is read in a voice. */
-export interface ToldStep {
+interface ToldStep {
   text: string;
   note: string | null;
   /** What it ends on, with its unit: “16 stitches”; nothing where nothing is counted. */

@@ -4,7 +4,7 @@ import { viewSvg, type Paper } from '@keep-snug/core/paper';
 import type { Content } from 'pdfmake/interfaces';
 import { drawing, HEADING, pdfOf, POINTS_PER_MM, READING } from './pdf';
 
-export interface OnPaper {
+interface OnPaper {
   paper: Paper;
   /** Where the code on the page opens the plan: the address of this house. */
   origin: string;

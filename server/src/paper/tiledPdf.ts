@@ -3,7 +3,7 @@ import { pageGrid, tiledPages, type Paper, type TrueSize } from '@keep-snug/core
 import { drawing, pdfOf, POINTS_PER_MM, READING } from './pdf';
 
 /** More pages than this nobody lays together on a floor; a plan of many metres would be thousands. */
-export const MOST_SHEETS = 40;
+const MOST_SHEETS = 40;
 
 /**
  * A true-size drawing over as many pages as it takes, to be laid together by their register marks.

@@ -18,7 +18,7 @@ export interface Pair {
 }
 
 /** The house's authority, and what it may vouch for. */
-export interface Authority extends Pair {
+interface Authority extends Pair {
   /** Whether it was made just now: whoever trusted another one has to trust this one anew. */
   isNew: boolean;
   mayVouchFor: (name: string) => boolean;

@@ -22,7 +22,7 @@ const HOUSES: readonly Range[] = [
 ];
 
 /** An address as its bytes: 4 of them, or 16. */
-export function bytesOf(address: string): number[] {
+function bytesOf(address: string): number[] {
   if (isIPv4(address)) return address.split('.').map(Number);
   const [plain = ''] = address.split('%');
   const [head = '', tail] = plain.split('::');

@@ -15,7 +15,7 @@ const MEMORY = { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 64 } as 
 const LOOK_EVERY_MS = 50;
 
 /** Threads that take up questions of one sort, one after another. */
-export interface Lane {
+interface Lane {
   /** Brings its threads up before anything is asked. */
   warm: () => void;
   /**

@@ -29,7 +29,7 @@ export type Put = { done: true; kept: StoredDocument } | { done: false; present:
 const MOST_ASIDE = 50;
 
 /** So long a deleted document can come back. */
-export const KEPT_DAYS = 30;
+const KEPT_DAYS = 30;
 const DAY_MS = 86_400_000;
 
 /**

@@ -6,7 +6,7 @@ import type { PageBounds } from './documents';
 import { events } from './schema';
 import { NEXT } from './sequence';
 
-export interface StoredEvent {
+interface StoredEvent {
   seq: number;
   event: MakeEvent;
 }

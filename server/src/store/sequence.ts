@@ -3,7 +3,7 @@ import type { Store } from './database';
 import { events, marks } from './schema';
 
 /** Documents and events share one sequence; marks hold every number that a document ever had. */
-export const LAST = sql<number>`max(coalesce((SELECT max(${events.seq}) FROM ${events}), 0), coalesce((SELECT max(${marks.seq}) FROM ${marks}), 0))`;
+const LAST = sql<number>`max(coalesce((SELECT max(${events.seq}) FROM ${events}), 0), coalesce((SELECT max(${marks.seq}) FROM ${marks}), 0))`;
 
 /** The sequence of a write: taken within its own statement, so that no other process can take it too. */
 export const NEXT = sql<number>`(SELECT ${LAST} + 1)`;

@@ -24,7 +24,7 @@ async function lookThrough(file: string): Promise<void> {
 /** What is known of a file is looked at again after so long, ms. */
 const AGAIN_AFTER_MS = 600_000;
 
-export interface Wholeness {
+interface Wholeness {
   /** What is wrong with the file, as far as it is known; looked into first where there is doubt. */
   known: () => Promise<StoreProblem | undefined>;
   /** Something failed that should not have: what was known before no longer stands. */

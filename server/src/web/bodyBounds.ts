@@ -2,7 +2,7 @@ import type { RequestHandler } from 'express';
 import { sendProblem } from './problem';
 
 /** No document or batch that the app sends comes near these; beyond them no form is checked any more. */
-export const BODY_BOUNDS = { depth: 32, keys: 200, values: 20_000 } as const;
+const BODY_BOUNDS = { depth: 32, keys: 200, values: 20_000 } as const;
 
 /** Refuses a body that is too deep, too wide or too much, before anything looks at what it says. */
 export const bodyBounds: RequestHandler = (req, res, next) => {

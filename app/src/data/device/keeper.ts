@@ -6,7 +6,7 @@ import { forgetLeftDraft, leaveDraft } from './leftDraft';
 import { documentRecord, openDevice, type Cursor, type Device, type EventRecord } from './database';
 import type { LocalDocument, DocumentWork, Work } from '../types';
 import { onPage, onWindow } from '@/platform/page';
-export type EventWork = Work<EventRecord>;
+type EventWork = Work<EventRecord>;
 
 interface DocumentWorks {
   kind: DocumentKind;
@@ -21,7 +21,7 @@ export interface Written {
 }
 
 /** Why this device keeps nothing at the moment: no room left, or the browser refuses. */
-export type Trouble = 'full' | 'refused';
+type Trouble = 'full' | 'refused';
 
 export const useKeeping = create<{
   trouble: Trouble | null;

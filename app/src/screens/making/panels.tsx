@@ -17,7 +17,7 @@ import type { ChangedPlan } from './useChangedWays';
 import { WeighPanel } from './WeighPanel';
 
 /** The room while a panel is open in it. */
-export interface OpenRoom {
+interface OpenRoom {
   id: string;
   make: Make;
   progress: Progress;
@@ -29,7 +29,7 @@ export interface OpenRoom {
 }
 
 /** What opens over the counter room. */
-export interface MakePanel {
+interface MakePanel {
   id: string;
   /** How it is called where it is offered: in the bar, in the menu behind it, or last of that where there is a keyboard; nothing for what the room opens by itself. */
   offered?: { as: string; where: 'bar' | 'menu' | 'wide' };

@@ -22,7 +22,7 @@ export async function csvText(rows: readonly string[][]): Promise<string> {
   return MARK + reader.unparse(rows as string[][]) + '\r\n';
 }
 
-export type OpenedSheet = { ok: true; sheet: Sheet } | { ok: false; fault: string };
+type OpenedSheet = { ok: true; sheet: Sheet } | { ok: false; fault: string };
 
 const fault = (text: string): OpenedSheet => ({ ok: false, fault: text });
 

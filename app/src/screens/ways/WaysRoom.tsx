@@ -56,7 +56,7 @@ const NARROW = 640;
 const columnsIn = (width: number) => Math.max(1, Math.min(AT_ONCE, Math.floor((width + GAP) / (LEAST_WIDE + GAP))));
 
 /** All of them, in the order asked for; those that cannot be, with their reasons, at the end. */
-export function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) => void }) {
+function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) => void }) {
   const [order, setOrder] = useState<Order>('worth');
   const [scope, setScope] = useState<Scope>('shapes');
   const { box, onLayout } = useBox();

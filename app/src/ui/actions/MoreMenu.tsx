@@ -6,7 +6,7 @@ import { IconAction } from './IconAction';
 import { MenuOver } from './MenuOver';
 import { useMenuAt } from './useMenuAt';
 
-export interface MenuEntry {
+interface MenuEntry {
   name: string;
   do: () => void;
 }

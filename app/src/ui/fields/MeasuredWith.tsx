@@ -19,7 +19,7 @@ interface Way {
 }
 
 /** How every measure of a draft was taken, its list's and its members' too. */
-export function waysOf(draft: ThingDraft, at = ''): Way[] {
+function waysOf(draft: ThingDraft, at = ''): Way[] {
   const definition = thingDefinition(draft.kind)!;
   const of = (keys: readonly { key: string }[], ways: Partial<Record<string, Method>>, where: string): Way[] =>
     keys.map(({ key }) => ({ line: `${where}ways.${key}`, way: ways[key] ?? usualMethod(definition, key) }));

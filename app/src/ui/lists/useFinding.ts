@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { useUsed } from '@/data/used';
 
 /** What of an entry it is found and put in order by. */
-export interface Findable {
+interface Findable {
   id: string;
   name: string;
   /** More words it is found by. */
@@ -18,7 +18,7 @@ export type Order = 'used' | 'name';
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** Whether every word of a search stands in what an entry is found by; accents and capitals do not matter. */
-export function isFound({ name, words = '' }: Findable, search: string): boolean {
+function isFound({ name, words = '' }: Findable, search: string): boolean {
   const text = plain(`${name} ${words}`);
   return plain(search)
     .split(/\s+/)

@@ -6,7 +6,7 @@ import { firstCorners, firstMarks, firstOutline, openPicture, type Picture } fro
 export type Mode = 'length' | 'outline';
 
 /** What a picture tells: of a length, or of an outline. */
-export interface PictureTold {
+interface PictureTold {
   length?: Told;
   outline?: OutlineTold;
 }

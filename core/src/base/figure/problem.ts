@@ -15,7 +15,7 @@ export class PlanProblem extends Error {
 }
 
 /** What comes of work that a plan may not allow: what it gives, or what is wrong with the plan. */
-export type Attempt<T> = { ok: true; value: T } | { ok: false; faults: readonly PlanFault[] };
+type Attempt<T> = { ok: true; value: T } | { ok: false; faults: readonly PlanFault[] };
 
 /**
  * Tries what a plan may not allow.

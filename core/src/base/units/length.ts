@@ -8,7 +8,7 @@ export const MM_PER: Readonly<Record<LengthUnit, number>> = { mm: 1, cm: 10, m: 
 
 export const LENGTH_UNITS = Object.keys(MM_PER) as LengthUnit[];
 
-export type ParsedLength = { ok: true; mm: number; unit: LengthUnit } | { ok: false; message: string };
+type ParsedLength = { ok: true; mm: number; unit: LengthUnit } | { ok: false; message: string };
 
 const WORDS: Readonly<Record<string, ReadUnit>> = {
   ft: 'ft',

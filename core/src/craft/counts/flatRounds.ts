@@ -5,7 +5,7 @@ import { formatNumber } from '../../base/units';
 const FLAT_WITHIN = 0.08;
 
 /** How flat a disc lies. */
-export type Flatness = 'flat' | 'cups' | 'ruffles';
+type Flatness = 'flat' | 'cups' | 'ruffles';
 
 /** Stitches more in each round of a flat disc: `i* = 2πh / w` (law, handbook 4.1). Both in mm. */
 export function flatIncrease(h: number, w: number): number {
@@ -29,7 +29,7 @@ function flatter(each: number, h: number, w: number): Pick<Advice, 'repair' | 'c
   };
 }
 
-export interface Growth {
+interface Growth {
   /** Stitches in the first round. */
   start: number;
   /** Stitches more in each further round. */

@@ -1,4 +1,4 @@
-export interface PickUp {
+interface PickUp {
   stitches: number;
   /** The nearest simple ratio: so many stitches for so many rows. */
   ratio: { stitches: number; rows: number };

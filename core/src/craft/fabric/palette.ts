@@ -3,7 +3,7 @@ import { yarnOf, type YarnRun } from './yarn';
 import type { FabricSpec } from './types';
 
 /** A colour of a plan: how it looks, and what there is of it. */
-export interface PaletteColour {
+interface PaletteColour {
   hex: string;
   /** The yarn it is, by name. */
   yarn?: string;

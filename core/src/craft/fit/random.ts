@@ -8,7 +8,7 @@ const evenly = new Map<number, Float64Array>();
  * The middles of `count` slices of the standard normal, each as likely as the next (law: the inverse of its share,
  * found by Newton's steps from the middle outwards; good to the fourth place).
  */
-export function normalSlices(count: number): Float64Array {
+function normalSlices(count: number): Float64Array {
   const before = evenly.get(count);
   if (before) return before;
   const slices = new Float64Array(count);

@@ -8,7 +8,7 @@ export interface Grey {
 }
 
 /** The brightness at a place between pixels, px; beyond the picture that of its edge. */
-export function greyAt({ width, height, data }: Grey, [x, y]: Point): number {
+function greyAt({ width, height, data }: Grey, [x, y]: Point): number {
   const cx = Math.max(0, Math.min(width - 1.001, x - 0.5));
   const cy = Math.max(0, Math.min(height - 1.001, y - 0.5));
   const [left, top] = [Math.floor(cx), Math.floor(cy)];

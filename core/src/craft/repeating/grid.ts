@@ -2,7 +2,7 @@ import { normals, seeded } from '../fit';
 import { TENSION_SD, TURN_TAKES, type Turning } from './effect';
 import { runAt, startsOf } from './runs';
 
-export interface GridAsk {
+interface GridAsk {
   /** Stitches of each course, the first first. */
   counts: readonly number[];
   /** Of the runs, stitches. */

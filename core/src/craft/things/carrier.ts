@@ -14,11 +14,11 @@ export interface CarrierSpec {
 }
 
 /** Asked of every such carrier, or of one of that section alone. */
-export type CarrierMeasure = LengthField & { of?: BarSection };
+type CarrierMeasure = LengthField & { of?: BarSection };
 
 export type BarSection = NonNullable<CarrierSpec['section']>;
 
-export interface CarrierDefinition {
+interface CarrierDefinition {
   id: CarrierSpec['kind'];
   name: string;
   examples: string;

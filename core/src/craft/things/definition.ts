@@ -67,7 +67,7 @@ export interface WorkedThing {
 }
 
 /** Things in a list, each single one of several alike counted (handbook 4). */
-export const MOST_THINGS = 200;
+const MOST_THINGS = 200;
 
 /** Refuses a list of more single things than are reckoned here, at the list. */
 export function tooMany(count: number, path: string): PlanFault[] {
@@ -91,7 +91,7 @@ export interface ThingList {
 }
 
 /** What a cover for a kind of thing usually begins as; everything can be changed. */
-export interface ThingStart {
+interface ThingStart {
   /** What such a cover is called. */
   word: string;
   shape: { kind: string };

@@ -9,7 +9,7 @@ export interface SetWord {
 }
 
 /** A label on its cloth: its lines, the ground under them, and the place it is turned upright about. */
-export interface ClothLabel {
+interface ClothLabel {
   words: SetWord[];
   /** A box over which no line of rows is to show; none where its lines stand apart. */
   ground: { x: number; y: number; width: number; height: number } | null;

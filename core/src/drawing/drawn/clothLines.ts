@@ -3,7 +3,7 @@ import type { Cloth, RowBand } from '../parts';
 import { px } from './layout';
 import { runRing } from './runRing';
 
-export interface ClothBand {
+interface ClothBand {
   cloth: Cloth;
   symbols?: readonly (readonly ChartSymbol[])[];
   /** Which of the piece's colours it has, from 0. */
@@ -115,7 +115,7 @@ function ringPath({ x, y, w, h, form }: Cloth, scale: number, inset: number): st
 }
 
 /** A ground in a colour of its own: which of the piece’s tints it has, how it looks where that is known, and its path. */
-export interface Ground {
+interface Ground {
   tint: number;
   hex?: string;
   d: string;

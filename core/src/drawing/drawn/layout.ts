@@ -154,7 +154,7 @@ export function wordWidth(text: string, size: number): number {
 }
 
 /** Lines to write and which way they run; no lines where nothing fits. */
-export interface LabelPlace {
+interface LabelPlace {
   lines: string[];
   upright: boolean;
   /** The first line at the upper edge, the last at the lower. */

@@ -12,7 +12,7 @@ export function zipFor(mouthMm: number): number | undefined {
 }
 
 /** The shortest standard zip at least as long as the mouth; its surplus goes inside (handbook 6). */
-export function zipAbove(mouthMm: number): number | undefined {
+function zipAbove(mouthMm: number): number | undefined {
   return ZIPS_MM.find((length) => length >= mouthMm);
 }
 

@@ -4,7 +4,7 @@ import { variantPlan, type BatchRecord } from './batch';
 import { batchOrder, type BatchPiece } from './order';
 
 /** A batch whose pieces share the days with all else. */
-export interface BatchToDo {
+interface BatchToDo {
   id: string;
   batch: BatchRecord;
   /** How many makes stand for pieces of each variant already. */

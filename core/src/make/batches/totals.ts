@@ -3,10 +3,10 @@ import type { Notion } from '../../fittings';
 import { reckon } from '../../reckon/reckon';
 import { ballsFor } from '../../reckon/supplies';
 import { variantPlan, yarnLabel, type BatchRecord, type BatchVariant } from './batch';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 /** What a batch takes of one yarn. */
-export interface BatchYarn {
+interface BatchYarn {
   name: string;
   metres: number;
   grams: { value: number; sd: number };
@@ -14,7 +14,7 @@ export interface BatchYarn {
   balls: number | null;
 }
 
-export interface BatchTotals {
+interface BatchTotals {
   yarns: BatchYarn[];
   notions: Notion[];
   /** With its spread, minutes. */

@@ -1,6 +1,6 @@
 import type { Step } from '../../pattern';
 
-export interface TapeOfPieces {
+interface TapeOfPieces {
   /** mm. */
   length: number;
   /** Where sections and pieces end, mm. */

@@ -25,7 +25,7 @@ export interface DayHours {
 }
 
 /** How many sittings of a make a calendar was given, and how often. */
-export interface Sent {
+interface Sent {
   sittings: number;
   times: number;
 }

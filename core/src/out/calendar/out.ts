@@ -1,7 +1,15 @@
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
-import { dayAfter, FIRST_START, sittingText, type Day, type HoursSpec, type Job, type Sitting } from '../../make/sittings';
+import {
+  dayAfter,
+  FIRST_START,
+  sittingText,
+  type Day,
+  type HoursSpec,
+  type Job,
+  type Sitting,
+} from '../../make/sittings';
 
-export interface CalendarAsk {
+interface CalendarAsk {
   hours: HoursSpec;
   sittings: readonly Sitting[];
   jobs: readonly Pick<Job, 'id' | 'title' | 'events'>[];

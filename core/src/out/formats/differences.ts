@@ -1,7 +1,7 @@
 import { LONGEST_MM, capital, formatLength, type LengthUnit } from '../../base/units';
 
 /** A place at which two versions of a document differ, as it is told. */
-export interface Difference {
+interface Difference {
   path: string;
   /** The place in words. */
   where: string;

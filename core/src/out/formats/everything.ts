@@ -10,7 +10,7 @@ export const EVERYTHING_FORMAT = 'keep-snug.everything/1';
 /** All that a house holds, as one file: each document by its id, and what happened to the makes. */
 export type Everything = { [K in DocumentKind]: Record<string, Documents[K]> } & { events: MakeEvent[] };
 
-export interface ReadEverything {
+interface ReadEverything {
   everything: Everything;
   /** What of the file could not be read, by path: it stays in the file, all else is read. */
   faults: PlanFault[];

@@ -12,7 +12,7 @@ export const SHEETS = ['pattern', 'outline', 'lining'] as const;
 export type SheetKind = (typeof SHEETS)[number];
 
 /** How it is to be read, and on what it is printed; what is left out is as the plan’s own schools say. */
-export interface PaperWishes {
+interface PaperWishes {
   paper?: Paper;
   style?: 'full' | 'short';
   terms?: Schools['terms'];

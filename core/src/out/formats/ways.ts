@@ -7,7 +7,7 @@ import { fabricForm, planForm } from './plan';
 import { check, toJoi, type Checked } from './toJoi';
 
 /** What is asked of `ways`: a plan, and what to vary. */
-export const waysForm: Form = {
+const waysForm: Form = {
   is: 'object',
   keys: {
     plan: required(planForm),
@@ -26,7 +26,7 @@ export const waysForm: Form = {
 const schema = toJoi(waysForm);
 
 /** As many ways as one question may compare. */
-export const MOST_WAYS = 400;
+const MOST_WAYS = 400;
 
 /** Checks the form of a question for ways. */
 export function checkWays(value: unknown): Checked<WaysAsk> {

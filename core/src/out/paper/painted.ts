@@ -21,7 +21,7 @@ import { element, words } from './elements';
 import { INKS, LETTERS } from './inks';
 
 /** How a view is painted: units of the picture in one mm of the piece, and in which unit its lengths are written. */
-export interface Painting {
+interface Painting {
   scale: number;
   units: LengthUnit;
   /** Whether the view was mirrored for a hook in the left hand. */

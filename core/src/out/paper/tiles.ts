@@ -10,7 +10,7 @@ const FOOT = 14;
 const BAR = 50;
 
 /** How a true-size drawing is laid over pages: their size, which way they lie, and what of it each of them shows. */
-export interface PageGrid {
+interface PageGrid {
   page: { width: number; height: number };
   /** What one page shows, mm. */
   shows: { width: number; height: number };
@@ -41,7 +41,7 @@ export const pageOrigin = ({ shows }: PageGrid, column: number, row: number) => 
   y: row * (shows.height - OVERLAP),
 });
 
-export interface RegisterMark {
+interface RegisterMark {
   x: number;
   y: number;
   name: string;
@@ -64,7 +64,7 @@ export function registerMarks(grid: PageGrid): RegisterMark[] {
 }
 
 /** A name of its own for each page: the row as a letter, the column as a number. */
-export const pageName = (column: number, row: number): string => `${rowLetters(row)}${column + 1}`;
+const pageName = (column: number, row: number): string => `${rowLetters(row)}${column + 1}`;
 
 const rowLetters = (row: number): string =>
   (row >= 26 ? rowLetters(Math.floor(row / 26) - 1) : '') + String.fromCharCode(65 + (row % 26));
@@ -76,7 +76,7 @@ const markDrawn = ({ x, y, name }: RegisterMark): string =>
   element('path', { d: `M${x - 4} ${y}H${x + 4}M${x} ${y - 4}V${y + 4}`, ...THIN }) +
   words(name, { x: x + 3, y: y - 3, 'font-family': LETTERS, 'font-size': 3.2, fill: INKS.thread });
 
-export interface TiledPage {
+interface TiledPage {
   name: string;
   svg: string;
 }

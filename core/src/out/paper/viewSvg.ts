@@ -9,7 +9,7 @@ import { paintedView } from './painted';
 const TRUE_SCALE = 96 / 25.4;
 
 /** A drawing fits a sheet of A4 or Letter lying on its side, between margins, mm. */
-export const FIT = { width: 250, height: 180 } as const;
+const FIT = { width: 250, height: 180 } as const;
 
 /** Of the line its title stands in, units of the picture. */
 const TITLE = 30;
@@ -17,7 +17,7 @@ const TITLE = 30;
 const TITLE_LETTER = 9;
 
 /** A mm of the piece for a mm on paper, or as large as one sheet, or a box of so many mm, takes it. */
-export type DrawingSize = 'true' | 'fit' | { width: number; height: number };
+type DrawingSize = 'true' | 'fit' | { width: number; height: number };
 
 /** As who reads it sees it: in their unit, mirrored for the left hand, its borders clear of its lengths. */
 export const seenBy = (view: View, hand: Schools['hand']): View =>

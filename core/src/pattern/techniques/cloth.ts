@@ -18,7 +18,7 @@ export interface YarnLine {
 }
 
 /** Something to be pointed at: where it is, what it is called, what there is to know of it. */
-export interface Pointer {
+interface Pointer {
   id: string;
   name: string;
   says: string;

@@ -16,10 +16,10 @@ export const FAMILIES = [
   { id: 'check', name: 'Checks' },
 ] as const;
 
-export type Family = (typeof FAMILIES)[number]['id'];
+type Family = (typeof FAMILIES)[number]['id'];
 
 /** Another way of doing the same, as some are taught it. */
-export interface OtherWay {
+interface OtherWay {
   name: string;
   /** The habit it is, where the maker's settings ask for one. */
   habit?: Partial<Pick<Schools, 'ring' | 'turningChainCounts' | 'rounds' | 'foundation'>>;

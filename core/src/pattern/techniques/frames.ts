@@ -3,7 +3,7 @@ import type { Into, Move } from './moves';
 /** What a line of a picture is: drawn with its own weight and colour. */
 export type FrameRole = 'cloth' | 'place' | 'hook' | 'loop' | 'new' | 'closing' | 'yarn';
 
-export interface FrameLine {
+interface FrameLine {
   role: FrameRole;
   /** SVG path in the picture's own units. */
   d: string;

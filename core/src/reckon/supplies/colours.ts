@@ -25,7 +25,7 @@ export interface ColourNeed {
 }
 
 /** What takes yarn of a colour beside rows: a border, a tie. */
-export interface Besides {
+interface Besides {
   colour: string;
   metres: number;
 }

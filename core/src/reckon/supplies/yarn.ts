@@ -40,7 +40,7 @@ const REPEATS = 20;
  * How much more yarn the maker's stitches take than their factors say, by a weighed swatch: its grams over what people
  * count of it, stitches, Vs or loops, against the same by the factors (law, handbook 7); 1 where nothing was weighed.
  */
-export function weighedScale(spec: FabricSpec, fabric: WorkedFabric): number {
+function weighedScale(spec: FabricSpec, fabric: WorkedFabric): number {
   const { weighed } = spec;
   if (!weighed) return 1;
   const yarn = yarnOf(spec);

@@ -47,7 +47,7 @@ function rectangleOf(start: StripStart, length: number, rounds: number): { side:
   return { side: CLUSTER * (c + rounds), end: CLUSTER * rounds };
 }
 
-export interface ClusterWish {
+interface ClusterWish {
   id: string;
   name: string;
   /** Clusters or rows of its strip, and rounds around it. */

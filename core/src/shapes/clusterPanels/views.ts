@@ -13,7 +13,7 @@ import { bandsDrawn, tintsOf } from '../../drawing/runs';
 const CLUSTER = 3;
 
 /** Rectangles of clusters as they are drawn. */
-export interface DrawnClusters {
+interface DrawnClusters {
   front: Piece;
   back: Piece | undefined;
   thing: WorkedThing;

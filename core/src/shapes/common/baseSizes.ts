@@ -3,7 +3,7 @@ import type { Figure } from '../../base/figure';
 import type { Sample } from '../../craft/fit';
 
 /** Stitch width and round height of a base in a sample: the wall's own where both are of one stitch, else sizes besides. */
-export interface BaseSizes {
+interface BaseSizes {
   w: (sample: Sample) => number;
   h: (sample: Sample) => number;
   also: Readonly<Record<string, Figure>>;

@@ -12,7 +12,7 @@ import { depthVerdict, verdict, type Verdict } from '../../craft/fit';
 import { mmToken } from '../../base/units';
 import type { Choice, ChoiceOption, ShapeContext } from '../definition';
 
-export interface ChoiceWish {
+interface ChoiceWish {
   id: string;
   name: string;
   noun: string;

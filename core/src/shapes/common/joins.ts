@@ -6,7 +6,7 @@ import { plural, type ChoiceField } from '../../base/units';
  * Ways to close an edge: the stitch width each takes from each side (handbook 3, seam take), the yarn it takes against
  * the seam's length (handbook 7), and its words.
  */
-export const JOINS = [
+const JOINS = [
   { id: 'single', name: 'crocheted together outside', take: 0, factor: 4, text: '{single} through both layers' },
   { id: 'slip', name: 'slip stitched outside', take: 0, factor: 3, text: '{slip} through both layers' },
   {

@@ -16,7 +16,7 @@ export interface RoundRun {
   wanted: Figure<'mm'>;
 }
 
-export interface RoundPieceWish {
+interface RoundPieceWish {
   id: string;
   name: string;
   foundation: Foundation;

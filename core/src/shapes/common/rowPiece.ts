@@ -21,7 +21,7 @@ import { bandCourses } from './courses';
 
 type Mm = Figure<'mm'>;
 
-export interface RowPieceWish {
+interface RowPieceWish {
   id: string;
   name: string;
   times?: number;
@@ -171,7 +171,7 @@ function countsFirst({ stitch }: WorkedFabric, turningChainCounts: boolean): boo
 }
 
 /** A section with the workings of its count: where it ends, over the row height, less the rows before it. */
-export function rowSection(span: RowSpan, wanted: Mm, rowHeight: Mm, stitches: number): Section {
+function rowSection(span: RowSpan, wanted: Mm, rowHeight: Mm, stitches: number): Section {
   const before = chosen(span.from - 1, 'rows', 'rows before it');
   const count = derive(
     'rows',
@@ -183,7 +183,7 @@ export function rowSection(span: RowSpan, wanted: Mm, rowHeight: Mm, stitches: n
 }
 
 /** The height of so many rows; of a repeat of unlike ones by adding them up. */
-export function heightFigure(rows: Figure<'rows'>, { rowHeight, stitch, bands }: WorkedFabric, reach: Reach): Mm {
+function heightFigure(rows: Figure<'rows'>, { rowHeight, stitch, bands }: WorkedFabric, reach: Reach): Mm {
   if (!stitch.rowShares && !bands)
     return derive('mm', 'height = rows × h', { rows, h: rowHeight }, (v) => v.rows * v.h);
   return derive(
@@ -195,11 +195,7 @@ export function heightFigure(rows: Figure<'rows'>, { rowHeight, stitch, bands }:
 }
 
 /** Chains of the foundation: the stitches and those skipped, less the one they stand for where they count. */
-export function chainFigure(
-  { stitch }: WorkedFabric,
-  n: Figure<'stitches'>,
-  turningChainCounts: boolean,
-): Figure<'chains'> {
+function chainFigure({ stitch }: WorkedFabric, n: Figure<'stitches'>, turningChainCounts: boolean): Figure<'chains'> {
   const { skipped: skip, counts } = stitch.foundation(turningChainCounts);
   const skipped = chosen(skip, 'chains', 'left out at the start of row 1');
   if (!counts) return derive('chains', 'chain = n + skipped', { n, skipped }, (v) => v.n + v.skipped);

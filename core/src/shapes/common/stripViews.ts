@@ -12,7 +12,7 @@ import { bandsDrawn } from '../../drawing/runs';
 import { sectionWord } from '../../drawing/sectionWord';
 
 /** A folded strip as it is drawn: front, bottom fold, back, and where there is a flap, the turn over the top and the flap. */
-export interface DrawnStrip {
+interface DrawnStrip {
   piece: Piece;
   thing: WorkedThing;
   fabric: WorkedFabric;

@@ -20,7 +20,7 @@ import { wantedRound } from './flat';
 import { fabricRound, sized, type Sized } from './sized';
 import { cutPouch } from './cutPouch';
 
-export interface TubeRound {
+interface TubeRound {
   choice: Choice;
   /** Stitches round, as they came about. */
   n: Figure<'stitches'>;

@@ -16,7 +16,7 @@ export function mouthOf({ id, rows }: Pick<Piece, 'id' | 'rows'>, last: Band, st
 }
 
 /** The way around the mouth: it has no corners; where its last round leaves spaces, each is filled (handbook 4.4). */
-export function mouthRim(piece: Piece, { rounds }: ShapeSchools): Stretch[] {
+function mouthRim(piece: Piece, { rounds }: ShapeSchools): Stretch[] {
   const places = piece.roundCounts?.at(-1) ?? piece.stitches;
   const upon = levelOnLast(bandsOf(piece), places, { rounds });
   const way: Stretch = { spans: [round(piece, 'mouth', places)], stitches: places, name: 'around the opening' };

@@ -10,7 +10,7 @@ import type { ClothRole, Part, View } from '../../drawing/parts';
 import { sectionParts } from '../common/stripViews';
 
 /** A back with its flap, pocket pieces before it, a loop behind, as they are drawn. */
-export interface DrawnLayers {
+interface DrawnLayers {
   back: Piece;
   pockets: readonly Piece[];
   loop: Piece | undefined;

@@ -8,7 +8,7 @@ import type { Part, View } from '../../drawing/parts';
 import { bandsDrawn } from '../../drawing/runs';
 
 /** A rectangle folded to the middle from both ends, as it is drawn. */
-export interface DrawnPacket {
+interface DrawnPacket {
   piece: Piece;
   thing: WorkedThing;
   fabric: WorkedFabric;

@@ -15,7 +15,7 @@ import {
 import type { Piece } from '../definition';
 
 /** A rectangle folded to the middle from both ends: so many places of its long edges turned over at its beginning and at its end. */
-export interface FoldedPacket {
+interface FoldedPacket {
   piece: Piece;
   /** Its edges: the rows' own, or what its edging gave it. */
   edge: (side: Side) => Edge;

@@ -15,7 +15,7 @@ interface DrawnPocket {
 }
 
 /** A saddle as it is drawn. */
-export interface DrawnSaddle {
+interface DrawnSaddle {
   piece: Piece;
   thing: WorkedThing;
   fabric: WorkedFabric;

@@ -10,7 +10,7 @@ import type { Drive, Part, View } from '../../drawing/parts';
 import { bandsDrawn } from '../../drawing/runs';
 
 /** Two panels alike, as they are drawn; `width` and `height` are those of one with its edging, mm. */
-export interface DrawnPanels {
+interface DrawnPanels {
   piece: Piece;
   thing: WorkedThing;
   fabric: WorkedFabric;

@@ -12,7 +12,7 @@ export interface ChartSign {
   turn: number;
 }
 
-export interface ChartCourse {
+interface ChartCourse {
   id: string;
   row: number;
   kind: 'row' | 'round';
@@ -31,7 +31,7 @@ export interface Chart {
   box: readonly [x: number, y: number, w: number, h: number];
 }
 
-export interface ChartAsk {
+interface ChartAsk {
   piece: string;
   /** Which courses, counted from 1. */
   from: number;

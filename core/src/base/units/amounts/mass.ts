@@ -4,7 +4,7 @@ import { notUnderstood, understood, type Amount, type Reading } from './reading'
 
 /** Grams in one of each (law: the international pound is 453.59237 g). */
 export const GRAMS_PER = { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 } as const;
-export type MassUnit = keyof typeof GRAMS_PER;
+type MassUnit = keyof typeof GRAMS_PER;
 
 const WORDS: Readonly<Record<string, MassUnit | 'ball'>> = {
   g: 'g',

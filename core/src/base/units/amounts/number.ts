@@ -4,9 +4,9 @@
  */
 
 /** A comma before exactly three digits: a thousand to some, a thousandth to others. */
-export type Commas = 'thousands' | 'ask';
+type Commas = 'thousands' | 'ask';
 
-export type ReadNumber = { ok: true; value: number; fraction: boolean } | { ok: false; message: string };
+type ReadNumber = { ok: true; value: number; fraction: boolean } | { ok: false; message: string };
 
 const VULGAR: Readonly<Record<string, string>> = {
   '¼': '1/4',

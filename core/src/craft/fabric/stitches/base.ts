@@ -3,7 +3,7 @@ import { CROSS, OVAL, post, type ChartSymbol } from './symbols';
 /** The stitches everything is built of. The ids use the US names. */
 export type BaseId = 'slip' | 'single' | 'reverse' | 'two-loop' | 'half-double' | 'double' | 'treble';
 
-export interface BaseStitch {
+interface BaseStitch {
   id: BaseId;
   name: { US: string; UK: string };
   /** Height against the width of single crochet, worked in turned rows and in rounds (prior, handbook 2.2). */

@@ -21,7 +21,7 @@ interface Walk {
 }
 
 /** Every leaf of a form by its path, in the form's own order. */
-export function leavesOf(form: Form, whole: readonly string[]): Map<string, CellForm> {
+function leavesOf(form: Form, whole: readonly string[]): Map<string, CellForm> {
   const walk: Walk = { whole, found: new Map() };
   visit(form, '', walk);
   return walk.found;
@@ -67,7 +67,7 @@ const SAID: Readonly<Record<string, string>> = { by: 'measured with', typed: 'as
 const ENDING: Readonly<Record<string, string>> = { Mm: 'mm', G: 'g' };
 
 /** A path as words, its unit in brackets: `tools 1 length (mm)`. */
-export function headerOf(path: string, form: CellForm): string {
+function headerOf(path: string, form: CellForm): string {
   let unit = form.is === 'number' ? (form.unit ?? '') : '';
   const words = path
     .replace(/#/g, '.#')

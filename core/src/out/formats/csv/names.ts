@@ -2,7 +2,7 @@ import { STITCHES } from '../../../craft/fabric';
 import { METHODS, THINGS } from '../../../craft/things';
 
 /** Ids by the words people write for them, in lower case. */
-export type Names = ReadonlyMap<string, string>;
+type Names = ReadonlyMap<string, string>;
 
 function namesOf(all: readonly (readonly [word: string, id: string])[]): Names {
   const names = new Map<string, string>();
