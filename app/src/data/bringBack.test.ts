@@ -1,7 +1,7 @@
 import { TERN_POINT, ternPointEvents } from '@keep-snug/core/demo';
 import type { Everything } from '@keep-snug/core/everything';
 import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas';
-import { inTurn } from '@/platform/turn';
+import { inTurn } from '@/platform/exchangeLock';
 import { useEvents } from './events';
 import { useLibrary } from './library';
 import { bringBack, changesOf } from './bringBack';

@@ -3,7 +3,7 @@ import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
 import type { Everything } from '@keep-snug/core/everything';
 import same from 'fast-deep-equal';
 import { deviceNow } from './device';
-import { holdTurn } from '@/platform/turn';
+import { holdTurn } from '@/platform/exchangeLock';
 import { useEvents } from './events';
 import { useLibrary } from './library';
 import { documentsHere } from './everything';

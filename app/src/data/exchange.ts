@@ -9,7 +9,7 @@ import {
   type ChangesPage,
   type Entry,
 } from './api';
-import { calm } from '@/platform/calm';
+import { whenIdle } from '@/platform/idle';
 import { deviceNow, readCursor, readEarlierSeq } from './device';
 import type { Cursor } from './device/database';
 import { keepCursor } from './device/keeper';
@@ -224,7 +224,7 @@ async function readChanges(store: string): Promise<void> {
 async function readAll(store: string): Promise<void> {
   takeIn(await benchFirst(store));
   useLibrary.setState({ loaded: true });
-  await calm();
+  await whenIdle();
   const pages = await everyPage(store);
   takeIn(pages.flatMap(({ entries }) => entries));
   const { next, last } = pages.at(-1)!;

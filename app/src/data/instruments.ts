@@ -1,6 +1,6 @@
 import type { Instrument, InstrumentKind, InstrumentReading } from '@keep-snug/core/documents';
 import { create } from 'zustand';
-import { tellTabs, type Word } from '@/platform/tabs';
+import { tellTabs, type TabMessage } from '@/platform/tabs';
 import { hasFocus } from '@/platform/page';
 
 interface Instruments {
@@ -78,7 +78,7 @@ export function received({ id, kind, value }: InstrumentReading): void {
 }
 
 /** What other tabs say of devices. */
-export function hearOfInstruments(word: Word): void {
+export function hearOfInstruments(word: TabMessage): void {
   if (word.is === 'in front') inFront = false;
   if (word.is === 'readings wanted') useInstruments.setState({ wanted: true });
   if (word.is === 'devices') useInstruments.setState({ present: word.present });

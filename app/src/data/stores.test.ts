@@ -1,5 +1,5 @@
 import { prior, type Term } from '@keep-snug/core';
-import { useAsking } from './asking';
+import { useWorkingsTrail } from './workingsTrail';
 import { useBoard } from './board';
 import { BLANK, useDraft } from './draft';
 import { useSaved } from './saved';
@@ -31,32 +31,32 @@ describe('a thing being measured', () => {
 describe('workings asked for', () => {
   const girth = prior(180, 'mm', 1, 'test');
   const ease = { name: 'ease', from: 'the fit', ...prior(9, 'mm', 1, 'test') };
-  beforeEach(() => useAsking.getState().close());
+  beforeEach(() => useWorkingsTrail.getState().close());
 
   it('lead on into what was reckoned, back again, and shut', () => {
-    const { ask, into, back, close } = useAsking.getState();
+    const { ask, into, back, close } = useWorkingsTrail.getState();
     ask('girth', girth);
     into(ease as Term);
-    expect(useAsking.getState().trail.map(({ name }) => name)).toEqual(['girth', 'ease']);
+    expect(useWorkingsTrail.getState().trail.map(({ name }) => name)).toEqual(['girth', 'ease']);
     back();
-    expect(useAsking.getState().trail).toEqual([{ name: 'girth', figure: girth }]);
+    expect(useWorkingsTrail.getState().trail).toEqual([{ name: 'girth', figure: girth }]);
     into(ease as Term);
     close();
-    expect(useAsking.getState().trail).toEqual([]);
+    expect(useWorkingsTrail.getState().trail).toEqual([]);
   });
 
   it('stay where they are at a term that was simply taken', () => {
-    useAsking.getState().ask('girth', girth);
-    useAsking.getState().into({ name: 'W', value: 78, unit: 'mm', from: 'ruler' } as Term);
-    expect(useAsking.getState().trail).toHaveLength(1);
+    useWorkingsTrail.getState().ask('girth', girth);
+    useWorkingsTrail.getState().into({ name: 'W', value: 78, unit: 'mm', from: 'ruler' } as Term);
+    expect(useWorkingsTrail.getState().trail).toHaveLength(1);
   });
 
   it('begin anew with another figure', () => {
-    const { ask, into } = useAsking.getState();
+    const { ask, into } = useWorkingsTrail.getState();
     ask('girth', girth);
     into(ease as Term);
     ask('yarn', prior(40, 'm', 6, 'test'));
-    expect(useAsking.getState().trail.map(({ name }) => name)).toEqual(['yarn']);
+    expect(useWorkingsTrail.getState().trail.map(({ name }) => name)).toEqual(['yarn']);
   });
 });
 

@@ -4,7 +4,7 @@ import { House } from '@/fixtures/house';
 import { nothingHere } from '@/fixtures/serverHas';
 import { useBoard } from './board';
 import { useLead } from '@/platform/tabs';
-import { holdTurn } from '@/platform/turn';
+import { holdTurn } from '@/platform/exchangeLock';
 import { forget } from './exchange';
 import { useLibrary } from './library';
 import { useLine, useSync, useWaiting } from './sync';

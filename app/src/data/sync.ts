@@ -4,8 +4,8 @@ import { Away, NotPaired, OtherHouse } from './api';
 import { useBoard } from './board';
 import { layOutWhole, startDevice, useDevice } from './device';
 import { useKeeping } from './device/keeper';
-import { tellTabs, useLead, type Word } from '@/platform/tabs';
-import { inTurn } from '@/platform/turn';
+import { tellTabs, useLead, type TabMessage } from '@/platform/tabs';
+import { inTurn } from '@/platform/exchangeLock';
 import { useEvents } from './events';
 import { exchange, fetchMake, readOn, type Offered } from './exchange';
 import { comeToFront, hearOfInstruments, listenToInstruments, useInstruments } from './instruments';
@@ -66,7 +66,7 @@ function reach(reached: boolean): void {
   useLine.setState({ reached, fault: null });
 }
 
-function hear(word: Word): void {
+function hear(word: TabMessage): void {
   const { reached } = useLine.getState();
   if (word.is === 'line') useLine.setState({ reached: word.reached });
   if (word.is === 'opened' && useLead.getState().leads) tellTabs({ is: 'line', reached });

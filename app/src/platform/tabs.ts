@@ -3,7 +3,7 @@ import type { DocumentKind, Instrument, InstrumentReading } from '@keep-snug/cor
 import { isInSight } from './page';
 
 /** What one tab tells the others. */
-export type Word =
+export type TabMessage =
   | { is: 'written'; documents: { kind: DocumentKind; id: string }[]; events: string[]; loaded: boolean }
   | { is: 'line'; reached: boolean | null }
   /** What measuring devices say, from the tab that hears them; and who wants to know. */
@@ -23,18 +23,18 @@ export const useLead = create<{ leads: boolean }>(() => ({ leads: false }));
 
 let channel: BroadcastChannel | undefined;
 
-export function tellTabs(word: Word): void {
+export function tellTabs(word: TabMessage): void {
   channel?.postMessage(word);
 }
 
 /** Listens to the other tabs, and stands for the lead. Where tabs cannot speak with each other, each leads itself. */
-export function joinTabs(hear: (word: Word) => void): () => void {
+export function joinTabs(hear: (word: TabMessage) => void): () => void {
   if (typeof BroadcastChannel === 'undefined' || !globalThis.navigator?.locks) {
     useLead.setState({ leads: true });
     return () => useLead.setState({ leads: false });
   }
   channel = new BroadcastChannel(CHANNEL);
-  channel.onmessage = ({ data }) => hear(data as Word);
+  channel.onmessage = ({ data }) => hear(data as TabMessage);
   tellTabs({ is: 'opened' });
   const ended = new AbortController();
   stand(ended.signal);

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { create } from 'zustand';
-import { calm } from './calm';
+import { whenIdle } from './idle';
 import { beginAnew, fetchAhead, onWindow } from './page';
 
 /** What a browser asks with before an app is installed. */
@@ -48,7 +48,7 @@ export function useKept(): void {
  * away and the page stays open.
  */
 async function ahead(): Promise<void> {
-  await calm();
+  await whenIdle();
   const listed = await fetch('/sw.js')
     .then((answer) => answer.text())
     .catch(() => '');

@@ -6,7 +6,7 @@ import { useBox } from '@/ui/layout/useBox';
 import { useSchools } from '@/reading/useSchools';
 import { useWord } from '@/reading/useWord';
 import { Words } from '@/ui/layout/Words';
-import { useShowing } from '@/data/showing';
+import { useTechniqueTrail } from '@/data/techniqueTrail';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
 import { SymbolPicture } from './SymbolPicture';
@@ -113,7 +113,7 @@ function Course({
 
 /** What each sign stands for; what is a technique opens it. */
 function Key({ signs }: { signs: Chart['key'] }) {
-  const show = useShowing((state) => state.show);
+  const show = useTechniqueTrail((state) => state.show);
   const word = useWord();
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 }}>

@@ -17,7 +17,7 @@ import { Pick } from '@/ui/fields/Pick';
 import { useSchools } from '@/reading/useSchools';
 import { newId } from '@/platform/ids';
 import { useLibrary, useShelf } from '@/data/library';
-import { useShowing } from '@/data/showing';
+import { useTechniqueTrail } from '@/data/techniqueTrail';
 
 const FIRST = 'first';
 
@@ -25,7 +25,7 @@ const FIRST = 'first';
 export function Practise({ stitch }: { stitch: string }) {
   const { terms } = useSchools();
   const router = useRouter();
-  const close = useShowing((state) => state.close);
+  const close = useTechniqueTrail((state) => state.close);
   const add = useLibrary((state) => state.add);
   const yarns = useShelf('yarns');
   const [open, setOpen] = useState(false);

@@ -3,12 +3,12 @@ import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { Panel } from '@/ui/layout/Panel';
 import { useWord } from '@/reading/useWord';
-import { useShowing } from '@/data/showing';
+import { useTechniqueTrail } from '@/data/techniqueTrail';
 import { TechniqueView } from './TechniqueView';
 
 /** What was opened from a word, beside the work; and on from there, and back. */
 export function TechniquePanel() {
-  const { trail, back, close } = useShowing();
+  const { trail, back, close } = useTechniqueTrail();
   const word = useWord();
   const technique = techniqueOf(trail.at(-1) ?? '');
   if (!technique) return null;

@@ -4,7 +4,7 @@ import { act, fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
 import { useLibrary } from '@/data/library';
 import { useSettings } from '@/data/settings';
-import { useShowing } from '@/data/showing';
+import { useTechniqueTrail } from '@/data/techniqueTrail';
 import { Stitches } from '@/screens/stitches/Stitches';
 import { ChartPicture } from './ChartPicture';
 import { ClothPicture } from './ClothPicture';
@@ -27,7 +27,7 @@ const still = (matches: boolean) => {
 beforeEach(() => {
   still(false);
   mockNavigate.mockClear();
-  act(() => useShowing.getState().close());
+  act(() => useTechniqueTrail.getState().close());
   useSettings.getState().set({ terms: 'US', units: 'mm', hand: 'right', voice: 'full', turningChain: 'plain' });
 });
 
@@ -41,13 +41,13 @@ describe('a word in a text', () => {
     );
     fireEvent.press(screen.getByLabelText('fasten off: how it is done'));
     expect(screen.getByText('Fasten off')).toBeTruthy();
-    expect(useShowing.getState().trail).toEqual(['fasten-off']);
-    act(() => useShowing.getState().show('tail'));
+    expect(useTechniqueTrail.getState().trail).toEqual(['fasten-off']);
+    act(() => useTechniqueTrail.getState().show('tail'));
     expect(screen.getByText('Leaving a tail')).toBeTruthy();
     fireEvent.press(screen.getByText('Back to Fasten off'));
-    expect(useShowing.getState().trail).toEqual(['fasten-off']);
+    expect(useTechniqueTrail.getState().trail).toEqual(['fasten-off']);
     fireEvent.press(screen.getByLabelText('Close'));
-    expect(useShowing.getState().trail).toEqual([]);
+    expect(useTechniqueTrail.getState().trail).toEqual([]);
   });
 
   it('is a link the first time it comes, and none in its own explanation', () => {
@@ -62,10 +62,10 @@ describe('a word in a text', () => {
     show(<LinkedWords text="Fasten off." />);
     const heard = { key: 'Enter', preventDefault: jest.fn(), stopPropagation: jest.fn() };
     fireEvent(screen.getByLabelText(/how it is done/), 'keyDown', heard);
-    expect(useShowing.getState().trail).toEqual(['fasten-off']);
+    expect(useTechniqueTrail.getState().trail).toEqual(['fasten-off']);
     expect(heard.stopPropagation).toHaveBeenCalled();
     fireEvent(screen.getByLabelText(/how it is done/), 'keyDown', { ...heard, key: 'Tab' });
-    expect(useShowing.getState().trail).toHaveLength(1);
+    expect(useTechniqueTrail.getState().trail).toHaveLength(1);
   });
 });
 
@@ -158,7 +158,7 @@ describe('the list of all of them', () => {
     expect(screen.getByText(/Nothing here is called “zzz”/)).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Search stitches'), 'sc2tog');
     fireEvent.press(screen.getByLabelText('Two single crochet together'));
-    expect(useShowing.getState().trail).toEqual(['single-together']);
+    expect(useTechniqueTrail.getState().trail).toEqual(['single-together']);
   });
 });
 
@@ -173,7 +173,7 @@ describe('a chart', () => {
     chart(phone, 'body', 1, 6);
     expect(screen.getByLabelText('Chart, rows 1 to 6')).toBeTruthy();
     fireEvent.press(screen.getByText('single crochet'));
-    expect(useShowing.getState().trail).toEqual(['single']);
+    expect(useTechniqueTrail.getState().trail).toEqual(['single']);
     fireEvent.press(screen.getByText('Hide the key'));
     expect(screen.queryByText('single crochet')).toBeNull();
   });

@@ -11,7 +11,7 @@ import {
 } from './keeper';
 import { leftDraft } from './leftDraft';
 import { layOut, layOutLedger, layOutMake, takeOver } from './laying';
-import { joinTabs, tellTabs, type Word } from '@/platform/tabs';
+import { joinTabs, tellTabs, type TabMessage } from '@/platform/tabs';
 import { useDraft } from '../draft';
 import { useLibrary } from '../library';
 import { create } from 'zustand';
@@ -29,7 +29,7 @@ export const deviceNow = () => device;
  * @param hear told what other tabs say, once what they wrote is taken over
  * @returns what ends it
  */
-export async function startDevice(hear: (word: Word) => void): Promise<() => void> {
+export async function startDevice(hear: (word: TabMessage) => void): Promise<() => void> {
   device = await startKeeping(afterWriting);
   const leave = joinTabs((word) => void takenOver(word).then(() => hear(word)));
   if (device) {
@@ -63,7 +63,7 @@ function afterWriting({ documents, events }: Written): void {
   });
 }
 
-async function takenOver(word: Word): Promise<void> {
+async function takenOver(word: TabMessage): Promise<void> {
   if (word.is !== 'written' || !device) return;
   await takeOver(device, {
     documents: word.documents.filter(({ kind, id }) => !isDocumentPending(kind, id)),

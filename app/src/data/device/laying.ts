@@ -1,5 +1,5 @@
 import { DOCUMENT_KINDS, type DocumentKind } from '@keep-snug/core/documents';
-import { calm } from '@/platform/calm';
+import { whenIdle } from '@/platform/idle';
 import { useEvents } from '../events';
 import { useLibrary } from '../library';
 import { readMeta, type Device, type DocumentRecord, type EventRecord } from './database';
@@ -38,7 +38,7 @@ export async function layOutLedger(db: Device): Promise<void> {
     all.push(...portion);
     const last = portion.at(-1);
     from = last && portion.length === PORTION ? IDBKeyRange.bound(['makes', last.id], ['makes', []], true) : undefined;
-    await calm();
+    await whenIdle();
   }
   // at once: whoever shows them goes through all of them each time
   takeIn(all, await db.getAllFromIndex('events', 'ending'));

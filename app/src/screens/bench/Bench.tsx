@@ -23,8 +23,8 @@ import { useDeleting } from '@/data/deleting';
 import { useEvents } from '@/data/events';
 import { Strangers } from './Strangers';
 import { useLibrary, useShelf } from '@/data/library';
-import { useCalm } from '@/platform/useCalm';
-import { useTurn } from '@/platform/turns';
+import { useIdle } from '@/platform/useIdle';
+import { useIdleTurn } from '@/platform/idleQueue';
 import { useUsed } from '@/data/used';
 import { Batches } from './Batches';
 import { DaysCard } from './DaysCard';
@@ -43,7 +43,7 @@ export function Bench() {
   const shelf = useShelf('plans');
   const entries = useMemo(() => planEntries(shelf, all, makes), [shelf, all, makes]);
   // what is on the hook is drawn first
-  const isCalm = useCalm();
+  const isCalm = useIdle();
   const finding = useFinding(isCalm ? entries : NONE);
   const open = makes.filter(([, { body }]) => !body.aside);
   const aside = makes.filter(([, { body }]) => body.aside);
@@ -135,7 +135,7 @@ function section(title: string, entries: readonly Entry[]): Item[] {
 
 /** A make as a strip of tape pulled out as far as it has got, its next row in words; before that is worked out, its shape. */
 function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
-  const isCalm = useCalm();
+  const isCalm = useIdle();
   return isCalm ? <ToldStrip id={id} held={held} /> : <StripCard id={id} held={held} row=" " next=" " begun />;
 }
 
@@ -256,7 +256,7 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const router = useRouter();
   const reader = useReader();
   const remove = useDeleting((state) => state.remove);
-  const isItsTurn = useTurn(reckonedFor(plan, reader) !== null);
+  const isItsTurn = useIdleTurn(reckonedFor(plan, reader) !== null);
   const piece = isItsTurn ? reckonFor(plan, reader).worked?.pieces[0] : undefined;
   const hasFaults = isItsTurn && !piece;
   const open = (to: `/plan/${string}` | `/sheet/${string}`) => {

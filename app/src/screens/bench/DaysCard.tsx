@@ -7,7 +7,7 @@ import { Action } from '@/ui/actions/Action';
 import { CardBox } from '@/ui/layout/CardBox';
 import { Words } from '@/ui/layout/Words';
 import { useLibrary } from '@/data/library';
-import { useCalm } from '@/platform/useCalm';
+import { useIdle } from '@/platform/useIdle';
 import { useSittings } from '@/platform/useReckonWorker';
 
 /** The next sitting, and the way to all of them; once hours were said, or something is on the hook. */
@@ -15,7 +15,7 @@ export function DaysCard() {
   const router = useRouter();
   const said = useLibrary((state) => state.shelves.hours[HOURS_ID] !== undefined);
   const { ask, isEmpty } = useSittingsAsk();
-  const isCalm = useCalm();
+  const isCalm = useIdle();
   const { found } = useSittings(said && isCalm && !isEmpty ? ask : null);
   if (isEmpty) return null;
   const next = found?.sittings[0];

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { serverHas } from '@/fixtures/serverHas';
 import { choose, show } from '@/fixtures/show';
 import { WorkingsPanel } from '@/ui/notices/WorkingsPanel';
-import { useAsking } from '@/data/asking';
+import { useWorkingsTrail } from '@/data/workingsTrail';
 import { useBoard } from '@/data/board';
 import { useLibrary } from '@/data/library';
 import { useSettings } from '@/data/settings';
@@ -132,22 +132,22 @@ describe('workings', () => {
     const worked = reckon(phone);
     show(<WorkingsPanel />);
     expect(screen.queryByText('Formula')).toBeNull();
-    act(() => useAsking.getState().ask('Inside circumference', worked.inside.girth));
+    act(() => useWorkingsTrail.getState().ask('Inside circumference', worked.inside.girth));
     show(<WorkingsPanel />);
     expect(screen.getAllByText('inside = 2F − πt').length).toBeGreaterThan(0);
     fireEvent.press(screen.getAllByLabelText(/^F: .*Its workings$/)[0]!);
-    expect(useAsking.getState().trail.map(({ name }) => name)).toEqual(['Inside circumference', 'F']);
-    act(() => useAsking.getState().back());
-    expect(useAsking.getState().trail).toHaveLength(1);
-    act(() => useAsking.getState().close());
+    expect(useWorkingsTrail.getState().trail.map(({ name }) => name)).toEqual(['Inside circumference', 'F']);
+    act(() => useWorkingsTrail.getState().back());
+    expect(useWorkingsTrail.getState().trail).toHaveLength(1);
+    act(() => useWorkingsTrail.getState().close());
   });
 
   it('do not lead on where a term was simply taken', () => {
-    const { ask, into } = useAsking.getState();
+    const { ask, into } = useWorkingsTrail.getState();
     act(() => ask('Girth', reckon(phone).thing.girth));
     into({ name: 'W', value: 78, unit: 'mm', kind: 'measured', from: 'ruler' });
-    expect(useAsking.getState().trail).toHaveLength(1);
-    act(() => useAsking.getState().close());
+    expect(useWorkingsTrail.getState().trail).toHaveLength(1);
+    act(() => useWorkingsTrail.getState().close());
   });
 });
 

@@ -12,7 +12,7 @@ import { useKeys } from '@/platform/useKeys';
 import { Words } from '@/ui/layout/Words';
 import { useEvents } from '@/data/events';
 import { useSettings } from '@/data/settings';
-import { useShowing } from '@/data/showing';
+import { useTechniqueTrail } from '@/data/techniqueTrail';
 import { useAway, useWaiting, useWholeMake } from '@/data/sync';
 import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
@@ -71,7 +71,7 @@ export function MakeRoom({ id, held }: Props) {
   const happened = useEvents((state) => state.happened);
   const awake = useAwake();
   useWholeMake(id);
-  const asking = useShowing(({ trail }) => trail.length > 0);
+  const asking = useTechniqueTrail(({ trail }) => trail.length > 0);
 
   const aloud = useAloud(saidOf(progress));
   const tick = (press?: string) => {

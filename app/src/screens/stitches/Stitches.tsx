@@ -7,7 +7,7 @@ import { TextField } from '@/ui/fields/TextField';
 import { useWord } from '@/reading/useWord';
 import { Words } from '@/ui/layout/Words';
 import { useSettings } from '@/data/settings';
-import { useShowing } from '@/data/showing';
+import { useTechniqueTrail } from '@/data/techniqueTrail';
 import { SymbolPicture } from '@/technique/SymbolPicture';
 import { useColours } from '@/theme/useTheme';
 
@@ -52,7 +52,7 @@ function itemsOf(found: readonly Technique[]): Item[] {
 function TechniqueLine({ technique }: { technique: Technique }) {
   const colours = useColours();
   const word = useWord();
-  const show = useShowing((state) => state.show);
+  const show = useTechniqueTrail((state) => state.show);
   const { id, name, abbreviation, symbol, what } = technique;
   const said = capital(word(name));
   return (

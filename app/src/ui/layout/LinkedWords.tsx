@@ -4,7 +4,7 @@ import { Text, type TextStyle } from 'react-native';
 import { Words } from './Words';
 import { useFocusRing } from '@/ui/actions/useFocusRing';
 import { useSettings } from '@/data/settings';
-import { useShowing } from '@/data/showing';
+import { useTechniqueTrail } from '@/data/techniqueTrail';
 import { useColours } from '@/theme/useTheme';
 
 type Props = Omit<ComponentProps<typeof Words>, 'children'> & {
@@ -38,7 +38,7 @@ function firstOfEach(parts: ReturnType<typeof linksIn>, except?: string): Return
 /** A word that opens how it is done. */
 function Term({ id, text }: { id: string; text: string }) {
   const colours = useColours();
-  const show = useShowing((state) => state.show);
+  const show = useTechniqueTrail((state) => state.show);
   const { ring, onFocus, onBlur } = useFocusRing();
   const onKeyDown = (event: { key: string; preventDefault: () => void; stopPropagation: () => void }) => {
     if (event.key !== 'Enter' && event.key !== ' ') return;

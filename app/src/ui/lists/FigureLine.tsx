@@ -1,7 +1,7 @@
 import type { Figure } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Divider } from 'react-native-paper';
-import { useAsking } from '@/data/asking';
+import { useWorkingsTrail } from '@/data/workingsTrail';
 import { useSettings } from '@/data/settings';
 import { useColours } from '@/theme/useTheme';
 import { figureText, KIND_WORDS } from './figureText';
@@ -19,7 +19,7 @@ interface Props {
 export function FigureLine({ name, figure, text }: Props) {
   const colours = useColours();
   const units = useSettings((state) => state.units);
-  const ask = useAsking((state) => state.ask);
+  const ask = useWorkingsTrail((state) => state.ask);
   const shown = text ?? figureText(figure, units);
   const estimate = figure.kind === 'prior';
   return (

@@ -1,6 +1,6 @@
 import { formatNumber, type Figure, type Term } from '@keep-snug/core';
 import { View } from 'react-native';
-import { useAsking } from '@/data/asking';
+import { useWorkingsTrail } from '@/data/workingsTrail';
 import { useSettings } from '@/data/settings';
 import { useColours } from '@/theme/useTheme';
 import { Action } from '@/ui/actions/Action';
@@ -14,7 +14,7 @@ import { Words } from '@/ui/layout/Words';
 export function WorkingsPanel() {
   const colours = useColours();
   const units = useSettings((state) => state.units);
-  const { trail, into, back, close } = useAsking();
+  const { trail, into, back, close } = useWorkingsTrail();
   const asked = trail.at(-1);
   if (!asked) return null;
   const { name, figure } = asked;

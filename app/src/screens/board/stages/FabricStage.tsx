@@ -25,7 +25,7 @@ import { OptionFields } from '@/ui/fields/OptionFields';
 import { Pick } from '@/ui/fields/Pick';
 import { useWord } from '@/reading/useWord';
 import { useReader } from '@/reading/useWorked';
-import { useShowing } from '@/data/showing';
+import { useTechniqueTrail } from '@/data/techniqueTrail';
 import { BandFields } from './BandFields';
 import { HeldYarns } from './HeldYarns';
 import { OtherHooks } from './OtherHooks';
@@ -78,7 +78,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
 function StitchPart({ plan: { fabric }, faults, edit }: Omit<StageProps, 'worked'>) {
   const { terms } = useReader();
   const word = useWord();
-  const show = useShowing((state) => state.show);
+  const show = useTechniqueTrail((state) => state.show);
   const technique = techniqueOfStitch(fabric.stitch);
   return (
     <>

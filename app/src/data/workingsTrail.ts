@@ -1,14 +1,14 @@
 import type { Figure, Term } from '@keep-snug/core';
 import { create } from 'zustand';
 
-export interface Asked {
+export interface NamedFigure {
   name: string;
   figure: Figure;
 }
 
 /** The figures whose workings are open: the one that was pressed, and on from there those it stands on. */
-interface Asking {
-  trail: readonly Asked[];
+interface WorkingsTrail {
+  trail: readonly NamedFigure[];
   ask: (name: string, figure: Figure) => void;
   /** Goes on to a term that was itself reckoned. */
   into: (term: Term) => void;
@@ -16,7 +16,7 @@ interface Asking {
   close: () => void;
 }
 
-export const useAsking = create<Asking>()((set) => ({
+export const useWorkingsTrail = create<WorkingsTrail>()((set) => ({
   trail: [],
   ask: (name, figure) => set({ trail: [{ name, figure }] }),
   into: ({ name, workings, from: _from, ...figure }) =>

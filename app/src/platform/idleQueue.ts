@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { calm } from './calm';
+import { whenIdle } from './idle';
 
 const waiting = new Set<() => void>();
 let isGoing = false;
@@ -7,7 +7,7 @@ let isGoing = false;
 async function takeTurns(): Promise<void> {
   isGoing = true;
   for (const turn of waiting) {
-    await calm();
+    await whenIdle();
     // who left meanwhile is no longer waiting
     if (waiting.delete(turn)) turn();
   }
@@ -15,15 +15,15 @@ async function takeTurns(): Promise<void> {
 }
 
 /** Asks for one idle moment of its own, after those who asked before; what is given back takes the asking back. */
-export function whenItsTurn(turn: () => void): () => void {
+export function queueIdle(turn: () => void): () => void {
   waiting.add(turn);
   if (!isGoing) void takeTurns();
   return () => void waiting.delete(turn);
 }
 
 /** Whether it is this one's turn: of many that are to be worked out, one is in each idle moment, and the page stays quick. */
-export function useTurn(isWorkedOut: boolean): boolean {
+export function useIdleTurn(isWorkedOut: boolean): boolean {
   const [isIts, setIts] = useState(isWorkedOut);
-  useEffect(() => (isIts ? undefined : whenItsTurn(() => setIts(true))), [isIts]);
+  useEffect(() => (isIts ? undefined : queueIdle(() => setIts(true))), [isIts]);
   return isIts;
 }

@@ -1,12 +1,12 @@
-import { whenItsTurn } from './turns';
+import { queueIdle } from './idleQueue';
 
 const moment = () => new Promise((resolve) => setTimeout(resolve));
 
-jest.mock('./calm', () => ({ calm: () => new Promise((resolve) => setTimeout(resolve)) }));
+jest.mock('./idle', () => ({ calm: () => new Promise((resolve) => setTimeout(resolve)) }));
 
 test('each has an idle moment of its own, in the order it was asked for', async () => {
   const seen: string[] = [];
-  for (const name of ['a', 'b', 'c']) whenItsTurn(() => seen.push(name));
+  for (const name of ['a', 'b', 'c']) queueIdle(() => seen.push(name));
   expect(seen).toEqual([]);
   await moment();
   await moment();
@@ -19,11 +19,11 @@ test('each has an idle moment of its own, in the order it was asked for', async 
 
 test('who takes the asking back has no turn, and those who come later still have theirs', async () => {
   const seen: string[] = [];
-  const takeBack = whenItsTurn(() => seen.push('left'));
-  whenItsTurn(() => seen.push('stayed'));
+  const takeBack = queueIdle(() => seen.push('left'));
+  queueIdle(() => seen.push('stayed'));
   takeBack();
   for (let turn = 0; turn < 6; turn += 1) await moment();
-  whenItsTurn(() => seen.push('late'));
+  queueIdle(() => seen.push('late'));
   for (let turn = 0; turn < 6; turn += 1) await moment();
   expect(seen).toEqual(['stayed', 'late']);
 });
