@@ -2,7 +2,7 @@ import { queueIdle } from './idleQueue';
 
 const moment = () => new Promise((resolve) => setTimeout(resolve));
 
-jest.mock('./idle', () => ({ calm: () => new Promise((resolve) => setTimeout(resolve)) }));
+jest.mock('./idle', () => ({ whenIdle: () => new Promise((resolve) => setTimeout(resolve)) }));
 
 test('each has an idle moment of its own, in the order it was asked for', async () => {
   const seen: string[] = [];
