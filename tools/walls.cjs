@@ -17,7 +17,12 @@ function inOrder(list, root) {
     name: `${one} stands before this`,
     severity: 'error',
     from: { path: room(one) },
-    to: { path: list.slice(index + 1).map(room).join('|') },
+    to: {
+      path: list
+        .slice(index + 1)
+        .map(room)
+        .join('|'),
+    },
   }));
 }
 
@@ -40,9 +45,19 @@ module.exports = {
       from: {},
       to: { path: '^app/src/', pathNot: [...FLOORS, 'fixtures'].map((floor) => `^app/src/${floor}/`).join('|') },
     },
-    { name: 'nothing at the root of core', severity: 'error', from: {}, to: { path: '^core/src/[^/]+$', pathNot: '^core/src/index[.]ts$' } },
+    {
+      name: 'nothing at the root of core',
+      severity: 'error',
+      from: {},
+      to: { path: '^core/src/[^/]+$', pathNot: '^core/src/index[.]ts$' },
+    },
     apart('nothing imports the door', '^core/src/.+/', '^core/src/index[.]ts$'),
-    { name: 'a room that is not in the list', severity: 'error', from: {}, to: { path: '^core/src/.+/', pathNot: anyRoom } },
+    {
+      name: 'a room that is not in the list',
+      severity: 'error',
+      from: {},
+      to: { path: '^core/src/.+/', pathNot: anyRoom },
+    },
     apart('core knows nobody', '^core/', '^(app|server|e2e|bench|prove)/'),
     apart('the app does not know the server', '^app/', '^server/'),
     apart('the server does not know the app', '^server/', '^app/'),
@@ -55,6 +70,10 @@ module.exports = {
     combinedDependencies: false,
     // with the repository as its base: without one, what begins with @/ stays unresolved and no screen is ever at fault
     tsConfig: { fileName: require.resolve('./walls.tsconfig.json') },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'default', 'types'], extensions: ['.ts', '.tsx', '.js'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.js'],
+    },
   },
 };

@@ -17,8 +17,8 @@ import {
   type Stretch,
   type Work,
 } from './index';
-import { workOut } from "../reckon/build";
-import { stepsAfter, allPieces, workOf } from "../reckon/steps";
+import { workOut } from '../reckon/build';
+import { stepsAfter, allPieces, workOf } from '../reckon/steps';
 
 /** A plan of any shape with every way of joining and edging it, or none where it cannot be made. */
 const anyWork = fc

@@ -1,4 +1,4 @@
-import type { FieldValues } from "../base/units";
+import type { FieldValues } from '../base/units';
 
 /** Courses one after the other that are worked alike, as they stand. */
 export interface BegunRun {

@@ -1,6 +1,6 @@
 import type { Figure } from '../base/figure';
 import { plural, roundedAmount } from '../base/units';
-import type { Worked } from "../reckon/types";
+import type { Worked } from '../reckon/types';
 
 /** Under so many minutes a time is told to a quarter of an hour, above to half an hour. */
 const BY_QUARTERS = 120;

@@ -2,7 +2,7 @@ import type { Plan } from '../plan/plan';
 import { patternMarkdown } from './markdown';
 import { writtenPattern, type Reading } from './pattern';
 import { patternText } from './text';
-import type { Worked } from "../reckon/types";
+import type { Worked } from '../reckon/types';
 
 /** The kinds of file a pattern leaves as: each with what it is called, its ending and its media type. */
 export const PATTERN_FILES = {

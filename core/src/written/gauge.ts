@@ -1,7 +1,7 @@
 import { LEAST_COVER } from '../craft/fabric';
 import type { Figure } from '../base/figure';
 import { formatLength, formatNumber, type LengthUnit } from '../base/units';
-import type { Worked } from "../reckon/types";
+import type { Worked } from '../reckon/types';
 
 /** The length a gauge is counted over, by the unit in use: as makers say it. */
 export const GAUGE_OVER = {

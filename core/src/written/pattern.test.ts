@@ -9,7 +9,7 @@ import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { writtenPattern, type WrittenPattern } from './pattern';
 import { readShort } from './short';
 import { patternText } from './text';
-import type { Worked } from "../reckon/types";
+import type { Worked } from '../reckon/types';
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
 const READS = { terms: 'US', units: 'mm' } as const;

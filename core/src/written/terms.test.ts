@@ -8,7 +8,7 @@ import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { linksIn } from '../pattern/techniques';
 import { writtenPattern } from './pattern';
 import { patternText } from './text';
-import type { Worked } from "../reckon/types";
+import type { Worked } from '../reckon/types';
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
 

@@ -7,7 +7,7 @@ import { reckon } from '../../reckon/reckon';
 import { SHAPES } from '../../shapes';
 import { anyPlanOf } from '../../shapes/fixtures/anyPlan';
 import { MOST_COURSES, MOST_STITCHES } from './index';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 const plans = Object.values(TERN_POINT.plans);
 const planOf = (kind: string): Plan => plans.find(({ shape }) => shape.kind === kind)!;

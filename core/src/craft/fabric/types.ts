@@ -1,10 +1,10 @@
-import type { FieldValues } from "../../base/units";
-import type { GaugeSpec } from "./gauge";
-import type { SequenceSpec } from "./sequences/definition";
-import type { Figure } from "../../base/figure";
-import type { Hand, Rate, OwnRatio } from "./estimate";
-import type { StitchPattern } from "./stitches";
-import type { YarnSpec } from "./yarn";
+import type { FieldValues } from '../../base/units';
+import type { GaugeSpec } from './gauge';
+import type { SequenceSpec } from './sequences/definition';
+import type { Figure } from '../../base/figure';
+import type { Hand, Rate, OwnRatio } from './estimate';
+import type { StitchPattern } from './stitches';
+import type { YarnSpec } from './yarn';
 
 /** Part of a piece worked in its own stitch: so many courses, so many mm, or what the others leave (handbook 4.3). */
 export interface BandSpec {

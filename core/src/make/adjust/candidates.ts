@@ -7,7 +7,7 @@ import { shapeDefinition } from '../../shapes';
 import { joinOf } from '../../shapes/common/joins';
 import { formatNumber, plural, withArticle } from '../../base/units';
 import { reckonedOrNot } from './reckoned';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 /** A way to go on from here: a plan to follow, in words. */
 export interface Candidate {

@@ -4,7 +4,7 @@ import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { planFollowed } from './mend';
 import { withMeasures, type Measured } from './measures';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 /** A size of the finished piece as planned and as made, mm. */
 export interface SizeMade {

@@ -1,11 +1,21 @@
-import { BASES, isWithin, LIKELY, MAY_SAY, shrunk, within, workFabric, type Rate, type OwnRatio } from '../../craft/fabric';
+import {
+  BASES,
+  isWithin,
+  LIKELY,
+  MAY_SAY,
+  shrunk,
+  within,
+  workFabric,
+  type Rate,
+  type OwnRatio,
+} from '../../craft/fabric';
 import { finishOf, paceOf, stepsToMake, type KeptEvent, type MakingStep, type Pace } from '../log';
 import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { rowMinutes, slowerBy, TIME_SPREAD, YARN_SPREAD } from '../../reckon/supplies';
 import { fabricMade } from './learnt';
 import { planFollowed } from './mend';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 /** How much one make of a hand differs from the next, as a fraction (priors, handbook 7 and ours). */
 const PACE_BETWEEN = 0.15;

@@ -2,7 +2,7 @@ import type { BandSpec, GaugeMeasure, GaugeSpec } from '../../craft/fabric';
 import type { KeptEvent } from '../log';
 import type { Plan } from '../../plan/plan';
 import { METHODS, type Method } from '../../craft/things';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 /** What the tape said of the work so far. */
 export type Measured = Extract<KeptEvent, { kind: 'measured' }>;

@@ -32,9 +32,9 @@ import { readBy, withMeasures, type Measured } from './measures';
 import { reckonedOrNot, type ToMake } from './reckoned';
 import { slowerBy } from '../../reckon/supplies';
 import { alikeUpTo, leftOf, minutesIn, standingOf, stitchesIn, type Standing } from './progress';
-import type { WorkedOut, Worked } from "../../reckon/types";
-import { workOut } from "../../reckon/build";
-import { allPieces, stepsAfter, workOf } from "../../reckon/steps";
+import type { WorkedOut, Worked } from '../../reckon/types';
+import { workOut } from '../../reckon/build';
+import { allPieces, stepsAfter, workOf } from '../../reckon/steps';
 
 /** Sizes that a way to go on comes to, mm. */
 interface Sizes {

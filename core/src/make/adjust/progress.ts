@@ -1,7 +1,7 @@
 import type { MakeState, MakingStep } from '../log';
 import type { Piece } from '../../piece';
 import { rowMinutes } from '../../reckon/supplies';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 /** How far the pieces of a plan are made, and what that is of the whole. */
 export interface Standing {

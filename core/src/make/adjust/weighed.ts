@@ -3,7 +3,7 @@ import { yarnOf } from '../../craft/fabric';
 import { chanceBelow } from '../../reckon/supplies';
 import type { Plan } from '../../plan/plan';
 import { standingOf, stitchesIn } from './progress';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 /** How far what is left of the yarn goes. */
 export interface YarnLeft {

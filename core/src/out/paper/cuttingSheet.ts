@@ -2,7 +2,7 @@ import { LINING } from '../../fittings';
 import { element } from './elements';
 import { wordLengths, type LengthUnit } from '../../base/units';
 import { cutBox, dashed, named, type TrueSize } from './trueSize';
-import type { Worked } from "../../reckon/types";
+import type { Worked } from '../../reckon/types';
 
 /**
  * The lining’s cloth at its true size: where to cut, to fold, to sew and to turn in. Nothing where there is no lining.

@@ -6,8 +6,8 @@ import { checkPlan } from '../../out/formats';
 import type { Plan } from '../plan';
 import { reckon } from '../../reckon/reckon';
 import { begunCourses, runsOf, type BegunSpec } from './index';
-import { workOut } from "../../reckon/build";
-import { allPieces } from "../../reckon/steps";
+import { workOut } from '../../reckon/build';
+import { allPieces } from '../../reckon/steps';
 
 const PLANS = Object.values(TERN_POINT.plans);
 const phone = PLANS.find(({ title }) => title === 'Field phone pouch')!;
