@@ -117,6 +117,7 @@ export {
   fabricFromSwatch,
   gaugeElsewhere,
   fabricIfMeasured,
+  mayBeProposed,
   type BandSpec,
   type FabricSpec,
   type GaugeMeasure,

@@ -10,6 +10,7 @@ import { createReckoner } from './reckoning/reckoner';
 import { threadFile } from './reckoning/threadFile';
 import { documentStore, openStore, type Address, type Store } from './store';
 import { createServer } from './web/server';
+import { DAY_MS } from './time';
 
 interface StartOptions {
   host: string;
@@ -100,8 +101,6 @@ const removedPlace = (file: string): string => join(dirname(file), 'keep-snug-re
 
 /** The authority's files stand beside the data. */
 const authorityPlace = (file: string): string => join(dirname(file), 'keep-snug-authority');
-
-const DAY_MS = 86_400_000;
 
 /** Empties old tombstones now and once a day. */
 async function keptEmptied(store: Store): Promise<() => void> {

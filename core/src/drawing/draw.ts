@@ -6,9 +6,10 @@ import { bandsDrawn } from './runs';
 
 const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
 
-/** The tint of a section: its own name where there is one, else what it is most like. */
-export function roleOf(name: string): ClothRole {
-  return ROLES.includes(name) ? (name as ClothRole) : 'front';
+/** The tint of a section, by the first word of its name; what has none of its own is tinted as a front. */
+export function roleOf(section: string): ClothRole {
+  const first = section.split(' ')[0]!;
+  return ROLES.includes(first) ? (first as ClothRole) : 'front';
 }
 
 /** Rounds of unlike counts in one stitch, from the first to the last. */

@@ -208,3 +208,6 @@ export const BUTTON_FIELDS: readonly Field[] = [
     default: BUTTON_THICKNESS_MM,
   },
 ];
+
+/** Cut length of a twisted pair of strands against its finished length (prior, handbook 6). */
+export const TWIST = 2 * 1.35;

@@ -92,6 +92,8 @@ export interface FittingDefinition {
   needs?: Gift;
   /** What it gives to others. */
   gives?: Gift;
+  /** Whether it holds the thing in though it has room: a looser fit is one then. */
+  holdsIn?: true;
   /** Whether it closes a flap, which must then reach far enough to carry it. */
   closesFlap?: boolean;
   /** What it brings with it. */

@@ -4,6 +4,7 @@ import { foldMake, inOrder, standingEvents, stepsToMake, type KeptEvent, type Ma
 import { standingOf, stitchesIn } from './adjust/progress';
 import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
+import { SCALE_SD_G } from './adjust/weighed';
 
 /** Where a scrap comes to its end. */
 export interface ScrapEnd {
@@ -35,8 +36,6 @@ interface ScrapsAsk {
 
 /** Joining a scrap leaves a tail of the old one and one of the new, mm (prior, handbook 7). */
 const JOIN_MM = 300;
-/** A kitchen scale reads to so much, g (prior, handbook 8). */
-const SCALE_SD_G = 1;
 
 /**
  * Small amounts in the order that tells most: the largest first, since what it takes shows how far the others will go; the

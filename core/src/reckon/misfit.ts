@@ -1,4 +1,4 @@
-import { hookChange } from '../craft/fabric';
+import { hookChange, mayBeProposed } from '../craft/fabric';
 import { attempted, type Advice } from '../base/figure';
 import { chanceInputs } from './chanceInputs';
 import { FITS, missedAsPlanned, type Verdict } from '../craft/fit';
@@ -31,8 +31,6 @@ interface Trial {
 
 /** How far from the plan's own hook others are tried, the nearest first, mm (ours). */
 const HOOK_STEPS = [-0.5, 0.5, -1, 1, -1.5, 1.5, -2, 2, 3, -3];
-
-const HOOKS = { least: 1, most: 25 } as const;
 
 /** The choices whose best count, in force, does not fit; a count that was picked is answered for where it is picked. */
 function misfits({ choices }: WorkedOut['built']): Misfit[] {
@@ -79,7 +77,7 @@ function firstThatFits(plan: Plan, trials: readonly Trial[]): WouldFit | undefin
 
 function hookTrials({ fabric }: Plan): Trial[] {
   return HOOK_STEPS.map((step) => fabric.hookMm + step)
-    .filter((mm) => mm >= HOOKS.least && mm <= HOOKS.most)
+    .filter(mayBeProposed)
     .map((mm) => ({
       text: `use ${withArticle(`${formatNumber(mm, 2)} mm hook`)}`,
       change: hookChange(fabric, mm),

@@ -71,22 +71,8 @@ function decreasesIn(all: string, { terms }: Reads): Abbreviation[] {
   }));
 }
 
-/** Stitches every pattern reader knows. */
-const USUAL: ReadonlySet<string> = new Set([
-  'chain',
-  'slip-stitch',
-  'single',
-  'half-double',
-  'double',
-  'treble',
-  'increase',
-  'back-loop',
-  // the row itself says all of it
-  'eyelet',
-]);
-
-const isSpecial = ({ family, moves, id }: Technique) =>
-  !USUAL.has(id) && (family === 'stitch' || (moves !== undefined && family !== 'edging'));
+const isSpecial = ({ family, moves, everyday }: Technique) =>
+  !everyday && (family === 'stitch' || (moves !== undefined && family !== 'edging'));
 
 /** The stitches some texts speak of that not every reader knows, each spelled out. */
 export function specialIn(texts: readonly string[], voice: Voice, reads: Reads): SpecialStitch[] {

@@ -3,8 +3,17 @@ import type { Figure } from '../base/figure';
 import { DEFAULT_SCHOOLS, term, wordText, type Schools, type Step } from '../pattern';
 import type { Plan } from '../plan/plan';
 import { sectionWord } from '../drawing';
-import { techniquesIn } from '../pattern/techniques';
-import { capital, formatKnown, formatNumber, plural, roundedAmount, withArticle, type LengthUnit } from '../base/units';
+import { LEVELS, techniquesIn } from '../pattern/techniques';
+import {
+  listed,
+  capital,
+  formatKnown,
+  formatNumber,
+  plural,
+  roundedAmount,
+  withArticle,
+  type LengthUnit,
+} from '../base/units';
 import { duration, notionsText, yarnText } from './amounts';
 import { gaugeText } from './gauge';
 import { abbreviationsIn, specialIn, type Abbreviation, type SpecialStitch } from './glossary';
@@ -198,37 +207,17 @@ function multipleOf(plan: Plan, worked: Worked): WrittenPattern['facts'] {
   return [{ name: 'Multiple', text: edge > 0 ? `a multiple of ${repeat}, plus ${edge}` : `a multiple of ${repeat}` }];
 }
 
-/** How hard it is, by what is used in it (WORDING 4.1). */
+/** How hard it is, by the hardest of what is used in it, and since what (WORDING 4.1). */
 function levelOf(worked: Worked, terms: Schools['terms']): string {
   const used = techniquesIn(
     worked.steps.map(({ text }) => text),
     terms,
-  ).map(({ id }) => id);
-  const some = (...ids: string[]) => ids.some((id) => used.includes(id));
-  if (SPECIAL.some((id) => used.includes(id))) return 'Intermediate: special stitches or shaping';
-  if (some('spiral', 'joined-rounds', 'sewing', 'both-layers', 'row-ends', 'half-double', 'double'))
-    return 'Easy: rounds, joining or taller stitches';
-  return 'Beginner: chains and one stitch';
+  ).flatMap(({ level }) => level ?? []);
+  const hardest = [...LEVELS].reverse().find((one) => used.some(({ is }) => is === one));
+  if (!hardest) return 'Beginner: chains and one stitch';
+  const since = [...new Set(used.filter(({ is }) => is === hardest).map((one) => one.since))];
+  return `${capital(hardest)}: ${listed(since)}`;
 }
-
-/** What takes some practice. */
-const SPECIAL = [
-  'single-together',
-  'half-double-together',
-  'double-together',
-  'spike',
-  'linked-single',
-  'wrapped-half-double',
-  'crossed-double',
-  'v-open',
-  'v-tight',
-  'group',
-  'bobble',
-  'reverse-single',
-  'mesh-loop',
-  'two-loop-cord',
-  'zip',
-] as const;
 
 /** What holds throughout: how it is worked, what counts, which side, how repeats are written. */
 function notesOf(worked: Worked, reads: Reads): string[] {

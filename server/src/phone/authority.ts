@@ -10,6 +10,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from '
 import { dirname } from 'node:path';
 import { generate } from 'selfsigned';
 import { isOfHouse, nameConstraints, NAME_CONSTRAINTS } from './constraints';
+import { DAY_MS } from '../time';
 
 /** A key and its certificate, as PEM. */
 export interface Pair {
@@ -24,7 +25,6 @@ interface Authority extends Pair {
   mayVouchFor: (name: string) => boolean;
 }
 
-const DAY_MS = 86_400_000;
 /** The authority lasts ten years, a leaf as long as browsers allow one to. */
 const AUTHORITY_DAYS = 3650;
 const LEAF_DAYS = 397;

@@ -4,6 +4,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Store } from './database';
 import { documents } from './schema';
 import { NEXT } from './sequence';
+import { DAY_MS } from '../time';
 
 export interface StoredDocument {
   id: string;
@@ -30,7 +31,6 @@ const MOST_ASIDE = 50;
 
 /** So long a deleted document can come back. */
 const KEPT_DAYS = 30;
-const DAY_MS = 86_400_000;
 
 /**
  * Documents by kind. A write names the revision it was made on; a stale one changes nothing, whichever process on the

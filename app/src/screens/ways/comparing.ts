@@ -1,4 +1,4 @@
-import { FITS, type Plan, type Way, type WaysAsk } from '@keep-snug/core';
+import { FITS, type Plan, type Way, type WaysAsk, mayBeProposed } from '@keep-snug/core';
 
 /** How ways can be put in order. */
 export const ORDERS = [
@@ -23,7 +23,7 @@ const HOOK_STEPS = [-1, -0.5, 0, 0.5, 1];
 
 export function askFor(plan: Plan, scope: Scope): WaysAsk {
   const { hookMm } = plan.fabric;
-  const hooksMm = scope === 'shapes' ? [hookMm] : HOOK_STEPS.map((step) => hookMm + step).filter((mm) => mm >= 1);
+  const hooksMm = scope === 'shapes' ? [hookMm] : HOOK_STEPS.map((step) => hookMm + step).filter(mayBeProposed);
   return { plan, hooksMm, fits: scope === 'all' ? FITS.map(({ id }) => id) : [plan.fit.name] };
 }
 

@@ -72,3 +72,7 @@ export function withArticle(text: string): string {
 
 /** Begins with a capital, a term that stands first too: `{single}` becomes `{SINGLE}`, which is filled in with one. */
 export const capital = (text: string): string => text.replace(/^(\{\w+\}|.)/, (first) => first.toUpperCase());
+
+/** Words one after the other: `rounds, joining and taller stitches`. */
+export const listed = (words: readonly string[]): string =>
+  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : words.join('');

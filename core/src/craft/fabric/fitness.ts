@@ -4,6 +4,7 @@ import { workFabric } from './fabric';
 import { hookChange, onHook } from './swatch';
 import { metresPer100g, yarnOf } from './yarn';
 import type { FabricSpec, WorkedFabric } from './types';
+import { PROPOSED_HOOKS } from './hooks';
 
 /** What is asked of the fabric besides its size. */
 export interface Duty {
@@ -52,17 +53,14 @@ export function fitness(spec: FabricSpec, fabric: WorkedFabric, duty: Duty, agai
   ];
 }
 
-/** Hooks are sold in steps of half a millimetre, down to this, mm (ours). */
-const HOOK_STEP = 0.5;
-const SMALLEST_HOOK = 1;
-
 /** The next hook down on which the fabric is as asked, and what it is then; none where no hook will do. */
 function firmerHook(
   spec: FabricSpec,
   again: Again,
   suits: (fabric: WorkedFabric) => boolean,
 ): WorkedFabric | undefined {
-  for (let mm = spec.hookMm - HOOK_STEP; mm >= SMALLEST_HOOK; mm -= HOOK_STEP) {
+  const { step, least } = PROPOSED_HOOKS;
+  for (let mm = spec.hookMm - step; mm >= least; mm -= step) {
     const fabric = again(onHook(spec, mm));
     if (suits(fabric)) return fabric;
   }

@@ -5,6 +5,7 @@ export * from './fabric';
 export * from './fitness';
 export * from './gauge';
 export * from './hand';
+export * from './hooks';
 export * from './instruction';
 export * from './palette';
 export * from './plausible';

@@ -6,3 +6,4 @@ export * from './dimensionLines';
 export * from './layout';
 export * from './markPaths';
 export * from './tints';
+export { roleOf } from '../draw';

@@ -1,4 +1,4 @@
-import type { BorderPart, ClothRole, Dimension, Part, View } from '../parts';
+import type { BorderPart, Dimension, Part, View } from '../parts';
 
 export interface Layout {
   /** Px per mm. */
@@ -135,14 +135,6 @@ function reach({ at = 0, from, to }: Dimension, { parts, width }: View): number 
 /** A line up the side that stands at a place; at the drawing's own edge without saying so. */
 function atLeft({ at: _at, ...line }: Dimension, at: number): Dimension {
   return at > 0.01 ? { ...line, at } : line;
-}
-
-const ROLES: readonly string[] = ['front', 'back', 'turn', 'flap', 'base', 'wall', 'pocket', 'span'];
-
-/** The tint of a section by its name. */
-export function roleOf(section: string): ClothRole {
-  const first = section.split(' ')[0]!;
-  return ROLES.includes(first) ? (first as ClothRole) : 'front';
 }
 
 /** A place on screen as a path writes it, to a tenth of a px. */

@@ -258,6 +258,7 @@ function refuseLow(lowest: number, flap: FlapPlace, path: string): void {
 /** A loop of chains at the middle of the flap's edge, and its button on the front (handbook 6). */
 export const buttonLoop: FittingDefinition = {
   id: 'button-loop',
+  holdsIn: true,
   name: 'Button loop',
   summary: 'A loop of chain on the flap’s edge, and its button on the front.',
   asks: ['turn-over'],

@@ -130,6 +130,7 @@ function placedAt(share: number, stitches: number, hole: number): { before: numb
 
 export const buttonhole: FittingDefinition = {
   id: 'buttonhole',
+  holdsIn: true,
   name: 'Buttonhole',
   summary: 'A slot worked into the flap, and its button on the front.',
   asks: ['turn-over-rows'],

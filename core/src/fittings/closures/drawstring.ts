@@ -5,13 +5,10 @@ import type { Free, Stretch, Work } from '../../piece';
 import type { MouthPlace, Part, WorkStep } from '../../shapes';
 import { formatNumber, plural, type FieldValues } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Notion, type Placed } from '../definition';
-import { chainsFor, cord, frontOf, mouthAt, ownStitch, withStitches, refuse, refuseOpen } from '../common';
+import { chainsFor, cord, frontOf, mouthAt, ownStitch, withStitches, refuse, refuseOpen, TWIST } from '../common';
 
 /** So much cord hangs out at each end, mm (prior, handbook 6). */
 const END_MM = 120;
-
-/** Cut length of a twisted pair against its finished length (prior, handbook 6). */
-const TWIST = 2 * 1.35;
 
 /** A loop at a cord's end, to hang it by, mm (prior, ours). */
 const END_LOOP_MM = 30;
@@ -300,6 +297,7 @@ const toggles = ({ toggle }: FieldValues, cords: number, thick: number): Notion[
 
 export const drawstring: FittingDefinition = {
   id: 'drawstring',
+  holdsIn: true,
   name: 'Drawstring',
   summary: 'A cord through an eyelet round near the top, or through loops round the opening.',
   asks: ['round-mouth'],

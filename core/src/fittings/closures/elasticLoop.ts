@@ -79,6 +79,7 @@ function place(context: FittingContext): Placed {
 
 export const elasticLoop: FittingDefinition = {
   id: 'elastic-loop',
+  holdsIn: true,
   name: 'Elastic loop',
   summary: 'A loop of elastic cord on the flap’s edge, and its button on the front.',
   asks: ['turn-over'],

@@ -54,6 +54,7 @@ function tooShort(overlapMm: unknown, closesFlap: boolean, path: string): Advice
 /** The end of the strip, turned over the top and down the front (handbook 6, flap). */
 export const flap: FittingDefinition = {
   id: 'flap',
+  holdsIn: true,
   name: 'Flap',
   summary: 'Turns over the top and down the front.',
   asks: ['turn-over'],

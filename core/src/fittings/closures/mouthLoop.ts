@@ -106,6 +106,7 @@ const joined = (chains: number, where: string): Free => ({
 
 export const mouthLoop: FittingDefinition = {
   id: 'mouth-loop',
+  holdsIn: true,
   name: 'Loop and button at the opening',
   summary: 'Closes an opening that has no flap.',
   asks: ['straight-mouth'],

@@ -82,6 +82,7 @@ function tooClose(diameter: number, most: number, path: string): Advice[] {
 
 export const shankButton: FittingDefinition = {
   id: 'shank-button',
+  holdsIn: true,
   name: 'Button through the fabric',
   summary: 'A button on a shank, through a space of an open flap: no loop, no hole to work.',
   asks: ['turn-over'],

@@ -135,6 +135,7 @@ function closure(kind: Kind): FittingDefinition {
     because: 'It closes a flap on the front.',
     needs: 'flap',
     closesFlap: true,
+    holdsIn: true,
     figures: { below: 'Below the front’s top' },
     hazards: kind.hazards,
     options: [

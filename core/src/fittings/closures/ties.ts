@@ -86,6 +86,7 @@ function place({ built, fabric, thing, options }: FittingContext): Placed {
 
 export const ties: FittingDefinition = {
   id: 'ties',
+  holdsIn: true,
   name: 'Ties',
   summary: 'Go round the folded bundle and end in a bow.',
   asks: ['bundle'],

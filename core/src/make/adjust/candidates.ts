@@ -1,6 +1,6 @@
 import { begunCourses, type BegunSpec } from '../../plan/begun';
 import { applyChange } from '../../plan/change';
-import { singleWidth, yarnDiameter, yarnOf, type BandSpec } from '../../craft/fabric';
+import { singleWidth, yarnDiameter, yarnOf, type BandSpec, mayBeProposed } from '../../craft/fabric';
 import { FITS } from '../../craft/fit';
 import type { Plan } from '../../plan/plan';
 import { shapeDefinition } from '../../shapes';
@@ -8,6 +8,7 @@ import { joinOf } from '../../shapes/common/joins';
 import { formatNumber, plural, withArticle } from '../../base/units';
 import { reckonedOrNot } from './reckoned';
 import type { Worked } from '../../reckon/types';
+import { fittingDefinition } from '../../fittings';
 
 /** A way to go on from here: a plan to follow, in words. */
 export interface Candidate {
@@ -182,7 +183,7 @@ const otherHook: Finder = (situation) => {
   const yarn = yarnDiameter(yarnOf(fabric)).value;
   const ratio = (step: number) => singleWidth(fabric.hookMm + step, yarn) / singleWidth(fabric.hookMm, yarn);
   const off = (step: number) => Math.abs(Math.log(ratio(step) * wider));
-  const [step] = HOOK_STEPS.filter((one) => fabric.hookMm + one >= 1).sort((a, b) => off(a) - off(b));
+  const [step] = HOOK_STEPS.filter((one) => mayBeProposed(fabric.hookMm + one)).sort((a, b) => off(a) - off(b));
   if (step === undefined || off(step) >= Math.abs(Math.log(wider))) return [];
   const hookMm = fabric.hookMm + step;
   const by = `${formatNumber(Math.abs(100 * (ratio(step) - 1)), 0)} %`;
@@ -264,13 +265,10 @@ const otherJoin: Finder = (situation) => {
     }));
 };
 
-/** What holds a thing in though it has room. */
-const HOLDS_IN: ReadonlySet<string> = new Set(['flap', 'drawstring', 'button-loop', 'zip', 'snap']);
-
 /** A closure allows a looser fit: the count stays, and what is wanted changes. */
 const otherFit: Finder = (situation) => {
   const { fit, fittings = [] } = situation.measured;
-  if (!fittings.some(({ kind }) => HOLDS_IN.has(kind))) return [];
+  if (!fittings.some(({ kind }) => fittingDefinition(kind)!.holdsIn)) return [];
   // the next looser one: farther off it would be another pouch
   const at = FITS.findIndex(({ id }) => id === fit.name) + 1;
   return FITS.slice(at, at + 1).map(({ id, name }) => ({

@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../../demo';
+import { attempted } from '../../base/figure';
 import { faultsOf } from '../../demo/fixtures/faultsOf';
+import { shapeTaking } from '../../compare/proposals';
+import { withFitting } from '../../plan/withFitting';
 import { checkEvents, checkPlan } from '../../out/formats';
 import type { Happening, KeptEvent } from '../log';
 import type { Plan } from '../../plan/plan';
@@ -271,3 +274,15 @@ it('reads a tape laid along as rows, and one round a tube laid flat as half its 
   });
   expect(mend(tube, [...rounds, flat]).gauge.now.stitchWidth).toBeCloseTo(stitchWidth, 1);
 });
+
+it.each(['drawstring', 'ties', 'mouth-loop'])(
+  'a looser fit is offered of what %s holds in, as of what a flap does',
+  (kind) => {
+    const plain = withFitting({ ...phone, fittings: [], fit: { name: 'snug' } }, kind);
+    const holds = attempted(() => reckon(plain)) ? plain : shapeTaking({ ...phone, fittings: [] }, kind)!.plan;
+    const offered = mend(holds, measured(holds, 1.06)).choices.map(({ id }) => id);
+    expect(offered).toContain('fit-slides');
+    const open = { ...holds, fittings: [] };
+    expect(mend(open, measured(open, 1.06)).choices.map(({ id }) => id)).not.toContain('fit-slides');
+  },
+);

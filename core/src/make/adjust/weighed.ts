@@ -20,7 +20,7 @@ export interface YarnLeft {
 }
 
 /** A kitchen scale reads to so much, g (prior, handbook 8). */
-const SCALE_SD_G = 1;
+export const SCALE_SD_G = 1;
 
 /**
  * What the scale says of a make: grams a stitch as the plan has them, narrowed by what the worked part took, and how far

@@ -22,7 +22,7 @@ const LEAST_SHARE = 1 / 5;
 const MOST_TIMES = 3;
 
 /** How much one sitting, and one row, differs from the next, as a fraction (priors; handbook 7, and ours). */
-const SITTING_SPREAD = 0.15;
+export const SITTING_SPREAD = 0.15;
 const ROW_SPREAD = 0.3;
 
 /** Rows ticked one after the other, and the time between. */

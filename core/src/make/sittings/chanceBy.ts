@@ -3,9 +3,7 @@ import type { Day } from './days';
 import type { HoursSpec } from './hours';
 import { doneOn, sittingsOf } from './sittings';
 import type { ToDo } from './toDo';
-
-/** How much the pace of one sitting differs from the next, as a fraction (prior, handbook 7). */
-export const SITTING_SPREAD = 0.15;
+import { SITTING_SPREAD } from '../log/pace';
 
 /** Halvings of the pace that is looked for: to a thousandth. */
 const HALVINGS = 14;

@@ -1,3 +1,4 @@
+import { SITTING_SPREAD } from '../log/pace';
 import fc from 'fast-check';
 import { TERN_POINT } from '../../demo';
 import { seeded } from '../../craft/fit';
@@ -17,7 +18,6 @@ import {
   planSittings,
   sittingsOf,
   sittingText,
-  SITTING_SPREAD,
   slid,
   toDoOf,
   type HoursSpec,

@@ -1,5 +1,5 @@
 import { MOST_COURSES, MOST_STITCHES } from '../../craft/counts';
-import { COUNTINGS, MAY_SAY, SEQUENCES, STITCHES, type Bounds, type SwatchState } from '../../craft/fabric';
+import { COUNTINGS, MAY_SAY, SEQUENCES, STITCHES, type Bounds, type SwatchState, HOOKS } from '../../craft/fabric';
 import { PlanProblem, type PlanFault } from '../../base/figure';
 import { FITS } from '../../craft/fit';
 import { FITTINGS } from '../../fittings';
@@ -74,7 +74,7 @@ function optionForms(definitions: readonly { id: string; options: readonly Field
   return Object.fromEntries(definitions.map(({ id, options }) => [id, { is: 'object', keys: fieldKeys(options) }]));
 }
 
-const hookMm: Form = { is: 'number', min: 0.5, max: 40, unit: 'mm' };
+const hookMm: Form = { is: 'number', min: HOOKS.least, max: HOOKS.most, unit: 'mm' };
 
 const gaugeMeasures: Form = {
   is: 'list',
@@ -298,7 +298,7 @@ export const fabricForm: ObjectForm = {
   keys: {
     stitch: required(stitch),
     hookMm: required(hookMm),
-    chainHookMm: optional({ is: 'number', min: 0.5, max: 40, unit: 'mm', note: 'for foundation chains only' }),
+    chainHookMm: optional({ ...hookMm, note: 'for foundation chains only' }),
     yarn: optional(yarnForm),
     yarns: optional({
       is: 'list',

@@ -5,6 +5,7 @@ import { withoutStrayOptions } from './earlier';
 import { optional, required, type Form } from './form';
 import { fabricForm, planForm } from './plan';
 import { check, toJoi, type Checked } from './toJoi';
+import { HOOKS } from '../../craft/fabric';
 
 /** What is asked of `ways`: a plan, and what to vary. */
 const waysForm: Form = {
@@ -17,7 +18,12 @@ const waysForm: Form = {
       min: 1,
       max: SHAPES.length,
     }),
-    hooksMm: optional({ is: 'list', of: { is: 'number', min: 0.5, max: 40, unit: 'mm' }, min: 1, max: 12 }),
+    hooksMm: optional({
+      is: 'list',
+      of: { is: 'number', min: HOOKS.least, max: HOOKS.most, unit: 'mm' },
+      min: 1,
+      max: 12,
+    }),
     fits: optional({ is: 'list', of: { is: 'one-of', values: FITS.map(({ id }) => id) }, min: 1, max: FITS.length }),
     fabrics: optional({ is: 'list', of: fabricForm, min: 1, max: 6 }),
   },

@@ -32,10 +32,19 @@ interface OtherWay {
  *
  * @source handbook 14
  */
+/** From the easiest on; a pattern is as hard as the hardest that is used in it. */
+export const LEVELS = ['easy', 'intermediate'] as const;
+
+export type Level = (typeof LEVELS)[number];
+
 export interface Technique {
   id: string;
   family: Family;
   name: string;
+  /** How much practice it wants, and for the sake of what; nothing for what a first piece is made of. */
+  level?: { is: Level; since: string };
+  /** Whether every reader of patterns knows it, so that none explains it. */
+  everyday?: true;
   abbreviation?: string;
   /** The stitch it is, where rows are written in it. */
   stitch?: string;

@@ -8,9 +8,7 @@ import { cutApart, cutRows } from '../../drawing/cutRows';
 import { panel, sideBySide, uprightFrom } from '../../drawing/draw';
 import type { ClothRole, CutRow, DrawnRound, Part, View } from '../../drawing/parts';
 import { bandsDrawn, tintsOf } from '../../drawing/runs';
-
-/** Stitches of a cluster. */
-const CLUSTER = 3;
+import { CLUSTER } from './courses';
 
 /** Rectangles of clusters as they are drawn. */
 interface DrawnClusters {

@@ -1,4 +1,4 @@
-import { singleWidth, type WorkedFabric } from '../../craft/fabric';
+import { singleWidth, type WorkedFabric, HOOKS, PROPOSED_HOOKS } from '../../craft/fabric';
 import type { Advice } from '../../base/figure';
 import { formatNumber, mmToken, withArticle } from '../../base/units';
 import type { Foundation } from '../definition';
@@ -17,7 +17,7 @@ export function foundationAdvice(
   const ratio = chain.value / stitchWidth.value;
   const measures = `${count} chains measure ${mmToken(count * chain.value)}, the stitches on them ${mmToken(count * stitchWidth.value)}`;
   if (edge === 'opening' && ratio < PUCKERS_BELOW) {
-    const other = chainHook(fabric, foundationHookMm, HOOK_STEP, PUCKERS_BELOW);
+    const other = chainHook(fabric, foundationHookMm, PROPOSED_HOOKS.step, PUCKERS_BELOW);
     return [
       {
         id: 'foundation-puckers',
@@ -30,7 +30,7 @@ export function foundationAdvice(
     ];
   }
   if (edge === 'closed' && ratio > GAPES_ABOVE && chain.kind === 'measured') {
-    const other = chainHook(fabric, foundationHookMm, -HOOK_STEP, GAPES_ABOVE);
+    const other = chainHook(fabric, foundationHookMm, -PROPOSED_HOOKS.step, GAPES_ABOVE);
     return [
       {
         id: 'foundation-gapes',
@@ -45,11 +45,6 @@ export function foundationAdvice(
   return [];
 }
 
-/** Hooks are sold in such steps, mm (ours), from the smallest to the largest. */
-const HOOK_STEP = 0.5;
-const SMALLEST_HOOK = 0.5;
-const LARGEST_HOOK = 40;
-
 /** The next hook on which the chain lies within the bound: as a stitch would be larger or smaller on it (prior, handbook 2.1). */
 function chainHook(
   { chain, stitchWidth, yarn, hookMm }: WorkedFabric,
@@ -61,9 +56,9 @@ function chainHook(
   const ratioOn = (mm: number) =>
     (chain.value * singleWidth(mm, yarn.value)) / singleWidth(from, yarn.value) / stitchWidth.value;
   // the first step on its own grid: half millimetres
-  for (let mm = nextOnGrid(from, step); mm >= SMALLEST_HOOK && mm <= LARGEST_HOOK; mm += step)
+  for (let mm = nextOnGrid(from, step); mm >= HOOKS.least && mm <= HOOKS.most; mm += step)
     if (step > 0 ? ratioOn(mm) >= bound : ratioOn(mm) <= bound) return mm;
-  return step > 0 ? LARGEST_HOOK : SMALLEST_HOOK;
+  return step > 0 ? HOOKS.most : HOOKS.least;
 }
 
 const nextOnGrid = (mm: number, step: number): number =>

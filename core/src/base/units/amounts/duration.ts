@@ -1,5 +1,5 @@
 import { fixed } from '../length';
-import { NUMBER_TEXT, parseNumber } from './number';
+import { ONE_AND_UNIT, parseNumber } from './number';
 import { notUnderstood, understood, type Amount, type Reading } from './reading';
 
 /** Minutes in one of each. */
@@ -24,7 +24,6 @@ const DAY_H = 24;
 
 const CLOCK = /^(\d{1,4}):([0-5]\d)(?:\s*h)?$/;
 const TOGETHER = /^(\d+)\s*(?:h|hrs?|hours?)\s*(\d{1,2})\s*(?:m|mins?|minutes?)?$/i;
-const ONE = new RegExp(`^(${NUMBER_TEXT})\\s*([a-z]+)?\\.?$`, 'iu');
 
 const EXAMPLE = '30 min, 1:30 or 1.5 h';
 
@@ -40,7 +39,7 @@ export function parseDuration(text: string, bare: TimeUnit): Reading {
   if (clock) return understood(60 * Number(clock[1]) + Number(clock[2]));
   const together = TOGETHER.exec(typed);
   if (together && Number(together[2]) < 60) return understood(60 * Number(together[1]) + Number(together[2]));
-  const [, number = '', word] = ONE.exec(typed) ?? [];
+  const [, number = '', word] = ONE_AND_UNIT.exec(typed) ?? [];
   const read = parseNumber(number, 'ask');
   if (number.trim() === '' || !read.ok)
     return notUnderstood(

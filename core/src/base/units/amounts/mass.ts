@@ -1,5 +1,5 @@
 import { fixed } from '../length';
-import { NUMBER_TEXT, parseNumber } from './number';
+import { ONE_AND_UNIT, parseNumber } from './number';
 import { notUnderstood, understood, type Amount, type Reading } from './reading';
 
 /** Grams in one of each (law: the international pound is 453.59237 g). */
@@ -33,7 +33,6 @@ export const massUnit = (word: string): MassUnit | undefined => {
   return unit === 'ball' ? undefined : unit;
 };
 
-const ONE = new RegExp(`^(${NUMBER_TEXT})\\s*([a-z]+)?\\.?$`, 'iu');
 const TIMES = /^(\d+)\s*(?:[x×*]|balls?(?:\s+of)?|skeins?(?:\s+of)?|hanks?(?:\s+of)?)\s*(\d.*)$/iu;
 
 const EXAMPLE = '120 g, 4 oz or 2 balls';
@@ -58,7 +57,7 @@ function partOf(part: string, whole: string, ballGrams: number | undefined): Rea
     const each = partOf(times[2]!, whole, ballGrams);
     return each.ok ? understood(Number(times[1]) * each.value) : each;
   }
-  const [, number = '', word = 'g'] = ONE.exec(typed) ?? [];
+  const [, number = '', word = 'g'] = ONE_AND_UNIT.exec(typed) ?? [];
   const unit = WORDS[word.toLowerCase()];
   const read = parseNumber(number, unit === 'g' || unit === undefined ? 'thousands' : 'ask');
   if (number.trim() === '' || !read.ok)

@@ -65,3 +65,6 @@ const found = (value: number, fraction = false): ReadNumber =>
     ? { ok: true, value, fraction }
     : refused('This number is too long to read. Write it shorter.');
 const refused = (message: string): ReadNumber => ({ ok: false, message });
+
+/** A number with a unit behind it, or none. */
+export const ONE_AND_UNIT = new RegExp(`^(${NUMBER_TEXT})\\s*([a-z]+)?\\.?$`, 'iu');

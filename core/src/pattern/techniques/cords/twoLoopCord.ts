@@ -4,6 +4,7 @@ import { step, type Technique } from '../definition';
 export const twoLoopCord: Technique = {
   id: 'two-loop-cord',
   family: 'cord',
+  level: { is: 'intermediate', since: 'a cord of its own stitch' },
   name: 'two-loop cord',
   stitch: 'two-loop',
   also: ['Romanian cord'],

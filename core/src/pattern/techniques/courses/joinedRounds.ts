@@ -4,6 +4,7 @@ import { step, type Technique } from '../definition';
 export const joinedRounds: Technique = {
   id: 'joined-rounds',
   family: 'course',
+  level: { is: 'easy', since: 'rounds' },
   name: 'joined rounds',
   what: 'Each round is closed before the next begins.',
   steps: [

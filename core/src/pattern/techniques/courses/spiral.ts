@@ -4,6 +4,7 @@ import { step, type Technique } from '../definition';
 export const spiral: Technique = {
   id: 'spiral',
   family: 'course',
+  level: { is: 'easy', since: 'rounds' },
   name: 'spiral rounds',
   also: ['continuous rounds'],
   what: 'Rounds that run into each other, never joined.',

@@ -4,6 +4,7 @@ import { step, type Technique } from '../definition';
 export const bothLayers: Technique = {
   id: 'both-layers',
   family: 'edging',
+  level: { is: 'easy', since: 'joining' },
   name: 'through both layers',
   what: 'Stitches that join two layers as they are worked.',
   steps: [

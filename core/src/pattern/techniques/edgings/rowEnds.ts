@@ -4,6 +4,7 @@ import { step, type Technique } from '../definition';
 export const rowEnds: Technique = {
   id: 'row-ends',
   family: 'edging',
+  level: { is: 'easy', since: 'joining' },
   name: 'working along row ends',
   also: ['picking up along an edge'],
   what: 'Stitches worked into the side of rows, at a stated ratio.',

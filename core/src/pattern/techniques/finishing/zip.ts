@@ -4,6 +4,7 @@ import { step, type Technique } from '../definition';
 export const zip: Technique = {
   id: 'zip',
   family: 'finish',
+  level: { is: 'intermediate', since: 'a zip' },
   name: 'setting in a zip',
   also: ['zipper'],
   what: 'A zip sewn to the inside of the opening.',

@@ -4,6 +4,7 @@ import { step, type Technique } from '../definition';
 export const sewing: Technique = {
   id: 'sewing',
   family: 'seam',
+  level: { is: 'easy', since: 'joining' },
   name: 'sewing',
   what: 'With a tapestry needle, yarn and the same number of places on both edges.',
   steps: [

@@ -6,6 +6,7 @@ import { UP, through, into } from '../moves';
 export const backLoop: Technique = {
   id: 'back-loop',
   family: 'stitch',
+  everyday: true,
   name: 'back loop only',
   stitch: 'single-back-loop',
   abbreviation: 'BLO {sc}',

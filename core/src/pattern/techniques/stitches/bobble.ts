@@ -5,6 +5,7 @@ import { NEXT, OVER, UP, through, into } from '../moves';
 export const bobble: Technique = {
   id: 'bobble',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: 'bobble',
   abbreviation: 'bo',
   symbol: (x, y, w, h) =>

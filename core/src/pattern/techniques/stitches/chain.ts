@@ -6,6 +6,7 @@ import { through } from '../moves';
 export const chain: Technique = {
   id: 'chain',
   family: 'stitch',
+  everyday: true,
   name: 'chain',
   abbreviation: 'ch',
   symbol: OVAL,

@@ -6,6 +6,7 @@ import { OVER, UP, through, into } from '../moves';
 export const crossedDouble: Technique = {
   id: 'crossed-double',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: 'crossed {double}',
   stitch: 'crossed-double',
   abbreviation: 'crossed {dc}',

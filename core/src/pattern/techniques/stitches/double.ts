@@ -6,6 +6,8 @@ import { NEXT, OVER, UP, through } from '../moves';
 export const double: Technique = {
   id: 'double',
   family: 'stitch',
+  everyday: true,
+  level: { is: 'easy', since: 'taller stitches' },
   name: '{double}',
   stitch: 'double',
   abbreviation: '{dc}',

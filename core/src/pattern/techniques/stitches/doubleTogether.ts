@@ -6,6 +6,7 @@ import { NEXT, OVER, UP, through, into } from '../moves';
 export const doubleTogether: Technique = {
   id: 'double-together',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'shaping' },
   name: 'two {double} together',
   abbreviation: '{dc}2tog',
   symbol: (x, y, w, h) =>

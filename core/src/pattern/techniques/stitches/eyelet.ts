@@ -6,6 +6,7 @@ import { UP, through, into } from '../moves';
 export const eyelet: Technique = {
   id: 'eyelet',
   family: 'stitch',
+  everyday: true,
   name: 'eyelet hole',
   stitch: 'eyelet',
   symbol: (x, y, w, h) => OVAL(x, y, w, 1.4 * h),

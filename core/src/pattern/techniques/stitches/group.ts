@@ -6,6 +6,7 @@ import { OVER, UP, through, into } from '../moves';
 export const group: Technique = {
   id: 'group',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: '3-{double} group',
   stitch: 'cluster',
   abbreviation: '3-{dc} group',

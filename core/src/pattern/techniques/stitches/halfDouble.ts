@@ -6,6 +6,8 @@ import { NEXT, OVER, UP, through } from '../moves';
 export const halfDouble: Technique = {
   id: 'half-double',
   family: 'stitch',
+  everyday: true,
+  level: { is: 'easy', since: 'taller stitches' },
   name: '{half-double}',
   stitch: 'half-double',
   abbreviation: '{hdc}',

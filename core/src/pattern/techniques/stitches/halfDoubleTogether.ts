@@ -6,6 +6,7 @@ import { NEXT, OVER, UP, through, into } from '../moves';
 export const halfDoubleTogether: Technique = {
   id: 'half-double-together',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'shaping' },
   name: 'two {half-double} together',
   abbreviation: '{hdc}2tog',
   symbol: (x, y, w, h) =>

@@ -6,6 +6,7 @@ import { NEXT, UP, through, into } from '../moves';
 export const increase: Technique = {
   id: 'increase',
   family: 'stitch',
+  everyday: true,
   name: 'increase',
   abbreviation: 'inc',
   symbol: (x, y, w, h) =>

@@ -6,6 +6,7 @@ import { NEXT, UP, through, into } from '../moves';
 export const linkedSingle: Technique = {
   id: 'linked-single',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: 'linked {single}',
   stitch: 'linked-single',
   abbreviation: 'linked {sc}',

@@ -6,6 +6,7 @@ import { UP, through, into } from '../moves';
 export const meshLoop: Technique = {
   id: 'mesh-loop',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: 'chain loop of a mesh',
   stitch: 'net',
   abbreviation: 'ch lp',

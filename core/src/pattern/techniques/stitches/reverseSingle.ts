@@ -6,6 +6,7 @@ import { UP, through, into } from '../moves';
 export const reverseSingle: Technique = {
   id: 'reverse-single',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: '{reverse}',
   stitch: 'reverse',
   abbreviation: 'rev {sc}',

@@ -6,6 +6,7 @@ import { NEXT, UP, through } from '../moves';
 export const single: Technique = {
   id: 'single',
   family: 'stitch',
+  everyday: true,
   name: '{single}',
   stitch: 'single',
   abbreviation: '{sc}',

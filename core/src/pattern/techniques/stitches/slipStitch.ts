@@ -6,6 +6,7 @@ import { NEXT, UP, SLIP } from '../moves';
 export const slipStitch: Technique = {
   id: 'slip-stitch',
   family: 'stitch',
+  everyday: true,
   name: '{slip}',
   stitch: 'slip',
   abbreviation: '{ss}',

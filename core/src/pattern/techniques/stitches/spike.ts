@@ -6,6 +6,7 @@ import { through, into } from '../moves';
 export const spike: Technique = {
   id: 'spike',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: 'spike stitch',
   stitch: 'spike',
   abbreviation: 'spike st',

@@ -6,6 +6,8 @@ import { NEXT, OVER, UP, through } from '../moves';
 export const treble: Technique = {
   id: 'treble',
   family: 'stitch',
+  everyday: true,
+  level: { is: 'easy', since: 'taller stitches' },
   name: '{treble}',
   stitch: 'treble',
   abbreviation: '{tr}',

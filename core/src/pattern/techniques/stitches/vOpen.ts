@@ -6,6 +6,7 @@ import { OVER, UP, through, into } from '../moves';
 export const vOpen: Technique = {
   id: 'v-open',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: 'V stitch with a chain',
   stitch: 'double-v',
   abbreviation: 'V-st',

@@ -6,6 +6,7 @@ import { OVER, UP, through, into } from '../moves';
 export const vTight: Technique = {
   id: 'v-tight',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: 'V stitch without a chain',
   stitch: 'half-double-v',
   symbol: (x, y, w, h) => `${post(0, -0.22)(x, y, w, h)}${post(0, 0.22)(x, y, w, h)}`,

@@ -6,6 +6,7 @@ import { OVER, UP, through, into } from '../moves';
 export const wrappedHalfDouble: Technique = {
   id: 'wrapped-half-double',
   family: 'stitch',
+  level: { is: 'intermediate', since: 'special stitches' },
   name: 'wrapped {half-double}',
   stitch: 'wrapped-half-double',
   abbreviation: 'wrapped {hdc}',

@@ -1,8 +1,6 @@
 import { formatNumber } from '../../../../base/units';
 import { cutFor, strapStep, type StrapKind } from '../kind';
-
-/** Cut length of a twisted pair against its finished length (prior, handbook 6). */
-const TWIST = 2 * 1.35;
+import { TWIST } from '../../../common';
 
 export const twisted: StrapKind = {
   id: 'twisted',
