@@ -1,5 +1,9 @@
+// beside the other caches, so that a machine that keeps those keeps this too
+const CACHE = `${__dirname}/.cache/jest`;
+
 const plain = (name, folder = 'src') => ({
   displayName: name,
+  cacheDirectory: CACHE,
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
   testMatch: [`<rootDir>/${folder}/**/*.test.ts`],

@@ -1,5 +1,6 @@
 module.exports = {
   displayName: 'app',
+  cacheDirectory: `${__dirname}/../.cache/jest`,
   preset: 'jest-expo',
   setupFiles: [`${__dirname}/../tools/jest-properties.cjs`],
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
