@@ -3,6 +3,8 @@ import { SLANT } from './fixtures/madeUp';
 import Ajv from 'ajv/dist/2020';
 import { stitchPattern } from '../craft/fabric';
 import { FITTINGS, whyNotOn } from '../fittings';
+import { mend, yarnLeft } from '../make/adjust';
+import { stepsToMake, type Happening, type KeptEvent } from '../make/log';
 import { checkPlan, formatsTables, publishedPlanSchema } from '../out/formats';
 import { planFor } from '../plan/newPlan';
 import { term } from '../pattern';
@@ -11,6 +13,8 @@ import { reckon } from '../reckon/reckon';
 import { SHAPES, shapeDefinition } from '../shapes';
 import { outlineOf, sizesOf, type ThingSpec } from '../craft/things';
 import { ways } from '../compare/ways';
+import { patternFile } from '../written/file';
+import { chartOf } from '../written/chart';
 
 const thing: ThingSpec = {
   kind: 'tile',
@@ -22,6 +26,16 @@ const thing: ThingSpec = {
 const fabric = { stitch: 'shell-ridge', pattern: { shells: 4 }, hookMm: 4, yarn: { metresPer100g: 190 } };
 const plan: Plan = planFor(thing, fabric);
 const tables = formatsTables();
+
+const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const event = (n: number, what: Happening): KeptEvent => ({
+  id: uuid(n),
+  make: uuid(900),
+  device: uuid(901),
+  at: '2026-05-01T18:00:00.000Z',
+  n,
+  ...what,
+});
 
 describe('a made-up stitch, thing, shape, fitting and caution, each one object', () => {
   it('are in the form of a plan: taken, and refused with a wrong option', () => {
@@ -79,5 +93,22 @@ describe('a made-up stitch, thing, shape, fitting and caution, each one object',
     expect(found.find(({ shape }) => shape === 'envelope')).toMatchObject({ possible: true });
     const patch = FITTINGS.find(({ id }) => id === 'patch')!;
     expect(whyNotOn(shapeDefinition('packet')!, patch)).toMatch(/lies flat\. It goes on .*“Envelope”/);
+  });
+
+  it('are written as a pattern, charted, weighed and gone on with', () => {
+    const worked = reckon(plan);
+    const written = patternFile('txt', plan, worked, { terms: 'UK', units: 'mm', voice: 'full' });
+    expect(written).toContain('shell ridge (UK)');
+    const [{ id: piece, rows }] = worked.pieces as [(typeof worked.pieces)[0]];
+    const chart = chartOf(worked.steps, { piece, from: 1, to: rows })!;
+    expect(chart.courses[1]!.signs.length).toBeGreaterThan(5);
+    const done = stepsToMake(worked.steps).slice(0, 9);
+    const events = [
+      ...done.map(({ id }, index) => event(index + 1, { kind: 'ticked', step: id, under: null })),
+      event(20, { kind: 'weighed', grams: 40 }),
+    ];
+    const made = mend(plan, events);
+    expect(made.state.done).toHaveLength(9);
+    expect(yarnLeft(plan, worked, events)).toMatchObject({ grams: 40 });
   });
 });

@@ -3,6 +3,7 @@ import { TERN_POINT } from '../demo';
 import { PlanProblem } from '../base/figure';
 import { placesOf, refereeRow, type WorkedPlace } from '../pattern';
 import type { Plan } from '../plan/plan';
+import { practicePlan } from '../plan/practicePlan';
 import { reckon } from '../reckon/reckon';
 import { SHAPES } from '../shapes';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
@@ -114,4 +115,21 @@ it('rows of a colour are one run, begun by its name, and repeated by number', ()
   expect(sand.rows!.to).toBeGreaterThan(sand.rows!.from);
   expect(sand.text).toMatch(/^With sand: Repeat round \d+\.$/);
   expect(lines.filter(({ note }) => note?.startsWith('Change to sand')).length).toBeGreaterThan(0);
+});
+
+it.each([
+  ['Field phone pouch', 'Easy: joining'],
+  ['Chart loupe sleeve', 'Easy: rounds and joining'],
+  ['Wash house soap bag', 'Intermediate: shaping'],
+  ['Storm-day hook wrap', 'Intermediate: special stitches'],
+])('%s is as hard as the hardest that is used in it, and it is said since what: %s', (title, level) => {
+  const plan = Object.values(TERN_POINT.plans).find((one) => one.title === title)!;
+  const { facts } = writtenPattern(plan, reckon(plan), { terms: 'US', units: 'mm', voice: 'full' });
+  expect(facts.find(({ name }) => name === 'Level')!.text).toBe(level);
+});
+
+it('a plan of one stitch in rows with nothing joined is for beginners', () => {
+  const plan = practicePlan(Object.values(TERN_POINT.plans)[0]!.fabric, 'Trial');
+  const { facts } = writtenPattern(plan, reckon(plan), { terms: 'US', units: 'mm', voice: 'full' });
+  expect(facts.find(({ name }) => name === 'Level')!.text).toBe('Beginner: chains and one stitch');
 });
