@@ -1,9 +1,13 @@
+const preset = require('jest-expo/jest-preset');
+
 module.exports = {
   displayName: 'app',
   cacheDirectory: `${__dirname}/../.cache/jest`,
   preset: 'jest-expo',
   setupFiles: [`${__dirname}/../tools/jest-properties.cjs`],
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  // what comes in the newer kind of modules alone is translated too
+  transformIgnorePatterns: preset.transformIgnorePatterns.map((pattern) => pattern.replace('(?!', '(?!uuid|immer|')),
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     // as one file each: their modules are not of the kind that runs here

@@ -18,7 +18,7 @@ import { ornament } from './trims/ornament';
 import { secondLayer } from './pockets/secondLayer';
 import { shankButton } from './closures/shankButton';
 import { strap } from './carrying/strap/strap';
-import { tabs } from './closures/tabs';
+import { tabs } from './carrying/tabs';
 import { ties } from './closures/ties';
 import { tongueHandle } from './carrying/tongueHandle';
 import { bobble, tag, tassel } from './trims/trimmings';

@@ -1,29 +1,28 @@
+import { Immer } from 'immer';
 import type { Plan } from './plan';
+
+/** Plans are shared by what was not changed in them, and never frozen: whoever holds one may go on with it. */
+const { produce } = new Immer({ autoFreeze: false });
 
 type Holder = Record<string, unknown>;
 
 /** `fittings[1].buttonMm` as its keys. */
-function keysOf(path: string): string[] {
-  return path.split(/[.[\]]+/).filter((key) => key !== '');
-}
+const keysOf = (path: string): string[] => path.split(/[.[\]]+/).filter((key) => key !== '');
 
-/** A copy with the value at a path set, or taken out where it is undefined; what lies between is made. */
-function set(holder: unknown, [key, ...rest]: readonly string[], value: unknown): unknown {
-  const isList = Array.isArray(holder);
-  const copy: Holder = isList ? ([...(holder as unknown[])] as unknown as Holder) : { ...(holder as Holder) };
-  if (rest.length > 0) copy[key!] = set(copy[key!] ?? {}, rest, value);
-  else if (value === undefined) delete copy[key!];
-  else copy[key!] = value;
-  return copy;
+/** Sets the value at a path, or takes it out where it is undefined; what lies between is made. */
+function set(plan: Holder, path: string, value: unknown): void {
+  const keys = keysOf(path);
+  const last = keys.pop()!;
+  const holder = keys.reduce<Holder>((at, key) => (at[key] ??= {}) as Holder, plan);
+  if (value === undefined) delete holder[last];
+  else holder[last] = value;
 }
 
 /**
  * A plan with a repair applied: the changes of an advice, by path.
  * @param change as an advice gives it; undefined takes an entry out
  */
-export function applyChange(plan: Plan, change: Readonly<Record<string, unknown>>): Plan {
-  return Object.entries(change).reduce<unknown>(
-    (changed, [path, value]) => set(changed, keysOf(path), value),
-    plan,
-  ) as Plan;
-}
+export const applyChange = (plan: Plan, change: Readonly<Record<string, unknown>>): Plan =>
+  produce(plan, (draft) => {
+    for (const [path, value] of Object.entries(change)) set(draft as unknown as Holder, path, value);
+  });

@@ -43,8 +43,8 @@ export function Bench() {
   const shelf = useShelf('plans');
   const entries = useMemo(() => planEntries(shelf, all, makes), [shelf, all, makes]);
   // what is on the hook is drawn first
-  const isCalm = useIdle();
-  const finding = useFinding(isCalm ? entries : NONE);
+  const isIdle = useIdle();
+  const finding = useFinding(isIdle ? entries : NONE);
   const open = makes.filter(([, { body }]) => !body.aside);
   const aside = makes.filter(([, { body }]) => body.aside);
   return (
@@ -59,7 +59,7 @@ export function Bench() {
           {open.map(([id, held]) => (
             <MakeStrip key={id} id={id} held={held} />
           ))}
-          {isCalm ? (
+          {isIdle ? (
             <>
               <DaysCard />
               <Strangers />
@@ -71,7 +71,7 @@ export function Bench() {
         </>
       }
       items={
-        isCalm
+        isIdle
           ? [
               ...section(
                 'Not started',
@@ -88,7 +88,7 @@ export function Bench() {
             ]
           : NOTHING
       }
-      under={isCalm ? <Aside makes={aside} /> : null}
+      under={isIdle ? <Aside makes={aside} /> : null}
     />
   );
 }
@@ -135,8 +135,8 @@ function section(title: string, entries: readonly Entry[]): Item[] {
 
 /** A make as a strip of tape pulled out as far as it has got, its next row in words; before that is worked out, its shape. */
 function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
-  const isCalm = useIdle();
-  return isCalm ? <ToldStrip id={id} held={held} /> : <StripCard id={id} held={held} row=" " next=" " begun />;
+  const isIdle = useIdle();
+  return isIdle ? <ToldStrip id={id} held={held} /> : <StripCard id={id} held={held} row=" " next=" " begun />;
 }
 
 function ToldStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {

@@ -15,8 +15,8 @@ export function DaysCard() {
   const router = useRouter();
   const said = useLibrary((state) => state.shelves.hours[HOURS_ID] !== undefined);
   const { ask, isEmpty } = useSittingsAsk();
-  const isCalm = useIdle();
-  const { found } = useSittings(said && isCalm && !isEmpty ? ask : null);
+  const isIdle = useIdle();
+  const { found } = useSittings(said && isIdle && !isEmpty ? ask : null);
   if (isEmpty) return null;
   const next = found?.sittings[0];
   const title = found?.jobs.find(({ id }) => id === next?.job)?.title;

@@ -17,8 +17,8 @@ import type { LocalDocument } from '@/data/types';
 
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
-jest.mock('@/platform/useIdle', () => ({ useCalm: () => true }));
-jest.mock('@/platform/idleQueue', () => ({ useTurn: () => true }));
+jest.mock('@/platform/useIdle', () => ({ useIdle: () => true }));
+jest.mock('@/platform/idleQueue', () => ({ useIdleTurn: () => true }));
 jest.mock('@/platform/useAwake', () => ({ useAwake: jest.fn() }));
 
 const [phoneId, tideId] = Object.keys(TERN_POINT.makes) as [string, string];

@@ -1,36 +1,38 @@
+import { addDays } from 'date-fns/addDays';
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
+import { getISODay } from 'date-fns/getISODay';
+import { isValid } from 'date-fns/isValid';
+import { lightFormat } from 'date-fns/lightFormat';
+import { parseISO } from 'date-fns/parseISO';
+
 /** A day of the calendar, as 2026-12-05. */
 export type Day = string;
 
 /** Days as the week has them, its first the Monday. */
 export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 
+// the months by their names are ours: the library's own words for them weigh more than all else of it that is used
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
 
-const DAY_MS = 86_400_000;
-
-const stamp = (day: Day): number => Date.parse(`${day}T00:00:00Z`);
-const dayAt = (ms: number): Day => new Date(ms).toISOString().slice(0, 10);
+/** Midnight of a day, by the clock of wherever this runs: days are told and counted, never hours. */
+const at = (day: Day): Date => parseISO(day);
+const dayOf = (date: Date): Day => lightFormat(date, 'yyyy-MM-dd');
 
 /** Whether text names a day that the calendar has: no 30th of February. */
-export function isDay(text: string): boolean {
-  if (!/^\d{4}-\d\d-\d\d$/.test(text)) return false;
-  const ms = stamp(text);
-  return !Number.isNaN(ms) && dayAt(ms) === text;
-}
+export const isDay = (text: string): boolean => /^\d{4}-\d\d-\d\d$/.test(text) && isValid(at(text));
 
 /** The day so many days after another. */
-export const dayAfter = (day: Day, days: number): Day => dayAt(stamp(day) + days * DAY_MS);
+export const dayAfter = (day: Day, days: number): Day => dayOf(addDays(at(day), days));
 
 /** Days from one to another; less than nothing where that is before it. */
-export const daysBetween = (from: Day, to: Day): number => Math.round((stamp(to) - stamp(from)) / DAY_MS);
+export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(at(to), at(from));
 
 /** Which day of the week it is, 0 the Monday. */
-export const weekdayOf = (day: Day): number => (new Date(stamp(day)).getUTCDay() + 6) % 7;
+export const weekdayOf = (day: Day): number => getISODay(at(day)) - 1;
 
 /** A day as people say it: Sat 5 Dec. */
-export function dayText(day: Day): string {
-  return `${WEEKDAYS[weekdayOf(day)]!.slice(0, 3)} ${Number(day.slice(8))} ${MONTHS[Number(day.slice(5, 7)) - 1]}`;
-}
+export const dayText = (day: Day): string =>
+  `${WEEKDAYS[weekdayOf(day)]!.slice(0, 3)} ${Number(day.slice(8))} ${MONTHS[Number(day.slice(5, 7)) - 1]}`;
 
 /** How far a month and a day without a year may lie in the past before the next year is meant, days (ours). */
 const PAST = 31;
@@ -65,7 +67,7 @@ function dated(said: string, today: Day): Day | undefined {
   const { day, month, year } = found.groups as { day: string; month: string; year?: string };
   const index = MONTHS.findIndex((name) => month.startsWith(name.toLowerCase()));
   if (index < 0) return undefined;
-  const inYear = (of: number) => `${of}-${String(index + 1).padStart(2, '0')}-${day.padStart(2, '0')}`;
+  const inYear = (of: number): Day => `${of}-${String(index + 1).padStart(2, '0')}-${day.padStart(2, '0')}`;
   const thisYear = Number(today.slice(0, 4));
   const meant = inYear(year ? Number(year) : thisYear);
   if (!isDay(meant)) return undefined;

@@ -122,7 +122,6 @@ function holeRows(piece: Piece, chains: number): Placed['rows'] {
 
 export const tabs: FittingDefinition = {
   id: 'tabs',
-  holdsIn: true,
   name: 'Tabs over a bar',
   summary: 'Two tabs from the back over a bar, each with its button.',
   asks: ['open-mouth'],
