@@ -18,6 +18,8 @@ export interface DemandContext {
   options: FieldValues;
   /** All fittings of the plan, by their kinds. */
   beside: readonly string[];
+  /** What the fittings of the plan give to each other. */
+  gifts: readonly Gift[];
   /** Whether a fitting of the plan closes a flap. */
   closesFlap: boolean;
   thing: WorkedThing;
@@ -76,7 +78,7 @@ export interface Placed {
 }
 
 /** What one fitting gives that another cannot be without. */
-type Gift = 'flap' | 'cord';
+export type Gift = 'flap' | 'cord' | 'pull';
 
 export interface FittingDefinition {
   id: string;
@@ -94,6 +96,10 @@ export interface FittingDefinition {
   gives?: Gift;
   /** Whether it holds the thing in though it has room: a looser fit is one then. */
   holdsIn?: true;
+  /** Whether its loop grows under a load by an estimate, until a hang test or a finished one says by how much. */
+  grows?: true;
+  /** Cloth that is cut for it, by its figures `wide` and `long`: seam and turned top, mm, and what a size is cut to. */
+  cloth?: { seam: number; top: number; toCut: (mm: number) => number };
   /** Whether it closes a flap, which must then reach far enough to carry it. */
   closesFlap?: boolean;
   /** What it brings with it. */

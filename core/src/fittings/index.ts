@@ -24,7 +24,6 @@ import { tongueHandle } from './carrying/tongueHandle';
 import { bobble, tag, tassel } from './trims/trimmings';
 import { zip } from './closures/zip';
 
-export { LINING } from './pockets/lining';
 export * from './collisions';
 export * from './definition';
 export * from './loops';

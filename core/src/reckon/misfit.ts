@@ -8,6 +8,7 @@ import { shapeDefinition, SHAPES, type Choice, type ChoiceOption } from '../shap
 import { capital, formatNumber, mmToken, withArticle } from '../base/units';
 import type { WorkedOut } from './types';
 import { workOut } from './build';
+import { otherEdgings } from '../shapes/common/edgingField';
 
 /** One change of a plan after which its counts fit. */
 interface WouldFit {
@@ -85,16 +86,11 @@ function hookTrials({ fabric }: Plan): Trial[] {
 }
 
 function edgingTrials({ shape }: Plan): Trial[] {
-  const field = shapeDefinition(shape.kind)!.options.find(({ key }) => key === 'edging');
-  if (field?.kind !== 'number') return [];
-  const now = Number(shape.edging ?? field.default);
-  return [now + 1, now - 1, now + 2, now - 2]
-    .filter((rounds) => rounds >= (field.min ?? 0) && rounds <= (field.max ?? 0))
-    .map((rounds) => ({
-      text:
-        rounds === 0 ? 'leave out the edging' : `work an edging of ${rounds === 1 ? '1 round' : `${rounds} rounds`}`,
-      change: { 'shape.edging': rounds },
-    }));
+  const edging = otherEdgings(shapeDefinition(shape.kind)!.options, shape.edging, [1, -1, 2, -2]);
+  return (edging?.others ?? []).map((rounds) => ({
+    text: rounds === 0 ? 'leave out the edging' : `work an edging of ${rounds === 1 ? '1 round' : `${rounds} rounds`}`,
+    change: edging!.change(rounds),
+  }));
 }
 
 /** A base grows by another number in each round, where it is asked for one. */

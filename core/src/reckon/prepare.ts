@@ -38,13 +38,14 @@ function prepared(plan: Plan): Prepared {
   const specs = plan.fittings ?? [];
   const closesFlap = specs.some(({ kind }) => fittingDefinition(kind)!.closesFlap);
   const beside = specs.map(({ kind }) => kind);
+  const gifts = specs.flatMap(({ kind }) => fittingDefinition(kind)!.gives ?? []);
   const carrier = plan.carrier ? { carrier: plan.carrier } : {};
   const asked = specs.map((spec, index) => {
     const definition = fittingDefinition(spec.kind)!;
     const options = withDefaults(definition.options, spec);
     return {
       definition,
-      context: { path: `fittings[${index}]`, options, beside, closesFlap, thing, fabric, fit, ...carrier },
+      context: { path: `fittings[${index}]`, options, beside, gifts, closesFlap, thing, fabric, fit, ...carrier },
     };
   });
   const demands = demandsOf(asked.map(({ definition, context }) => definition.demands?.(context) ?? {}));

@@ -85,6 +85,7 @@ function place({ built, path, options }: FittingContext): Placed {
 export const zip: FittingDefinition = {
   id: 'zip',
   holdsIn: true,
+  gives: 'pull',
   name: 'Zip',
   summary: 'The nearest standard length below the opening, sewn in by hand.',
   asks: ['straight-mouth'],

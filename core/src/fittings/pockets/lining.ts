@@ -63,10 +63,9 @@ const CUT_STEP_MM = 5;
 const toCut = (mm: number): number => Math.ceil(mm / CUT_STEP_MM - 1e-9) * CUT_STEP_MM;
 
 /** What a lining’s sheet is cut and turned by, mm. */
-export const LINING = { seam: SEAM_MM, top: TOP_MM, toCut } as const;
-
 export const lining: FittingDefinition = {
   id: 'lining',
+  cloth: { seam: SEAM_MM, top: TOP_MM, toCut },
   name: 'Lining',
   summary: 'A cut sheet for the inside: keeps slim tools from poking through.',
   asks: ['open-mouth'],

@@ -50,7 +50,7 @@ const TASSEL_AT: Readonly<Record<string, { name: string; place: string; sew: str
   },
 };
 
-function placeTassel({ built, options, path, beside }: FittingContext): Placed {
+function placeTassel({ built, options, path, gifts }: FittingContext): Placed {
   const length = lengthOf(options.lengthMm, 'typed');
   const wraps = chosen(Number(options.wraps), '1', 'typed');
   const face = frontOf(built);
@@ -61,7 +61,7 @@ function placeTassel({ built, options, path, beside }: FittingContext): Placed {
     );
   const yarn = tasselYarn(wraps, length);
   const where = TASSEL_AT[String(options.at)] ?? TASSEL_AT.bottom!;
-  if (options.at === 'zip' && !beside.includes('zip'))
+  if (options.at === 'zip' && !gifts.includes('pull'))
     refuse(`${path}.at`, 'There is no zip for it to hang from. Add a zip, or hang the tassel from the bottom.');
   if (options.at === 'flap' && !built.flap)
     refuse(`${path}.at`, 'A tassel on the flap’s edge needs a flap. Add a flap, or hang the tassel from the bottom.');

@@ -9,6 +9,7 @@ import { formatNumber, plural, withArticle } from '../../base/units';
 import { reckonedOrNot } from './reckoned';
 import type { Worked } from '../../reckon/types';
 import { fittingDefinition } from '../../fittings';
+import { otherEdgings } from '../../shapes/common/edgingField';
 
 /** A way to go on from here: a plan to follow, in words. */
 export interface Candidate {
@@ -229,19 +230,17 @@ function inTwoBands(plan: Plan, done: number, second: Pick<BandSpec, 'hookMm' | 
 /** A round of border more, or one less. */
 const otherBorder: Finder = (situation) => {
   const { shape } = situation.measured;
-  const field = shapeDefinition(shape.kind)!.options.find(({ key }) => key === 'edging');
-  if (field?.kind !== 'number') return [];
-  const now = Number(shape.edging ?? field.default);
-  return [now + 1, now - 1]
-    .filter((rounds) => rounds >= (field.min ?? 0) && rounds <= (field.max ?? 0))
-    .map((rounds) => ({
-      id: rounds > now ? 'border-more' : 'border-less',
-      title: rounds > now ? 'Work a round of border more' : 'Work a round of border less',
-      why: `${plural(rounds, 'round')} of edging in place of ${now}: it makes the piece ${rounds > now ? 'larger' : 'smaller'} on every side.`,
-      plan: applyChange(kept(situation), { 'shape.edging': rounds }),
-      shows: 'outside' as const,
-      aside: 'border' as const,
-    }));
+  const edging = otherEdgings(shapeDefinition(shape.kind)!.options, shape.edging, [1, -1]);
+  if (!edging) return [];
+  const { now, others, change } = edging;
+  return others.map((rounds) => ({
+    id: rounds > now ? 'border-more' : 'border-less',
+    title: rounds > now ? 'Work a round of border more' : 'Work a round of border less',
+    why: `${plural(rounds, 'round')} of edging in place of ${now}: it makes the piece ${rounds > now ? 'larger' : 'smaller'} on every side.`,
+    plan: applyChange(kept(situation), change(rounds)),
+    shows: 'outside' as const,
+    aside: 'border' as const,
+  }));
 };
 
 /** Another join, which takes more or less of each side. */

@@ -16,6 +16,7 @@ import { rowMinutes, slowerBy, TIME_SPREAD, YARN_SPREAD } from '../../reckon/sup
 import { fabricMade } from './learnt';
 import { planFollowed } from './mend';
 import type { Worked } from '../../reckon/types';
+import { fittingDefinition } from '../../fittings';
 
 /** How much one make of a hand differs from the next, as a fraction (priors, handbook 7 and ours). */
 const PACE_BETWEEN = 0.15;
@@ -60,7 +61,7 @@ export function ratesMade(plan: Plan, events: readonly KeptEvent[]): RatesMade {
 
 /** The loop of a strap as it was planned to hang, mm; undefined where there is none that grows by an estimate. */
 export function strapLoop({ fittings }: Pick<Worked, 'fittings'>): { loop: number; growth: number } | undefined {
-  const figures = fittings.find(({ kind }) => kind === 'strap')?.figures;
+  const figures = fittings.find(({ kind }) => fittingDefinition(kind)?.grows)?.figures;
   const [loop, growth] = [figures?.loop?.value, figures?.growth];
   return loop && growth?.kind === 'prior' && growth.value > 0 ? { loop, growth: growth.value } : undefined;
 }

@@ -1,4 +1,4 @@
-import { LINING } from '../../fittings';
+import { fittingDefinition } from '../../fittings';
 import { element } from './elements';
 import { wordLengths, type LengthUnit } from '../../base/units';
 import { cutBox, dashed, named, type TrueSize } from './trueSize';
@@ -13,13 +13,13 @@ export function cuttingSheet(
   { fittings, title }: Pick<Worked, 'fittings' | 'title'>,
   units: LengthUnit,
 ): TrueSize | null {
-  const lining = fittings.find(({ kind }) => kind === 'lining');
+  const lining = fittings.find(({ kind }) => fittingDefinition(kind)?.cloth);
   if (!lining) return null;
-  const [width, height] = [lining.figures.wide!, lining.figures.long!].map(({ value }) => LINING.toCut(value)) as [
+  const { seam, top, toCut } = fittingDefinition(lining.kind)!.cloth!;
+  const [width, height] = [lining.figures.wide!, lining.figures.long!].map(({ value }) => toCut(value)) as [
     number,
     number,
   ];
-  const { seam, top } = LINING;
   return {
     name: `${title}: lining`,
     text: wordLengths(

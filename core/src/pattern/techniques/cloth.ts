@@ -8,6 +8,8 @@ import {
   type StitchPattern,
 } from '../../craft/fabric';
 import { placesOf, tracedRow, type Schools, type WorkedPlace } from '..';
+import type { Into } from './moves';
+import { TECHNIQUES } from './techniques';
 
 /** A line of yarn in a piece of fabric, and what it is part of. */
 export interface YarnLine {
@@ -138,13 +140,19 @@ interface Around {
   below: number;
 }
 
+/** Where the hook first goes in for a stitch, as its technique tells it. */
+const firstInto = (stitch: string): Into | undefined =>
+  TECHNIQUES.find((one) => one.stitch === stitch)?.moves?.flatMap((move) => (move.do === 'in' ? [move.into] : []))[0];
+
 /** Where a stitch’s legs come from: crossed ones from each other’s place, a spike from a row farther down. */
 function footOf(one: Instruction, stands: Top, { feet, index, before, below }: Around): Top {
   if (one.do === 'crossed') return { x: feet[feet.length - 1 - index]?.x ?? stands.x, y: stands.y };
   if (one.do === 'wrapped' && before) return { x: before.x, y: (before.y + stands.y) / 2 };
   if (one.do !== 'work') return stands;
-  if (one.stitch === 'spike') return { x: stands.x, y: stands.y + 0.85 * below };
-  if (one.stitch === 'linked-single' && before) return { x: (stands.x + before.x) / 2, y: stands.y };
+  const into = firstInto(one.stitch);
+  if (into?.kind === 'below') return { x: stands.x, y: stands.y + 0.85 * below };
+  // it begins where the stitch before it ended
+  if (into?.kind === 'stitch' && into.at === 0 && before) return { x: (stands.x + before.x) / 2, y: stands.y };
   return stands;
 }
 

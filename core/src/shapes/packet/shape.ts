@@ -12,22 +12,13 @@ import { alikeRows, besideFill, rowPiece, rowsLong } from '../common/rowPiece';
 import { alsoOf, fabricRound, sized } from '../common/sized';
 import { ONE_ROOM } from '../common/takes';
 import { packetViews } from './views';
+import { edgingField } from '../common/edgingField';
 
 type Mm = Figure<'mm'>;
 
 const options: readonly Field[] = [
   joinField('Ends', 'How the two ends are closed.', 'whip'),
-  {
-    key: 'edging',
-    kind: 'number',
-    label: 'Edging all around',
-    help: 'Rounds of {single} worked on the rectangle before it is folded.',
-    unit: 'rounds',
-    whole: true,
-    min: 0,
-    max: 5,
-    default: 0,
-  },
+  edgingField({ help: 'Rounds of {single} worked on the rectangle before it is folded.' }),
   {
     key: 'overlapMm',
     kind: 'length',

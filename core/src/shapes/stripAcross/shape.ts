@@ -25,23 +25,14 @@ import {
 import { edgingAround, type StripEdges } from '../common/stripWork';
 import { BOTTOM_IS_A_FOLD } from '../common/takes';
 import { stripViews } from '../common/stripViews';
+import { edgingField } from '../common/edgingField';
 
 type Mm = Figure<'mm'>;
 
 const options: readonly Field[] = [
   joinField('Sides', 'How the two sides are closed.'),
   PASS,
-  {
-    key: 'edging',
-    kind: 'number',
-    label: 'Edging all around',
-    help: 'Rounds of {single} worked on the strip before it is folded.',
-    unit: 'rounds',
-    whole: true,
-    min: 0,
-    max: 5,
-    default: 0,
-  },
+  edgingField({ help: 'Rounds of {single} worked on the strip before it is folded.' }),
   {
     key: 'pocketMm',
     kind: 'length',

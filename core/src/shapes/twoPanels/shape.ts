@@ -12,19 +12,16 @@ import { alsoOf, insideFaces, sized } from '../common/sized';
 import { edgedFirst } from '../common/strip';
 import { edgingAround } from '../common/stripWork';
 import { panelsViews } from './views';
+import { edgingField } from '../common/edgingField';
 
 const options: readonly Field[] = [
-  {
-    key: 'edging',
-    kind: 'number',
+  edgingField({
     label: 'Edging of each panel',
     help: 'Rounds of {single}, taken off the panel before counting.',
-    unit: 'rounds',
-    whole: true,
     min: 1,
     max: 4,
     default: 1,
-  },
+  }),
   {
     key: 'edgingOf',
     kind: 'choice',

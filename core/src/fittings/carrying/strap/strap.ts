@@ -104,6 +104,7 @@ function advise(
 
 export const strap: FittingDefinition = {
   id: 'strap',
+  grows: true,
   name: 'Strap',
   summary: 'From anchor to anchor round the body, made shorter by what it grows under its load.',
   asks: ['open-mouth'],
