@@ -29,10 +29,10 @@ function program(): Promise<{ startServer: typeof StartServer }> {
   return loaded;
 }
 
-/** The real server on a real SQLite file of its own, that can be stopped and started again. */
 /** After all that the sample data has. */
 const LATER = 1000;
 
+/** The real server on a real SQLite file of its own, that can be stopped and started again. */
 export class TestServer {
   private running: RunningServer | null = null;
   private port = 0;

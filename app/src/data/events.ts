@@ -17,8 +17,10 @@ interface Events {
   unsent: string[];
   /** What the server would not take, by id: it waits for whoever can mend it, and nothing waits for it. */
   refused: Record<string, Refused>;
-  /** Writes down that something happened: here first, to the server when it can be reached. */
-  /** @param id of the event, where what caused it has one of its own and may be heard by several devices */
+  /**
+   * Writes down that something happened: here first, to the server when it can be reached.
+   * @param id of the event, where what caused it has one of its own and may be heard by several devices
+   */
   happened: (make: string, what: Happening, id?: string) => void;
   confirmed: (ids: readonly string[]) => void;
   setAside: (refused: readonly { id: string; reason: string }[]) => void;

@@ -13,7 +13,7 @@ export async function copyText(text: string): Promise<void> {
   await navigator.clipboard.writeText(text);
 }
 
-/** Whether the device has a camera that a page may ask for. */
+/** Whether the device has a camera that a page may ask for: only where nobody can listen in on it. */
 export const hasCamera = (): boolean => typeof globalThis.navigator?.mediaDevices?.getUserMedia === 'function';
 
 /** Opens the camera that looks away from the reader. */

@@ -9,8 +9,6 @@ import { openCamera } from '@/platform/hands';
 /** Between two looks at what the camera sees, ms. */
 const EVERY_MS = 200;
 
-/** Whether a page may ask for the camera here: only where nobody can listen in on it. */
-
 /** The camera looks for the code of a printed page; what it sees stays in this page. */
 export function ScanPanel({ onCode, onClose }: { onCode: (code: string) => void; onClose: () => void }) {
   const video = useRef<HTMLVideoElement | null>(null);

@@ -32,7 +32,6 @@ export interface WorkedBand {
   hookMm?: number;
 }
 
-/** Stitch pattern, yarn, hook, and what was measured of them. */
 /** A small amount of a yarn. */
 export interface ScrapSpec {
   name: string;
@@ -40,6 +39,7 @@ export interface ScrapSpec {
   hex?: string;
 }
 
+/** Stitch pattern, yarn, hook, and what was measured of them. */
 export interface FabricSpec {
   stitch: string;
   /** What is set of the stitch pattern: chains of a net, rows of a stripe. */

@@ -26,17 +26,17 @@ interface OtherWay {
   steps: readonly Told[];
 }
 
+/** From the easiest on; a pattern is as hard as the hardest that is used in it. */
+export const LEVELS = ['easy', 'intermediate'] as const;
+
+export type Level = (typeof LEVELS)[number];
+
 /**
  * How one thing is worked. Texts may hold tokens: a stitch or craft word in the reader's terms, a length, a side as it is
  * for the hand that holds the hook.
  *
  * @source handbook 14
  */
-/** From the easiest on; a pattern is as hard as the hardest that is used in it. */
-export const LEVELS = ['easy', 'intermediate'] as const;
-
-export type Level = (typeof LEVELS)[number];
-
 export interface Technique {
   id: string;
   family: Family;

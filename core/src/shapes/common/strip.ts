@@ -12,11 +12,9 @@ import { sized, type Sized } from './sized';
 type Mm = Figure<'mm'>;
 
 /**
- * What a folded strip is, whichever way its rows run: front, bottom fold, back, and where there is a flap, the turn over
- * the top and the flap (handbook 5.1 and 5.2).
+ * A section of a folded strip, whichever way its rows run, with its length before rounding, mm: front, bottom fold, back, and where
+ * there is a flap, the turn over the top and the flap (handbook 5.1 and 5.2).
  */
-
-/** A section of the strip with its length before rounding, mm. */
 export interface StripLength {
   name: string;
   figure: Mm;
