@@ -39,3 +39,19 @@ describe('the handbook', () => {
     expect(named.filter(({ section }) => !anchors.has(section.replace('.', '-')))).toEqual([]);
   });
 });
+
+it('every docstring stands at what it is about: none on another, but for the head of a file', () => {
+  const files = ['core/src', 'app/src', 'server/src', 'e2e'].flatMap((root) =>
+    readdirSync(folder(root), { recursive: true, encoding: 'utf8' })
+      .filter((file) => /\.tsx?$/.test(file))
+      .map((file) => `${root}/${file}`),
+  );
+  const displaced = files.flatMap((file) => {
+    const text = readFileSync(folder(file), 'utf8').replace(/^(import [^;]*;\s*)*\/\*\*(?:(?!\*\/)[^])*\*\//, '');
+    return [...text.matchAll(/\/\*\*(?:(?!\*\/)[^])*\*\/\s*\/\*\*/g)].map(
+      ([found]) => `${file}: ${found.slice(0, 60)}`,
+    );
+  });
+  expect(files.length).toBeGreaterThan(800);
+  expect(displaced).toEqual([]);
+});
