@@ -55,7 +55,7 @@ export function Controls({ canUndo, onUndo, make, onOpen, onPlan, onBench, aloud
             ...(listening.can
               ? [
                   {
-                    name: listening.on ? 'Stop listening' : 'Listen for “next”, “back”, “how many”',
+                    name: listening.on ? 'Stop listening' : 'Listen: next, back, how many',
                     do: listening.turn,
                   },
                 ]

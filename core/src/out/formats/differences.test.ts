@@ -17,6 +17,10 @@ it('name days by their names, and what a name is of', () => {
   const [mine, theirs] = [{ week: [1, 2, 3, 4, 5, 6, 7] }, { week: [1, 2, 9, 4, 5, 6, 7] }];
   expect(differencesOf(mine, theirs, 'mm')).toMatchObject([{ where: 'Wednesday', mine: '3', theirs: '9' }]);
   expect(differencesOf({ fit: { name: 'snug' } }, { fit: { name: 'roomy' } }, 'mm')).toMatchObject([{ where: 'Fit' }]);
+  // a thing has a name besides what it is
+  expect(differencesOf({ thing: { name: 'a' } }, { thing: { name: 'b' } }, 'mm')).toMatchObject([
+    { where: 'Thing, name' },
+  ]);
 });
 
 it('are none between equals, and some between others, but never endless', () => {

@@ -41,12 +41,12 @@ function leaves(value: unknown, path = '', found = new Map<string, unknown>()): 
 /** As the hours of a week are kept. */
 const WEEK = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
 
-/** `thing.tools[1].grip.mm` as `Thing, tools 2, grip`; what a name or kind is of needs no word for it. */
+/** `thing.tools[1].grip.mm` as `Thing, tools 2, grip`; a fit is its name, and what a kind is of needs no word for it. */
 const whereOf = (path: string): string =>
   capital(
     path
       .replace(/^week\[(\d)\]$/, (_, day: string) => WEEK[Number(day)]!)
-      .replace(/(?<=\w)\.(name|kind)$/, '')
+      .replace(/(?<=\w)\.kind$|(?<=^fit)\.name$/, '')
       .replace(/\[(\d+)\]/g, (_, index: string) => ` ${Number(index) + 1}`)
       .replace(/\.mm$/, '')
       .split('.')
