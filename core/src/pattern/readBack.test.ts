@@ -122,7 +122,11 @@ function stitchesIn(list: readonly Instruction[]): number {
 /** The last course of a border as it is written, its parts without what they lie along. */
 function lastCourse(text: string): Instruction[] {
   const [, told] = /^(.*) \(\d+ stitch(?:es)?\)/.exec(text)!;
-  const course = told!.split(/(?:Round|Row) \d+: |Turn\. |Join the yarn [^.]+\. /).at(-1)!;
+  const course = told!
+    .split(
+      /(?:Round|Row) \d+: |Turn\. |(?:Join|With [^.]+ facing, join|With [^.]+ towards you, join) the yarn [^.]+\. /,
+    )
+    .at(-1)!;
   const parts = split(course.replace(/\.( Work it from .*)?$/, ''), ';');
   return parts.flatMap((part) => readRow(part.replace(/^[^(]*?: /, '')));
 }

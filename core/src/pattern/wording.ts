@@ -1,5 +1,6 @@
 import type { GroupPart, Instruction, Place } from '../craft/fabric';
-import { capital, formatNumber, plural, withArticle } from '../base/units';
+import { capital, plural, withArticle } from '../base/units';
+import { nth, rhythmWords } from './rhythm';
 import type { Schools } from './schools';
 import { term } from './terms';
 
@@ -76,7 +77,7 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
         ? `${one.times} ${term(one.stitch, terms)} ${UNBOUND[one.into]}`.trim()
         : `${term(one.stitch, terms)} in ${each(one.times, one.into)}`;
     case 'along':
-      return `${one.times} ${term(one.stitch, terms)}${one.stitch === 'slip' && one.times > 1 ? 'es' : ''} along ${plural(one.over, place(one.into, 1), place(one.into, 2))} (${rhythm(one.times, one.over).replace('skip', term('skip', terms))})`;
+      return `${one.times} ${term(one.stitch, terms)}${one.stitch === 'slip' && one.times > 1 ? 'es' : ''} along ${plural(one.over, place(one.into, 1), place(one.into, 2))} (${rhythmWords(one.rhythm, term('skip', terms))})`;
     case 'group':
       return group(one, terms);
     case 'together':
@@ -116,27 +117,6 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
     case 'repeat':
       return `[${wordList(one.of, terms)}] ${timesWord(one.times)}`;
   }
-}
-
-/** How so many stitches are shared out over so many places, in words that come to just as many (handbook 4.2). */
-export function rhythm(stitches: number, places: number): string {
-  if (stitches === places) return '1 in each';
-  const fewer = stitches < places;
-  const apart = Math.abs(stitches - places);
-  if (fewer ? stitches * 2 <= places : apart >= places)
-    return fewer
-      ? `about 1 in every ${nth(Math.round(places / stitches))}`
-      : `about ${formatNumber(stitches / places)} in each`;
-  const exact = Math.floor(places / apart);
-  const told =
-    Math.floor(places / exact) === apart ? `every ${nth(exact)}` : `about every ${nth(Math.round(places / apart))}`;
-  return fewer ? `skip ${told}` : `2 in ${told}, 1 in each other`;
-}
-
-/** "1st", "2nd", "11th". */
-export function nth(count: number): string {
-  const teen = count % 100 > 10 && count % 100 < 14;
-  return `${count}${(!teen && ['th', 'st', 'nd', 'rd'][count % 10]) || 'th'}`;
 }
 
 const UNBOUND: Partial<Record<Place, string>> = {

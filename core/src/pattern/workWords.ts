@@ -1,4 +1,5 @@
 import {
+  beginningOf,
   borderCount,
   yarnToCut,
   type Border,
@@ -61,13 +62,8 @@ const inWords = (names: readonly string[]) =>
 
 const BACKWARDS = ' Work it from {side:left} to {side:right}, without turning.';
 
-function wordBorder(
-  border: Border,
-  { live, facing }: Hand,
-  courses: readonly BorderPart[][],
-  schools: Schools,
-): string {
-  const start = live ? (facing === 'wrong' ? 'Turn.' : '') : `Join the yarn ${border.from}.`;
+function wordBorder(border: Border, before: Hand, courses: readonly BorderPart[][], schools: Schools): string {
+  const start = startWords(border, before);
   const told = courses.map((parts, index) => {
     const many = courses.length > 1 ? `${border.closed ? 'Round' : 'Row'} ${index + 1}: ` : '';
     const backwards = border.stitch === 'reverse' && index === courses.length - 1;
@@ -76,6 +72,18 @@ function wordBorder(
     return `${turn}${many}${wordCourse(parts, index === 0, schools)}${backwards ? BACKWARDS : ''}`;
   });
   return [start, ...told, `(${borderCounted(border)})`].filter(Boolean).join(' ');
+}
+
+/** Gone on from the loop, turned where the other side has to face; else with the yarn joined where it begins. */
+function startWords(border: Border, { live, facing, of }: Hand): string {
+  const { near, closed, side = 'right', path } = border;
+  if (!live) {
+    const faces = near ?? (closed ? 'the outside facing' : `the ${side} side facing`);
+    return `With ${faces}, join the yarn ${beginningOf(border)}.`;
+  }
+  // what lies behind the nearest layer shows its other side
+  const behind = path[0]!.spans[0].piece !== of;
+  return (facing === side) === behind ? 'Turn.' : '';
 }
 
 /** What people count of a border's last round: its stitches, or its loops. */

@@ -1,6 +1,7 @@
-import { inOne, repeat, work, type Instruction } from '../craft/fabric';
+import { rhythmOf } from '../craft/counts';
+import { inOne, mirroredRhythm, repeat, work, type Instruction, type Rhythm } from '../craft/fabric';
 import { placesIn, type Edge, type Span } from './edge';
-import type { Border, BorderStitch, Stretch } from './work';
+import { reversed, type Border, type BorderStitch, type Stretch } from './work';
 
 interface Kind {
   /** What it is made of. */
@@ -36,10 +37,11 @@ export function borderCourses(border: Border, edgeOf: (span: Span) => Edge): Bor
     const course = index + 1;
     const kind = kindOf(border, course);
     const into = ({ spans: [span] }: Stretch) => (course === 1 ? edgeOf(span).kind : 'stitch');
+    const way = fromTheJoin(path, border, course);
     const body =
       kind === 'loops'
         ? [part(loopsOver(path.reduce((sum, stretch) => sum + stitchesOf(stretch, kind), 0)))]
-        : fromTheJoin(path, border, course).map((stretch) =>
+        : (goesBack(border, course) ? reversed(way) : way).map((stretch) =>
             part(
               course === 1 && stretch.upon
                 ? [...stretch.upon]
@@ -52,6 +54,19 @@ export function borderCourses(border: Border, edgeOf: (span: Span) => Edge): Bor
     return [part(chain), ...body, part(join)].filter(({ instructions }) => instructions.length > 0);
   });
 }
+
+/**
+ * Whether a course goes the other way than the first: rows do every second time, and a last one worked backwards goes back
+ * over plain ones (law, handbook 4.4).
+ */
+function goesBack({ closed, stitch, courses }: Border, course: number): boolean {
+  if (!closed) return course % 2 === 0;
+  return stitch === 'reverse' && course > 1 && course === courses;
+}
+
+/** How often a border is turned on its way: rows before each but the first, and not before what is worked backwards. */
+export const turnsIn = ({ closed, stitch, courses }: Border): number =>
+  closed ? 0 : courses - (stitch === 'reverse' && courses > 1 ? 2 : 1);
 
 /**
  * The way as it begins at the join: a round that began in a corner was joined before that corner's middle, so that what
@@ -139,15 +154,24 @@ function along(stretch: Stretch, kind: BorderStitch, into: Edge['kind'], last: b
   const free: Instruction[] = loop && last ? [{ do: 'loop', chains: loop.chains, closes: loop.closes }] : [];
   if (stretch.corner) return [corner === 1 ? work(stitch, 1, into) : inOne(stitch, corner, into), ...free];
   if (stitches === 0) return [];
-  const places = placesIn(stretch.spans[0]);
+  const [span] = stretch.spans;
+  const places = placesIn(span);
   const run = (times: number, over: number): Instruction =>
-    into === 'row-end' ? { do: 'along', stitch, times, over, into } : work(stitch, times, into);
+    into === 'row-end'
+      ? { do: 'along', stitch, times, over, into, rhythm: rhythmAlong(span, times, over) }
+      : work(stitch, times, into);
   if (free.length === 0) return [run(stitches, places)];
   const { after } = loop!;
   const before = Math.round((places * after) / stitches);
   return [run(after, before), ...free, run(stitches - after, places - before)].filter(
     (one) => !('times' in one) || one.times > 0,
   );
+}
+
+/** Both sides of a pair have it at the same rows, whichever way they are gone along (handbook 4.2). */
+function rhythmAlong({ from, to }: Span, stitches: number, places: number): Rhythm {
+  const rhythm = rhythmOf(stitches, places);
+  return from < to ? mirroredRhythm(rhythm) : rhythm;
 }
 
 /** Chain 3, single in the second stitch on; an odd one over is worked plain. */

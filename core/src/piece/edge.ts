@@ -1,5 +1,5 @@
 import { pickUp, type Reach } from '../craft/counts';
-import type { Place } from '../craft/fabric';
+import type { Place, WorkedFabric } from '../craft/fabric';
 import { bandsOf, type Piece } from './piece';
 
 /** The four edges of a rectangle worked in rows, as they lie with its right side up and the last row on top. */
@@ -34,6 +34,21 @@ export const placesIn = ({ from, to }: Span): number => Math.abs(to - from) + 1;
 
 /** A span gone from its other end. */
 export const backwards = ({ from, to, ...span }: Span): Span => ({ ...span, from: to, to: from });
+
+/** What a span lies along, whatever was worked on it. */
+export const rawOf = ({ edge }: Pick<Span, 'edge'>): string => edge.slice(edge.lastIndexOf('.') + 1);
+
+/** Edges whose places are counted against the way their outline goes. */
+const COUNTED_BACK: ReadonlySet<string> = new Set(['left', 'last', 'ring']);
+
+/**
+ * Which way a span goes: 1 counter-clockwise on the outline of its piece as its right side is seen, or to the left round an
+ * opening as it is seen from outside; -1 the other way; 0 of one place alone (law, handbook 4.4, the hand has sides).
+ */
+export function goesAlong(span: Span): 1 | -1 | 0 {
+  if (span.from === span.to) return 0;
+  return span.from < span.to !== COUNTED_BACK.has(rawOf(span)) ? 1 : -1;
+}
 
 /** How long a span of an edge is, mm: places unlike each other by their own sizes. */
 export function lengthOf({ pitch, reach }: Edge, span: Span): number {
@@ -102,10 +117,17 @@ function rectangleEdges({ side, end }: { side: number; end: number }, pitch: num
   ];
 }
 
-/** Stitches of a border along a span of an edge: one for one, or along row ends by their height (law, handbook 4.2). */
-export function pickedUp(edge: Edge, span: Span, stitchWidth: number): number {
+/** Width of the stitches that are picked up along a piece, mm: those of a border, whatever the piece is worked in. */
+export const pickedUpWidth = (fabric: WorkedFabric): number => fabric.also('single', 'rows').stitchWidth.value;
+
+/**
+ * Stitches of a border along a span of an edge: one for one, or along row ends by their height (law, handbook 4.2).
+ * @param fabric the piece's
+ */
+export function pickedUp(edge: Edge, span: Span, fabric: WorkedFabric): number {
   const places = placesIn(span);
-  return edge.kind === 'row-end' ? pickUp(places, lengthOf(edge, span) / places, stitchWidth).stitches : places;
+  if (edge.kind !== 'row-end') return places;
+  return pickUp(places, lengthOf(edge, span) / places, pickedUpWidth(fabric)).stitches;
 }
 
 /**

@@ -8,6 +8,7 @@ import {
   backwards,
   borderCount,
   placesIn,
+  reversed,
   workFaults,
   type Border,
   type Fold,
@@ -163,6 +164,12 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
       return edge !== b.edge && { ...fold, lays: [[a, { ...b, edge }], ...others] };
     }),
   'the wrong sides outside': (works) => onFold(works, (fold) => ({ ...fold, inside: 'right' })),
+  'a way turned': (works, pick) =>
+    onBorder(works, pick, ({ path, ...border }) => {
+      // one place alone may be met from either side
+      const runs = path.some(({ spans: [{ from, to }] }) => from !== to);
+      return runs && { ...border, path: reversed(path) };
+    }),
   'another edge': (works, pick) =>
     onStretch(works, pick, (stretch) => {
       const [a, ...others] = stretch.spans;
@@ -243,7 +250,7 @@ describe('a hand', () => {
     const { works, pieces } = plan({});
     const unfolded = works.filter((work) => work.do !== 'fold');
     expect(says(unfolded, pieces)).toContain(
-      'join-right, through both layers, up the {side:right} side: the edges do not lie on each other',
+      'join-right, through both layers, {up} the {side:right} side: the edges do not lie on each other',
     );
   });
 

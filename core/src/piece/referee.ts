@@ -1,5 +1,17 @@
 import type { GroupPart, Instruction } from '../craft/fabric';
-import { backwards, lengthOf, OPPOSITE, pickedUp, placesIn, pointsOf, type Edge, type Span } from './edge';
+import { turnsIn } from './border';
+import {
+  backwards,
+  goesAlong,
+  lengthOf,
+  OPPOSITE,
+  pickedUp,
+  placesIn,
+  pointsOf,
+  rawOf,
+  type Edge,
+  type Span,
+} from './edge';
 import { isSpiral, type Piece } from './piece';
 import { tailOf, tailsUsed, yarnEach } from './tails';
 import { nth, Walk } from './walk';
@@ -51,8 +63,6 @@ class Referee extends Walk {
   private readonly done = new Set<string>();
   /** Ends that hang, by name. */
   private readonly tails = new Map<string, Tail>();
-  /** What the loop belongs to. */
-  private of = '';
   private filled = false;
   /** Whether a spiral ends in a step still. */
   private unlevel = false;
@@ -92,7 +102,6 @@ class Referee extends Walk {
     if (this.made.size > 0 && piece.id === id && piece.foundation.kind !== 'picked-up') this.loose.add(id);
     this.made.add(id);
     super.make(id);
-    this.of = id;
     // the knot hangs where row 1 ends
     const around = piece.worked === 'rounds';
     this.unlevel = around && isSpiral(piece.courses.at(-1)!);
@@ -106,7 +115,7 @@ class Referee extends Walk {
   protected override fastenOff(leave?: number): void {
     if (!this.hand.live) return this.fault('fasten-off', 'there is no loop to fasten off');
     this.onlyLevel('fasten-off');
-    this.hang(tailOf(this.of, 'end'), { mm: leave ?? TAIL_MM, at: this.at, of: this.of });
+    this.hang(tailOf(this.hand.of, 'end'), { mm: leave ?? TAIL_MM, at: this.at, of: this.hand.of });
     super.fastenOff();
   }
 
@@ -196,6 +205,7 @@ class Referee extends Walk {
     this.whileEmpty('border');
     this.onlyLevel('border');
     let at: readonly string[] = this.hand.live ? [this.at!] : starts;
+    this.checkWay(work);
     for (const stretch of work.path) {
       this.checkStretch(work, stretch);
       at = this.onward(work, stretch, at);
@@ -209,8 +219,56 @@ class Referee extends Walk {
     if (work.closed && !at.some((point) => starts.includes(point)))
       this.fault('border', `${work.id} does not come round to where it began`);
     super.border(work);
-    this.of = work.path[0]!.spans[0].piece;
-    this.at = work.closed ? (onItsOwn(work) ?? starts[0]) : at[0];
+    // each course of what does not come round goes back along the one before
+    const end = work.courses % 2 === 1 ? at[0] : starts[0];
+    this.at = work.closed ? (onItsOwn(work) ?? starts[0]) : end;
+  }
+
+  /** The hook goes the way its hand goes, and what is worked backwards has the right side facing (law, handbook 4.4). */
+  private checkWay(work: Border): void {
+    const { id, path, stitch, courses } = work;
+    const faces = this.facesAlong(work);
+    const backwards = stitch === 'reverse' && courses === 1 ? -1 : 1;
+    path.forEach(({ spans: [nearest], name }, index) => {
+      const goes = goesAlong(nearest);
+      if (goes !== 0 && goes !== faces[index]! * backwards)
+        this.fault('border', `${id}, ${name}: runs against the hook`);
+    });
+    if (stitch === 'reverse' && faces[0]! * (turnsIn(work) % 2 === 0 ? 1 : -1) < 0)
+      this.fault('border', `${id} is worked backwards with the wrong side facing`);
+  }
+
+  /** Which side of the nearest layer faces along each part of a way: 1 the right one, -1 the wrong one. */
+  private facesAlong({ path, side }: Border): number[] {
+    const faces = [side === 'wrong' ? -1 : 1];
+    path.slice(1).forEach(({ spans }, index) => {
+      const before = path[index]!.spans;
+      const [i, j] = this.continued(before, spans);
+      faces.push(faces[index]! * this.turnedFrom(before, i) * this.turnedFrom(spans, j));
+    });
+    return faces;
+  }
+
+  /** Which layer goes on as which from one part of a way to the next: where it ends, along its edge, else on its piece. */
+  private continued(before: readonly Span[], next: readonly Span[]): readonly [number, number] {
+    const pairs = before.flatMap((a, i) => next.map((b, j) => ({ a, b, at: [i, j] as const })));
+    const points = (span: Span) => pointsOf(span, (edge) => this.edgeAt({ ...span, edge })?.count ?? 0);
+    // one place alone has no way it runs
+    const from = (span: Span) => points(span).slice(0, placesIn(span) === 1 ? 2 : 1);
+    const to = (span: Span) => points(span).slice(placesIn(span) === 1 ? 0 : 1);
+    const found =
+      pairs.find(({ a, b }) => to(a).some((point) => from(b).includes(point))) ??
+      pairs.find(({ a, b }) => a.piece === b.piece && a.edge === b.edge && Math.abs(b.from - a.to) === 1) ??
+      pairs.find(({ a, b }) => a.piece === b.piece);
+    return found?.at ?? [0, 0];
+  }
+
+  /** Whether a layer shows the same side as the nearest of those it lies among: layers on each other show unlike ones. */
+  private turnedFrom([nearest, ...others]: readonly Span[], at: number): 1 | -1 {
+    if (at === 0) return 1;
+    const layer = others[at - 1]!;
+    const on = (a: Span, b: Span) => this.liesOn(a, b) || this.liesOn(backwards(a), backwards(b));
+    return on(nearest!, layer) ? -1 : 1;
   }
 
   /** Where the way goes from one edge of a border to another, the corner between them is worked. */
@@ -244,7 +302,7 @@ class Referee extends Walk {
     }
     const [a, ...others] = spans;
     // of layers with unlike rows the first one is picked up along, and the others follow it
-    const along = pickedUp(this.edgeAt(a)!, a, this.widthAt(a));
+    const along = pickedUp(this.edgeAt(a)!, a, this.pieceOf(a.piece)!.fabric);
     if (!corner && stitches !== along)
       says(`${stitches} stitches along ${placesIn(a)} places, where ${along} lie flat`);
     for (const b of others) {
@@ -396,9 +454,6 @@ function onItsOwn({ id, path: [first, ...others] }: Border): string | undefined 
   const { piece, edge } = first!.spans[0];
   return others.length === 0 ? `${piece}:${id}.${edge}:0` : undefined;
 }
-
-/** What a span lies along, whatever was worked on it. */
-const rawOf = ({ edge }: Span): string => edge.slice(edge.lastIndexOf('.') + 1);
 
 /** The edge that lies on it where another piece lies behind, back to back. */
 const mirrored = (edge: string): string =>

@@ -1,5 +1,5 @@
 import { work as makeStitches } from '../craft/fabric';
-import { borderCourses, outerEdges, type BorderPart } from './border';
+import { borderCourses, outerEdges, turnsIn, type BorderPart } from './border';
 import { allEdges, type Edge, type Span } from './edge';
 import type { Piece } from './piece';
 import type { Border, Fold, Free, Seam, Sewing, Work } from './work';
@@ -7,6 +7,9 @@ import type { Border, Fold, Free, Seam, Sewing, Work } from './work';
 /** How the yarn hangs, and which side is seen. */
 export interface Hand {
   live: boolean;
+  /** The piece the loop belongs to. */
+  of: string;
+  /** The side of it that faces. */
   facing: 'right' | 'wrong';
 }
 
@@ -33,7 +36,7 @@ export function walk(works: readonly Work[], pieces: readonly Piece[], visit: (w
 
 /** The hand on its way: how it holds the yarn, and which edges there are by now. */
 export class Walk {
-  protected hand: Hand = { live: false, facing: 'right' };
+  protected hand: Hand = { live: false, of: '', facing: 'right' };
   protected readonly pieces: ReadonlyMap<string, Piece>;
   private readonly edges = new Map<string, Edge>();
 
@@ -93,13 +96,14 @@ export class Walk {
     if (!piece) return;
     for (const [name, edge] of allEdges(piece)) this.edges.set(`${id}:${name}`, edge);
     // the first row has its right side facing, and each turn shows the other one; rounds are never turned
-    this.hand = { live: true, facing: piece.worked === 'rounds' || piece.rows % 2 === 1 ? 'right' : 'wrong' };
+    this.hand = { live: true, of: id, facing: piece.worked === 'rounds' || piece.rows % 2 === 1 ? 'right' : 'wrong' };
   }
 
   protected border(work: Border): void {
     const [span] = work.path[0]!.spans;
     for (const [name, edge] of outerEdges(work, this.widthAt(span))) this.edges.set(`${span.piece}:${name}`, edge);
-    this.hand = { live: true, facing: 'right' };
+    const faces = work.side ?? 'right';
+    this.hand = { live: true, of: span.piece, facing: turnsIn(work) % 2 === 0 ? faces : other(faces) };
   }
 
   protected seam(_work: Seam): void {}
@@ -136,6 +140,8 @@ export class Walk {
     return this.pieceOf(piece)?.fabric.stitchWidth.value ?? 1;
   }
 }
+
+const other = (side: Hand['facing']): Hand['facing'] => (side === 'right' ? 'wrong' : 'right');
 
 const slipped = ({ slips }: { slips: number }) => makeStitches('slip', slips);
 

@@ -15,8 +15,10 @@ export interface Stretch {
   corner?: boolean;
   /** Stitches into that corner, where not as many as usual. */
   into?: 2;
-  /** What it lies along, in words: “down the {side:left} side”. */
+  /** What it lies along, in words; what turns round with the way is a token: “{down} the {side:left} side”. */
   name: string;
+  /** Where it begins and where it ends, in words that can follow “join the yarn”; of the first and the last of a way. */
+  between?: readonly [string, string];
   /** What its first course is worked of, where the places are unlike: loops and stitches of an open fabric. */
   upon?: readonly Instruction[];
   /** A free loop of chains after so many of its stitches; with an odd count it leaves and comes back to one of them. */
@@ -32,8 +34,12 @@ export interface Border {
   path: readonly Stretch[];
   /** Whether it comes round to where it began. */
   closed: boolean;
-  /** Where it begins, in words. */
-  from: string;
+  /** Where it begins, in words; nothing where the first part of its way says it. */
+  from?: string;
+  /** Which side faces of the nearest layer, the first of each part's, as it begins; the right one where nothing is said. */
+  side?: 'wrong';
+  /** What lies towards the maker, in words: “the front towards you”; nothing where it is the right side. */
+  near?: string;
 }
 
 /** Two edges sewn to each other with a needle, place by place. */
@@ -94,14 +100,36 @@ export const TAIL_MM = 150;
 /** Yarn to cut for a seam is told in whole 50 mm, rounded up (ours). */
 export const yarnToCut = (mm: number): number => 50 * Math.ceil(mm / 50);
 
+const OTHER_WAY: Readonly<Record<string, string>> = { up: 'down', down: 'up', on: 'back', back: 'on' };
+
+const turnedName = (name: string): string =>
+  name.replace(/\{(up|down|on|back)\}/g, (_, way: string) => `{${OTHER_WAY[way]!}}`);
+
+/** A part of a way gone from its other end. */
+export function turned({ spans: [first, ...others], name, between, loop, ...stretch }: Stretch): Stretch {
+  // a loop that leaves and comes back to one stitch leaves from it either way
+  const same = loop?.closes === 'same-stitch' ? 1 : 0;
+  return {
+    ...stretch,
+    name: turnedName(name),
+    spans: [backwards(first), ...others.map(backwards)],
+    ...(between ? { between: [between[1], between[0]] } : {}),
+    ...(loop ? { loop: { ...loop, after: stretch.stitches - loop.after + same } } : {}),
+  };
+}
+
 /** A way gone from its other end. */
-export const reversed = (path: readonly Stretch[]): Stretch[] =>
-  path
-    .map(({ spans: [first, ...others], ...stretch }): Stretch => ({
-      ...stretch,
-      spans: [backwards(first), ...others.map(backwards)],
-    }))
-    .reverse();
+export const reversed = (path: readonly Stretch[]): Stretch[] => path.map(turned).reverse();
+
+/**
+ * A way as the hook goes along it: as it stands, counter-clockwise seen from the side that faces, for plain stitches; from its
+ * other end for those that are worked backwards (law, handbook 4.4).
+ */
+export const wayFor = (path: readonly Stretch[], stitch: BorderStitch): Stretch[] =>
+  stitch === 'reverse' ? reversed(path) : [...path];
+
+/** Where a border begins, in words that can follow “join the yarn”. */
+export const beginningOf = ({ from, path }: Border): string => from ?? path[0]?.between?.[0] ?? '';
 
 /** What the shape knows and nobody else: which edges come to lie on each other, and are joined. */
 export interface Fold {

@@ -143,8 +143,8 @@ export interface Built {
   rim?: (() => readonly Stretch[]) | string;
   /** Whether the hook is at its beginning when the first piece is done, so that what is worked on it goes on from there. */
   rimGoesOn?: boolean;
-  /** Where its opening is two edges that lie beside each other: each by itself, and where it begins. */
-  lips?: () => readonly { from: string; path: readonly Stretch[] }[];
+  /** Where its opening is two edges that lie beside each other: each by itself. */
+  lips?: () => readonly { path: readonly Stretch[] }[];
   views: View[];
   advice: Advice[];
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { beatsOf, mirroredRhythm } from '../fabric';
 import { PlanProblem } from '../../base/figure';
 import { atLeast, centred, EVEN, multipleOf, parityOf } from './conditions';
 import { cumulativeRows, nearestRow, reachOf } from './cumulative';
@@ -92,16 +93,32 @@ describe('nearest counts', () => {
 });
 
 describe('picking up', () => {
-  it('is as long as the edge to within half a stitch, at a simple ratio', () => {
+  it('is as long as the edge, and says how in words that come to just as many', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 2, max: 400 }), fc.double({ min: 3, max: 12, noNaN: true }), (rows, w) => {
-        const { stitches } = pickUp(rows, 0.88 * w, w);
-        expect(Math.abs(stitches * w - rows * 0.88 * w)).toBeLessThanOrEqual(w / 2 + 1e-6);
+      fc.property(fc.integer({ min: 2, max: 400 }), fc.double({ min: 0.4, max: 2.6, noNaN: true }), (rows, ratio) => {
+        const { stitches, rhythm } = pickUp(rows, ratio, 1);
+        const wanted = rows * ratio;
+        expect(Math.abs(stitches - wanted)).toBeLessThanOrEqual(Math.max(0.06 * wanted, 0.6) + 1e-9);
+        for (const told of [rhythm, mirroredRhythm(rhythm)]) {
+          const beats = beatsOf(told);
+          expect(beats).toHaveLength(rows);
+          expect(beats.reduce((sum, one) => sum + one, 0)).toBe(stitches);
+          // the corner, the mouth and the fold are worked into
+          if (rows > 2 && stitches > 1) expect(beats[0]! * beats.at(-1)!).toBeGreaterThan(0);
+        }
+        expect(beatsOf(mirroredRhythm(rhythm))).toEqual([...beatsOf(rhythm)].reverse());
       }),
     );
-    expect(pickUp(30, 6, 6).ratio).toEqual({ stitches: 1, rows: 1 });
-    expect(pickUp(30, 9, 6).ratio).toEqual({ stitches: 3, rows: 2 });
-    expect(pickUp(30, 4, 6).ratio).toEqual({ stitches: 2, rows: 3 });
+  });
+
+  it('has a rhythm that can be said for every usual stitch but in one of a hundred', () => {
+    let [all, listed] = [0, 0];
+    for (let rows = 5; rows <= 120; rows += 1)
+      for (let ratio = 0.7; ratio < 2.2; ratio += 0.01) {
+        all += 1;
+        if ('at' in pickUp(rows, ratio, 1).rhythm) listed += 1;
+      }
+    expect(listed / all).toBeLessThan(0.01);
   });
 });
 

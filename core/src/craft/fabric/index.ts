@@ -9,6 +9,7 @@ export * from './hooks';
 export * from './instruction';
 export * from './palette';
 export * from './plausible';
+export * from './rhythm';
 export * from './sequences';
 export * from './stitches';
 export * from './swatch';

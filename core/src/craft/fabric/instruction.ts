@@ -1,3 +1,5 @@
+import type { Rhythm } from './rhythm';
+
 /**
  * What a stitch is worked into. A gap lies between or in the middle of stitches; a space is a loop of chains; the end is
  * that of a strip, the corner the one the hook stands at; a cord is worked into itself. These last use up no place.
@@ -15,8 +17,8 @@ export type GroupPart = { stitch: string; count: number } | { chains: number; sp
 export type Instruction =
   /** One stitch into each of the next `times` places. */
   | { do: 'work'; stitch: string; times: number; into: Place }
-  /** So many stitches shared out over `over` places, along row ends. */
-  | { do: 'along'; stitch: string; times: number; over: number; into: Place }
+  /** So many stitches shared out over `over` places, along row ends, in a rhythm that comes to just as many. */
+  | { do: 'along'; stitch: string; times: number; over: number; into: Place; rhythm: Rhythm }
   /** Several into one place, which takes up `over` of the columns below: an increase, a V, a cluster, a corner. */
   | { do: 'group'; parts: readonly GroupPart[]; over: number; into: Place; times: number }
   /** One stitch over several: a decrease. */

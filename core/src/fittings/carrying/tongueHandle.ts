@@ -53,7 +53,9 @@ function tongueJoin(
   const tip: Span = { piece: id, edge: 'last', from: 1, to: foot };
   const mouth: Span = { piece: body, edge: 'mouth', from, to: from + foot - 1 };
   const says = `Bring the handle over to the other side, not twisted and right sides together, so that its last row lies on stitches ${mouth.from} to ${mouth.to} of the opening.`;
-  const spans: [Span, Span] = rows % 2 === 1 ? [tip, mouth] : [backwards(tip), backwards(mouth)];
+  // right sides together the inside faces: of the handle where its last row shows the right side, else of the opening
+  const odd = rows % 2 === 1;
+  const spans: [Span, Span] = odd ? [tip, mouth] : [backwards(mouth), backwards(tip)];
   const name = 'through both, stitch for stitch';
   return [
     { do: 'fold', fold: { id, inside: 'edges', says, lays: [[tip, mouth]] } },
@@ -63,7 +65,7 @@ function tongueJoin(
       stitch: 'single',
       courses: 1,
       closed: false,
-      from: 'at one end of its last row',
+      side: 'wrong',
       path: [{ spans, stitches: foot, name }],
     },
     { do: 'fasten-off' },

@@ -183,7 +183,6 @@ function loopsRound({ built, path }: FittingContext, { piece, stitches }: MouthP
             courses: 1 + fills,
             path: way,
             closed: true,
-            from: 'at the opening',
           },
         ],
         check: { look: 'All loops alike?', repair: 'Pull it out to the one that differs.' },

@@ -6,6 +6,7 @@ import {
   edgesOf,
   placesIn,
   reversed,
+  wayFor,
   type Border,
   type BorderStitch,
   type Piece,
@@ -140,24 +141,24 @@ const STEP = {
   },
 } as const satisfies Partial<WorkStep>;
 
-/** The edging as work, on the way the shape knows; reverse single goes the other way around. */
+const FROM = 'at the {side:right} end of the front’s top edge';
+
+/** The edging as work, on the way the shape knows. */
 function bordersOf({ rim, lips }: Built, { id }: Kind, rounds: number): Border[] {
-  const way = (path: readonly Stretch[]) => (id === 'reverse' && rounds === 1 ? reversed(path) : path);
-  const border = { do: 'border', stitch: id, courses: rounds } as const;
+  const border = { do: 'border', stitch: id } as const;
   if (typeof rim === 'function') {
-    const path = way(rim());
+    const path = rim();
     // spaces are filled with plain stitches first
     const fills = id !== 'single' && path.some(({ upon }) => upon) ? 1 : 0;
-    return [{ ...border, courses: rounds + fills, id: RIM, path, closed: true, from: 'at a side of the opening' }];
+    const courses = rounds + fills;
+    return [{ ...border, courses, id: RIM, path: courses > 1 ? path : wayFor(path, id), closed: true, from: FROM }];
   }
-  const edges = lips?.() ?? [];
-  return edges.map(({ from, path }, index) => ({
-    ...border,
-    id: `lip-${index + 1}`,
-    path: way(path),
-    closed: false,
-    from,
-  }));
+  return (lips?.() ?? []).map(({ path }, index) => {
+    const lip = { ...border, courses: rounds, id: `lip-${index + 1}`, closed: false };
+    if (id !== 'reverse' || rounds % 2 === 0) return { ...lip, path };
+    // what is worked backwards has the right side facing, not turned from the row before it
+    return rounds === 1 ? { ...lip, path: reversed(path) } : { ...lip, path: reversed(path), side: 'wrong' };
+  });
 }
 
 export const edging: FittingDefinition = {

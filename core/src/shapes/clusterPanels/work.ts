@@ -16,11 +16,11 @@ function roundTheFlap(panels: Panels, side: number): Stretch[] {
   };
   const corner = (edge: 'left' | 'right'): Stretch => ({ ...at(`last-${edge}`, 1, 1, 'corner'), corner: true });
   return [
-    at('left', joined + 1, side, 'on along the back alone, up the flap’s side'),
+    at('left', joined + 1, side, '{on} along the back alone, {up} the flap’s side'),
     corner('left'),
     at('last', 1, end, 'along the flap’s end'),
     corner('right'),
-    at('right', side, joined + 1, 'down its other side'),
+    at('right', side, joined + 1, '{down} its other side'),
   ];
 }
 
@@ -33,7 +33,7 @@ function joinOf(panels: Panels, flapSide: number | undefined): Border {
     stitch: 'single',
     courses: 1,
     closed: flapSide !== undefined,
-    from: 'at the {side:left} corner of the front’s top edge',
+    near: 'the front towards you',
     path: inCorners(flapSide === undefined ? sides : [...sides, ...roundTheFlap(panels, flapSide)]),
   };
 }

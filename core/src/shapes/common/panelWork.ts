@@ -4,6 +4,7 @@ import {
   OPPOSITE,
   outerEdges,
   placesIn,
+  wayFor,
   type Border,
   type BorderStitch,
   type Fold,
@@ -83,6 +84,12 @@ export function panelsFold(panels: Panels, open: number, corners: boolean, says:
   };
 }
 
+const BOTTOM = 'at the bottom';
+
+/** Where a side of the front ends at its mouth, in words. */
+const mouthAt = (side: 'left' | 'right', open: number): string =>
+  `at the {side:${side}} side of the front, ${open > 0 ? `${plural(open, 'stitch', 'stitches')} below its top edge` : 'at its top edge'}`;
+
 /** Down one side, along the bottom, up the other, with so many stitches of each side left open below the mouth. */
 export function threeSides(panels: Panels, open: number, layers = 'both layers'): Stretch[] {
   const { side, end } = panels;
@@ -95,12 +102,18 @@ export function threeSides(panels: Panels, open: number, layers = 'both layers')
     ...both(`foundation-${edge}`, `foundation-${OPPOSITE[edge]}`, 1, 1, 'corner'),
     corner: true,
   });
-  const stretches = [
-    both('left', 'right', side - open, 1, `through ${layers}, down the {side:left} side`),
+  const stretches: Stretch[] = [
+    {
+      ...both('left', 'right', side - open, 1, `through ${layers}, {down} the {side:left} side`),
+      between: [mouthAt('left', open), BOTTOM],
+    },
     corner('left'),
     both('foundation', 'foundation', 1, end, 'along the bottom', true),
     corner('right'),
-    both('right', 'left', 1, side - open, 'up the {side:right} side'),
+    {
+      ...both('right', 'left', 1, side - open, `through ${layers}, {up} the {side:right} side`),
+      between: [BOTTOM, mouthAt('right', open)],
+    },
   ];
   return stretches.filter(({ corner: turns, stitches }) => turns || stitches > 0);
 }
@@ -113,8 +126,8 @@ export function panelsJoin(panels: Panels, stitch: BorderStitch, open: number): 
     stitch,
     courses: 1,
     closed: false,
-    from: `at the {side:left} side of the front, ${open > 0 ? `${open} stitches below its top edge` : 'at its top edge'}`,
-    path: threeSides(panels, open, 'both edgings'),
+    near: 'the front towards you',
+    path: wayFor(threeSides(panels, open, 'both edgings'), stitch),
   };
 }
 
@@ -129,7 +142,7 @@ export function panelsSeams(panels: Panels, how: Seam['how'], factor: number, op
       factor,
       mm: placesIn(a) * panels.w,
       through: 'the outer edge loops',
-      along: `${name.replace(/^.*, /, '').replace(/^(down|up|along) /, '')}${open > 0 && name.includes('side') ? `, leaving the top ${plural(open, 'stitch', 'stitches')} open` : ''}`,
+      along: `${name.replace(/^.*, /, '').replace(/^(\{down\}|\{up\}|along) /, '')}${open > 0 && name.includes('side') ? `, leaving the top ${plural(open, 'stitch', 'stitches')} open` : ''}`,
     }));
 }
 
@@ -144,8 +157,8 @@ export function panelsRim(panels: Panels, open: number): Stretch[] {
       return { spans: [span], stitches: placesIn(span), name };
     };
     const corner = (edge: 'left' | 'right'): Stretch => ({ ...at(`last-${edge}`, 1, 1), corner: turns });
-    const up = { ...at('right', side - open + 1, side), name: 'up the slit' };
-    const down = { ...at('left', side, side - open + 1), name: 'down the slit' };
+    const up = { ...at('right', side - open + 1, side), name: '{up} the slit' };
+    const down = { ...at('left', side, side - open + 1), name: '{down} the slit' };
     const top = [corner('right'), at('last', end, 1), corner('left')];
     return turns ? [up, ...top, down] : top;
   });

@@ -5,6 +5,8 @@ import {
   pickedUp,
   pointsOf,
   reversed,
+  turned,
+  wayFor,
   type Border,
   type BorderStitch,
   type Edge,
@@ -80,13 +82,12 @@ function rawOutline({ piece, long, places, front, placeOf, end }: StripEdges): O
 /** The edging of a rectangle all round, before anything is done with it: it goes on from where the last row ends. */
 export function edgingAround(piece: Piece, courses: number): Border {
   const edges = edgesOf(piece);
-  const w = piece.fabric.stitchWidth.value;
   const n = piece.stitches;
   const rows = piece.rows;
   const at = (edge: RawEdge, from: number, to: number): Span => ({ piece: piece.id, edge, from, to });
   const along = (edge: RawEdge, from: number, to: number, name: string): Stretch => {
     const span = at(edge, from, to);
-    return { spans: [span], stitches: pickedUp(edges[edge], span, w), name };
+    return { spans: [span], stitches: pickedUp(edges[edge], span, piece.fabric), name };
   };
   const corner = (edge: RawEdge, place: number): Stretch => ({
     spans: [at(edge, place, place)],
@@ -94,9 +95,9 @@ export function edgingAround(piece: Piece, courses: number): Border {
     corner: true,
     name: 'corner',
   });
-  const down = along('left', rows, 1, 'down the {side:left} side');
+  const down = along('left', rows, 1, '{down} the {side:left} side');
   const chain = along('foundation', 2, n - 1, 'along the foundation chain');
-  const up = along('right', 1, rows, 'up the {side:right} side');
+  const up = along('right', 1, rows, '{up} the {side:right} side');
   const last = along('last', n - 1, 2, 'along the last row');
   const bottom = [corner('foundation', 1), chain, corner('foundation', n)];
   const path =
@@ -121,7 +122,7 @@ function edgedOutline(strip: StripEdges, courses: number): Outline {
   const w = piece.fabric.stitchWidth.value;
   const along = (to: number) => {
     const span = { piece: piece.id, edge: strip.long[0], from: strip.placeOf(1), to: strip.placeOf(to) };
-    return pickedUp(edges[strip.long[0]], span, w);
+    return pickedUp(edges[strip.long[0]], span, piece.fabric);
   };
   const side = along(strip.places) + 2 * courses;
   const front = along(strip.front) + courses;
@@ -202,82 +203,59 @@ function sideSpans(
   ];
 }
 
-const through = (spans: readonly [Span, Span], edge: Edge, w: number, name: string): Stretch => ({
+const through = (spans: readonly [Span, Span], edge: Edge, { fabric }: Piece, name: string): Stretch => ({
   spans,
-  stitches: pickedUp(edge, spans[0], w),
+  stitches: pickedUp(edge, spans[0], fabric),
   name,
 });
 
-/** With the front towards the maker the right side is worked up from the fold, the left one down from the top. */
-function eachSide(strip: StripEdges, outline: Outline, stitch: BorderStitch): Border[] {
-  const w = strip.piece.fabric.stitchWidth.value;
-  return SIDES.map((side, index): Border => {
-    const [front, back] = sideSpans(strip, outline, index as 0 | 1);
-    const upward = (side === 'right') !== (stitch === 'reverse');
-    const spans = upward ? ([front, back] as const) : ([backwards(front), backwards(back)] as const);
-    return {
-      do: 'border',
-      id: `join-${side}`,
-      stitch,
-      courses: 1,
-      closed: false,
-      from: upward
-        ? `at the bottom fold, at the {side:${side}} side`
-        : `at the front’s top edge, at the {side:${side}} side`,
-      path: [
-        through(
-          spans,
-          outline.edge(strip.long[index]!),
-          w,
-          `through both layers, ${upward ? 'up' : 'down'} the {side:${side}} side`,
-        ),
-      ],
-    };
-  });
+/** A side through both layers, up from the fold, the front towards the maker. */
+function upSide(strip: StripEdges, outline: Outline, index: 0 | 1): Stretch {
+  const side = SIDES[index];
+  const at = (where: string) => `at ${where}, at the {side:${side}} side`;
+  const name = `through both layers, {up} the {side:${side}} side`;
+  return {
+    ...through(sideSpans(strip, outline, index), outline.edge(strip.long[index]), strip.piece, name),
+    between: [at('the bottom fold'), at('the front’s top edge')],
+  };
 }
+
+const joinPass = (id: string, stitch: BorderStitch, path: readonly Stretch[]): Border => ({
+  do: 'border',
+  id,
+  stitch,
+  courses: 1,
+  closed: false,
+  near: 'the front towards you',
+  path: wayFor(path, stitch),
+});
+
+/** With the front towards the maker the right side is worked up from the fold, the left one down from the top. */
+const eachSide = (strip: StripEdges, outline: Outline, stitch: BorderStitch): Border[] => [
+  joinPass('join-right', stitch, [upSide(strip, outline, 0)]),
+  joinPass('join-left', stitch, [turned(upSide(strip, outline, 1))]),
+];
 
 /** Up one side through both layers, round what goes on above the front, down the other side. */
 function aroundPass(strip: StripEdges, outline: Outline, stitch: BorderStitch): Border {
-  const w = strip.piece.fabric.stitchWidth.value;
-  const { long } = strip;
   const { front, joined, places } = outline;
-  const rest = (side: 0 | 1) => restOf(strip, outline, side);
-  const bothLayers = (side: 0 | 1): Stretch =>
-    through(
-      sideSpans(strip, outline, side),
-      outline.edge(long[side]),
-      w,
-      `through both layers, up the {side:${SIDES[side]}} side`,
-    );
-  const end = endOf(strip, outline);
-  const corner = (side: 0 | 1) => cornerOf(outline, side);
-  // reverse single goes the other way round
-  const order = stitch === 'reverse' ? ([1, 0] as const) : ([0, 1] as const);
   // a corner stitch of a long edge may be joined already
   const turns = outline.corners === 0 || places > front + joined;
-  const cornerAt = (side: 0 | 1) => (turns ? [corner(side)] : []);
-  const up = [bothLayers(order[0]), rest(order[0]), ...cornerAt(order[0])];
-  const down = [...cornerAt(order[1]), turned(rest(order[1])), turned(bothLayers(order[1]))];
-  const middle = order[0] === 0 ? end : turned(end);
-  return {
-    do: 'border',
-    id: 'around',
+  const cornerAt = (side: 0 | 1) => (turns ? [cornerOf(outline, side)] : []);
+  const path = [
+    upSide(strip, outline, 0),
+    restOf(strip, outline, 0),
+    ...cornerAt(0),
+    endOf(strip, outline),
+    ...cornerAt(1),
+    turned(restOf(strip, outline, 1)),
+    turned(upSide(strip, outline, 1)),
+  ];
+  return joinPass(
+    'around',
     stitch,
-    courses: 1,
-    closed: false,
-    from: `at the bottom fold, at the {side:${SIDES[order[0]]}} side`,
-    path: [...up, middle, ...down].filter(({ stitches, corner: turns }) => turns || stitches > 0),
-  };
-}
-
-/** A part of the way gone the other way. */
-function turned(stretch: Stretch): Stretch {
-  const [first, ...others] = stretch.spans;
-  return {
-    ...stretch,
-    spans: [backwards(first), ...others.map(backwards)],
-    name: stretch.name.replace('up the', 'down the').replace('on along', 'back along'),
-  };
+    path.filter(({ stitches, corner }) => corner || stitches > 0),
+  );
 }
 
 /** The corner of the strip a tail hangs at. */
@@ -343,8 +321,8 @@ function restOf({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): Str
   const span = { piece: piece.id, edge: layer + long[side], from: placeOf(front + joined + 1), to: placeOf(to) };
   return {
     spans: [span],
-    stitches: to > front + joined ? pickedUp(outline.edge(long[side]), span, piece.fabric.stitchWidth.value) : 0,
-    name: `on along the {side:${SIDES[side]}} edge`,
+    stitches: to > front + joined ? pickedUp(outline.edge(long[side]), span, piece.fabric) : 0,
+    name: `{on} along the {side:${SIDES[side]}} edge`,
   };
 }
 
@@ -361,14 +339,14 @@ function endOf(strip: StripEdges, outline: Outline): Stretch {
   const { endPlaces } = outline;
   return {
     spans: [outline.end],
-    stitches: endPlaces > 0 ? pickedUp(edge, outline.end, piece.fabric.stitchWidth.value) : 0,
+    stitches: endPlaces > 0 ? pickedUp(edge, outline.end, piece.fabric) : 0,
     name: endName,
   };
 }
 
 /**
- * The way round the opening once the sides are joined, from the front's {side:right} top corner: along what goes on above
- * the front and its end, and back along the front's top edge.
+ * The way round the opening once the sides are joined, to the left as it is seen from outside: along the front's top edge, up
+ * what goes on above the front at its left, along its end and down again.
  */
 export function rimOf(strip: StripEdges, edging: number): Stretch[] {
   const outline = edging > 0 ? edgedOutline(strip, edging) : rawOutline(strip);
@@ -387,7 +365,7 @@ export function rimOf(strip: StripEdges, edging: number): Stretch[] {
     ...frontTop(strip, outline),
     ...frontRest(strip, outline, 0),
   ];
-  return path.filter(({ stitches, corner: turns }) => turns || stitches > 0);
+  return reversed(path.filter(({ stitches, corner: turns }) => turns || stitches > 0));
 }
 
 /** Where the front is a row longer than what lies behind it: up its edge from the joined part's end; nothing else. */
@@ -395,8 +373,8 @@ function frontRest({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): 
   const { layer, front, joined, placeOf } = outline;
   if (front <= joined) return [];
   const span = { piece: piece.id, edge: layer + long[side], from: placeOf(1), to: placeOf(front - joined) };
-  const stitches = pickedUp(outline.edge(long[side]), span, piece.fabric.stitchWidth.value);
-  return [{ spans: [span], stitches, name: 'down its edge' }];
+  const stitches = pickedUp(outline.edge(long[side]), span, piece.fabric);
+  return [{ spans: [span], stitches, name: '{down} its edge' }];
 }
 
 /** The front's top edge from its left to its right; of an edging, with its corners. */
@@ -406,7 +384,7 @@ function frontTop({ piece, near, long }: StripEdges, { layer, endPlaces }: Outli
   if (layer === '') {
     const edge = edgesOf(piece)[near];
     const span = at(near, edge.count, 1);
-    return [{ spans: [span], stitches: pickedUp(edge, span, piece.fabric.stitchWidth.value), name }];
+    return [{ spans: [span], stitches: pickedUp(edge, span, piece.fabric), name }];
   }
   const corner = (side: RawEdge): Stretch => ({ spans: [at(`${near}-${side}`, 1, 1)], stitches: 1, name });
   return [corner(long[1]), { spans: [at(near, endPlaces, 1)], stitches: endPlaces, name }, corner(long[0])];

@@ -1,6 +1,6 @@
 import { BASES } from '../../craft/fabric';
 import type { Band, Border, BorderStitch, Fold, RoundEdge, Seam, Span, Stretch } from '../../piece';
-import { bandsOf, isSpiral, tailOf } from '../../piece';
+import { bandsOf, goesAlong, isSpiral, tailOf } from '../../piece';
 import type { Built, MouthPlace, Piece, ShapeSchools, WorkStep } from '../definition';
 import { levelOnLast } from './courses';
 import { pieceEnd } from './joins';
@@ -71,6 +71,9 @@ export interface FlatEnd {
 
 /** That end crocheted together: from where the hook is, or from a side. */
 export function flatEndJoin({ piece, edge, places, name }: FlatEnd, stitch: BorderStitch): Border {
+  const [first, second] = flatEnd(piece, edge, places).spans;
+  // the half lies towards the maker along which the hook goes its own way
+  const spans: [Span, Span] = goesAlong(first) > 0 === (stitch !== 'reverse') ? [first, second] : [second, first];
   return {
     do: 'border',
     id: 'bottom',
@@ -78,9 +81,7 @@ export function flatEndJoin({ piece, edge, places, name }: FlatEnd, stitch: Bord
     courses: 1,
     closed: false,
     from: `at one end of ${name}`,
-    path: [
-      { spans: flatEnd(piece, edge, places).spans, stitches: places / 2, name: `through both layers along ${name}` },
-    ],
+    path: [{ spans, stitches: places / 2, name: `through both layers along ${name}` }],
   };
 }
 

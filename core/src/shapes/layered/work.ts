@@ -6,6 +6,7 @@ import {
   pickedUp,
   placesIn,
   reversed,
+  wayFor,
   type Border,
   type BorderStitch,
   type Fold,
@@ -90,8 +91,9 @@ function downSide(stack: Stack, side: Side): Stretch[] {
       const layers = others.length + 2;
       return {
         spans: [first, part(back, OPPOSITE[side]), ...others.map((other) => part(other, side))],
-        stitches: pickedUp(edgesOf(inner!)[side], first, inner!.fabric.stitchWidth.value),
-        name: `through ${layers === 2 ? 'both' : `all ${layers}`} layers, down the {side:${side}} side`,
+        stitches: pickedUp(edgesOf(inner!)[side], first, inner!.fabric),
+        name: `through ${layers === 2 ? 'both' : `all ${layers}`} layers, {down} the {side:${side}} side`,
+        between: [`at the pocket’s top edge, at the {side:${side}} side`, 'at the bottom'],
       };
     })
     .reverse();
@@ -120,10 +122,7 @@ function bottom({ back, pockets }: Stack): Stretch[] {
 
 /** Side, bottom and side through all layers, with the pockets towards the maker. */
 function around(stack: Stack): Stretch[] {
-  const up = reversed(downSide(stack, 'right')).map((stretch) => ({
-    ...stretch,
-    name: stretch.name.replace('down the', 'up the'),
-  }));
+  const up = reversed(downSide(stack, 'right'));
   return [...downSide(stack, 'left'), ...bottom(stack), ...up].filter(({ stitches }) => stitches > 0);
 }
 
@@ -135,13 +134,15 @@ export function stackJoin(stack: Stack, stitch: BorderStitch): Border {
     stitch,
     courses: 1,
     closed: false,
-    from: 'at the pocket’s top edge, at the {side:left} side',
-    path: around(stack),
+    near: `the ${stack.pockets.length > 1 ? 'pockets' : 'pocket'} towards you`,
+    path: wayFor(around(stack), stitch),
   };
 }
 
+const levelWith = (side: Side) => `at the {side:${side}} edge of the back, level with the pocket’s top edge`;
+
 /** Where its opening is edged: the inner pocket's top edge, and what of the back goes on above it, around the flap. */
-export function stackLips(stack: Stack): { from: string; path: Stretch[] }[] {
+export function stackLips(stack: Stack): { path: Stretch[] }[] {
   const { back, pockets } = stack;
   const inner = pockets[0]!;
   const { stitches: n, rows } = back;
@@ -149,7 +150,7 @@ export function stackLips(stack: Stack): { from: string; path: Stretch[] }[] {
   const edges = edgesOf(back);
   const along = (edge: RawEdge, from: number, to: number, name: string): Stretch => {
     const on = span(back, edge, from, to);
-    return { spans: [on], stitches: pickedUp(edges[edge], on, back.fabric.stitchWidth.value), name };
+    return { spans: [on], stitches: pickedUp(edges[edge], on, back.fabric), name };
   };
   const corner = (at: number): Stretch => ({
     spans: [span(back, 'last', at, at)],
@@ -161,18 +162,16 @@ export function stackLips(stack: Stack): { from: string; path: Stretch[] }[] {
     spans: [span(inner, 'last', inner.stitches, 1)],
     stitches: inner.stitches,
     name: 'along the pocket’s top edge',
+    between: ['at the {side:right} end of the pocket’s top edge', 'at the {side:left} end of the pocket’s top edge'],
   };
-  const around = [
-    along('right', above, rows, 'on along the {side:right} edge'),
+  const around: Stretch[] = [
+    { ...along('right', above, rows, '{on} along the {side:right} edge'), between: [levelWith('right'), ''] },
     corner(n),
     ...(n > 2 ? [along('last', n - 1, 2, 'across the flap’s edge')] : []),
     corner(1),
-    along('left', rows, above, 'back along the {side:left} edge'),
+    { ...along('left', rows, above, '{back} along the {side:left} edge'), between: ['', levelWith('left')] },
   ];
-  return [
-    { from: 'at the {side:right} end of the pocket’s top edge', path: [top] },
-    { from: 'at the {side:right} edge of the back, level with the pocket’s top edge', path: around },
-  ];
+  return [{ path: [top] }, { path: around }];
 }
 
 /** The same sewn: every stretch but the corners. */

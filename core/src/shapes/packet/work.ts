@@ -4,6 +4,8 @@ import {
   outerEdges,
   pickedUp,
   placesIn,
+  reversed,
+  wayFor,
   type Border,
   type Edge,
   type BorderStitch,
@@ -30,7 +32,7 @@ export function foldedPacket(piece: Piece, overlapMm: number, edging: number): F
   const raw = edgesOf(piece);
   const w = piece.fabric.stitchWidth.value;
   const whole = { piece: piece.id, edge: 'left', from: 1, to: piece.rows };
-  const edged: Edge = { kind: 'stitch', count: pickedUp(raw.left, whole, w) + 2 * edging, pitch: w };
+  const edged: Edge = { kind: 'stitch', count: pickedUp(raw.left, whole, piece.fabric) + 2 * edging, pitch: w };
   const edge = (side: Side) => (edging > 0 ? edged : raw[side]);
   const { count: places, pitch } = edge('left');
   // an end turned over no further than the back reaches
@@ -66,7 +68,6 @@ function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
     if (alike) before.push(row);
     else runs.push([row]);
   }
-  const w = piece.fabric.stitchWidth.value;
   const edge = packet.edge(side);
   return runs.map((rows): Stretch => {
     const [from, to] = [rows[0]!, rows.at(-1)!];
@@ -75,18 +76,19 @@ function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
     const layers = starts.length + 1;
     return {
       spans: [at(from, to), ...starts.map((start, index) => at(start, ends[index]!))],
-      stitches: pickedUp(edge, at(from, to), w),
+      stitches: pickedUp(edge, at(from, to), piece.fabric),
       name: layers === 1 ? 'along the gap' : `through ${layers === 2 ? 'both' : `all ${layers}`} layers`,
     };
   });
 }
 
 /** The two edges that meet along the opening, each from its right to its left as its right side is seen. */
-export function packetLips({ piece, layer }: FoldedPacket, edging: Border | undefined) {
+export function packetLips({ piece, layer }: FoldedPacket, edging: Border | undefined): { path: Stretch[] }[] {
   const w = piece.fabric.stitchWidth.value;
   const edges = edging ? outerEdges(edging, w) : new Map(Object.entries(edgesOf(piece)));
   return (['foundation', 'last'] as const).map((end) => {
-    const name = `along the edge of the ${end === 'foundation' ? 'first' : 'second'} end`;
+    const which = `the edge of the ${end === 'foundation' ? 'first' : 'second'} end`;
+    const name = `along ${which}`;
     const { count } = edges.get(layer + end)!;
     const at = (edge: string, from: number, to: number): Stretch => {
       const span: Span = { piece: piece.id, edge: layer + edge, from, to };
@@ -94,10 +96,10 @@ export function packetLips({ piece, layer }: FoldedPacket, edging: Border | unde
     };
     const middle = count > 0 ? [at(end, count, 1)] : [];
     const path = edging ? [at(`${end}-right`, 1, 1), ...middle, at(`${end}-left`, 1, 1)] : middle;
-    return {
-      from: `at one side of the opening, on the edge of the ${end === 'foundation' ? 'first' : 'second'} end`,
-      path,
-    };
+    // with the right side facing and its edge up either end is gone along from right to left
+    const way = end === 'last' ? path : reversed(path);
+    const between: [string, string] = [`at the {side:right} end of ${which}`, `at the {side:left} end of ${which}`];
+    return { path: way.map((stretch) => ({ ...stretch, between })) };
   });
 }
 
@@ -116,15 +118,23 @@ export function packetFold(packet: FoldedPacket): Fold {
 
 /** Both ends closed by crochet, each from fold to fold. */
 export function packetJoins(packet: FoldedPacket, stitch: BorderStitch): Border[] {
-  return (['left', 'right'] as const).map((side) => ({
-    do: 'border',
-    id: `end-${side}`,
-    stitch,
-    courses: 1,
-    closed: false,
-    from: `at the first fold, at the {side:${side}} end`,
-    path: closedEnd(packet, side),
-  }));
+  return (['left', 'right'] as const).map((side) => {
+    const between = (['first', 'second'] as const).map((fold) => `at the ${fold} fold, at the {side:${side}} end`);
+    const path = closedEnd(packet, side).map((stretch): Stretch => ({
+      ...stretch,
+      between: [between[0]!, between[1]!],
+    }));
+    // counted from the first fold the right end goes up, the left one down
+    return {
+      do: 'border',
+      id: `end-${side}`,
+      stitch,
+      courses: 1,
+      closed: false,
+      near: 'the back towards you',
+      path: wayFor(side === 'right' ? path : reversed(path), stitch),
+    };
+  });
 }
 
 /** Both ends sewn; what lies in one layer needs no seam. */

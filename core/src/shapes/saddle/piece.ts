@@ -71,9 +71,16 @@ function lipsOf({ front, behind }: SaddleSizes): { name: string; kind: 'stitch' 
 export function saddleLips({ id }: Piece, sizes: SaddleSizes): ReturnType<NonNullable<Built['lips']>> {
   const { half } = sizes;
   return lipsOf(sizes).map(({ name, of }) => ({
-    from: `at one end of the free edge of the ${of}`,
     path: [
-      { spans: [{ piece: id, edge: name, from: 1, to: half }], stitches: half, name: `along the opening of the ${of}` },
+      {
+        spans: [{ piece: id, edge: name, from: 1, to: half }],
+        stitches: half,
+        name: `along the opening of the ${of}`,
+        between: [
+          `at the {side:right} end of the free edge of the ${of}`,
+          `at the {side:left} end of the free edge of the ${of}`,
+        ],
+      },
     ],
   }));
 }

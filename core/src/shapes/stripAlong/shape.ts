@@ -196,15 +196,21 @@ const ENDED = 'The flap’s end is bordered by rows of its own. Remove those, or
 function endBorder(piece: Piece, courses: number): Border {
   const edge = edgesOf(piece).left;
   const span = { piece: piece.id, edge: 'left', from: piece.rows, to: 1 };
-  const stitches = pickedUp(edge, span, piece.fabric.stitchWidth.value);
+  const stitches = pickedUp(edge, span, piece.fabric);
   return {
     do: 'border',
     id: 'ending',
     stitch: 'single',
     courses,
     closed: false,
-    from: 'at the end of the last row, with the right side facing',
-    path: [{ spans: [span], stitches, name: endName(piece) }],
+    path: [
+      {
+        spans: [span],
+        stitches,
+        name: endName(piece),
+        between: ['at the beginning of the last row', 'at the beginning of row 1'],
+      },
+    ],
   };
 }
 
@@ -223,14 +229,25 @@ function ending(piece: Piece, courses: number): { first: WorkStep[]; last: WorkS
   return { first: [], last: [{ ...step, does: [...step.does!, { do: 'fasten-off' }] }] };
 }
 
+/** The folds in the first and the last row: where that one begins at the other end, its stitches are counted from there. */
+function marksIn({ sections, stitches, rows }: Piece): string {
+  const after = (count: (to: number) => number) =>
+    sections
+      .slice(0, -1)
+      .map(({ name, to }) => `after stitch ${count(to)} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`)
+      .join(' and ');
+  const first = after((to) => to);
+  if (rows % 2 === 1)
+    return `Place a stitch marker in row 1 and in row ${rows}, counted from where each begins: ${first}.`;
+  const last = after((to) => stitches - to);
+  return `Place a stitch marker, counted from where each row begins: in row 1 ${first}; in row ${rows} ${last}.`;
+}
+
 function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
   const endRows = Number(options.endRows);
   refusePass(options, endRows);
   const { first: ended, last: endedAnew } = ending(piece, endRows);
   const front = piece.sections[0]!;
-  const ends = piece.sections
-    .slice(0, -1)
-    .map(({ name, to }) => `after stitch ${to} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`);
   // stitches are counted from where row 1 begins
   const strip: StripEdges = {
     piece,
@@ -246,8 +263,8 @@ function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembl
     id: 'mark-folds',
     section: 'joining',
     kind: 'assembly',
-    does: [{ do: 'mark', says: `Place a stitch marker in the first and the last row ${ends.join(', ')}.` }],
-    notions: [{ name: 'stitch markers', count: 2 * ends.length }],
+    does: [{ do: 'mark', says: marksIn(piece) }],
+    notions: [{ name: 'stitch markers', count: 2 * (piece.sections.length - 1) }],
   };
   return stripWork({
     strip,

@@ -1,5 +1,6 @@
 import type { GroupPart, Instruction, Place } from '../../craft/fabric';
-import { nth } from '../../pattern';
+import { nth, rhythmWords } from '../../pattern';
+import { readRhythm } from './rhythm';
 import type { ShortWords } from './words';
 
 /*
@@ -198,15 +199,16 @@ export const FORMS: Forms = {
   ],
   along: [
     {
-      write: ({ stitch, times: count, over, into }, words) =>
-        `${count} ${words.stitch(stitch)} along ${over} ${place(into, over)}`,
-      reads: pattern(`${N} ${STITCH} along ${N} ${PLACE}`),
-      read: ([count, stitch, over, into], words) => ({
+      write: ({ stitch, times: count, over, into, rhythm }, words) =>
+        `${count} ${words.stitch(stitch)} along ${over} ${place(into, over)} (${rhythmWords(rhythm, 'skip')})`,
+      reads: pattern(`${N} ${STITCH} along ${N} ${PLACE} \\((.+)\\)`),
+      read: ([count, stitch, over, into, rhythm], words) => ({
         do: 'along',
         stitch: words.meant(stitch!),
         times: many(count),
         over: many(over),
         into: placeOf(into),
+        rhythm: readRhythm(rhythm!, many(over)),
       }),
     },
   ],
