@@ -26,7 +26,7 @@ function resolved(given: readonly Instruction[], below: readonly WorkedPlace[], 
     if (one.do === 'other-side')
       return { ...one, chains: below.length - (list[0]!.do === 'skip' ? list[0]!.times : 0) };
     const skip = list[index + 1];
-    if (one.do === 'along-sides') return { ...one, rows: skip?.do === 'group' ? skip.times : 0 };
+    if (one.do === 'along-sides') return { ...one, rows: rowEndsIn(list) / 2 };
     if (one.do !== 'chain') return one;
     // upon loops each is as wide as the one below
     if (wide !== undefined) return { ...one, as, spans: wide };
@@ -34,6 +34,13 @@ function resolved(given: readonly Instruction[], below: readonly WorkedPlace[], 
     return { ...one, as, spans: skip?.do === 'skip' ? skip.times : one.chains };
   });
 }
+
+/** Row ends that are worked into or left out, on both sides. */
+const rowEndsIn = (list: readonly Instruction[]): number =>
+  list.reduce((sum, one) => {
+    if (one.do === 'repeat') return sum + one.times * rowEndsIn(one.of);
+    return 'into' in one && one.into === 'row-end' && 'times' in one ? sum + one.times : sum;
+  }, 0);
 
 /** The chain before the stitch that closes a last loop is half of that loop, which spans what was skipped under it. */
 function closed(list: readonly Instruction[], below: readonly WorkedPlace[]): Instruction[] {

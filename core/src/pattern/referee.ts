@@ -19,7 +19,7 @@ export function placesOf(count: number, kind: 'stitch' | 'chain' | 'row-end' = '
 }
 
 /** What takes any number of stitches and uses up no place. */
-const UNBOUND: ReadonlySet<Place> = new Set(['ring', 'end', 'corner', 'itself']);
+const UNBOUND: ReadonlySet<Place> = new Set(['ring', 'end', 'corner', 'start', 'itself']);
 
 class Fault extends Error {}
 

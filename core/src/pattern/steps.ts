@@ -51,10 +51,20 @@ const EDGE_WORDS: Readonly<Record<Foundation['edge'], string>> = {
   free: 'Chain evenly, neither tightly nor loosely.',
 };
 
-const RING_WORDS: Readonly<Record<Schools['ring'], string>> = {
-  wrapped: 'Make a magic ring: wrap the yarn around two fingers, and pull the end to close the ring after round 1.',
-  'two-chains': 'Chain 2: the first round goes into the first of them.',
+/** How a ring is made; it is closed after the round that has worked into it last. */
+const RING_WORDS: Readonly<Record<Schools['ring'], (first: Course['kind'], last: number) => string>> = {
+  wrapped: (_first, last) =>
+    `Make a magic ring: wrap the yarn around two fingers, and pull the end to close the ring after round ${last}.`,
+  'two-chains': (first) => `Chain 2: the first ${first} goes into the first of them.`,
 };
+
+const goesInRing = (instructions: readonly Instruction[]) =>
+  instructions.some((one) => 'into' in one && one.into === 'ring');
+
+function ringWords({ courses }: Piece, { ring }: Schools): string {
+  const last = courses.reduce((at, { instructions }, index) => (goesInRing(instructions) ? index + 1 : at), 1);
+  return RING_WORDS[ring](courses[0]!.kind, last);
+}
 
 type Named = 'id' | 'piece' | 'pieceName' | 'section' | 'kind' | 'text';
 
@@ -100,7 +110,7 @@ export function pieceSteps(
   const wordsOf = (work: Instruction[]) => {
     const known = words.get(work);
     if (known) return known;
-    const text = inTheRing(wordRow(work, schools), schools);
+    const text = inTheRing(wordRow(work, schools), work === piece.courses[0]!.instructions, schools);
     words.set(work, text);
     return text;
   };
@@ -174,9 +184,13 @@ function turnsToRounds({ courses }: Piece): number {
   return first > 0 && courses[first]!.turned ? courses.slice(0, first + 1).filter(({ turned }) => turned).length : 0;
 }
 
-/** Of two chains, the first one is the ring. */
-function inTheRing(text: string, { ring }: Schools): string {
-  return ring === 'two-chains' ? text.replace('into the ring', 'in the second chain from the hook') : text;
+/** Of two chains, the first one is the ring: the second from the hook at first, later the one that all went into. */
+function inTheRing(text: string, first: boolean, { ring }: Schools): string {
+  if (ring !== 'two-chains') return text;
+  return text.replace(
+    'into the ring',
+    first ? 'in the second chain from the hook' : 'in the chain that row 1 went into',
+  );
 }
 
 /** The yarn and the hook a row is worked with, where they are others than in the row before. */
@@ -245,7 +259,7 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
       ends: count,
       makes: { count, kind: 'stitch' },
     });
-  if (kind === 'ring') return begun({ text: RING_WORDS[schools.ring], makes: { count: 0, kind: 'stitch' } });
+  if (kind === 'ring') return begun({ text: ringWords(piece, schools), makes: { count: 0, kind: 'stitch' } });
   const joined =
     kind === 'joined-chain'
       ? ` Being careful not to twist the chain, join with ${withArticle(term('slip', schools.terms))} to form a ring.`
@@ -327,12 +341,22 @@ function rowsTold(piece: Piece, row: number): string {
 }
 
 /** How many rows there are: from the chain, or where it was begun in rounds since the last of them. */
-function rowsSince({ courses, worked }: Piece, row: number): string {
-  if (worked === 'rows') return `${plural(row, 'row')} from the chain`;
+function rowsSince({ courses, foundation }: Piece, row: number): string {
   const before = courses.slice(0, row).reverse();
   const rounds = before.findIndex(({ kind }) => kind === 'round');
-  return rounds < 0 ? `${plural(row, 'row')} from the chain` : `${plural(rounds, 'row')} since the last round`;
+  return rounds < 0
+    ? `${plural(row, 'row')} from the ${BEGUN_AT[foundation.kind]}`
+    : `${plural(rounds, 'row')} since the last round`;
 }
+
+/** What rows are counted from. */
+const BEGUN_AT: Readonly<Record<Foundation['kind'], string>> = {
+  chain: 'chain',
+  'chain-both-sides': 'chain',
+  'joined-chain': 'chain',
+  ring: 'ring',
+  'picked-up': 'edge they are worked on',
+};
 
 /**
  * Steps that are no rows, worded: what they do as it was walked, then what else there is to say. A colour is named

@@ -123,6 +123,7 @@ const UNBOUND: Partial<Record<Place, string>> = {
   ring: 'into the ring',
   end: 'round the end of the strip',
   corner: 'in the corner space you stand at',
+  start: 'where the round began',
   itself: '',
 };
 
@@ -164,6 +165,7 @@ const PLACES: Readonly<Record<Place, readonly [one: string, many: string]>> = {
   ring: ['ring', 'rings'],
   end: ['end', 'ends'],
   corner: ['corner', 'corners'],
+  start: ['start', 'starts'],
   'row-end': ['row end', 'row ends'],
   row: ['row', 'rows'],
   itself: ['stitch', 'stitches'],

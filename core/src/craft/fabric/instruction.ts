@@ -2,9 +2,11 @@ import type { Rhythm } from './rhythm';
 
 /**
  * What a stitch is worked into. A gap lies between or in the middle of stitches; a space is a loop of chains; the end is
- * that of a strip, the corner the one the hook stands at; a cord is worked into itself. These last use up no place.
+ * that of a strip, the corner the one the hook stands at, the start that of the round; a cord is worked into itself. These last use
+ * up no place.
  */
-export type Place = 'stitch' | 'chain' | 'space' | 'gap' | 'ring' | 'end' | 'corner' | 'row-end' | 'row' | 'itself';
+export type Place =
+  'stitch' | 'chain' | 'space' | 'gap' | 'ring' | 'end' | 'corner' | 'start' | 'row-end' | 'row' | 'itself';
 
 /** What goes into one place beside what: so many stitches of a kind, or chains that span so many columns. */
 export type GroupPart = { stitch: string; count: number } | { chains: number; spans: number };

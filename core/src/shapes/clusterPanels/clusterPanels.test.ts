@@ -34,32 +34,47 @@ it('solves rounds for the width and the strip for the height, the back longer by
   const [front, back] = pieces;
   expect(front!.width.value).toBeCloseTo(back!.width.value, 6);
   expect(back!.height.value).toBeGreaterThan(front!.height.value + 40);
-  const c = (front!.foundation.count - 3) / 3;
-  expect(front!.roundCounts!.at(-1)).toBe(clusterRound(c, front!.rows - 1));
+  const c = (front!.foundation.count - 4) / 3;
+  expect(front!.roundCounts!.at(-1)).toBe(clusterRound('chain', c, front!.rows - 1));
 });
 
-it.each(['chain', 'ring'] as const)('begins its rounds where the strip from a %s ends, turned', (strip) => {
+it.each([
+  ['chain', true],
+  ['ring', false],
+] as const)('begins its rounds where the strip from a %s ends, turned back along its row: %s', (strip, turned) => {
   const worked = reckon(pouch({ strip }));
   expect(refereePiece(worked.steps, 'front').faults).toEqual([]);
   const rows = textsOf(worked, 'front');
   const first = rows.find(({ kind }) => kind === 'round')!;
   const before = rows[rows.indexOf(first) - 1]!;
-  expect(first.turned).toBe(true);
-  expect(before.text).toMatch(/Turn\.$/);
-  // the side that shows is the rounds'; the strip's last row has turned from it
-  expect([before.side, first.side]).toEqual(['wrong', 'right']);
-  expect(rows.every(({ counted }) => /^\d+ groups of 3$/.test(counted!))).toBe(true);
+  // a hook that is not turned goes on down the ends of rows, a turned one back along the row
+  expect([first.turned, /Turn\.$/.test(before.text)]).toEqual([turned, turned]);
+  expect([before.side, first.side]).toEqual([turned ? 'wrong' : 'right', 'right']);
+  expect(rows.every(({ counted }) => /^\d+ groups of 3( and 1 stitch)?$/.test(counted!))).toBe(true);
 });
 
-it('works two groups a row from a ring, and one at the end of each row around them', () => {
+it('has a gap after the last group of a row, where the round about it works', () => {
+  const [row, round] = textsOf(reckon(pouch()), 'front');
+  expect(row!.text).toMatch(/, double crochet in the next chain\. Turn\.$/);
+  const c = Number(/^(\d+) groups of 3 and 1 stitch$/.exec(row!.counted!)![1]);
+  expect(round!.text).toMatch(/^Chain 2, skip 1 stitch, 3 double crochet in the gap before each group/);
+  expect(round!.counted).toBe(`${2 * (c + 2)} groups of 3`);
+});
+
+it('works two groups a row from a ring, and around them one in every second row end', () => {
   const worked = reckon(pouch({ strip: 'ring' }));
   const rows = textsOf(worked, 'front');
   const strip = rows.filter(({ section }) => section === 'strip');
+  const m = strip.length;
+  expect(m % 2).toBe(1);
   expect(rows[0]!.text).toContain('(3 double crochet, chain 1, 3 double crochet) into the ring');
+  expect(worked.steps[0]!.text).toContain(`close the ring after round ${m + 1}`);
   expect(strip.every(({ counted }) => counted === '2 groups of 3')).toBe(true);
-  const around = rows[strip.length]!;
-  expect(around.text).toContain(`3 double crochet in each of the next ${strip.length} row ends, (chain 1`);
-  expect(around.counted).toBe(`${2 * strip.length + 2} groups of 3`);
+  const around = rows.slice(m);
+  expect(around[0]!.text.match(/skip 1 row end/g)!.length).toBeGreaterThan(1);
+  expect(around.map(({ counted }) => counted)).toEqual(
+    around.map((_round, index) => `${m + 3 + 4 * (index + 1)} groups of 3`),
+  );
 });
 
 it('joins by singles through both layers, 2 in each corner, and goes on around the flap with its loop', () => {

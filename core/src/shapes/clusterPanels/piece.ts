@@ -5,7 +5,7 @@ import type { Band } from '../../piece';
 import { plural } from '../../base/units';
 import { roundPiece } from '../common/roundPiece';
 import type { Piece, ShapeContext } from '../definition';
-import { CLUSTER, clusterCourses, clusterRound, type StripStart } from './courses';
+import { CLUSTER, clusterCourses, clusterRound, clusterSides, type StripStart } from './courses';
 
 type Mm = Figure<'mm'>;
 
@@ -35,16 +35,22 @@ export function clusterGauge(start: StripStart, fabric: WorkedFabric): ClusterGa
 /** How wide so many rounds make it, mm. */
 export const widthOf = ({ across, h }: ClusterGauge, rounds: number): number => across.value + 2 * rounds * h.value;
 
-/** Clusters or rows of the strip that come nearest to a length under so many rounds; one row from a ring is none. */
+/**
+ * Clusters or rows of the strip that come nearest to a length under so many rounds. Rows from a ring are an odd number, 3 or more: a
+ * round around them has a group in every second (handbook 14).
+ */
 export function stripFor({ start, pitch, h }: ClusterGauge, length: Mm, rounds: number): number {
-  const least = start === 'chain' ? 1 : 2;
-  return Math.max(least, Math.round((length.value - 2 * rounds * h.value) / pitch.value));
+  const wanted = (length.value - 2 * rounds * h.value) / pitch.value;
+  return start === 'chain' ? Math.max(1, Math.round(wanted)) : Math.max(3, 2 * Math.round((wanted - 1) / 2) + 1);
 }
+
+/** The next longer strip. */
+export const longer = ({ start }: ClusterGauge, length: number): number => length + (start === 'chain' ? 1 : 2);
 
 /** What lies along each edge of its last round, between the spaces at its corners. */
 function rectangleOf(start: StripStart, length: number, rounds: number): { side: number; end: number } {
-  const c = start === 'chain' ? length : length - 1;
-  return { side: CLUSTER * (c + rounds), end: CLUSTER * rounds };
+  const { long, short } = clusterSides(start, length, rounds);
+  return { side: CLUSTER * long, end: CLUSTER * short };
 }
 
 interface ClusterWish {
@@ -66,8 +72,7 @@ export function clusterPiece(
   { schools }: Pick<ShapeContext, 'schools'>,
 ): Piece {
   const { start, pitch, across, h } = gauge;
-  const c = start === 'chain' ? length : length - 1;
-  const ends = clusterRound(c, rounds);
+  const ends = clusterRound(start, length, rounds);
   refuseBeyond(ends, 'stitches', 'thing');
   const { strip, around } = clusterCourses(start, length, rounds, schools, id);
   const many = chosen(length, '1', start === 'chain' ? 'groups in the strip' : 'rows of the strip');
@@ -77,10 +82,10 @@ export function clusterPiece(
     id,
     name,
     foundation: chain
-      ? { kind: 'chain', count: CLUSTER * length + 3, edge: 'closed' }
+      ? { kind: 'chain', count: CLUSTER * length + 4, edge: 'closed' }
       : { kind: 'ring', count: 2 * CLUSTER, edge: 'closed' },
     foundationFigure: chain
-      ? derive('chains', 'chain = 3c + 3 skipped', { c: many }, (v) => CLUSTER * v.c + 3)
+      ? derive('chains', 'chain = 3c + 3 skipped + 1', { c: many }, (v) => CLUSTER * v.c + 4)
       : chosen(2 * CLUSTER, 'stitches', 'two groups in the ring'),
     stitches: chosen(ends, 'stitches', 'in the last round'),
     runs: [
@@ -96,7 +101,7 @@ export function clusterPiece(
       (v) => v.many * v.pitch + 2 * v.r * v.h,
     ),
     summary: chain
-      ? `Chain ${CLUSTER * length + 3}: a strip of ${plural(length, 'group')}, ${plural(rounds, 'round')} to ${ends} stitches`
+      ? `Chain ${CLUSTER * length + 4}: a strip of ${plural(length, 'group')}, ${plural(rounds, 'round')} to ${ends} stitches`
       : `From a ring: a strip of ${plural(length, 'row')} of 2 groups, ${plural(rounds, 'round')} to ${ends} stitches`,
   });
   return { ...piece, ...coloured(piece, colours), rectangle: rectangleOf(start, length, rounds) };

@@ -8,7 +8,7 @@ import { alsoOf, insideFaces, sized } from '../common/sized';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition } from '../definition';
 import { stepMisses, tooTall } from './advice';
 import { clusterRound, type StripStart } from './courses';
-import { clusterGauge, clusterPiece, stripFor, widthOf, type ClusterGauge } from './piece';
+import { clusterGauge, clusterPiece, longer, stripFor, widthOf, type ClusterGauge } from './piece';
 import { clusterWork } from './work';
 import { clusterViews } from './views';
 
@@ -76,7 +76,7 @@ function build(context: ShapeContext): Built {
     { ...own, demands: {} },
   );
   const r = chosenCount(choice);
-  refuseBeyond(clusterRound(0, r), 'stitches', 'thing');
+  refuseBeyond(clusterRound(gauge.start, 1, r), 'stitches', 'thing');
   const front = wantedFront(own);
   const overlap = demands.flap ? flapOverlap(demands.flap, thing.height) : undefined;
   const frontLength = stripFor(gauge, front, r);
@@ -135,7 +135,7 @@ function build(context: ShapeContext): Built {
   };
 }
 
-/** The back: as long as the front as it came out, the way over the top, and the flap; longer by one at the least. */
+/** The back: as long as the front as it came out, the way over the top, and the flap; longer by a step of the strip at the least. */
 function backOf(
   context: ShapeContext,
   gauge: ClusterGauge,
@@ -156,7 +156,7 @@ function backOf(
     },
     (v) => Math.max(0.1, v.front + v.turn + v.flap - v.border),
   );
-  return { length: Math.max(frontLength + 1, stripFor(gauge, wanted, rounds)), wanted };
+  return { length: Math.max(longer(gauge, frontLength), stripFor(gauge, wanted, rounds)), wanted };
 }
 
 function withColour(piece: Piece, { secondColour }: ShapeContext['options']): Piece {

@@ -31,6 +31,7 @@ const PLACES: Readonly<Record<Place, readonly [one: string, many: string]>> = {
   ring: ['ring', 'rings'],
   end: ['end', 'ends'],
   corner: ['corner', 'corners'],
+  start: ['start', 'starts'],
   'row-end': ['row end', 'row ends'],
   row: ['row', 'rows'],
   itself: ['itself', 'itself'],
@@ -79,6 +80,7 @@ const UNBOUND: Partial<Record<Place, string>> = {
   ring: 'in ring',
   end: 'in end of strip',
   corner: 'in corner sp before join',
+  start: 'where rnd began',
 };
 const UNBOUND_OF = new Map(Object.entries(UNBOUND).map(([into, said]) => [said, into as Place] as const));
 const PARTS = '(\\(.+\\)|\\d+ [^,(]+?)';
