@@ -114,17 +114,23 @@ export function sewnWhere(id: string, marked: string, says: string): Work[] {
  * @param segments what takes the place of its stitches, in its own base stitch
  */
 export function withStitches(course: Course, segments: readonly Instruction[]): Instruction[] {
-  const first = course.instructions[0];
-  const chained = first?.do === 'turning-chain' ? [{ ...first, counts: false }] : [];
-  const joined = course.instructions.some((one) => one.do === 'join') ? [{ do: 'join' } as const] : [];
-  const skipped = first?.do === 'skip' && first.into === 'chain' ? [first] : [];
-  return [...chained, ...skipped, ...segments, ...joined];
+  const [first] = course.instructions;
+  const joined = course.instructions.filter((one) => one.do === 'join');
+  if (first?.do === 'skip' && first.into === 'chain') return [first, ...segments, ...joined];
+  if (first?.do !== 'turning-chain') return [...segments, ...joined];
+  if (!first.counts) return [first, ...segments, ...joined];
+  const [stitches, ...others] = segments;
+  // the chain is its first stitch: where something else begins it, it is none
+  if (stitches?.do !== 'work' || stitches.times < 2 || stitches.into !== 'stitch')
+    return [{ ...first, counts: false }, ...segments, ...joined.map((): Instruction => ({ do: 'join' }))];
+  const skip: Instruction = { do: 'skip', times: 1, into: 'stitch' };
+  return [first, skip, { ...stitches, times: stitches.times - 1 }, ...others, ...joined];
 }
 
 /** The stitch a course is plainly made of; where it is of several, the base of its fabric. */
 export function ownStitch({ instructions }: Course, { stitch }: WorkedFabric): string {
   const works = instructions.filter((one) => one.do === 'work');
-  const plain = instructions.every((one) => one.do === 'work' || one.do === 'turning-chain' || one.do === 'join');
+  const plain = instructions.every((one) => ['work', 'turning-chain', 'skip', 'join'].includes(one.do));
   return plain && works.length === 1 && works[0]!.into === 'stitch' ? works[0]!.stitch : stitch.base;
 }
 

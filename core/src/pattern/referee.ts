@@ -2,13 +2,15 @@ import type { GroupPart, Instruction, Place } from '../craft/fabric';
 
 /** One place of a row, to be worked into: a stitch, a chain, or a space of chains that spans columns. */
 export interface WorkedPlace {
-  kind: 'stitch' | 'chain' | 'space' | 'row-end';
+  kind: 'stitch' | 'chain' | 'space' | 'row-end' | 'top';
   columns: number;
 }
 
 type Ruling = { ok: true; made: number; places: WorkedPlace[]; left: WorkedPlace[] } | { ok: false; fault: string };
 
 const STITCH: WorkedPlace = { kind: 'stitch', columns: 1 };
+/** The top of a chain that counts as the first stitch: the last to be met when the work is turned. */
+const TOP: WorkedPlace = { kind: 'top', columns: 1 };
 const CHAIN: WorkedPlace = { kind: 'chain', columns: 1 };
 const ROW_END: WorkedPlace = { kind: 'row-end', columns: 1 };
 
@@ -30,7 +32,11 @@ class Hook {
   readonly made: WorkedPlace[] = [];
   readonly left: WorkedPlace[] = [];
 
-  constructor(private below: readonly WorkedPlace[]) {}
+  /** @param ontoTop whether the words say that the last stitch goes into the top of a chain */
+  constructor(
+    private below: readonly WorkedPlace[],
+    private readonly ontoTop: boolean,
+  ) {}
 
   get remaining(): number {
     return this.below.length - this.at;
@@ -40,11 +46,29 @@ class Hook {
   take(into: Place): WorkedPlace {
     const next = this.below[this.at];
     if (!next) throw new Fault(`needs one more ${into}, 0 left`);
-    const meets = into === 'gap' ? next.kind !== 'space' : next.kind === into;
+    const meets =
+      into === 'gap' ? next.kind !== 'space' : next.kind === into || (next.kind === 'top' && into === 'stitch');
     if (!meets) throw new Fault(`is told to work into a ${into} and meets a ${next.kind}`);
+    this.mayMeet(next);
     this.at += 1;
     this.taken.push(next);
     return next;
+  }
+
+  /** A counted chain looks unlike a stitch: that its top is worked into must be said. */
+  private mayMeet({ kind }: WorkedPlace): void {
+    if (kind === 'top' && !this.ontoTop) throw new Fault('is not told to work into the top of the turning chain');
+  }
+
+  /** The last place worked into was the top of a counted chain. */
+  wasTop(): void {
+    if (this.taken.at(-1)?.kind !== 'top') throw new Fault('is told of a turning chain that is no stitch');
+  }
+
+  /** Joined, the round comes back to its first stitch, be it a chain. */
+  closeRound(): void {
+    if (this.made.length === 0) throw new Fault('joins to a first stitch that is not there');
+    if (this.made[0]!.kind === 'top') this.made[0] = STITCH;
   }
 
   takeColumns(columns: number, into: Place): void {
@@ -57,6 +81,7 @@ class Hook {
   takeAny(): WorkedPlace {
     const next = this.below[this.at];
     if (!next) throw new Fault('needs one more place, 0 left');
+    this.mayMeet(next);
     this.at += 1;
     this.taken.push(next);
     return next;
@@ -143,11 +168,12 @@ const DOING: Doing = {
   },
   skip: (hook, { times: count, into, counts }) => {
     times(count, () => void hook.take(into));
-    if (counts) hook.make(STITCH);
+    if (counts) hook.make(TOP);
   },
   'turning-chain': (hook, { counts }) => {
-    if (counts) hook.make(STITCH);
+    if (counts) hook.make(TOP);
   },
+  'last-in-top': (hook) => hook.wasTop(),
   chain: (hook, { chains, spans, as }) => {
     if (as === 'space') hook.make({ kind: 'space', columns: spans });
     else hook.make(CHAIN, chains);
@@ -178,8 +204,10 @@ const DOING: Doing = {
     hook.make(STITCH, count);
   },
   'slip-along': (hook, { times: count }) => times(count, () => void hook.take('stitch')),
-  join: (hook) => {
-    if (hook.made.length === 0) throw new Fault('joins to a first stitch that is not there');
+  join: (hook, { into }) => {
+    if ((hook.made[0]?.kind === 'top') !== (into === 'chain'))
+      throw new Fault('joins to what the round did not begin with');
+    hook.closeRound();
   },
   anchor: () => undefined,
   leave: (hook, { times: count }) => times(count, () => hook.leave()),
@@ -191,6 +219,8 @@ const DOING: Doing = {
   },
   repeat: (hook, { of, times: count }) => times(count, () => of.forEach((one) => act(hook, one))),
 };
+
+const endsInTop = (instructions: readonly Instruction[]) => instructions.some((one) => one.do === 'last-in-top');
 
 function act(hook: Hook, instruction: Instruction): void {
   (DOING[instruction.do] as (hook: Hook, one: Instruction) => void)(hook, instruction);
@@ -205,7 +235,7 @@ function act(hook: Hook, instruction: Instruction): void {
  *   kind than the words say, or left unworked
  */
 export function refereeRow(instructions: readonly Instruction[], below: readonly WorkedPlace[]): Ruling {
-  const hook = new Hook(below);
+  const hook = new Hook(below, endsInTop(instructions));
   try {
     instructions.forEach((one) => act(hook, one));
   } catch (error) {
@@ -240,7 +270,7 @@ function singly(instructions: readonly Instruction[]): Instruction[] {
  * @returns nothing where the row cannot be worked over them
  */
 export function tracedRow(instructions: readonly Instruction[], below: readonly WorkedPlace[]): Traced[] | null {
-  const hook = new Hook(below);
+  const hook = new Hook(below, endsInTop(instructions));
   try {
     return singly(instructions).map((one) => {
       const [taken, made] = [hook.taken.length, hook.made.length];

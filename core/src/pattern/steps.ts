@@ -1,6 +1,6 @@
-import { baseStitch, type Instruction } from '../craft/fabric';
+import type { Instruction } from '../craft/fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
-import { borderCount, fabricAt, type Walked, type Work } from '../piece';
+import { borderCount, fabricAt, plainFoundation, type Walked, type Work } from '../piece';
 import { formatNumber, mmToken, plural, withArticle } from '../base/units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
@@ -239,8 +239,8 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
       makes: more.makes,
       check: more.check,
     });
-  const plain = foundationStitch(piece);
-  if (kind === 'chain' && schools.foundation === 'stitches' && plain)
+  const plain = piece.foundation.inOne && plainFoundation(piece);
+  if (plain)
     return begun({
       text: `Work ${piece.stitches} foundation ${term(plain, schools.terms)}: chain and row 1 in one. ${EDGE_WORDS[edge]}${piece.courses.length > 1 ? ' Turn.' : ''}`,
       ends: piece.stitches,
@@ -277,18 +277,6 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
           }
         : null,
   });
-}
-
-/** The stitch whose foundation stitches can stand for chain and row 1; undefined where row 1 is more than plain. */
-function foundationStitch({ courses, stitches, worked }: Piece): string | undefined {
-  const first = courses[0]!;
-  if (worked !== 'rows' || first.kind !== 'row') return undefined;
-  const works = first.instructions.filter((one) => one.do === 'work');
-  const made = works.reduce((sum, one) => sum + (one.do === 'work' ? one.times : 0), 0);
-  const others = first.instructions.some((one) => one.do !== 'work' && one.do !== 'skip');
-  const [only] = works;
-  const plain = only?.do === 'work' && baseStitch(only.stitch) ? only.stitch : undefined;
-  return !others && works.length === 1 && made >= stitches - 1 ? plain : undefined;
 }
 
 /** A row so much longer than the piece is high is called long, not wide (ours). */

@@ -21,10 +21,10 @@ function wordCourse(instructions: readonly Instruction[], terms: Terms): string[
   if (first?.do === 'skip' && first.into === 'chain' && second?.do === 'work' && second.into === 'chain')
     return [fromTheHook(first, second, terms), ...rest.map((one) => wordInstruction(one, terms))];
   const last = instructions.at(-1);
-  const counted = first?.do === 'turning-chain' && first.counts;
-  if (!counted || last?.do !== 'work' || last.into !== 'stitch')
+  const before = instructions.at(-2);
+  if (last?.do !== 'last-in-top' || before?.do !== 'work')
     return instructions.map((one) => wordInstruction(one, terms));
-  return [...instructions.slice(0, -1).map((one) => wordInstruction(one, terms)), ontoTheChain(last, terms)];
+  return [...instructions.slice(0, -2).map((one) => wordInstruction(one, terms)), ontoTheChain(before, terms)];
 }
 
 /** The first stitches upon a chain, counted from the hook as makers do. */
@@ -100,8 +100,10 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
       return 'begin with the loop you stand in as the next space';
     case 'close-loop':
       return `${one.chains > 0 ? `chain ${one.chains}, ` : ''}${term(one.stitch, terms)} in the first stitch to close the last loop`;
+    case 'last-in-top':
+      return 'the last of them in the top of the turning chain';
     case 'join':
-      return `join with ${withArticle(term('slip', terms))} to the first stitch`;
+      return `join with ${withArticle(term('slip', terms))} to ${one.into ? 'the top of the chain that began the round' : 'the first stitch'}`;
     case 'chain-across':
       return `chain ${one.chains} and join with ${withArticle(term('slip', terms))} to the other end of the row`;
     case 'both-layers':

@@ -1,5 +1,6 @@
 export * from './border';
 export * from './edge';
+export * from './onChains';
 export * from './piece';
 export * from './referee';
 export * from './tails';

@@ -35,6 +35,8 @@ export interface Foundation {
   kind: 'chain' | 'ring' | 'chain-both-sides' | 'joined-chain' | 'picked-up';
   /** Chains, with those skipped; for a ring the stitches worked into it. */
   count: number;
+  /** Whether chain and row 1 are worked in one, as foundation stitches. */
+  inOne?: true;
   /** What its edge becomes. */
   edge: 'opening' | 'closed' | 'seam' | 'free';
   /** What the chain is worked with, where it is another hook than the rest. */

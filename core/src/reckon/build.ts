@@ -2,6 +2,7 @@ import type { WorkedFabric } from '../craft/fabric';
 import { loopsOnBorders, onRows, onEdging } from '../fittings';
 import { begunFaults, onBegun } from '../plan/begun';
 import type { Plan } from '../plan/plan';
+import { onChains, type Piece } from '../piece';
 import type { Built } from '../shapes';
 import type { Prepared, WorkedOut } from './types';
 import { refuse } from './faults';
@@ -46,7 +47,17 @@ function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: N
   // where a top lies is known once it stands; in its colour it is the same piece
   const built = tops.length > 0 ? builtOf({ ...fabric, stripes: { ...fabric.stripes, tops } }) : plain;
   const placed = tops.length > 0 ? placedOn(built) : plainly;
-  const out = { shape, thing, fabric, fit, schools, ...onRows(loopsOnBorders(built, onEdging(placed))) };
+  const rows = onRows(loopsOnBorders(built, onEdging(placed)));
+  const met = (piece: Piece) => onChains(piece, schools.foundation);
+  const out = {
+    shape,
+    thing,
+    fabric,
+    fit,
+    schools,
+    built: { ...rows.built, pieces: rows.built.pieces.map(met) },
+    placed: rows.placed.map((one) => (one.pieces ? { ...one, pieces: one.pieces.map(met) } : one)),
+  };
   if (begun) refuse(begunFaults([...out.built.pieces, ...out.placed.flatMap(({ pieces }) => pieces ?? [])], begun));
   return out;
 }

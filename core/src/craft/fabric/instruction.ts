@@ -41,8 +41,10 @@ export type Instruction =
   | { do: 'other-side'; chains: number }
   /** Around a strip, down the ends of its rows and up those of its other side; then comes its last row. */
   | { do: 'along-sides'; rows: number }
-  /** Slip stitch into the first stitch of the round; no stitch of its own. */
-  | { do: 'join' }
+  /** The last stitch went into the top of the counted chain that the row below began with; no stitch of its own. */
+  | { do: 'last-in-top' }
+  /** Slip stitch into the first stitch of the round, or into the top of the chain that counts as it; no stitch of its own. */
+  | { do: 'join'; into?: 'chain' }
   /** Begin in the loop of chains the hook stands in the middle of. */
   | { do: 'mid-loop' }
   /** The round's last loop: half its chain and a stitch tall enough for the rest into its first stitch, so that the hook stands in its middle. */

@@ -1,5 +1,6 @@
 import { parityOf, slotChains } from '../../craft/counts';
 import { work, type Instruction } from '../../craft/fabric';
+import { fabricAt } from '../../piece';
 import { derive, type Figure } from '../../base/figure';
 import { formatNumber, mmToken, mostToken, plural, typedToken } from '../../base/units';
 import { acrossFlap, buttonArea } from './buttonLoop';
@@ -11,6 +12,7 @@ import {
   flapDown,
   frontOf,
   lengthOf,
+  ownStitch,
   withStitches,
   refuse,
   refuseOpen,
@@ -53,15 +55,15 @@ function place(context: FittingContext): Placed {
   const placed = moved ? placedAt(share, n, a) : centredOn(n, a);
   // on the closed flap a right-side row runs from the left, the next one back
   const { before, after } = row % 2 === 1 ? placed : { before: placed.after, after: placed.before };
-  const stitch = fabric.stitch.base;
+  const [opened, closed] = [row, row + 1].map((at) => ownStitch(piece.courses[at - 1]!, fabricAt(piece, at)));
   const open: Instruction[] = [
-    work(stitch, before),
+    work(opened!, before),
     { do: 'chain', chains: a, spans: a, as: 'chains' },
     { do: 'skip', times: a, into: 'stitch' },
-    work(stitch, after),
+    work(opened!, after),
   ];
   // the next row comes back from the other end
-  const filled = [work(stitch, after), work(stitch, a, 'chain'), work(stitch, before)];
+  const filled = [work(closed!, after), work(closed!, a, 'chain'), work(closed!, before)];
   const diameter = Number(options.buttonMm);
   const up = ROWS_BELOW * fabric.rowHeight.value;
   const below = flap.edgeBelowFrontTop.value - up;

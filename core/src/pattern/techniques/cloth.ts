@@ -98,10 +98,11 @@ function worked(pattern: StitchPattern, stitches: number, counts: boolean): Work
   let floor = 0;
   for (let row = 1; row <= ROWS; row += 1) {
     const below = row === 1 ? 'chain' : 'pattern';
-    const instructions = pattern.row({ stitches, course: row, below, turningChainCounts: counts });
+    const course = pattern.row({ stitches, course: row, below, turningChainCounts: counts });
     const high = heights(pattern)[row - 1]!;
     const fromRight = row % 2 === 1;
     const met = fromRight ? [...there].reverse() : there;
+    const instructions: Instruction[] = met.at(-1)?.kind === 'top' ? [...course, { do: 'last-in-top' }] : course;
     // the chains that are skipped lie beyond the row
     const begun = row === 1 ? [...placesOf(Math.max(0, chainsBefore(instructions, skipped)), 'chain'), ...met] : met;
     const traced = tracedRow(instructions, begun) ?? tracedRow(instructions, met);

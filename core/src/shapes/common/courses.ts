@@ -220,8 +220,11 @@ export function roundOf(
   section: string,
 ): Course {
   const spiral = schools.rounds === 'spiral' && !isOpenTall(body, base);
-  const instructions = spiral ? body : [...risen(body, base, schools), { do: 'join' } as const];
-  return { instructions, ends, kind: 'round', turned: false, section };
+  const up = spiral ? body : risen(body, base, schools);
+  const [first] = up;
+  const join: Instruction =
+    first?.do === 'turning-chain' && first.counts ? { do: 'join', into: 'chain' } : { do: 'join' };
+  return { instructions: spiral ? up : [...up, join], ends, kind: 'round', turned: false, section };
 }
 
 /** Chains up; they stand for the first stitch where the school has it so and the round begins with plain stitches. */

@@ -33,7 +33,7 @@ const EXAMPLES: readonly [what: string, kind: 'row' | 'round', of: Instruction[]
   [
     'a row upon a counted chain',
     'row',
-    [counted(3), skip(1), work('double', 13)],
+    [counted(3), skip(1), work('double', 13), { do: 'last-in-top' }],
     'Ch 3 (counts as st), sk next st, dc in each st across, dc in top of tch',
     'Ch 3 (counts as st), miss next st, tr in each st across, tr in top of tch',
   ],

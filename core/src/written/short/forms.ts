@@ -256,7 +256,20 @@ export const FORMS: Forms = {
       read: ([rows]) => ({ do: 'along-sides', rows: many(rows) }),
     },
   ],
+  'last-in-top': [
+    {
+      write: () => 'ending on top of tch',
+      reads: pattern('ending on top of tch'),
+      read: () => ({ do: 'last-in-top' }),
+    },
+  ],
   join: [
+    {
+      fits: ({ into }) => into === 'chain',
+      write: (_one, { ss }) => `${ss} in top of beg ch to join`,
+      reads: pattern('(?:sl st|ss) in top of beg ch to join'),
+      read: () => ({ do: 'join', into: 'chain' }),
+    },
     {
       write: (_one, { ss }) => `${ss} in first st to join`,
       reads: pattern('(?:sl st|ss) in first st to join'),
@@ -379,6 +392,7 @@ const READING: readonly Instruction['do'][] = [
   'chain-across',
   'chain',
   'skip',
+  'last-in-top',
   'join',
   'slip-along',
   'anchor',

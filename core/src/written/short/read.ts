@@ -60,7 +60,7 @@ function readPart(part: string, index: number, all: readonly string[], words: Sh
       ...othersOf(fromHook, words),
     ];
   const top = ON_THE_CHAIN.reads.exec(part);
-  if (top) return [{ do: 'work', stitch: words.meant(top[1]!), times: 1, into: 'stitch' }];
+  if (top) return [{ do: 'work', stitch: words.meant(top[1]!), times: 1, into: 'stitch' }, { do: 'last-in-top' }];
   const toEnd = TO_THE_END.reads.exec(part);
   if (toEnd)
     return [
@@ -91,9 +91,7 @@ const leadsOver = (next: string | undefined, chains: number): boolean =>
 function usesUp(one: Instruction): number {
   switch (one.do) {
     case 'work':
-      return one.into === 'ring' || one.into === 'end' || one.into === 'corner' || one.into === 'itself'
-        ? 0
-        : one.times;
+      return ['ring', 'end', 'corner', 'start', 'itself'].includes(one.into) ? 0 : one.times;
     case 'along':
       return one.over;
     case 'group':

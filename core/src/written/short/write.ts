@@ -22,15 +22,18 @@ export function shortCourse(
 
 function writeCourse(list: readonly Instruction[], way: Way, words: ShortWords): string[] {
   const [first, second] = list;
+  const last = list.at(-1);
+  if (last?.do === 'last-in-top') return writeOntoTop(list.slice(0, -1), last, way, words);
   if (first?.do === 'skip' && first.into === 'chain' && second?.do === 'work' && second.into === 'chain') {
     const rest = list.slice(2);
     const others = second.times > 2 && rest.every(isJoin) ? way : second.times - 1;
     const start = FROM_THE_HOOK.write(words.stitch(second.stitch), first.times, first.counts === true, others);
     return [start, ...writeMiddle(rest, way, words)];
   }
-  if (first?.do === 'turning-chain' && first.counts) return writeCounted(list, way, words);
-  if (first?.do === 'turning-chain') return [beginning(first, second, words), ...writeBody(list.slice(1), way, words)];
-  return writeBody(list, way, words);
+  if (first?.do !== 'turning-chain') return writeBody(list, way, words);
+  if (!first.counts) return [beginning(first, second, words), ...writeBody(list.slice(1), way, words)];
+  const skips = second?.do === 'skip' ? 2 : 1;
+  return [...writeMiddle(list.slice(0, skips), way, words), ...writeBody(list.slice(skips), way, words)];
 }
 
 /** Chains that begin a row; said at length where what follows could be taken for what they span. */
@@ -42,17 +45,14 @@ function beginning(
   return next?.do === 'skip' && next.times === first.chains ? writeShort(first, words) : `ch ${first.chains}`;
 }
 
-/** Upon a counted chain the last stitch goes into the top of that below. */
-function writeCounted(list: readonly Instruction[], way: Way, words: ShortWords): string[] {
+/** Over a counted chain the last stitch goes into its top. */
+function writeOntoTop(list: readonly Instruction[], top: Instruction, way: Way, words: ShortWords): string[] {
   const last = list.at(-1)!;
-  if (last.do !== 'work' || last.into !== 'stitch') return writeMiddle(list, way, words);
-  const fewer = { ...last, times: last.times - 1 };
-  const top = ON_THE_CHAIN.write(words.stitch(last.stitch));
-  if (fewer.times === 0) return [...writeMiddle(list.slice(0, -1), way, words), top];
+  if (last.do !== 'work' || last.into !== 'stitch') return [...writeCourse(list, way, words), writeShort(top, words)];
+  const onTop = ON_THE_CHAIN.write(words.stitch(last.stitch));
   const before = list.slice(0, -1);
-  return before.every(({ do: what }) => what === 'turning-chain' || what === 'skip')
-    ? [...writeMiddle(before, way, words), TO_THE_END.write(words.stitch(last.stitch), 'st', way), top]
-    : [...writeMiddle([...before, fewer], way, words), top];
+  if (last.times === 1) return [...writeCourse(before, way, words), onTop];
+  return [...writeCourse([...before, { ...last, times: last.times - 1 }], way, words), onTop];
 }
 
 const isJoin = ({ do: what }: Instruction) => what === 'join';
