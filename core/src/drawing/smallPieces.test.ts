@@ -35,10 +35,21 @@ it('every piece made for a fitting is drawn, with as many stitches and rows as i
 
 it('tails hang where the first row ends, and where the last one does', () => {
   const box = { x: 0, y: 0, w: 100, h: 60 };
-  expect(tailsOf({ rows: 7 }, 'x', box)).toMatchObject({ start: { x: 0, y: 0 }, end: { x: 100, y: 0 } });
-  expect(tailsOf({ rows: 8 }, 'x', box)).toMatchObject({ start: { x: 0, y: 0 }, end: { x: 100, y: 60 } });
-  expect(tailsOf({ rows: 7 }, 'y', box)).toMatchObject({ start: { x: 0, y: 60 }, end: { x: 0, y: 0 } });
-  expect(tailsOf({ rows: 8 }, 'y', box)).toMatchObject({ start: { x: 0, y: 60 }, end: { x: 100, y: 0 } });
+  expect(tailsOf({ rows: 7, foundation: {} }, 'x', box)).toMatchObject({
+    start: { x: 0, y: 0 },
+    end: { x: 100, y: 0 },
+  });
+  expect(tailsOf({ rows: 8, foundation: {} }, 'x', box)).toMatchObject({
+    start: { x: 0, y: 0 },
+    end: { x: 100, y: 60 },
+  });
+  expect(tailsOf({ rows: 7, foundation: {} }, 'y', box)).toMatchObject({ start: { x: 0, y: 60 }, end: { x: 0, y: 0 } });
+  expect(tailsOf({ rows: 8, foundation: {} }, 'y', box)).toMatchObject({
+    start: { x: 0, y: 60 },
+    end: { x: 100, y: 0 },
+  });
+  // after foundation stitches the first one hangs where row 1 began
+  expect(tailsOf({ rows: 8, foundation: { inOne: true } }, 'y', box)).toMatchObject({ start: { x: 100, y: 60 } });
   const tailed = ({ views }: ReturnType<typeof reckon>) => views[0]!.parts.filter(({ type }) => type === 'tail').length;
   expect(tailed(reckon(plan([])))).toBe(2);
 });

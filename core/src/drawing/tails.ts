@@ -1,4 +1,4 @@
-import type { Piece } from '../piece';
+import { sideOfTail, type TailedPiece } from '../piece';
 import type { Part } from './parts';
 
 interface Box {
@@ -11,25 +11,22 @@ interface Box {
 /** How a piece lies: its rows one beside the other from the left, the first stitch on top, or one above the other. */
 type Lying = 'x' | 'y';
 
-/**
- * The tails of a piece in rows, where they hang: the first where row 1 ends, the other where its last row does (handbook 4.4).
- * The first row goes from right to left, and each turn sends the hook back.
- */
-export function tailsOf(
-  { rows }: Pick<Piece, 'rows'>,
-  stacked: Lying,
-  { x, y, w, h }: Box,
-): { start: Part; end: Part } {
-  const odd = rows % 2 === 1;
+/** The tails of a piece in rows, where they hang (handbook 4.4). */
+export function tailsOf(piece: TailedPiece, stacked: Lying, { x, y, w, h }: Box): { start: Part; end: Part } {
+  const [first, last] = [sideOfTail(piece, 'start'), sideOfTail(piece, 'end')];
+  // beside each other, rows end on top where they would end at the left
   if (stacked === 'x')
     return {
-      start: { type: 'tail', x, y, towards: 'left' },
-      end: { type: 'tail', x: x + w, y: odd ? y : y + h, towards: 'right' },
+      start: { type: 'tail', x, y: first === 'left' ? y : y + h, towards: 'left' },
+      end: { type: 'tail', x: x + w, y: last === 'left' ? y : y + h, towards: 'right' },
     };
-  return {
-    start: { type: 'tail', x, y: y + h, towards: 'left' },
-    end: odd ? { type: 'tail', x, y, towards: 'left' } : { type: 'tail', x: x + w, y, towards: 'right' },
-  };
+  const at = (side: 'left' | 'right', down: number): Part => ({
+    type: 'tail',
+    x: side === 'left' ? x : x + w,
+    y: down,
+    towards: side,
+  });
+  return { start: at(first, y + h), end: at(last, y) };
 }
 
 /** Where a tube's first tail hangs: at its lower edge, at its opening, or in the floor it grew out of. */

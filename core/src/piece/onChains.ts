@@ -1,5 +1,5 @@
 import { baseStitch, type Instruction } from '../craft/fabric';
-import type { Course, Foundation, Piece } from './piece';
+import type { Course, Piece } from './piece';
 
 /**
  * A piece as its rows meet each other: what a row begins with and what the row below began with are two facts. Where that was a chain
@@ -8,16 +8,20 @@ import type { Course, Foundation, Piece } from './piece';
  *
  * @param school how a plain foundation is begun: on a chain, or with row 1 in one
  */
-export function onChains(piece: Piece, school: 'chain' | 'stitches'): Piece {
-  const inOne = school === 'stitches' && plainFoundation(piece) !== undefined;
+export function onChains(given: Piece, school: 'chain' | 'stitches'): Piece {
+  const piece = inOne(given, school);
   const courses = piece.courses.map((course, index) => {
     const below = piece.courses[index - 1];
-    if (!below || course.kind !== 'row' || !course.turned || (index === 1 && inOne) || !beginsCounted(below))
-      return course;
-    return endsInTop(course);
+    if (!below || course.kind !== 'row' || !course.turned || !beginsCounted(below)) return course;
+    return index === 1 && piece.foundation.inOne ? course : endsInTop(course);
   });
-  const foundation: Foundation = inOne ? { ...piece.foundation, inOne } : piece.foundation;
-  return { ...piece, courses, foundation };
+  return { ...piece, courses };
+}
+
+/** A piece as its foundation is begun: chain and row 1 in one, where row 1 is plain and the school has it so. */
+export function inOne(piece: Piece, school: 'chain' | 'stitches'): Piece {
+  if (school === 'chain' || plainFoundation(piece) === undefined) return piece;
+  return { ...piece, foundation: { ...piece.foundation, inOne: true } };
 }
 
 /** Whether a row begins with a chain that stands for its first stitch: its own, or chains left out of the foundation. */

@@ -13,7 +13,7 @@ import {
   type Span,
 } from './edge';
 import { isSpiral, type Piece } from './piece';
-import { tailOf, tailsUsed, yarnEach } from './tails';
+import { sideOfTail, tailOf, tailsUsed, yarnEach } from './tails';
 import { nth, Walk } from './walk';
 import { TAIL_MM, type Border, type Fold, type Free, type Seam, type Sewing, type Stretch, type Work } from './work';
 
@@ -102,14 +102,14 @@ class Referee extends Walk {
     if (this.made.size > 0 && piece.id === id && piece.foundation.kind !== 'picked-up') this.loose.add(id);
     this.made.add(id);
     super.make(id);
-    // the knot hangs where row 1 ends
     const around = piece.worked === 'rounds';
     this.unlevel = around && isSpiral(piece.courses.at(-1)!);
-    this.hang(tailOf(id, 'start'), { mm: leave ?? TAIL_MM, at: around ? `${id}:ring:0` : `${id}:left:0`, of: id });
+    const first = around ? `${id}:ring:0` : `${id}:${sideOfTail(piece, 'start')}:0`;
+    this.hang(tailOf(id, 'start'), { mm: leave ?? TAIL_MM, at: first, of: id });
     // the first row goes from right to left, and each turn sends the hook back; rounds come to where they began
     // the rounds of a rectangle begin and end in one corner
     if (piece.rectangle) this.at = `${id}:left:${piece.rectangle.side}`;
-    else this.at = around ? `${id}:mouth:0` : `${id}:${piece.rows % 2 === 1 ? 'left' : 'right'}:${piece.rows}`;
+    else this.at = around ? `${id}:mouth:0` : `${id}:${sideOfTail(piece, 'end')}:${piece.rows}`;
   }
 
   protected override fastenOff(leave?: number): void {

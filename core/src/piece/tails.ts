@@ -1,7 +1,20 @@
+import type { Foundation } from './piece';
 import { yarnToCut, type Seam, type Sewing, type Work } from './work';
 
 /** A tail by what it hangs from: a piece, a border, or what was made by itself; at its beginning or its end. */
 export const tailOf = (of: string, end: 'start' | 'end'): string => `${of}:${end}`;
+
+/**
+ * The side of a piece in rows that a tail hangs at: the first where row 1 ended, or where it began of foundation stitches; the last where
+ * its last row did (law, handbook 4.4).
+ */
+export function sideOfTail({ rows, foundation }: TailedPiece, end: 'start' | 'end'): 'left' | 'right' {
+  if (end === 'start') return foundation.inOne ? 'right' : 'left';
+  return rows % 2 === 1 ? 'left' : 'right';
+}
+
+/** What tails hang from. */
+export type TailedPiece = { rows: number; foundation: Pick<Foundation, 'inOne'> };
 
 /** What each tail must be at the least for what is sewn with it, mm, by its name (law, handbook 4.4). */
 export function tailsAsked(works: readonly Work[]): Map<string, number> {

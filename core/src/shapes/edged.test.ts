@@ -27,7 +27,8 @@ describe('the yarn of borders', () => {
     [{ kind: 'two-panels', edging: 1 }, 57.1],
     [{ kind: 'strip-across', edging: 5 }, 51],
   ])('of %j is counted', (shape, metres) => {
-    expect(Math.abs(metresOf(shape) / metres - 1)).toBeLessThan(0.07);
+    // a row more or less is 2 % of it; without its borders a third would be missing
+    expect(Math.abs(metresOf(shape) / metres - 1)).toBeLessThan(0.09);
   });
 
   it('grows with every round by two stitches in each of four corners, without which it would not lie flat', () => {

@@ -43,6 +43,12 @@ describe('special stitches', () => {
   });
 });
 
+it('a special stitch says no count that is another plan’s, and a maker’s own name for a pattern explains nothing', () => {
+  const [loop] = specialIn(['Chain 9, mesh.'], 'full', READS.US);
+  expect(loop!.text).toMatch(/^Work the chains of the loop, as many as the row says\./);
+  expect(specialIn(['Row 1 of “open V stitch” over 20 chains.'], 'full', READS.US)).toEqual([]);
+});
+
 describe('sentences made short', () => {
   it.each([
     ['Chain 17. Chain loosely: this edge becomes the opening.', 'Ch 17. Chain loosely: this edge becomes the opening.'],

@@ -27,6 +27,8 @@ const textsOf = ({ steps, advice }: Worked): string[] => [
   ...advice.flatMap(({ text, repair }) => [text, repair]),
 ];
 
+const hidden = (found: string) => '-'.repeat(found.length);
+
 /** Craft words of a text that lead nowhere. */
 function unlinked(text: string, terms: 'US' | 'UK'): string[] {
   let at = 0;
@@ -35,7 +37,8 @@ function unlinked(text: string, terms: 'US' | 'UK'): string[] {
     at += part.length;
     return technique ? [[from, at] as const] : [];
   });
-  const plain = text.replace(ELSE, (found) => '-'.repeat(found.length));
+  // what stands in quotes is a name
+  const plain = text.replace(ELSE, hidden).replace(/“[^”]*”/g, hidden);
   return [...plain.matchAll(CRAFT)].flatMap((found) => {
     const [from, to] = [found.index, found.index + found[0].length];
     return linked.some(([a, b]) => a < to && b > from) ? [] : [`${found[0]}: ${text}`];

@@ -5,6 +5,8 @@ export interface Span {
   rowsIn?: number;
   /** Its last row must be a right-side (odd) or wrong-side (even) row. */
   endsOn?: 'right' | 'wrong';
+  /** It lies on the one before it, edge to edge, and has as many rows. */
+  asBefore?: boolean;
 }
 
 export interface RowSpan {
@@ -45,9 +47,11 @@ export function cumulativeRows(spans: readonly Span[], reach: Reach | number): R
   const heightOf = typeof reach === 'number' ? reachOf(reach) : reach;
   let reached = 0;
   let done = 0;
+  let last = 0;
   return spans.map((span) => {
     reached += span.mm;
-    const end = boundary(span, reached, done, heightOf);
+    const end = span.asBefore ? done + last : boundary(span, reached, done, heightOf);
+    last = end - done;
     const section = {
       name: span.name,
       rows: end - done,

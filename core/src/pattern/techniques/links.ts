@@ -30,9 +30,9 @@ function finderFor(terms: Terms): Finder {
   const known = finders.get(terms);
   if (known) return known;
   const of = new Map(TECHNIQUES.flatMap((one) => spokenOf(one, terms).map((word) => [word, one.id] as const)));
-  // the longest words first, so that “whip stitch” is not the whip of something else
+  // the longest words first, so that “whip stitch” is not the whip of something else; what stands in quotes is a name
   const longest = [...of.keys()].sort((a, b) => b.length - a.length).map(escaped);
-  const finder = { pattern: new RegExp(`(?<![\\w-])(?:${longest.join('|')})(?![\\w-])`, 'gi'), of };
+  const finder = { pattern: new RegExp(`“[^”]*”|(?<![\\w-])(?:${longest.join('|')})(?![\\w-])`, 'gi'), of };
   finders.set(terms, finder);
   return finder;
 }
@@ -48,6 +48,7 @@ export function linksIn(text: string, terms: Terms): Linked[] {
   const parts: Linked[] = [];
   let done = 0;
   for (const found of text.matchAll(pattern)) {
+    if (found[0].startsWith('“')) continue;
     if (found.index > done) parts.push({ text: text.slice(done, found.index) });
     parts.push({ text: found[0], technique: of.get(found[0].toLowerCase())! });
     done = found.index + found[0].length;

@@ -36,11 +36,15 @@ export function changeCourses(course: Course, to: number): Course[] | undefined 
 
 type PlainRun = Extract<Instruction, { do: 'work' }>;
 
-/** Where the one run of plain stitches stands that a plain course is; -1 in any other. */
+/** Where the one run of plain stitches stands that a plain course is, with another that may end it; -1 in any other course. */
 function plainRun(instructions: readonly Instruction[]): number {
   const at = instructions.findIndex((one) => one.do === 'work');
-  const others = instructions.filter((_, index) => index !== at);
-  const isPlain = others.every((one) => one.do === 'turning-chain' || one.do === 'join' || one.do === 'skip');
+  const isPlain = instructions.every(
+    (one, index) =>
+      index === at ||
+      ['turning-chain', 'join', 'skip', 'last-in-top'].includes(one.do) ||
+      (index === at + 1 && one.do === 'work' && one.times === 1),
+  );
   return isPlain ? at : -1;
 }
 

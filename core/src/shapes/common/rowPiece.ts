@@ -14,7 +14,7 @@ import {
 } from '../../craft/counts';
 import type { WorkedBand, WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
-import type { Band } from '../../piece';
+import { inOne, type Band } from '../../piece';
 import { mmToken, plural } from '../../base/units';
 import type { Foundation, Piece, Section, ShapeContext } from '../definition';
 import { bandCourses } from './courses';
@@ -49,7 +49,7 @@ export function rowPiece(wish: RowPieceWish, { schools }: Pick<ShapeContext, 'sc
   const chain = chainFigure(first, figure, schools.turningChainCounts);
   const n = chosen(stitches, 'stitches', 'stitches in a row');
   const r = chosen(rows, 'rows', 'rows in all');
-  return {
+  const piece: Piece = {
     id: wish.id,
     name: wish.name,
     times: wish.times ?? 1,
@@ -73,6 +73,7 @@ export function rowPiece(wish: RowPieceWish, { schools }: Pick<ShapeContext, 'sc
     ...(bands ? { bands } : {}),
     notes: wish.notes?.(spans) ?? {},
   };
+  return inOne(piece, schools.foundation);
 }
 
 /** Sections in whole rows. Of several bands the one that fills takes what the others leave, so that the whole comes out. */

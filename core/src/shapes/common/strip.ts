@@ -18,6 +18,8 @@ type Mm = Figure<'mm'>;
 export interface StripLength {
   name: string;
   figure: Mm;
+  /** Whether it ends level with the one before it. */
+  asBefore?: true;
 }
 
 /** Lengths of the sections before rounding (law, handbook 3 and 6). Without a flap both faces reach equally high. */
@@ -25,7 +27,10 @@ export function stripLengths(context: ShapeContext, edging: Mm): StripLength[] {
   const { thing, fabric, demands } = context;
   const whole = wantedFront(context);
   const first = { name: 'front', figure: lessEdging(stripFront(context) ?? whole, edging, 1) };
-  if (!demands.flap) return [first, { name: 'back', figure: lessEdging({ ...whole }, edging, 1) }];
+  if (!demands.flap) {
+    const back = { name: 'back', figure: lessEdging({ ...whole }, edging, 1) };
+    return [first, context.options.pocketMm === undefined ? { ...back, asBefore: true } : back];
+  }
   return [
     first,
     { name: 'back', figure: wantedBack(context) },
@@ -150,7 +155,7 @@ export function stripWork({
   ...given
 }: StripWork): Pick<Built, 'assembly' | 'rim'> {
   // what goes on from the last row takes its tail along
-  const goesOn = first.some(({ does = [] }) => does.length > 0);
+  const goesOn = first.some(({ does = [] }) => does.some((work) => work.do === 'border'));
   const { fold, joins } = joinedSides({ ...given, tails: goesOn ? ['start'] : ['start', 'end'] });
   const bordered = given.pass === 'around' && crocheted(given.join) ? BORDERED : undefined;
   return {

@@ -11,6 +11,7 @@ import {
   type BorderStitch,
   type Edge,
   type Fold,
+  sideOfTail,
   tailOf,
   type RawEdge,
   type Seam,
@@ -259,10 +260,8 @@ function aroundPass(strip: StripEdges, outline: Outline, stitch: BorderStitch): 
 }
 
 /** The corner of the strip a tail hangs at. */
-function cornerOfTail({ piece }: StripEdges, end: 'start' | 'end'): string {
-  if (end === 'start') return `${piece.id}:left:0`;
-  return `${piece.id}:${piece.rows % 2 === 1 ? 'left' : 'right'}:${piece.rows}`;
-}
+const cornerOfTail = ({ piece }: StripEdges, end: 'start' | 'end'): string =>
+  `${piece.id}:${sideOfTail(piece, end)}:${end === 'start' ? 0 : piece.rows}`;
 
 /** A side as it is sewn: down from a tail that hangs at its top, else up from the fold with yarn of its own. */
 function sewnSide(

@@ -152,3 +152,20 @@ it('every shape is whole: an id of its own, a summary, and things it takes', () 
     for (const why of Object.values(takes)) if (why !== true) expect(why).toMatch(/\. [A-Z].*\.$/);
   }
 });
+
+it('ends level in front and behind at every height, where nothing goes on above', () => {
+  for (const kind of ['strip-across', 'strip-along'])
+    for (let height = 90; height < 116; height += 1) {
+      const { pieces } = reckon({
+        format: 'keep-snug.plan/1',
+        title: 'slab',
+        thing: { kind: 'slab', width: { mm: 80 }, height: { mm: height }, depth: { mm: 10 } },
+        fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 } },
+        shape: { kind },
+        fit: { name: 'snug' },
+        fittings: [{ kind: 'zip' }],
+      } as Plan);
+      const [front, back] = pieces[0]!.sections;
+      expect([front!.rows, front!.stitches]).toEqual([back!.rows, back!.stitches]);
+    }
+});

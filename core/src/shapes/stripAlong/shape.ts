@@ -1,4 +1,5 @@
-import { cumulativeRows } from '../../craft/counts';
+import { cumulativeRows, type RowSpan } from '../../craft/counts';
+import type { Multiple } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import { edgesOf, pickedUp, type Border } from '../../piece';
 import { plural, type FieldValues } from '../../base/units';
@@ -118,23 +119,47 @@ function refusePass(options: FieldValues, endRows: number): void {
   ]);
 }
 
-/** The strip with its sections in stitches; the last one carries what the stitch's multiple adds or takes. */
-function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readonly StripLength[]): Piece {
-  const { fabric } = context;
-  const { repeat, edge } = fabric.stitch.rows;
-  const w = fabric.stitchWidth;
+/** How far from its length a strip may come out so that both faces end level, of the length (prior, ours). */
+const LEVEL_SHARE = 0.05;
+
+/** Sections in whole stitches, and how many there are in all: as the multiple has it, and of two that end level half each where it lets them. */
+function inStitches(
+  lengths: readonly StripLength[],
+  w: number,
+  { repeat, edge }: Multiple,
+): { spans: RowSpan[]; stitches: number } {
   const spans = cumulativeRows(
-    lengths.map(({ name, figure }) => ({ name, mm: figure.value })),
-    w.value,
+    lengths.map(({ figure, ...length }) => ({ ...length, mm: figure.value })),
+    w,
   );
   const before = spans.at(-2)?.to ?? 0;
   const asked = spans.at(-1)!.to;
-  const stitches = Math.max(
-    // edges alone are not the stitch
-    edge + repeat,
-    edge + repeat * Math.ceil((before + 1 - edge) / repeat),
-    edge + repeat * Math.round((asked - edge) / repeat),
+  // edges alone are not the stitch
+  const least = Math.max(1, Math.ceil((before + 1 - edge) / repeat));
+  const nearest = Math.max(least, Math.round((asked - edge) / repeat));
+  const count = (repeats: number) => edge + repeat * repeats;
+  const level = lengths.at(-1)!.asBefore === true;
+  const near = (repeats: number) => Math.abs(count(repeats) - asked) <= Math.max(2, LEVEL_SHARE * asked);
+  const even = [nearest, nearest - 1, nearest + 1].find(
+    (repeats) => repeats >= 1 && count(repeats) % 2 === 0 && near(repeats),
   );
+  if (!level || even === undefined) return { spans, stitches: count(nearest) };
+  const half = count(even) / 2;
+  const [front, back] = spans as [RowSpan, RowSpan];
+  return {
+    spans: [
+      { ...front, rows: half, to: half, mm: half * w },
+      { ...back, rows: half, from: half + 1, to: 2 * half, mm: half * w },
+    ],
+    stitches: 2 * half,
+  };
+}
+
+/** The strip with its sections in stitches; the last one carries what the stitch's multiple adds or takes. */
+function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readonly StripLength[]): Piece {
+  const { fabric } = context;
+  const w = fabric.stitchWidth;
+  const { spans, stitches } = inStitches(lengths, w.value, fabric.stitch.rows);
   const total = lengths.map(({ figure }) => figure).reduce((a, b) => derive('mm', 'a + b', { a, b }, (v) => v.a + v.b));
   const n = derive(
     'stitches',

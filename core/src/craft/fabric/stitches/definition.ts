@@ -52,8 +52,8 @@ export interface StitchPattern {
   gap: number;
   /** Chart symbols of one repeat, each row of the repeat from the bottom up. */
   symbols: readonly (readonly ChartSymbol[])[];
-  /** What people count of it beside stitches: groups in one place, loops of chains, holes. */
-  counted?: { one: string; many: string };
+  /** What people count of it beside stitches: groups in one place, or else loops of chains and holes. */
+  counted?: { one: string; many: string; loops?: true };
   /** Chains skipped at the start of row 1; whether they count as its first stitch. */
   foundation: (turningChainCounts: boolean) => { skipped: number; counts: boolean };
   row: (context: CourseContext) => Instruction[];

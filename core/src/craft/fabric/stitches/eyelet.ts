@@ -49,7 +49,7 @@ function make({ between: b, hole: a }: FieldValues): StitchPattern {
       yarn: (between * BASES.single.yarn + hole * CHAIN_AND_SINGLE) / span,
     },
     gap: hole,
-    counted: { one: 'hole', many: 'holes' },
+    counted: { one: 'hole', many: 'holes', loops: true },
     symbols: [
       [...Array.from({ length: between }, () => CROSS), ...Array.from({ length: hole }, () => OVAL)],
       Array.from({ length: span }, () => CROSS),

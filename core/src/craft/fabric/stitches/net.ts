@@ -93,7 +93,7 @@ function make({ chains: c, skips: s, closes }: FieldValues): StitchPattern {
       yarn: (chains * CHAIN.yarn * CHAIN.width + BASES.single.yarn) / span,
     },
     gap: skips,
-    counted: { one: `loop of ${chains} chains`, many: `loops of ${chains} chains` },
+    counted: { one: `loop of ${chains} chains`, many: `loops of ${chains} chains`, loops: true },
     symbols: [[CROSS, ...loopSymbols(skips)]],
     foundation: (counts) => foundationOf('single', counts),
     row,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { placesOf, refereeRow, wordRow, type WorkedPlace } from '../../../pattern';
 import { workFabric } from '../fabric';
+import type { Instruction } from '../instruction';
 import { STITCHES, stitchPattern, type StitchPattern } from './index';
 import { loopRise } from './net';
 
@@ -20,8 +21,10 @@ function faults(pattern: StitchPattern, repeats: number, way: 'rows' | 'rounds',
       below: course === 1 ? ('chain' as const) : ('pattern' as const),
       turningChainCounts: counts,
     };
+    const met = way === 'rows' && course > 1 ? [...below].reverse() : below;
     const work = way === 'rows' ? pattern.row(context) : pattern.round(context);
-    const ruled = refereeRow(work, way === 'rows' && course > 1 ? [...below].reverse() : below);
+    const onTop: Instruction[] = met.at(-1)?.kind === 'top' ? [{ do: 'last-in-top' }] : [];
+    const ruled = refereeRow([...work, ...onTop], met);
     if (!ruled.ok) return [`${pattern.id} ${way} ${course}: ${ruled.fault}`];
     if (ruled.made !== stitches) return [`${pattern.id} ${way} ${course}: ${ruled.made} of ${stitches}`];
     below = ruled.places;
@@ -87,4 +90,12 @@ it('stripes add the heights of their own rows', () => {
   const { rowShares } = stitchPattern('stripes', { rows: ['single', 'double'] });
   expect(rowShares![1]! / rowShares![0]!).toBeCloseTo(1.8 / 0.88, 9);
   expect(rowShares!.reduce((sum, share) => sum + share, 0)).toBeCloseTo(2, 9);
+});
+
+it('pairs of a linked row are one fewer than its places, and a plain single ends it', () => {
+  const pattern = stitchPattern('linked-single');
+  const row = pattern.row({ stitches: 20, course: 2, below: 'pattern', turningChainCounts: false });
+  expect(wordRow(row, { terms: 'US' })).toBe(
+    'Chain 1, linked single crochet in each of the next 19 stitches, single crochet in the next stitch.',
+  );
 });

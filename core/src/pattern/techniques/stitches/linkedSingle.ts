@@ -13,7 +13,18 @@ export const linkedSingle: Technique = {
   symbol: (x, y, w, h) => `${CROSS(x, y, w, h)}${move(x - 0.45 * w, y + 0.35 * h)}${line(x, y + 0.35 * h)}`,
   also: ['paired'],
   what: 'Each stitch shares a place with the one before it: a dense fabric with little stretch.',
-  moves: [into('stitch', 0, 'where the last stitch ended', 'in same place as last st'), UP, NEXT, UP, through(3)],
+  moves: [
+    into(
+      'stitch',
+      0,
+      'where the last stitch ended; at the beginning of a row in its first stitch or chain',
+      'in same place as last st (at beg of row, in first st)',
+    ),
+    UP,
+    NEXT,
+    UP,
+    through(3),
+  ],
   looks: 'Slanting pairs with no gap between them.',
   mistake: {
     text: 'The first or the last stitch is left out, and the edge runs to a slant.',

@@ -1,5 +1,5 @@
 import { BOW } from '../../../craft/fabric';
-import type { Technique } from '../definition';
+import { step, type Technique } from '../definition';
 import { UP, through, into } from '../moves';
 
 /** Chains that span more than they are wide, held by a short stitch: light and stretchy (handbook 14). */
@@ -12,16 +12,8 @@ export const meshLoop: Technique = {
   abbreviation: 'ch lp',
   symbol: BOW,
   what: 'Chains that span more than they are wide, held by a short stitch: light and stretchy.',
-  moves: [
-    through(1),
-    through(1),
-    through(1),
-    through(1),
-    through(1),
-    into('space', 1, 'in the next loop', 'in next lp'),
-    UP,
-    through(2),
-  ],
+  steps: [step('Work the chains of the loop, as many as the row says.', 'ch as many as the row says')],
+  moves: [into('space', 1, 'in the place that holds the loop', 'in place that holds lp'), UP, through(2)],
   looks: 'Diamonds that all hang alike.',
   mistake: {
     text: 'A chain more or less shows as a diamond larger or smaller than its neighbours.',
