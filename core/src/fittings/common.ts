@@ -1,10 +1,11 @@
-import { BUTTON_THICKNESS_MM } from '../craft/counts';
+import { BUTTON_THICKNESS_MM, leanAfter, shiftToFold } from '../craft/counts';
 import { type Instruction, type WorkedFabric } from '../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../base/figure';
 import type { Built, Cloth, Course, MouthPlace, Foundation, Piece, ShapeSchools } from '../shapes';
 import { rowPiece } from '../shapes/common/rowPiece';
 import type { Free, Work } from '../piece';
-import { type Field, leastToken, mostToken, typedToken } from '../base/units';
+import type { Placed } from './definition';
+import { type Field, leastToken, mostToken, plural, typedToken } from '../base/units';
 
 type Mm = Figure<'mm'>;
 
@@ -189,6 +190,28 @@ export function plainRows(fabric: WorkedFabric): WorkedFabric {
 export function centredOn(total: number, taken: number): { before: number; after: number } {
   const before = Math.floor((total - taken) / 2);
   return { before, after: total - taken - before };
+}
+
+/**
+ * Where the fold lies that something on a face is counted from, and what to do to find it: its rounds lean, so that it has wandered from
+ * where they begin. Nothing where the piece lies no way more than another.
+ *
+ * @param row the round it is worked in
+ * @param back stitches it may be moved back, and `on` further on
+ */
+export function toTheFold(
+  { lies, piece, stitches }: MouthPlace,
+  row: number,
+  { back, on }: { back: number; on: number },
+): { shift: number; notes: NonNullable<Placed['notes']> } {
+  if (lies !== 'flat') return { shift: 0, notes: [] };
+  const shift = shiftToFold(leanAfter(row - 1), Math.floor(stitches / 2), back, on);
+  const where =
+    shift === 0
+      ? 'at the beginning of the round'
+      : `${plural(Math.abs(shift), 'stitch', 'stitches')} ${shift > 0 ? 'on from' : 'before'} the beginning of the round`;
+  const text = `Lay it flat along its bottom and mark both folds: rounds lean, and one of them lies about ${where} now. If yours lies elsewhere, begin as many stitches sooner or later.`;
+  return { shift, notes: [{ piece, row: row - 1, text }] };
 }
 
 /** Where a closure sits across the front. */

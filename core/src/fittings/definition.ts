@@ -20,6 +20,8 @@ export interface DemandContext {
   beside: readonly string[];
   /** What the fittings of the plan give to each other. */
   gifts: readonly Gift[];
+  /** How many rounds below a mouth openings of the plan's fittings reach down; 0 where there are none. */
+  opens: number;
   /** Whether a fitting of the plan closes a flap. */
   closesFlap: boolean;
   thing: WorkedThing;
@@ -100,6 +102,8 @@ export interface FittingDefinition {
   grows?: true;
   /** Cloth that is cut for it, by its figures `wide` and `long`: seam and turned top, mm, and what a size is cut to. */
   cloth?: { seam: number; top: number; toCut: (mm: number) => number };
+  /** How many rounds below the mouth what it leaves open reaches down. */
+  opens?: (options: FieldValues) => number;
   /** Whether it closes a flap, which must then reach far enough to carry it. */
   closesFlap?: boolean;
   /** What it brings with it. */

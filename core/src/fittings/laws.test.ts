@@ -146,12 +146,21 @@ describe('straps', () => {
     });
   });
 
-  it('hang from stitches exactly opposite', () => {
-    const worked = withFittings(flask, [{ kind: 'strap' }]);
-    const last = worked.pieces[0]!.roundCounts!.at(-1)!;
-    expect(worked.steps.find(({ id }) => id === 'sew-strap')!.text).toContain(
-      `stitch 1 and stitch ${Math.floor(last / 2) + 1} of the last round`,
-    );
+  it('hang from places exactly opposite, of an odd round from one between two stitches', () => {
+    const parities = [40, 41, 42, 43, 44, 45].map((neckDiameter) => {
+      const worked = withFittings({ ...flask, thing: { ...flask.thing, neckDiameter: { mm: neckDiameter } } }, [
+        { kind: 'strap' },
+      ]);
+      const last = worked.pieces[0]!.roundCounts!.at(-1)!;
+      const half = Math.floor(last / 2);
+      expect(worked.steps.find(({ id }) => id === 'sew-strap')!.text).toContain(
+        last % 2 === 0
+          ? `stitch 1 and stitch ${half + 1} of the last round`
+          : `stitch 1 of the last round and, opposite, between its stitches ${half + 1} and ${half + 2}`,
+      );
+      return last % 2;
+    });
+    expect(new Set(parities).size).toBe(2);
   });
 });
 

@@ -2,7 +2,7 @@ import type { GroupPart, Instruction, Place } from '../craft/fabric';
 
 /** One place of a row, to be worked into: a stitch, a chain, or a space of chains that spans columns. */
 export interface WorkedPlace {
-  kind: 'stitch' | 'chain' | 'space' | 'row-end' | 'top';
+  kind: 'stitch' | 'chain' | 'space' | 'row-end' | 'top' | 'free-loop';
   columns: number;
 }
 
@@ -12,11 +12,12 @@ const STITCH: WorkedPlace = { kind: 'stitch', columns: 1 };
 /** The top of a chain that counts as the first stitch: the last to be met when the work is turned. */
 const TOP: WorkedPlace = { kind: 'top', columns: 1 };
 const CHAIN: WorkedPlace = { kind: 'chain', columns: 1 };
+const FREE_LOOP: WorkedPlace = { kind: 'free-loop', columns: 1 };
 const ROW_END: WorkedPlace = { kind: 'row-end', columns: 1 };
 
 /** So many stitches, or so many chains, side by side. */
-export function placesOf(count: number, kind: 'stitch' | 'chain' | 'row-end' = 'stitch'): WorkedPlace[] {
-  const place = { stitch: STITCH, chain: CHAIN, 'row-end': ROW_END }[kind];
+export function placesOf(count: number, kind: 'stitch' | 'chain' | 'row-end' | 'free-loop' = 'stitch'): WorkedPlace[] {
+  const place = { stitch: STITCH, chain: CHAIN, 'row-end': ROW_END, 'free-loop': FREE_LOOP }[kind];
   return Array.from({ length: count }, () => place);
 }
 
@@ -96,6 +97,12 @@ class Hook {
     if (this.remaining > 0) throw new Fault(`${this.remaining} left unworked on the first side`);
     this.below = placesOf(chains, 'chain');
     this.at = 0;
+  }
+
+  /** Leaves what was worked before behind, and goes along other loops. */
+  goTo(loops: number): void {
+    if (this.at > 0) throw new Fault('goes to other loops in the middle of a round');
+    this.below = placesOf(loops, 'free-loop');
   }
 
   /** Places further on, behind those that are there. */
@@ -192,6 +199,7 @@ const DOING: Doing = {
     if (closes === 'same-stitch' && hook.made.length === 0) throw new Fault('a loop with no stitch to close into');
   },
   'other-side': (hook, { chains }) => hook.refill(chains),
+  'next-ring': (hook, { loops }) => hook.goTo(loops),
   'mid-loop': (hook) => hook.beginInLast(),
   'close-loop': (hook, { spans }) => {
     if (hook.made.length === 0) throw new Fault('closes into a first stitch that is not there');

@@ -96,6 +96,8 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
       return 'rotate (do not turn over) and work along the other side of the foundation chain';
     case 'along-sides':
       return 'go down the row ends of the strip and up those of its other side';
+    case 'next-ring':
+      return 'along the loops that the next round down leaves free';
     case 'mid-loop':
       return 'begin with the loop you stand in as the next space';
     case 'close-loop':
@@ -168,6 +170,7 @@ const PLACES: Readonly<Record<Place, readonly [one: string, many: string]>> = {
   end: ['end', 'ends'],
   corner: ['corner', 'corners'],
   start: ['start', 'starts'],
+  'free-loop': ['free loop', 'free loops'],
   'row-end': ['row end', 'row ends'],
   row: ['row', 'rows'],
   itself: ['stitch', 'stitches'],

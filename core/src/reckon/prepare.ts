@@ -39,13 +39,31 @@ function prepared(plan: Plan): Prepared {
   const closesFlap = specs.some(({ kind }) => fittingDefinition(kind)!.closesFlap);
   const beside = specs.map(({ kind }) => kind);
   const gifts = specs.flatMap(({ kind }) => fittingDefinition(kind)!.gives ?? []);
+  const opens = Math.max(
+    0,
+    ...specs.map((spec) => {
+      const { opens: down, options } = fittingDefinition(spec.kind)!;
+      return down?.(withDefaults(options, spec)) ?? 0;
+    }),
+  );
   const carrier = plan.carrier ? { carrier: plan.carrier } : {};
   const asked = specs.map((spec, index) => {
     const definition = fittingDefinition(spec.kind)!;
     const options = withDefaults(definition.options, spec);
     return {
       definition,
-      context: { path: `fittings[${index}]`, options, beside, gifts, closesFlap, thing, fabric, fit, ...carrier },
+      context: {
+        path: `fittings[${index}]`,
+        options,
+        beside,
+        gifts,
+        opens,
+        closesFlap,
+        thing,
+        fabric,
+        fit,
+        ...carrier,
+      },
     };
   });
   const demands = demandsOf(asked.map(({ definition, context }) => definition.demands?.(context) ?? {}));

@@ -125,6 +125,8 @@ export interface MouthPlace {
   from: number;
   to: number;
   stitches: number;
+  /** Its bottom lies flat one way, from the place where round 1 began to the one opposite: what sits on a face is counted from there. */
+  lies?: 'flat';
 }
 
 export interface Built {

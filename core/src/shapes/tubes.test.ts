@@ -76,7 +76,8 @@ describe('a bottle bag of plain rounds, a net and plain rounds', () => {
     const [join] = textsOf(bag, 'join-tongue');
     const [, from, to] = /stitches (\d+) to (\d+) of the opening/.exec(join!)!.map(Number);
     const [, first, last] = /from stitch (\d+) to (\d+)/.exec(textsOf(bag, 'tongue-foundation')[0]!)!.map(Number);
-    expect([from, to]).toEqual([n + 1 - last!, n + 1 - first!]);
+    // as many stitches free on one side as on the other
+    expect([to! - from!, from! - last! - 1]).toEqual([last! - first!, n - to! + first! - 1]);
     expect(join).toMatch(/right sides together.*\(8 stitches\) Fasten off\.$/);
   });
 
@@ -351,9 +352,40 @@ describe('rounds', () => {
     const worked = made(plan(wall, { stitch: 'single-back-loop' }));
     const [bag, layer] = worked.pieces;
     expect(textsOf(worked, 'layer-foundation')[0]).toMatch(
-      `Join the yarn in the free front loops of round ${bag!.rows - 3}, the bag held upside down. Work the next rounds over these ${bag!.stitches} stitches.`,
+      `Join the yarn in a loop that round ${bag!.rows - 4} left free, the bag held upside down, the outside facing.`,
     );
-    expect(layer!.rows).toBeLessThan(bag!.rows);
+    // each round goes into the loops of the next one down, to those that the wall’s first round left
+    const rounds = worked.steps.filter(({ piece, row }) => piece === 'layer' && row);
+    expect(rounds).toHaveLength(bag!.sections.at(-1)!.rows - 3);
+    for (const { text } of rounds)
+      expect(text).toContain(
+        `long the loops that the next round down leaves free, single crochet in each of the next ${bag!.stitches} free loops`,
+      );
+    const high = bag!.sections.at(-1)!;
+    expect(layer!.height.value).toBeCloseTo((layer!.rows * high.mm) / high.rows, 6);
+    const skirt = made(
+      plan({ ...wall, fittings: [{ kind: 'second-layer', way: 'skirt', rounds: 4 }] }, { stitch: 'single-back-loop' }),
+    );
+    expect(textsOf(skirt, 'layer-round-2')[0]).toMatch(/^(Chain 1, s|S)ingle crochet in each of the next \d+ stitches/);
+    const under = (above: number, below?: number) =>
+      made(
+        plan(
+          {
+            ...wall,
+            fittings: [
+              { kind: 'handles', above, openMm: 30 },
+              { kind: 'second-layer', ...(below === undefined ? {} : { below }) },
+            ],
+          },
+          { stitch: 'single-back-loop' },
+        ),
+      );
+    // it stops below what the handles leave open
+    const handled = under(4);
+    const opens = handled.steps.findIndex(({ text }) => /chain \d+, skip \d+ stitches/.test(text));
+    const ring = Number(/round (\d+) left free/.exec(textsOf(handled, 'layer-foundation')[0]!)![1]);
+    expect(ring).toBeLessThan(handled.steps[opens]!.row!);
+    expect(() => under(4, 2)).toThrow(/would cover openings of the wall/);
     expect(worked.supplies.yarn.metres.value).toBeGreaterThan(
       1.5 * made(plan({ shape: { kind: 'disc-wall' } }, { stitch: 'single-back-loop' })).supplies.yarn.metres.value,
     );
@@ -406,5 +438,68 @@ describe('the pockets of a saddle', () => {
     expect(refereePiece(worked.steps, 'body').faults).toEqual([]);
     const texts = worked.steps.filter(({ section }) => section === 'pocket in front').map(({ text }) => text);
     expect(texts.at(-1)).toMatch(/single crochet in (each of the next \d+|the next) space/);
+  });
+});
+
+describe('rounds as they lie', () => {
+  const spiral = { schools: { rounds: 'spiral' as const } };
+
+  it('grow an oval floor at its ends, and go on plain along its sides', () => {
+    const floor = {
+      thing: { kind: 'slab', width: { mm: 140 }, height: { mm: 90 }, depth: { mm: 60 } },
+      shape: { kind: 'round-chain', floor: 'flat' },
+    };
+    const worked = made(plan(floor));
+    const [, second, third] = worked.steps.filter(({ row, section }) => row && section === 'base');
+    for (const { work } of [second!, third!]) {
+      const plain = work!.filter((one) => one.do === 'work' && one.times > 8);
+      expect(plain).toHaveLength(2);
+      expect(new Set(plain.map((one) => 'times' in one && one.times)).size).toBe(1);
+    }
+  });
+
+  it('close a base in a spiral before joined ones go on from it', () => {
+    const bottle = { kind: 'cylinder', height: { mm: 200 }, diameter: { mm: 70 } };
+    const box = { kind: 'slab', width: { mm: 120 }, height: { mm: 90 }, depth: { mm: 60 } };
+    for (const [thing, shape] of [
+      [bottle, { kind: 'disc-wall' }],
+      [box, { kind: 'round-chain', floor: 'flat' }],
+    ] as const) {
+      const given = { thing };
+      const worked = made(plan({ ...given, shape: { ...shape, baseRounds: 'spiral' }, schools: { rounds: 'joined' } }));
+      const base = worked.steps.filter(({ row, section }) => row && section === 'base');
+      expect(base.at(-1)!.text).toMatch(/join with a slip stitch to the first stitch\.$/);
+      expect(base.at(-2)!.text).not.toMatch(/join/);
+    }
+  });
+
+  it('lean: handles of a tote are counted from the fold as it lies there, and stay alike', () => {
+    const tote = made(plan({ ...spiral, shape: { kind: 'round-chain' }, fittings: [{ kind: 'handles', openMm: 40 }] }));
+    const open = tote.steps.find(({ text }) => /chain \d+, skip/.test(text))!;
+    const [, before, , between, , after] =
+      /next (\d+) stitches, chain (\d+), skip \d+ stitches, .*?next (\d+) stitches, chain (\d+), skip \d+ stitches, .*?next (\d+) stitches/
+        .exec(open.text)!
+        .map(Number);
+    expect(before! + after!).toBe(between!);
+    const [, shift, way] = /about (\d+) stitches (on from|before) the beginning/.exec(
+      tote.steps[tote.steps.indexOf(open) - 1]!.note!,
+    )!;
+    expect(before! - Math.floor(between! / 2)).toBe(way === 'before' ? -Number(shift) : Number(shift));
+  });
+
+  it('taken in further than the item passes are worked around it, and say so', () => {
+    const flask = {
+      kind: 'cylinder',
+      height: { mm: 200 },
+      diameter: { mm: 70 },
+      shoulderHeight: { mm: 130 },
+      neckDiameter: { mm: 35 },
+    };
+    const taken = made(plan({ thing: flask, shape: { kind: 'disc-wall', takeIn: 'shoulder' } }));
+    expect(taken.advice.map(({ id }) => id)).toContain('stays-on');
+    const last = taken.steps.filter(({ section, row }) => row && section === 'wall').at(-1)!;
+    expect(last.note).toMatch(/^Put the item in now/);
+    const straight = made(plan({ thing: flask, shape: { kind: 'disc-wall' } }));
+    expect(straight.advice.map(({ id }) => id)).not.toContain('stays-on');
   });
 });

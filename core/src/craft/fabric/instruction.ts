@@ -6,7 +6,18 @@ import type { Rhythm } from './rhythm';
  * up no place.
  */
 export type Place =
-  'stitch' | 'chain' | 'space' | 'gap' | 'ring' | 'end' | 'corner' | 'start' | 'row-end' | 'row' | 'itself';
+  | 'stitch'
+  | 'chain'
+  | 'space'
+  | 'gap'
+  | 'ring'
+  | 'end'
+  | 'corner'
+  | 'start'
+  | 'free-loop'
+  | 'row-end'
+  | 'row'
+  | 'itself';
 
 /** What goes into one place beside what: so many stitches of a kind, or chains that span so many columns. */
 export type GroupPart = { stitch: string; count: number } | { chains: number; spans: number };
@@ -49,6 +60,8 @@ export type Instruction =
   | { do: 'mid-loop' }
   /** The round's last loop: half its chain and a stitch tall enough for the rest into its first stitch, so that the hook stands in its middle. */
   | { do: 'close-loop'; chains: number; stitch: string; spans: number }
+  /** On to the loops that a round of the wall left free, so many of them: what was worked before is done. */
+  | { do: 'next-ring'; loops: number }
   /** Chains across to the other end of the row, joined there: what is made goes on round both. */
   | { do: 'chain-across'; chains: number }
   /** With a tube laid flat, one stitch through each pair of stitches of both its layers: it is closed. */

@@ -3,7 +3,7 @@ import { work, type Instruction } from '../../craft/fabric';
 import { chosen, derive, type Figure } from '../../base/figure';
 import { formatNumber, leastToken, mmToken, mostToken, plural } from '../../base/units';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { frontOf, mouthAt, ownStitch, refuse, refuseOpen, withStitches } from '../common';
+import { frontOf, mouthAt, ownStitch, refuse, refuseOpen, toTheFold, withStitches } from '../common';
 
 /** Room for a hand, and for a finger, mm (prior, handbook 6). */
 const ROOM = { hand: 90, finger: 70 } as const;
@@ -67,14 +67,17 @@ function place(context: FittingContext): Placed {
     { do: 'chain', chains: length, spans: length, as: 'chains' },
     { do: 'skip', times: length, into: 'stitch' },
   ];
-  const side = (middle: Instruction[]): Instruction[] => [
-    ...(before > 0 ? [work(stitch, before)] : []),
-    ...middle,
-    ...(after > 0 ? [work(stitch, after)] : []),
-  ];
   // of an odd round the second half has a stitch more
   const rest = n - 2 * half;
-  const both = (middle: Instruction[]) => [...side(middle), ...side(middle), ...(rest > 0 ? [work(stitch, rest)] : [])];
+  const { shift, notes } = toTheFold(wall, opens, { back: before, on: after + rest });
+  const plain = (count: number): Instruction[] => (count > 0 ? [work(stitch, count)] : []);
+  const both = (middle: Instruction[]) => [
+    ...plain(before + shift),
+    ...middle,
+    ...plain(after + before),
+    ...middle,
+    ...plain(after + rest - shift),
+  ];
   const h = fabric.rowHeight.value;
   const w = frontOf(built).width / half;
   return {
@@ -89,6 +92,7 @@ function place(context: FittingContext): Placed {
         instructions: withStitches(filled, both([work(fabric.stitch.base, a, 'chain')])),
       },
     ],
+    notes,
     top: { piece: piece.id, from: opens, to: piece.rows },
     steps: [],
     parts: {
@@ -178,6 +182,7 @@ export const handles: FittingDefinition = {
   asks: ['round-mouth'],
   because: 'They are left open in a round.',
   figures: { chains: 'Chains', opening: 'Opening' },
+  opens: ({ above }) => Number(above) + 1,
   options: [
     {
       key: 'size',

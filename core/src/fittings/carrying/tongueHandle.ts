@@ -5,7 +5,7 @@ import { formatNumber, leastToken, plural } from '../../base/units';
 import { backwards, type Span, type Work } from '../../piece';
 import type { Course, MouthPlace, Piece } from '../../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { centredOn, frontOf, mouthAt, plainRows, refuse, refuseOpen } from '../common';
+import { centredOn, frontOf, mouthAt, plainRows, refuse, refuseOpen, toTheFold } from '../common';
 
 /** Room under the handle for a hand, mm (prior, handbook 6). */
 const ROOM_MM = 90;
@@ -44,12 +44,7 @@ function tongueRow(from: number, to: number): Instruction[] {
 }
 
 /** Its last row crocheted to the stitches opposite, right sides together: the ridge comes to lie inside (handbook 6). */
-function tongueJoin(
-  { id, stitches: foot, rows }: Piece,
-  { piece: body, stitches }: MouthPlace,
-  before: number,
-): Work[] {
-  const from = stitches - before - foot + 1;
+function tongueJoin({ id, stitches: foot, rows }: Piece, { piece: body }: MouthPlace, from: number): Work[] {
   const tip: Span = { piece: id, edge: 'last', from: 1, to: foot };
   const mouth: Span = { piece: body, edge: 'mouth', from, to: from + foot - 1 };
   const says = `Bring the handle over to the other side, not twisted and right sides together, so that its last row lies on stitches ${mouth.from} to ${mouth.to} of the opening.`;
@@ -113,6 +108,13 @@ function place({ built, options, path }: FittingContext): Placed {
     section: 'tongue',
   }));
   const { before } = centredOn(half, foot);
+  // as many stitches are free on one side as on the other, wherever the foot begins
+  const free = Math.floor((mouth.stitches - 2 * foot) / 2);
+  const { shift, notes } = toTheFold(mouth, mouth.to + 1, {
+    back: before,
+    on: mouth.stitches - before - free - 2 * foot,
+  });
+  const [first, opposite] = [before + shift + 1, before + shift + foot + free + 1];
   const seen = frontOf(built).width / half;
   const n = chosen(foot, 'stitches', 'foot of the tongue');
   const r = chosen(courses.length, 'rows', 'rows of the tongue');
@@ -125,7 +127,7 @@ function place({ built, options, path }: FittingContext): Placed {
       kind: 'picked-up',
       count: foot,
       edge: 'seam',
-      from: `along the opening, from stitch ${before + 1} to ${before + foot}`,
+      from: `along the opening, from stitch ${first} to ${first + foot - 1}`,
     },
     stitches: foot,
     rows: courses.length,
@@ -152,8 +154,9 @@ function place({ built, options, path }: FittingContext): Placed {
   };
   return {
     figures: { length, width: piece.width },
-    place: `stitches ${before + 1} to ${before + foot} of one half, joined to those opposite; ${plural(courses.length, 'row')}`,
+    place: `stitches ${first} to ${first + foot - 1} of one half, joined to those opposite; ${plural(courses.length, 'row')}`,
     rows: [],
+    notes,
     pieces: [piece],
     steps: [
       {
@@ -161,7 +164,7 @@ function place({ built, options, path }: FittingContext): Placed {
         section: 'handle',
         kind: 'assembly',
         after: piece.id,
-        does: tongueJoin(piece, mouth, before),
+        does: tongueJoin(piece, mouth, opposite),
         check: {
           look: 'The handle is not twisted, and the same number of stitches is free on both sides.',
           repair: `Unpick it and move it by one stitch. It should stand ${leastToken(ROOM_MM)} above the opening at its middle.`,

@@ -110,13 +110,17 @@ describe('a strap', () => {
     const worked = strapped({ strap: 'worked-on' }, tube);
     const n = worked.pieces[0]!.roundCounts!.at(-1)!;
     const { text } = step(worked, 'make-strap');
-    const [, chains] = /Chain (\d+), slip stitch in stitch (\d+) of the last round/.exec(text)!;
-    expect(text).toContain(`stitch ${n / 2 + 1} of the last round`);
+    const [, chains] = /Chain (\d+), slip stitch in the stitch that lies (\d+) on from where it began/.exec(text)!;
+    expect(text).toContain(`the stitch that lies ${n / 2} on from`);
+    // its rounds lean: the fold has wandered from where they begin
+    expect(text).toMatch(
+      /^Lay it flat along its bottom and slip stitch on to the next fold, about \d+ stitches\. The strap/,
+    );
     expect(text).toContain(`Single crochet in each of the next ${chains} chains`);
     expect(worked.steps.map(({ id }) => id)).not.toContain('sew-strap');
     const ids = worked.steps.map(({ id }) => id);
     expect(ids.indexOf('make-strap')).toBeLessThan(ids.indexOf('fasten-off-body'));
-    expect(step(strapped({ strap: 'worked-on', apart: 5 }, tube), 'make-strap').text).toContain('in stitch 6 of');
+    expect(step(strapped({ strap: 'worked-on', apart: 5 }, tube), 'make-strap').text).toContain('lies 5 on from');
     expect(() => strapped({ strap: 'worked-on', apart: n }, tube)).toThrow(/comes round to it again/);
   });
 

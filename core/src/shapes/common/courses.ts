@@ -241,6 +241,13 @@ function risen(body: Instruction[], base: BaseId, { turningChainCounts }: ShapeS
   return first.times > 1 ? [...start, { ...first, times: first.times - 1 }, ...rest] : [...start, ...rest];
 }
 
+/** A base that runs in a spiral is closed before joined rounds go on from it: the step of its last round is slipped over (handbook 4.4). */
+export function closedUnder(courses: Course[], base: ShapeSchools, wall: ShapeSchools): Course[] {
+  const last = courses.at(-1);
+  if (!last || base.rounds !== 'spiral' || wall.rounds !== 'joined') return courses;
+  return [...courses.slice(0, -1), { ...last, instructions: [...last.instructions, { do: 'join' }] }];
+}
+
 function known(made: Map<number, Course>, key: number, make: () => Course): Course {
   const before = made.get(key);
   if (before) return before;

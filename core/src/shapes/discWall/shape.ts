@@ -9,9 +9,9 @@ import {
   shareOut,
 } from '../../craft/counts';
 import { lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../../craft/fabric';
-import { chosen, derive, type Figure } from '../../base/figure';
+import { chosen, derive, type Advice, type Figure } from '../../base/figure';
 import { baseSuits, tubeGirth, type Want } from '../../craft/fit';
-import { formatNumber, plural, type Field } from '../../base/units';
+import { formatNumber, mmToken, plural, type Field } from '../../base/units';
 import type { Band } from '../../piece';
 import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from '../definition';
 import {
@@ -32,7 +32,7 @@ import {
 } from '../../drawing';
 import { baseSizes } from '../common/baseSizes';
 import { chosenCount, pickAdvice } from '../common/choice';
-import { BASE_ROUNDS, baseSchools, bandRounds, levelOnLast, roundOf, staggered } from '../common/courses';
+import { BASE_ROUNDS, baseSchools, closedUnder, bandRounds, levelOnLast, roundOf, staggered } from '../common/courses';
 import { coverDrive } from '../common/drive';
 import { roundPiece, roundsFor, wallBands, type RoundRun } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
@@ -132,7 +132,12 @@ function build(context: ShapeContext): Built {
   );
   const width = flatWidth(n, fabric.stitchWidth);
   const runs: RoundRun[] = [
-    { name: 'base', courses: disc.courses, fabric: base, wanted: disc.radius },
+    {
+      name: 'base',
+      courses: closedUnder(disc.courses, baseSchools(context), schools),
+      fabric: base,
+      wanted: disc.radius,
+    },
     {
       name: 'wall',
       courses: bandRounds(bands, count, schools, 'wall', { upon: 'plain', on: base.stitch.base }),
@@ -145,6 +150,7 @@ function build(context: ShapeContext): Built {
       : []),
   ];
   const start = disc.counts[0]!;
+  const stays = shoulder ? staysOn(context, plain, shoulder.neck) : [];
   const piece = roundPiece({
     id: 'body',
     name: 'Bag',
@@ -164,6 +170,7 @@ function build(context: ShapeContext): Built {
     notes: {
       1: MARK_FIRST_STITCH,
       [disc.counts.length]: 'The base is done.',
+      ...(stays.length > 0 ? { [disc.counts.length + wallRounds]: STAYS_ON } : {}),
     },
   });
   return {
@@ -182,11 +189,36 @@ function build(context: ShapeContext): Built {
       ? { piece: 'body', fabric: plain, from: piece.rows, to: piece.rows, stitches: shoulder.neck }
       : mouthOf(piece, top, count),
     ...(shoulder ? { upright: mouthOf({ id: piece.id, rows: disc.counts.length + wallRounds }, top, count) } : {}),
-    assembly: tubeEnd(piece, schools, 'Stand the item in it: does the last round come where you want it?'),
+    assembly: tubeEnd(
+      piece,
+      schools,
+      stays.length > 0
+        ? 'Does the last round come where you want it on the item?'
+        : 'Stand the item in it: does the last round come where you want it?',
+    ),
     ...tubeMouth(piece, schools),
-    advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice],
+    advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice, ...stays],
     views: views(context, piece, disc.counts, wallRounds, count, base, shoulder),
   };
+}
+
+const STAYS_ON =
+  'Put the item in now: the next rounds are worked around its shoulder, and it does not come out through them again.';
+
+/** Taken in so far that the thing does not pass, even stretched: it is worked around it, and what would let it out (handbook 3). */
+function staysOn({ thing }: ShapeContext, plain: WorkedFabric, neck: number): Advice[] {
+  const mouth = neck * plain.stitchWidth.value - Math.PI * plain.thickness.value;
+  if (mouth * (1 + plain.stitch.factors.stretchAcross) >= thing.girth.value) return [];
+  return [
+    {
+      id: 'stays-on',
+      severity: 'advice',
+      text: `Taken in to the neck it opens ${mmToken(mouth)} around, and the item is ${mmToken(thing.girth.value)}. It is worked around it and stays on.`,
+      repair: 'To take the item out, leave the sides straight up and close them with a drawstring.',
+      change: { 'shape.takeIn': 'none' },
+      at: 'shape.takeIn',
+    },
+  ];
 }
 
 /** What a shoulder is worked in: the wall's stitch plainly. */

@@ -74,7 +74,7 @@ function build(context: ShapeContext): Built {
     },
     assembly: assembly(piece, schools, bottomFirst, join),
     ...(bottomFirst
-      ? { mouth: mouthOf(piece, bands.at(-1)!, count), ...tubeMouth(piece, schools) }
+      ? { mouth: { ...mouthOf(piece, bands.at(-1)!, count), lies: 'flat' as const }, ...tubeMouth(piece, schools) }
       : { rim: 'Its opening is the chain. Begin at the bottom to edge it.' }),
     advice: pickAdvice(choice, fabric.stitch.rounds),
     views: tubeViews({

@@ -7,7 +7,7 @@ import {
   type CountCondition,
   refuseBeyond,
 } from '../../craft/counts';
-import { firstFabric, type WorkedFabric } from '../../craft/fabric';
+import { firstFabric, work, type Instruction, type WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Advice, type Figure } from '../../base/figure';
 import { baseSuits, bottomGive, type Want } from '../../craft/fit';
 import { type Field, formatNumber, leastToken, mmToken } from '../../base/units';
@@ -16,7 +16,7 @@ import { floorDrawn, floorTail, panel, type Part } from '../../drawing';
 import { aroundChain } from '../common/aroundChain';
 import { baseSizes } from '../common/baseSizes';
 import { chosenCount, pickAdvice } from '../common/choice';
-import { BASE_ROUNDS, baseSchools, bandRounds, roundOf, staggered } from '../common/courses';
+import { BASE_ROUNDS, baseSchools, bandRounds, closedUnder, roundOf, staggered } from '../common/courses';
 import { wantedFront } from '../common/flat';
 import { roundPiece, wallBands, type RoundRun } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
@@ -108,6 +108,24 @@ function bottomOf(context: ShapeContext, floor: WorkedFabric, count: number): Bo
 }
 
 /**
+ * A further round of an oval floor: what it grows by belongs to its ends, half to each; along the straight sides it goes on plain (law,
+ * handbook 4.1).
+ */
+function ovalRound({ side }: Bottom, before: number, ends: number, stitch: string, phase: number): Instruction[] {
+  const straight = side - 1;
+  const half = (count: number, end: 0 | 1) => {
+    const both = count - 2 * straight;
+    return end === 0 ? Math.floor(both / 2) : Math.ceil(both / 2);
+  };
+  const shrinks = ends < before;
+  if (straight < 1 || shrinks || half(before, 0) < 1) return changeRound(before, ends, stitch, phase);
+  return ([0, 1] as const).flatMap((end) => [
+    work(stitch, straight),
+    ...changeRound(half(before, end), half(ends, end), stitch, phase),
+  ]);
+}
+
+/**
  * Rounds worked on both sides of a chain: a seamless bottom, folded flat or with an oval floor (handbook 5.4).
  *
  * @throws PlanProblem when a floor is asked for under something flat, or round
@@ -130,7 +148,7 @@ function build(context: ShapeContext): Built {
     const body =
       before === undefined
         ? aroundChain(first.base, skipped, bottom.side, bottom.ends)
-        : changeRound(before, ends, first.base, staggered(index));
+        : ovalRound(bottom, before, ends, first.base, staggered(index));
     return before === undefined && floorSchools.rounds === 'joined'
       ? {
           ...roundOf(body, ends, first.base, { ...floorSchools, rounds: 'spiral' }, section),
@@ -148,7 +166,12 @@ function build(context: ShapeContext): Built {
   const banded = fabric.bands ? { bands } : {};
   const runs: RoundRun[] = withFloor
     ? [
-        { name: 'base', courses: floorCourses, fabric: floor, wanted: thing.depth },
+        {
+          name: 'base',
+          courses: closedUnder(floorCourses, floorSchools, schools),
+          fabric: floor,
+          wanted: thing.depth,
+        },
         { name: 'wall', courses: wall, fabric, wanted, ...banded },
       ]
     : [{ name: 'wall', courses: [...floorCourses, ...wall], fabric, wanted, ...banded }];
@@ -199,7 +222,7 @@ function build(context: ShapeContext): Built {
       also: alsoOf(girth, depth),
       ...(withFloor ? { wants: [floorWant(bottom, floor, fabric)] } : {}),
     },
-    mouth: mouthOf(piece, bands.at(-1)!, wallCount),
+    mouth: { ...mouthOf(piece, bands.at(-1)!, wallCount), lies: 'flat' },
     assembly: tubeEnd(piece, schools, 'Is the last round the height you want with the item in it?'),
     ...tubeMouth(piece, schools),
     advice: [...pickAdvice(choice, fabric.stitch.rounds), ...floorAdvice(bottom, floor)],

@@ -159,7 +159,7 @@ it('ends level in front and behind at every height, where nothing goes on above'
       const { pieces } = reckon({
         format: 'keep-snug.plan/1',
         title: 'slab',
-        thing: { kind: 'slab', width: { mm: 80 }, height: { mm: height }, depth: { mm: 10 } },
+        thing: { kind: 'slab', width: { mm: 110 }, height: { mm: height }, depth: { mm: 10 } },
         fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 } },
         shape: { kind },
         fit: { name: 'snug' },

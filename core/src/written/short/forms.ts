@@ -32,6 +32,7 @@ const PLACES: Readonly<Record<Place, readonly [one: string, many: string]>> = {
   end: ['end', 'ends'],
   corner: ['corner', 'corners'],
   start: ['start', 'starts'],
+  'free-loop': ['free lp', 'free lps'],
   'row-end': ['row end', 'row ends'],
   row: ['row', 'rows'],
   itself: ['itself', 'itself'],
@@ -292,6 +293,13 @@ export const FORMS: Forms = {
       }),
     },
   ],
+  'next-ring': [
+    {
+      write: ({ loops }) => `along ${loops} free lps of next rnd down`,
+      reads: pattern(`along ${N} free lps of next rnd down`),
+      read: ([loops]) => ({ do: 'next-ring', loops: many(loops) }),
+    },
+  ],
   'chain-across': [
     {
       write: ({ chains }, { ss }) => `ch ${chains} and ${ss} in other end of row`,
@@ -389,6 +397,7 @@ export function writeShort(one: Instruction, words: ShortWords): string {
 const READING: readonly Instruction['do'][] = [
   'turning-chain',
   'loop',
+  'next-ring',
   'chain-across',
   'chain',
   'skip',

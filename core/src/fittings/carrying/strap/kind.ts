@@ -19,6 +19,8 @@ export interface Made {
   steps: WorkStep[];
   piece?: Piece;
   notions: Notion[];
+  /** Where it is held, in words, where that follows from how it is made. */
+  anchors?: string;
 }
 
 /** One kind of strap. A new one is a file of its own and a line in `kinds/index.ts`. */

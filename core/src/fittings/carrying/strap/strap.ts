@@ -40,7 +40,7 @@ function place(context: FittingContext): Placed {
       `A loop of ${typedToken(loop.value)} leaves no strap beyond the ${mmToken(face.width)} between its anchors. Make it ${leastToken(face.width + 3 * SEWN_MM)} or more.`,
     );
   const made = kind.make(length, context);
-  const anchors = anchorWords(built);
+  const anchors = made.anchors ?? anchorWords(built);
   return {
     figures: { loop, load, length, growth: grows, ...made.figures },
     place: `${kind.name}, {mm:${formatNumber(length.value)}} to make, anchors ${anchors}`,
@@ -72,11 +72,14 @@ function place(context: FittingContext): Placed {
   };
 }
 
-/** Anchors exactly opposite: the two side seams, or two stitches half the round apart (handbook 6). */
+/** Anchors opposite each other: the two side seams, or half the round apart (handbook 6). */
 function anchorWords({ mouth }: FittingContext['built']): string {
   if (!mouth) return 'the two side edges';
   const half = Math.floor(mouth.stitches / 2);
-  return `stitch 1 and stitch ${half + 1} of the last round`;
+  // of an odd round the place opposite lies between two stitches
+  return mouth.stitches % 2 === 0
+    ? `stitch 1 and stitch ${half + 1} of the last round`
+    : `stitch 1 of the last round and, opposite, between its stitches ${half + 1} and ${half + 2}`;
 }
 
 function advise(

@@ -1,7 +1,7 @@
-import { formatNumber } from '../../../../base/units';
+import { formatNumber, plural } from '../../../../base/units';
 import { work } from '../../../../craft/fabric';
 import type { Free } from '../../../../piece';
-import { chainsFor, refuse } from '../../../common';
+import { chainsFor, refuse, toTheFold } from '../../../common';
 import type { FittingContext } from '../../../definition';
 import type { Made, Mm, StrapKind } from '../kind';
 
@@ -9,6 +9,7 @@ import type { Made, Mm, StrapKind } from '../kind';
 interface ChainedOn extends Pick<Free, 'lead' | 'from' | 'onward'> {
   began: string;
   held: string;
+  anchors?: string;
 }
 
 /** At the two sides of an opening no hook waits at (handbook 6). */
@@ -41,18 +42,22 @@ function chainedOn({ built: { mouth, rimGoesOn }, options, path }: FittingContex
       `${path}.apart`,
       `The last round has ${mouth.stitches} stitches; ${on} on from the first comes round to it again. Make it ${mouth.stitches - 1} or less.`,
     );
+  const { shift } = toTheFold(mouth, mouth.to + 1, { back: 0, on: Math.floor(mouth.stitches / 2) });
+  const fold = `Lay it flat along its bottom and slip stitch on to the next fold, about ${plural(shift, 'stitch', 'stitches')}. `;
   return {
-    lead: 'The strap, from where the hook is:',
+    lead: `${shift > 0 ? fold : ''}The strap, from where the hook is:`,
     from: '',
     onward: true,
     began: 'the stitch it began at',
-    held: `stitch ${on + 1} of the last round`,
+    // a levelled end has moved the hook: what lies opposite is counted from where it is
+    held: `the stitch that lies ${on} on from where it began`,
+    anchors: `where the hook is, and ${plural(on, 'stitch', 'stitches')} further on`,
   };
 }
 
 /** Chained on at one place, held at the other and covered with {single} on the way back (handbook 6). */
 function coveredChain(length: Mm, context: FittingContext): Made {
-  const { began, held: other, ...place } = chainedOn(context);
+  const { began, held: other, anchors, ...place } = chainedOn(context);
   const { chains, made } = chainsFor(length, context.fabric.chain);
   const n = chains.value;
   const strap: Free = {
@@ -72,6 +77,7 @@ function coveredChain(length: Mm, context: FittingContext): Made {
   return {
     figures: { chains, made },
     notions: [],
+    ...(anchors ? { anchors } : {}),
     steps: [
       {
         id: 'make-strap',
