@@ -40,7 +40,8 @@ export function borderPart(
     const [top, right, bottom, left] = edges.map((edge) => along[edge] ?? 0);
     return { stitch, corner, sides: [top!, right!, bottom!, left!] as const };
   });
-  return { type: 'border', ...box, depth: depth / rounds.length, rounds };
+  const colour = border.colour ? { colour: border.colour } : {};
+  return { type: 'border', ...box, depth: depth / rounds.length, rounds, ...colour };
 }
 
 interface PanelWish {

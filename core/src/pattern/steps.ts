@@ -6,7 +6,7 @@ import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { countedWords } from './counted';
 import { wordRow } from './wording';
-import { borderCounted, wordWork } from './workWords';
+import { borderCounted, drawnThrough, wordWork } from './workWords';
 
 /** One thing to do. Rows and rounds say what they end on; other steps have no count. */
 export interface Step {
@@ -373,7 +373,7 @@ export function workSteps(
       section,
       kind,
       text: [
-        joined ? `With ${joined}:` : '',
+        joined ? (goesOn ? drawnThrough(joined) : `With ${joined}:`) : '',
         ...does.map((work) => wordWork(told.get(work)!, schools)),
         text ? wordText(text, schools) : '',
       ]

@@ -97,3 +97,43 @@ describe('rows along an edge', () => {
     expect(ended(3).text).toMatch(/Row 1: .*Turn\. Row 2: .*Turn\. Row 3: /);
   });
 });
+
+describe('what hangs has a colour', () => {
+  const toned = (shape: object, fittings: Plan['fittings'] = []) =>
+    reckon({
+      ...Object.values(TERN_POINT.plans)[0]!,
+      fittings,
+      shape: { kind: 'strip-across', ...shape },
+    } as Plan);
+
+  it.each([{ kind: 'strip-across' }, { kind: 'packet' }, { kind: 'two-panels' }])(
+    'an edging in another is drawn through the loop it goes on from, and its yarn is that colour’s: %j',
+    (shape) => {
+      const plain = toned({ ...shape, edging: 2 });
+      const lime = toned({ ...shape, edging: 2, edgingColour: 'lime' });
+      const text = (worked: typeof plain) => worked.steps.find(({ id }) => id === 'edging')!.text;
+      expect(text(lime)).toMatch(
+        /^Draw lime through the loop on the hook, and cut the yarn it was of\. (Turn\. )?Round 1: Chain 1/,
+      );
+      expect(text(plain)).not.toMatch(/through the loop on the hook/);
+      expect(plain.supplies.byColour).toEqual([]);
+      const needs = Object.fromEntries(lime.supplies.byColour.map(({ name, metres }) => [name, metres]));
+      expect(needs.lime).toBeGreaterThan(1);
+      expect(Object.values(needs).reduce((sum, one) => sum + one, 0)).toBeCloseTo(lime.supplies.yarn.metres.value, 6);
+    },
+  );
+
+  it('a tie that goes on from a last round in another is no longer worked in the first one’s', () => {
+    const tote = Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'ring-tube')!;
+    const { steps } = reckon({
+      ...tote,
+      fittings: [{ kind: 'edging' }, { kind: 'mouth-loop', colour: 'honey' }],
+    });
+    const loop = steps.find(({ id }) => id === 'work-mouth-loop')!;
+    expect(loop.text).toMatch(/^Draw honey through the loop on the hook/);
+    // chained before the yarn is cut, not joined on anew
+    const ids = steps.map(({ id }) => id);
+    expect(ids.indexOf('work-mouth-loop')).toBeLessThan(ids.indexOf('fasten-off-body'));
+    expect(loop.text).not.toMatch(/Join the yarn/);
+  });
+});

@@ -74,16 +74,21 @@ function wordBorder(border: Border, before: Hand, courses: readonly BorderPart[]
   return [start, ...told, `(${borderCounted(border)})`].filter(Boolean).join(' ');
 }
 
+/** What hangs has a colour: the loop is made one of the next before it goes on (handbook 4.4). */
+export const drawnThrough = (colour: string): string =>
+  `Draw ${colour} through the loop on the hook, and cut the yarn it was of.`;
+
 /** Gone on from the loop, turned where the other side has to face; else with the yarn joined where it begins. */
 function startWords(border: Border, { live, facing, of }: Hand): string {
-  const { near, closed, side = 'right', path } = border;
+  const { near, closed, side = 'right', path, colour } = border;
   if (!live) {
     const faces = near ?? (closed ? 'the outside facing' : `the ${side} side facing`);
-    return `With ${faces}, join the yarn ${beginningOf(border)}.`;
+    return `With ${faces}, join ${colour ?? 'the yarn'} ${beginningOf(border)}.`;
   }
   // what lies behind the nearest layer shows its other side
   const behind = path[0]!.spans[0].piece !== of;
-  return (facing === side) === behind ? 'Turn.' : '';
+  const turn = (facing === side) === behind ? 'Turn.' : '';
+  return [colour ? drawnThrough(colour) : '', turn].filter(Boolean).join(' ');
 }
 
 /** What people count of a border's last round: its stitches, or its loops. */

@@ -36,6 +36,8 @@ export interface Border {
   closed: boolean;
   /** Where it begins, in words; nothing where the first part of its way says it. */
   from?: string;
+  /** What it is worked in, where not in the colour of what it is worked on. */
+  colour?: string;
   /** Which side faces of the nearest layer, the first of each part's, as it begins; the right one where nothing is said. */
   side?: 'wrong';
   /** What lies towards the maker, in words: “the front towards you”; nothing where it is the right side. */

@@ -75,7 +75,7 @@ it('stays in its colour where the piece says another, and a border that goes on 
   const edged = { ...plan, fittings: [plan.fittings![0]!, { kind: 'edging', colour: 'rose' }] };
   expect(joined(reckon(edged))).toBe(1);
   const kelp = reckon({ ...plan, fittings: [plan.fittings![0]!, { kind: 'edging', colour: 'kelp' }] });
-  expect(kelp.steps.find(({ id }) => id === 'work-edging')!.text).toMatch(/^With kelp:/);
+  expect(kelp.steps.find(({ id }) => id === 'work-edging')!.text).toMatch(/^Draw kelp through the loop/);
 });
 
 it('a twisted cord is in its colour, and takes of it what is cut for it', () => {

@@ -138,6 +138,8 @@ export interface Built {
   model: FitModel;
   flap?: FlapPlace;
   mouth?: MouthPlace;
+  /** The edge of the back along its opening, where that is a row: what is worked into it sits in that row. */
+  backEdge?: { piece: string; edge: RawEdge; row: number };
   /** The highest of its rounds that holes can be left in, where that is not the mouth: below a shoulder. */
   upright?: MouthPlace;
   assembly: WorkStep[];

@@ -34,12 +34,14 @@ export function loopLength(diameter: Mm, thickness: Mm): Mm {
 /** The flap's last row with the loop at its place: as many stitches lie left of its middle as right where that is the middle. */
 export function loopRow(row: readonly Instruction[], stitches: number, chains: number, share?: number): Instruction[] {
   const { after, closes } = loopAfter(stitches, share);
+  // a chain that counts is the first of them
+  const before = after - (row.some((one) => one.do === 'turning-chain' && one.counts) ? 1 : 0);
   return row.flatMap((instruction): Instruction[] => {
-    if (instruction.do !== 'work' || instruction.times !== stitches) return [instruction];
+    if (!isRun(instruction, stitches)) return [instruction];
     return [
-      { ...instruction, times: after },
+      { ...instruction, times: before },
       { do: 'loop', chains, closes },
-      { ...instruction, times: stitches - after },
+      { ...instruction, times: instruction.times - before },
     ];
   });
 }
@@ -136,9 +138,13 @@ const counted = (how: 'at' | 'about', { rectangle }: Piece, down: Across, place:
   rectangle ? '' : `, ${how} ${down} ${place}`;
 
 /** Whether the row is plain stitches all along, so that the loop can sit in it; else it is joined on afterwards. */
-function takesLoop(row: readonly Instruction[], stitches: number): boolean {
-  return row.some((one) => one.do === 'work' && one.times === stitches);
+export function takesLoop(row: readonly Instruction[], stitches: number): boolean {
+  return stitches > 4 && row.some((one) => isRun(one, stitches));
 }
+
+/** The one run of plain stitches that a row is; one of them may be the chain it began with, or a plain one that ends it. */
+const isRun = (one: Instruction, stitches: number): one is Extract<Instruction, { do: 'work' }> =>
+  one.do === 'work' && one.times >= stitches - 1 && one.into === 'stitch';
 
 /** A loop typed shorter than its button needs. */
 function tooSmall(chains: number, needed: number, path: string): Advice[] {

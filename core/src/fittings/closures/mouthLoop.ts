@@ -1,9 +1,11 @@
 import { chosen, derive, type Figure } from '../../base/figure';
+import type { Instruction } from '../../craft/fabric';
 import type { Free } from '../../piece';
+import type { Built, MouthPlace, WorkStep } from '../../shapes';
 import { formatNumber, mmToken, mostToken, plural, typedToken } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { buttonArea } from './buttonLoop';
-import { BUTTON_FIELDS, chainsFor, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere } from '../common';
+import { buttonArea, loopRow, takesLoop } from './buttonLoop';
+import { BUTTON_FIELDS, chainsFor, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere, toTheFold } from '../common';
 
 type Mm = Figure<'mm'>;
 
@@ -43,19 +45,9 @@ function place({ built, fabric, thing, options, path }: FittingContext): Placed 
   return {
     figures: { asked, chains, length: made, buttonBelow: below },
     place: `loop ${where} of the back’s edge, ${plural(chains.value, 'chain')}; button on the front, {mm:${formatNumber(below.value)}} below its edge`,
-    rows: [],
+    ...loopMade(built, chains.value, options.inFromMm === undefined ? 0.5 : inFrom / face.width),
     steps: [
-      {
-        id: 'work-mouth-loop',
-        section: 'closing',
-        kind: 'closure',
-        does: [joined(chains.value, where)],
-        check: {
-          look: 'Does the button go through, edge on, and hold?',
-          repair: 'Make the loop a chain shorter or longer.',
-        },
-        minutes: 2,
-      },
+      ...loopSteps(built, chains.value, where, options.inFromMm === undefined),
       {
         id: 'sew-button',
         section: 'closing',
@@ -92,6 +84,66 @@ function loopAsked(diameter: Mm, thickness: Mm, gap: Mm): Mm {
     { diameter, thickness, gap },
     (v) => Math.max(2 * (v.diameter + v.thickness), 2 * (v.gap + v.diameter / 2)),
   );
+}
+
+const LOOP_STEP = 'work-mouth-loop';
+
+/** In the row that becomes the back's edge, or in the last border worked along it. */
+function loopMade({ backEdge, pieces }: Built, chains: number, share: number): Pick<Placed, 'rows' | 'loop'> {
+  if (!backEdge) return { rows: [] };
+  const { piece, edge, row } = backEdge;
+  const { courses, stitches } = pieces.find(({ id }) => id === piece)!;
+  const last = courses[row - 1]!.instructions;
+  const rows = takesLoop(last, stitches) ? [{ piece, row, instructions: loopRow(last, stitches, chains, share) }] : [];
+  return { rows, loop: { piece, edge, chains, step: LOOP_STEP, share } };
+}
+
+/**
+ * The loop as a step of its own: gone on with from a last round, before its yarn is cut; else joined on, where no row nor border is there
+ * to hold it.
+ */
+function loopSteps(
+  { backEdge, pieces, rimGoesOn, mouth }: Built,
+  chains: number,
+  where: string,
+  middle: boolean,
+): WorkStep[] {
+  const piece = backEdge && pieces.find(({ id }) => id === backEdge.piece)!;
+  if (piece && takesLoop(piece.courses[backEdge.row - 1]!.instructions, piece.stitches)) return [];
+  const onward = rimGoesOn && mouth && middle ? goneOn(mouth, chains) : undefined;
+  return [
+    {
+      id: LOOP_STEP,
+      section: 'closing',
+      kind: 'closure',
+      ...(onward ? ({ after: mouth!.piece, goesOn: true } as const) : {}),
+      does: [onward ?? joined(chains, where)],
+      check: {
+        look: 'Does the button go through, edge on, and hold?',
+        repair: 'Make the loop a chain shorter or longer.',
+      },
+      minutes: 2,
+    },
+  ];
+}
+
+/** From where the hook is, by slip stitches along to the middle of a half: that half becomes the back. */
+function goneOn(mouth: MouthPlace, chains: number): Free {
+  const half = Math.floor(mouth.stitches / 2);
+  const { shift } = toTheFold(mouth, mouth.to + 1, { back: 0, on: half });
+  const on = (shift + Math.floor(half / 2)) % half;
+  const found = mouth.lies ? 'Lay it flat along its bottom: the loop comes to the middle of one side, the back. ' : '';
+  const along: Instruction[] = on > 0 ? [{ do: 'slip-along', times: on }] : [];
+  return {
+    do: 'free',
+    id: 'mouth-loop',
+    lead: `${found}From where the hook is:`,
+    from: '',
+    courses: [[...along, { do: 'loop', chains, closes: 'same-stitch' }]],
+    times: 1,
+    tails: 0,
+    onward: true,
+  };
 }
 
 const joined = (chains: number, where: string): Free => ({

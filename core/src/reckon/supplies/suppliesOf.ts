@@ -60,13 +60,23 @@ function colouredSteps(
   after: readonly WorkStep[],
   told: ReadonlyMap<Work, Walked>,
 ): { colour: string; metres: number }[] {
-  return after.flatMap((step) => {
+  const plain = fabric.also('single', fabric.worked);
+  const steps = after.flatMap((step) => {
     const { colour, does = [] } = step;
     if (!colour) return [];
     const walked = does.flatMap((work) => told.get(work) ?? []);
-    return [{ colour, metres: stepYarn(spec, step, walked, fabric.also('single', fabric.worked)) }];
+    return [{ colour, metres: stepYarn(spec, step, walked, plain) }];
   });
+  const borders = [...told.values()].flatMap((walked) => {
+    const { work } = walked;
+    if (work.do !== 'border' || !work.colour) return [];
+    return [{ colour: work.colour, metres: stepYarn(spec, NO_MORE, [walked], plain) }];
+  });
+  return [...steps, ...borders];
 }
+
+/** A border by itself. */
+const NO_MORE: WorkStep = { id: '', section: '', kind: 'assembly' };
 
 const sized = (notion: Notion, { units }: Schools): Notion =>
   notion.size === undefined ? notion : { ...notion, size: wordLengths(notion.size, units) };

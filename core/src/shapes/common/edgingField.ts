@@ -1,4 +1,4 @@
-import type { Field, NumberField } from '../../base/units';
+import type { Field, FieldValues, NumberField, TextField } from '../../base/units';
 
 const KEY = 'edging';
 
@@ -14,6 +14,22 @@ export const edgingField = (more: Pick<NumberField, 'help'> & Partial<NumberFiel
   default: 0,
   ...more,
 });
+
+/** What the edging is worked in, where not as the piece. */
+export const EDGING_COLOUR: TextField = {
+  key: 'edgingColour',
+  kind: 'text',
+  label: 'Edging in another colour',
+  help: 'Its colour by name. Left empty: as the piece.',
+  max: 60,
+  optional: true,
+  when: ({ edging }) => Number(edging) > 0,
+};
+
+/** The colour chosen for it; nothing where it is the piece's own. */
+export function edgingColour({ edgingColour: given }: FieldValues): string | undefined {
+  return typeof given === 'string' && given.trim() !== '' ? given.trim() : undefined;
+}
 
 /**
  * Other numbers of rounds that a shape's edging may have, in the order they are asked for.

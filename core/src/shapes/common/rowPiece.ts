@@ -91,10 +91,17 @@ function inRows({ fabric, lengths }: RowPieceWish): { spans: RowSpan[]; reach: R
     // the last boundary is the piece's own end
     const before = whole - asked.at(-1)!.mm;
     const spans = cumulativeRows([...asked.slice(0, -1), { ...asked.at(-1)!, mm: reach(rows) - before }], reach);
-    if (spans.at(-1)!.to <= rows) return { spans, reach };
-    rows = spans.at(-1)!.to;
+    const { to } = spans.at(-1)!;
+    // a row fewer, so that two faces end level, must leave one to fill
+    if (to < fixedRows(bands) + 1) return { spans: cumulativeRows(level(asked, reach(rows + 1)), reach), reach };
+    if (to <= rows) return { spans, reach };
+    rows = to;
   }
 }
+
+/** Sections that end level, each half of a length. */
+const level = <T extends Span>(asked: readonly T[], mm: number): T[] =>
+  asked.map((span) => ({ ...span, mm: mm / asked.length }));
 
 const rowsOfBand = ({ fabric: { rowHeight, stitch }, courses }: WorkedBand): BandRows => ({
   courses,

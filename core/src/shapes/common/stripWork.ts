@@ -81,7 +81,7 @@ function rawOutline({ piece, long, places, front, placeOf, end }: StripEdges): O
 }
 
 /** The edging of a rectangle all round, before anything is done with it: it goes on from where the last row ends. */
-export function edgingAround(piece: Piece, courses: number): Border {
+export function edgingAround(piece: Piece, courses: number, colour?: string): Border {
   const edges = edgesOf(piece);
   const n = piece.stitches;
   const rows = piece.rows;
@@ -110,6 +110,7 @@ export function edgingAround(piece: Piece, courses: number): Border {
     id: 'edging',
     stitch: 'single',
     courses,
+    ...(colour ? { colour } : {}),
     closed: true,
     from: 'at a corner',
     path: path.filter(({ stitches }) => stitches > 0),

@@ -12,13 +12,14 @@ import { alikeRows, besideFill, rowPiece, rowsLong } from '../common/rowPiece';
 import { alsoOf, fabricRound, sized } from '../common/sized';
 import { ONE_ROOM } from '../common/takes';
 import { packetViews } from './views';
-import { edgingField } from '../common/edgingField';
+import { EDGING_COLOUR, edgingColour, edgingField } from '../common/edgingField';
 
 type Mm = Figure<'mm'>;
 
 const options: readonly Field[] = [
   joinField('Ends', 'How the two ends are closed.', 'whip'),
   edgingField({ help: 'Rounds of {single} worked on the rectangle before it is folded.' }),
+  EDGING_COLOUR,
   {
     key: 'overlapMm',
     kind: 'length',
@@ -137,7 +138,7 @@ function build(context: ShapeContext): Built {
       fabric,
       overlap: overlap.value,
       ...(edging.value > 0
-        ? { edging: { border: edgingAround(piece, Number(given.edging)), deep: edging.value } }
+        ? { edging: { border: edgingAround(piece, Number(given.edging), edgingColour(given)), deep: edging.value } }
         : {}),
     }),
   };
@@ -166,7 +167,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, '
   const crochet = crocheted(join);
   const overlap = Number(given.overlapMm);
   const edging = Number(given.edging);
-  const border = edging > 0 ? edgingAround(piece, edging) : undefined;
+  const border = edging > 0 ? edgingAround(piece, edging, edgingColour(given)) : undefined;
   const packet = foldedPacket(piece, overlap, edging);
   const places = (count: number) =>
     edging > 0 ? `${plural(count, 'stitch', 'stitches')} of its edging` : plural(count, 'row');

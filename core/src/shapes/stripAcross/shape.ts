@@ -25,7 +25,7 @@ import {
 import { edgingAround, type StripEdges } from '../common/stripWork';
 import { BOTTOM_IS_A_FOLD } from '../common/takes';
 import { stripViews } from '../common/stripViews';
-import { edgingField } from '../common/edgingField';
+import { EDGING_COLOUR, edgingColour, edgingField } from '../common/edgingField';
 
 type Mm = Figure<'mm'>;
 
@@ -33,6 +33,7 @@ const options: readonly Field[] = [
   joinField('Sides', 'How the two sides are closed.'),
   PASS,
   edgingField({ help: 'Rounds of {single} worked on the strip before it is folded.' }),
+  EDGING_COLOUR,
   {
     key: 'pocketMm',
     kind: 'length',
@@ -119,7 +120,7 @@ function build(context: ShapeContext): Built {
       ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
       also: alsoOf(girth, depth, flap && reach),
     },
-    ...(flap ? { flap } : {}),
+    ...(flap ? { flap } : { backEdge: { piece: piece.id, edge: 'last' as const, row: piece.rows } }),
     ...assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: views(context, piece),
@@ -167,7 +168,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, '
     edging,
     join: joinOf(given.join),
     pass: passOf(given),
-    first: edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging))] : [],
+    first: edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging, edgingColour(given)))] : [],
     look: 'rows of both layers lie side by side',
     by: 'row',
   });
@@ -183,7 +184,12 @@ function views(context: ShapeContext, piece: Piece): View[] {
     counts: 'rows',
     shallow: given.pocketMm !== undefined,
     ...(edging > 0
-      ? { edging: { border: edgingAround(piece, edging), deep: edgingDepth(edging, context).value } }
+      ? {
+          edging: {
+            border: edgingAround(piece, edging, edgingColour(given)),
+            deep: edgingDepth(edging, context).value,
+          },
+        }
       : {}),
     drives: { ...flapDrive(context), ...(given.pocketMm === undefined ? { front: coverDrive(context) } : {}) },
   });

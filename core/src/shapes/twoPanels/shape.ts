@@ -12,7 +12,7 @@ import { alsoOf, insideFaces, sized } from '../common/sized';
 import { edgedFirst } from '../common/strip';
 import { edgingAround } from '../common/stripWork';
 import { panelsViews } from './views';
-import { edgingField } from '../common/edgingField';
+import { EDGING_COLOUR, edgingColour, edgingField } from '../common/edgingField';
 
 const options: readonly Field[] = [
   edgingField({
@@ -34,6 +34,7 @@ const options: readonly Field[] = [
     default: 'single',
   },
   joinField('Joined', 'How the three sides are closed, through both edgings.'),
+  EDGING_COLOUR,
   {
     key: 'secondColour',
     kind: 'text',
@@ -140,14 +141,16 @@ const inColour = (given: FieldValues) => {
 };
 
 /** The edging of a panel, its last round in the stitch that is chosen for it. */
-function edgingOf({ options: { edging, edgingOf: last } }: ShapeContext, piece: Piece): Border {
-  return { ...edgingAround(piece, Number(edging)), stitch: last === 'slip' ? 'slip' : 'single' };
+function edgingOf({ options }: ShapeContext, piece: Piece): Border {
+  const { edging, edgingOf: last } = options;
+  return { ...edgingAround(piece, Number(edging), edgingColour(options)), stitch: last === 'slip' ? 'slip' : 'single' };
 }
 
 const LAID = 'Lay one panel on the other, wrong sides together, top edges level.';
 
 function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
   const { fabric, options: given } = context;
+  const colour = edgingColour(given) ?? (secondColour(given) ? 'the same colour' : undefined);
   const edging = edgingOf(context, piece);
   const panels = edgedPanels(piece, edging);
   const open = Math.min(panels.side - 1, Math.round(Number(given.slitMm) / fabric.stitchWidth.value));
@@ -162,7 +165,7 @@ function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' |
       kind: 'assembly',
       after: piece.id,
       does: [secondPanel(piece, edging)],
-      text: `Make the second panel in the same way${inColour(given)}, with its edging, and fasten off.`,
+      text: `Make the second panel in the same way${inColour(given)}, with its edging${colour ? ` in ${colour}` : ''}, and fasten off.`,
       check: {
         look: 'As many stitches along each edge of one panel as of the other?',
         repair: 'Pull the edging out to the corner before and spread the stitches again.',
