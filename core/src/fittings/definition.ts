@@ -22,6 +22,8 @@ export interface DemandContext {
   gifts: readonly Gift[];
   /** How many rounds below a mouth openings of the plan's fittings reach down; 0 where there are none. */
   opens: number;
+  /** How many ends of a cord hang free; 0 where none does. */
+  cordEnds: number;
   /** Whether a fitting of the plan closes a flap. */
   closesFlap: boolean;
   thing: WorkedThing;
@@ -102,6 +104,8 @@ export interface FittingDefinition {
   grows?: true;
   /** Cloth that is cut for it, by its figures `wide` and `long`: seam and turned top, mm, and what a size is cut to. */
   cloth?: { seam: number; top: number; toCut: (mm: number) => number };
+  /** How many ends of its cord hang free. */
+  cordEnds?: (options: FieldValues) => number;
   /** How many rounds below the mouth what it leaves open reaches down. */
   opens?: (options: FieldValues) => number;
   /** Whether it closes a flap, which must then reach far enough to carry it. */

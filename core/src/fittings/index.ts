@@ -21,7 +21,8 @@ import { strap } from './carrying/strap/strap';
 import { tabs } from './carrying/tabs';
 import { ties } from './closures/ties';
 import { tongueHandle } from './carrying/tongueHandle';
-import { bobble, tag, tassel } from './trims/trimmings';
+import { bobble } from './trims/bobble';
+import { tag, tassel } from './trims/trimmings';
 import { zip } from './closures/zip';
 
 export * from './collisions';

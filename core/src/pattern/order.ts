@@ -1,9 +1,14 @@
 import type { Work } from '../piece';
 import type { WorkStep } from '../shapes';
 
-/** When a step is done: while pieces lie open, joining them, through the mouth, with the thing put in, at the end, in use. */
-const [OPEN, JOINING, THROUGH_THE_MOUTH, MARKED_FILLED, TRIMMED, ENDS, IN_USE] = [0, 1, 2, 3, 4, 5, 6] as const;
-const STAGES = [OPEN, JOINING, THROUGH_THE_MOUTH, MARKED_FILLED, TRIMMED, ENDS, IN_USE];
+/**
+ * When a step is done: while pieces lie open, joining them, through the mouth, with the thing put in, lined, on the
+ * lining, at the end, in use.
+ */
+const [OPEN, JOINING, THROUGH_THE_MOUTH, MARKED_FILLED, LINED, ON_LINING, TRIMMED, ENDS, IN_USE] = [
+  0, 1, 2, 3, 4, 5, 6, 7, 8,
+] as const;
+const STAGES = [OPEN, JOINING, THROUGH_THE_MOUTH, MARKED_FILLED, LINED, ON_LINING, TRIMMED, ENDS, IN_USE];
 
 /** Done on pieces as they lie: marked, or sewn to one layer that is out of reach once it is joined. */
 const liesOpen = (work: Work): boolean => work.do === 'mark' || (work.do === 'sew' && work.open === true);
@@ -16,7 +21,8 @@ const joins = (work: Work): boolean =>
   (work.do === 'border' && work.path.some(({ spans }) => spans.length > 1));
 
 /** When a step is done follows from its work: what it must still reach, and what it closes. */
-function stageOf({ kind, after, does = [] }: WorkStep): number {
+function stageOf({ kind, after, does = [], late }: WorkStep): number {
+  if (late) return late === 'lined' ? LINED : ON_LINING;
   const some = (what: Work['do']) => does.some((work) => work.do === what);
   if (after !== undefined || does.some(liesOpen)) return OPEN;
   if (does.some((work) => work.do === 'weave-in' && work.pieces === 'all')) return ENDS;

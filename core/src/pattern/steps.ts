@@ -303,6 +303,8 @@ function rowCheck(
       look: `${count}. The base lies flat and is about ${checked(2 * piece.reach(row), fabricAt(piece, row).rowHeight.value, 'wide', schools)}.`,
       repair: 'If it cups, use a larger hook. If it ruffles, use a smaller hook. Then start the base again.',
     };
+  if (kind === 'round' && piece.beside)
+    return { look: `${count}.`, repair: 'If the count is off, pull out to the round with the mistake.' };
   if (kind === 'round')
     return {
       look: `${count} (do not count a joining slip stitch). The item goes in.`,

@@ -56,7 +56,9 @@ function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: N
     fit,
     schools,
     built: { ...rows.built, pieces: rows.built.pieces.map(met) },
-    placed: rows.placed.map((one) => (one.pieces ? { ...one, pieces: one.pieces.map(met) } : one)),
+    placed: rows.placed.map((one) =>
+      one.pieces ? { ...one, pieces: one.pieces.map((piece): Piece => ({ ...met(piece), beside: true })) } : one,
+    ),
   };
   if (begun) refuse(begunFaults([...out.built.pieces, ...out.placed.flatMap(({ pieces }) => pieces ?? [])], begun));
   return out;

@@ -1,12 +1,12 @@
 import { withBands, workFabric, type FabricSpec, type WorkedFabric, type WorkedIn } from '../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../base/figure';
 import { workFit, type WorkedFit } from '../craft/fit';
-import { fittingDefinition } from '../fittings';
+import { fittingDefinition, type FittingDefinition } from '../fittings';
 import { DEFAULT_SCHOOLS, wordText, type Schools } from '../pattern';
 import type { Plan } from '../plan/plan';
 import { shapeDefinition, type Demands } from '../shapes';
 import { checkThing, workThing, type ThingSpec, type WorkedThing } from '../craft/things';
-import { withDefaults } from '../base/units';
+import { withDefaults, type FieldValues } from '../base/units';
 import type { Prepared } from './types';
 import { refuse, refuseUnsuited, bandFaults, fittingFaults } from './faults';
 
@@ -39,13 +39,16 @@ function prepared(plan: Plan): Prepared {
   const closesFlap = specs.some(({ kind }) => fittingDefinition(kind)!.closesFlap);
   const beside = specs.map(({ kind }) => kind);
   const gifts = specs.flatMap(({ kind }) => fittingDefinition(kind)!.gives ?? []);
-  const opens = Math.max(
-    0,
-    ...specs.map((spec) => {
-      const { opens: down, options } = fittingDefinition(spec.kind)!;
-      return down?.(withDefaults(options, spec)) ?? 0;
-    }),
-  );
+  const most = (of: (definition: FittingDefinition) => ((options: FieldValues) => number) | undefined) =>
+    Math.max(
+      0,
+      ...specs.map((spec) => {
+        const definition = fittingDefinition(spec.kind)!;
+        return of(definition)?.(withDefaults(definition.options, spec)) ?? 0;
+      }),
+    );
+  const opens = most((one) => one.opens);
+  const cordEnds = most((one) => one.cordEnds);
   const carrier = plan.carrier ? { carrier: plan.carrier } : {};
   const asked = specs.map((spec, index) => {
     const definition = fittingDefinition(spec.kind)!;
@@ -58,6 +61,7 @@ function prepared(plan: Plan): Prepared {
         beside,
         gifts,
         opens,
+        cordEnds,
         closesFlap,
         thing,
         fabric,

@@ -2,7 +2,7 @@ import { coloursOf, tailsDone } from './supplies';
 import { RIM } from '../fittings';
 import { pieceEnd } from '../shapes/common/joins';
 import { inOrder, pieceSteps, workSteps, type Schools, type Step } from '../pattern';
-import { tailOf, tailsAsked, walk, withTails, type Walked, type Work } from '../piece';
+import { tailOf, tailsAsked, walk, withTails, type Sewing, type Walked, type Work } from '../piece';
 import type { Plan } from '../plan/plan';
 import type { Piece, WorkStep } from '../shapes';
 import type { WorkedOut } from './types';
@@ -26,7 +26,23 @@ export function stepsAfter({ built, placed }: Pick<WorkedOut, 'built' | 'placed'
   const onward = [0, 1, 2].flatMap((turn) => fitted.filter((step) => step.goesOn && turnOf(step) === turn));
   const assembly = built.assembly.flatMap((step) => (cuts(step) ? [...onward, step] : [step]));
   const steps = [...assembly, ...small.flatMap(pieceEnd), ...fitted.filter(({ goesOn }) => !goesOn), WEAVE_IN];
-  return inOrder(tailsLeft(steps));
+  return inOrder(tailsLeft(onLines(steps)));
+}
+
+/** Where lines are sewn through both layers, what is sewn to the front comes after them, through that layer alone. */
+function onLines(steps: readonly WorkStep[]): readonly WorkStep[] {
+  const lines = steps.filter(({ throughBoth }) => throughBoth).map(({ id }) => id);
+  if (lines.length === 0) return steps;
+  const isSewn = (work: Work): work is Sewing => work.do === 'sew' && work.open === true && work.what !== undefined;
+  return steps.map((step) => {
+    if (!step.does?.some(isSewn)) return step;
+    const does = step.does.map((work): Work => {
+      if (!isSewn(work)) return work;
+      const { open: _open, says, ...sewing } = work;
+      return { ...sewing, says: `${says} Slip a card inside: no stitch goes through the back.` };
+    });
+    return { ...step, does, follows: [...(step.follows ?? []), ...lines] };
+  });
 }
 
 /** What goes on from a last round: an edging first, then loops upon it, then a tie from there. */

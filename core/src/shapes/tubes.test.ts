@@ -119,11 +119,11 @@ describe('a sling', () => {
     expect(sling.steps.find(({ row }) => row === 1)!.counted).toBeNull();
   });
 
-  it('carries a strap whose tails hang at both ends', () => {
-    const [strap] = textsOf(sling, 'make-strap');
-    expect(strap).toMatch(
-      /Leave a tail of 300 mm to sew with\. Chain \d+\. (Turn\. .*){4}Fasten off, leaving a tail as long\.$/,
-    );
+  it('carries a strap whose tails hang at both ends, each of its long rows a tick of its own', () => {
+    const strap = sling.steps.filter(({ piece }) => piece === 'strap');
+    expect(strap[0]!.text).toMatch(/^Leave a tail of 300 mm to sew with\. Chain \d+\./);
+    expect(strap.filter(({ row }) => row)).toHaveLength(4);
+    expect(textsOf(sling, 'fasten-off-strap')[0]).toBe('Fasten off, leaving a tail of 300 mm to sew with.');
     expect(textsOf(sling, 'sew-strap')[0]).toMatch(/^With its tails, /);
   });
 

@@ -48,12 +48,13 @@ function place({ built, path, options }: FittingContext): Placed {
         id: 'sew-zip',
         section: 'closing',
         kind: 'closure',
+        late: 'on-lining',
         does: [
           {
             do: 'sew',
             id: 'zip',
-            mm: 4 * sewn,
-            says: `backstitch its tape to the inside of the opening, a row below the edge, front first, then back, the zip open. ${over ? `Push the {mm:${formatNumber(over)}} that are over inside at the closed end and tack them down.` : 'Tuck both ends in.'}`,
+            mm: 0,
+            says: `with sewing thread backstitch the zip’s tape to the inside of the opening, a row below the edge, front first, then back, the zip open. ${over ? `Push the {mm:${formatNumber(over)}} that are over inside at the closed end and tack them down.` : 'Tuck both ends in.'}`,
           },
         ],
         check: {
@@ -78,7 +79,10 @@ function place({ built, path, options }: FittingContext): Placed {
     },
     advice: [],
     areas: [{ face: 'mouth', x: [0, face.width], y: [0, 10] }],
-    notions: [{ name: 'zip', size: `${formatNumber(length / 10)} cm`, count: 1 }],
+    notions: [
+      { name: 'zip', size: `${formatNumber(length / 10)} cm`, count: 1 },
+      { name: 'sewing thread', count: 1 },
+    ],
   };
 }
 

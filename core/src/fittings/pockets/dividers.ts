@@ -85,13 +85,14 @@ function place(context: FittingContext): Placed {
     line,
   );
   if (over < -columns / 2) refuseCrowd(path, widths.length, columns, over);
-  const depths = wants.map(({ height }) => depthFor(height));
-  const deepest = Math.min(face.height, Math.max(...depths.map(({ value }) => value)));
-  const across = shallowWork(context, channels, face.height, Math.max(...depths.map(({ value }) => value)));
+  // a line that ended below the mouth would let the layers gape there
+  const deepest = face.height;
+  const across = shallowWork(context, channels, face.height);
+  const shallow = Number(options.shallow ?? 0) - 1;
   const list = channels
     .map(
       ({ name, columns: count, mm }, index) =>
-        `${name} ${plural(count, 'stitch', 'stitches')} ({mm:${formatNumber(mm)}}), {mm:${formatNumber(Math.min(face.height, depths[index]!.value))}} deep`,
+        `${name} ${plural(count, 'stitch', 'stitches')} ({mm:${formatNumber(mm)}}), {mm:${formatNumber(index === shallow ? Number(options.shallowMm) : face.height)}} deep`,
     )
     .join('; ');
   return {
@@ -103,6 +104,7 @@ function place(context: FittingContext): Placed {
         id: 'sew-dividers',
         section: 'joining',
         kind: 'assembly',
+        throughBoth: true,
         does: [...lineWork(line, lines, columns, deepest, fabric), ...across],
         check: {
           look: 'Has every stitch caught both layers, and does each tool slide in?',
@@ -147,7 +149,7 @@ function lineWork(line: Line, lines: readonly number[], columns: number, deep: n
         do: 'sew',
         id: 'dividers',
         mm: 2 * lines.length * deep,
-        says: `backstitch ${plural(lines.length, 'line')} from the bottom up through both layers: between stitch ${between} of ${columns}, counted from the {side:left}. Go over the top of each twice.`,
+        says: `backstitch ${plural(lines.length, 'line')} through both layers, each {mm:${formatNumber(deep)}} long, from the bottom up to the opening: between stitch ${between} of ${columns}, counted from the {side:left}. Go over the top end of each twice.`,
       },
     ];
   }
@@ -155,7 +157,7 @@ function lineWork(line: Line, lines: readonly number[], columns: number, deep: n
   return lines.map((at, index) => ({
     do: 'free',
     id: `divider-${index + 1}`,
-    lead: `Line ${index + 1}, along stitch ${at} of ${columns} from the {side:left}, the yarn held behind both layers:`,
+    lead: `Line ${index + 1}, {mm:${formatNumber(deep)}} long, along stitch ${at} of ${columns} from the {side:left} up to the opening, the yarn held behind both layers, the first and the last place worked twice:`,
     from: 'at the bottom',
     courses: [[work('slip', rows, 'row')]],
     times: 1,
@@ -164,12 +166,7 @@ function lineWork(line: Line, lines: readonly number[], columns: number, deep: n
 }
 
 /** A line sewn across a channel, so that it is less deep than the pocket. */
-function shallowWork(
-  { options, path }: FittingContext,
-  channels: readonly Channel[],
-  high: number,
-  deepest: number,
-): Work[] {
+function shallowWork({ options, path }: FittingContext, channels: readonly Channel[], most: number): Work[] {
   if (options.shallow === undefined) return [];
   const index = Number(options.shallow) - 1;
   const channel = channels[index];
@@ -179,7 +176,6 @@ function shallowWork(
       `There is no channel ${index + 1}: there are ${channels.length}. Choose one from 1 to ${channels.length}.`,
     );
   const deep = Number(options.shallowMm);
-  const most = Math.min(high, deepest);
   if (deep >= most)
     return refuse(
       `${path}.shallowMm`,

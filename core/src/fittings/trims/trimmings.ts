@@ -1,6 +1,4 @@
-import { BASES, inOne, tallyRow, work, type Instruction } from '../../craft/fabric';
 import { chosen, derive, prior, type Figure } from '../../base/figure';
-import { tailOf } from '../../piece';
 import { mostToken, typedToken } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
 import { frontOf, lengthOf, refuse } from '../common';
@@ -120,81 +118,6 @@ export const tassel: FittingDefinition = {
     },
   ],
   place: placeTassel,
-};
-
-/** Rounds of a small ball: out from a ring, once straight, in again. */
-const BALL: readonly (readonly Instruction[])[] = [
-  [work('single', 6, 'ring')],
-  [inOne('single', 2, 'stitch', 1, 6)],
-  [work('single', 12)],
-  [{ do: 'together', stitch: 'single', over: 2, times: 6 }],
-];
-
-/** What it is stuffed and drawn up with, mm (prior, ours). */
-const STUFFING_MM = 300;
-
-/** A small ball of single round the cords, to slide along them. */
-function placeBobble({ fabric }: FittingContext): Placed {
-  const stitches = BALL.reduce((sum, round) => sum + Object.values(tallyRow(round)).reduce((a, b) => a + b, 0), 0);
-  const yarn = derive(
-    'mm',
-    `yarn = ${BASES.single.yarn} × stitches × w`,
-    { n: chosen(stitches, 'stitches', '6 + 12 + 12 + 6'), w: fabric.stitchWidth },
-    (v) => BASES.single.yarn * v.n * v.w,
-  );
-  return {
-    figures: { yarn },
-    place: 'on the cords of the drawstring',
-    rows: [],
-    steps: [
-      {
-        id: 'make-bobble',
-        section: 'closing',
-        kind: 'closure',
-        follows: ['thread-cord'],
-        does: [
-          {
-            do: 'free',
-            id: 'bobble',
-            lead: 'Cord stopper, begun at its end:',
-            from: '',
-            courses: BALL,
-            times: 1,
-            tails: STUFFING_MM,
-            rounds: true,
-          },
-          {
-            do: 'sew',
-            id: 'bobble-on',
-            what: 'bobble',
-            tails: [tailOf('bobble', 'end')],
-            mm: STUFFING_MM / 2,
-            says: 'thread both ends of the cord through it, stuff it with the other tail, and draw the last round up around them, so that it slides.',
-          },
-        ],
-        check: {
-          look: 'Does it slide, and stay where it is put?',
-          repair: 'Draw it up more, or thread the cord through once again.',
-        },
-        minutes: 4,
-      },
-    ],
-    parts: {},
-    advice: [],
-  };
-}
-
-export const bobble: FittingDefinition = {
-  id: 'bobble',
-  name: 'Cord stopper',
-  summary: 'A small ball that holds the drawstring shut.',
-  asks: ['round-mouth'],
-  because: 'It slides on a drawstring’s cord.',
-  needs: 'cord',
-  hazards: ['small-part'],
-  figures: { yarn: 'Yarn for it' },
-  options: [],
-  place: placeBobble,
 };
 
 function placeTag({ built, options }: FittingContext): Placed {

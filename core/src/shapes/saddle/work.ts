@@ -98,6 +98,7 @@ export function partings(
         id: `part-pocket-${id}`,
         section: 'joining',
         kind: 'assembly',
+        throughBoth: true,
         does: [
           {
             do: 'sew',

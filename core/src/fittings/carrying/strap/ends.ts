@@ -1,7 +1,7 @@
 import { refuse } from '../../common';
 import type { FittingContext, Notion } from '../../definition';
 import { tailOf, type Sewing } from '../../../piece';
-import type { WorkStep } from '../../../shapes';
+import type { ShapeSchools, WorkStep } from '../../../shapes';
 import { SEWN_MM, STRAP_TAIL_MM, type StrapKind } from './kind';
 
 /** Yarn both ends are sewn on with, mm (prior, ours). */
@@ -77,9 +77,15 @@ function sewnOn({ hangs, tails }: StrapKind, anchors: string, atOneEnd: boolean)
 }
 
 /** How it is held at its anchors; nothing more for what is chained on. */
-export function held(kind: StrapKind, end: End, anchors: string, rows: number): WorkStep[] {
+export function held(
+  kind: StrapKind,
+  end: End,
+  anchors: string,
+  rows: number,
+  foundation: ShapeSchools['foundation'],
+): WorkStep[] {
   if (kind.hangs === 'already') return [];
-  const atOneEnd = kind.tailsAtOneEnd?.(rows) ?? false;
+  const atOneEnd = kind.tailsAtOneEnd?.(rows, foundation) ?? false;
   const step = sewOn(kind, anchors, atOneEnd);
   if (end.id === 'sewn') return [step];
   const made = kind.tails === 'sewn';
@@ -107,7 +113,7 @@ function sewnBy(id: string, made: boolean, atOneEnd: boolean, says: string): Sew
 function sewOn(kind: StrapKind, anchors: string, atOneEnd: boolean): WorkStep {
   return {
     id: 'sew-strap',
-    section: 'strap',
+    section: 'closing',
     kind: 'closure',
     does: sewnOn(kind, anchors, atOneEnd),
     check: {

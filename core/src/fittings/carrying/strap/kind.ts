@@ -1,7 +1,7 @@
 import { derive, type Figure } from '../../../base/figure';
 import { formatNumber } from '../../../base/units';
 import type { Free } from '../../../piece';
-import type { Piece, WorkStep } from '../../../shapes';
+import type { Piece, ShapeSchools, WorkStep } from '../../../shapes';
 import { chainsFor, cord } from '../../common';
 import type { FittingContext, Notion } from '../../definition';
 
@@ -41,7 +41,7 @@ export interface StrapKind {
   /** Whether more rows or stitches make it wider, and so grow less. */
   widens?: true;
   /** Whether both its tails hang at one end. */
-  tailsAtOneEnd?: (rows: number) => boolean;
+  tailsAtOneEnd?: (rows: number, foundation: ShapeSchools['foundation']) => boolean;
   /** Makes one of a length, mm, before it is loaded. */
   make: (length: Mm, context: FittingContext) => Made;
 }

@@ -46,7 +46,7 @@ function place(context: FittingContext): Placed {
     place: `${kind.name}, {mm:${formatNumber(length.value)}} to make, anchors ${anchors}`,
     rows: [],
     ...(made.piece ? { pieces: [made.piece] } : {}),
-    steps: [...made.steps, ...held(kind, end, anchors, rows)],
+    steps: [...made.steps, ...held(kind, end, anchors, rows, context.schools.foundation)],
     parts: {
       folded: [
         {

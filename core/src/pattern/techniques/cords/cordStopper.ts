@@ -8,9 +8,15 @@ export const cordStopper: Technique = {
   what: 'A small crocheted ball both cord ends run through.',
   steps: [
     step('Work the rounds as stated.', 'work rnds'),
-    step('Thread both ends through, stuff it with a tail, draw the last round shut.', 'thread, stuff, draw shut'),
+    step(
+      'Thread the ends of the cord through it. Nothing is drawn shut, so that it slides.',
+      'thread cord through, do not draw shut',
+    ),
   ],
   looks: 'A ball that slides and stays.',
-  mistake: { text: 'It slides too easily.', repair: 'Draw the last round tighter around the cord.' },
+  mistake: {
+    text: 'It slides too easily.',
+    repair: 'Draw a length of yarn through its last round and pull that in a little.',
+  },
   words: ['sliding bobble', 'cord stoppers'],
 };

@@ -1,6 +1,9 @@
-import { work, type Instruction } from '../../../../craft/fabric';
-import { alongChain, type StrapKind } from '../kind';
+import { chosen, derive } from '../../../../base/figure';
+import { rowPiece } from '../../../../shapes/common/rowPiece';
+import { plainRows } from '../../../common';
+import type { StrapKind } from '../kind';
 
+/** As long as its chain, and so many rows wide: a piece of its own, so that each long row is ticked by itself. */
 export const chainRows: StrapKind = {
   id: 'chain-rows',
   name: 'a chain with rows along it',
@@ -9,13 +12,30 @@ export const chainRows: StrapKind = {
   hangs: 'ends',
   tails: 'sewn',
   widens: true,
-  // an odd row ends at the far end, where the chain began
-  tailsAtOneEnd: (rows) => rows % 2 === 1,
-  make: (length, context) =>
-    alongChain(length, context, (chains, laid) => {
-      const first: Instruction[] = [{ do: 'skip', times: 1, into: 'chain' }, work('single', chains - 1, 'chain')];
-      const row: Instruction[] = [{ do: 'turning-chain', chains: 1, counts: false }, work('single', chains - 1)];
-      const more = Array.from({ length: Number(context.options.rows) - 1 }, () => row);
-      return [...laid, first, ...more];
-    }),
+  // an odd row ends at the far end, where a chain began; foundation stitches began at the other one
+  tailsAtOneEnd: (rows, foundation) => (rows % 2 === 1) === (foundation === 'chain'),
+  make: (length, { fabric, options, schools }) => {
+    const plain = plainRows(fabric);
+    const stitches = derive('stitches', 'n = length / w', { length, w: plain.stitchWidth }, (v) =>
+      Math.max(2, Math.round(v.length / v.w)),
+    );
+    const rows = chosen(Number(options.rows), 'rows', 'typed');
+    const figure = derive('mm', 'width = rows × h', { rows, h: plain.rowHeight }, (v) => v.rows * v.h);
+    return {
+      figures: {},
+      steps: [],
+      piece: rowPiece(
+        {
+          id: 'strap',
+          name: 'Strap',
+          fabric: plain,
+          stitches,
+          lengths: [{ name: 'strap', figure }],
+          edge: 'free',
+        },
+        { schools },
+      ),
+      notions: [],
+    };
+  },
 };
