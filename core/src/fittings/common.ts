@@ -107,7 +107,7 @@ export function cord(id: string, lead: string, chains: number, tails: number): F
 
 /** Marked with the thing inside, and sewn on with thread when it is out again (handbook 6). */
 export function sewnWhere(id: string, marked: string, says: string): Work[] {
-  return [{ do: 'fill', says: marked }, { do: 'empty' }, { do: 'sew', id, says, mm: 0 }];
+  return [{ do: 'fill', says: marked }, { do: 'empty' }, { do: 'sew', id, says, mm: 0, layers: 'front' }];
 }
 
 /**

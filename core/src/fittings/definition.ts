@@ -104,6 +104,10 @@ export interface FittingDefinition {
   grows?: true;
   /** Cloth that is cut for it, by its figures `wide` and `long`: seam and turned top, mm, and what a size is cut to. */
   cloth?: { seam: number; top: number; toCut: (mm: number) => number };
+  /** Whether it leaves the mouth nothing to be worked on. */
+  coversMouth?: (options: FieldValues) => boolean;
+  /** Whether it stands on the mouth itself. */
+  onMouth?: true;
   /** How many ends of its cord hang free. */
   cordEnds?: (options: FieldValues) => number;
   /** How many rounds below the mouth what it leaves open reaches down. */

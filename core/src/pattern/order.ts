@@ -1,4 +1,4 @@
-import type { Work } from '../piece';
+import type { Layers, Work } from '../piece';
 import type { WorkStep } from '../shapes';
 
 /**
@@ -20,9 +20,12 @@ const joins = (work: Work): boolean =>
   work.do === 'weave-in' ||
   (work.do === 'border' && work.path.some(({ spans }) => spans.length > 1));
 
+const through = (layers: Layers) => (work: Work) => work.do === 'sew' && work.layers === layers;
+
 /** When a step is done follows from its work: what it must still reach, and what it closes. */
-function stageOf({ kind, after, does = [], late }: WorkStep): number {
-  if (late) return late === 'lined' ? LINED : ON_LINING;
+function stageOf({ kind, after, does = [] }: WorkStep): number {
+  if (does.some(through('inside'))) return LINED;
+  if (does.some(through('mouth'))) return ON_LINING;
   const some = (what: Work['do']) => does.some((work) => work.do === what);
   if (after !== undefined || does.some(liesOpen)) return OPEN;
   if (does.some((work) => work.do === 'weave-in' && work.pieces === 'all')) return ENDS;

@@ -10,6 +10,7 @@ import type { Course, Piece } from './piece';
  */
 export function onChains(given: Piece, school: 'chain' | 'stitches'): Piece {
   const piece = inOne(given, school);
+  if (!piece.courses.some(beginsCounted)) return piece;
   const courses = piece.courses.map((course, index) => {
     const below = piece.courses[index - 1];
     if (!below || course.kind !== 'row' || !course.turned || !beginsCounted(below)) return course;
@@ -25,9 +26,11 @@ export function inOne(piece: Piece, school: 'chain' | 'stitches'): Piece {
 }
 
 /** Whether a row begins with a chain that stands for its first stitch: its own, or chains left out of the foundation. */
-const beginsCounted = ({ kind, instructions }: Course): boolean =>
-  kind === 'row' &&
-  instructions.some((one) => (one.do === 'turning-chain' || one.do === 'skip') && one.counts === true);
+const beginsCounted = ({ kind, instructions: [first, second] }: Course): boolean =>
+  kind === 'row' && (standsForOne(first) || (first?.do === 'slip-along' && standsForOne(second)));
+
+const standsForOne = (one: Instruction | undefined): boolean =>
+  (one?.do === 'turning-chain' || one?.do === 'skip') && one.counts === true;
 
 /** Courses alike stay one object. */
 const known = new WeakMap<Course, Course>();

@@ -15,7 +15,17 @@ import {
 import { isSpiral, type Piece } from './piece';
 import { sideOfTail, tailOf, tailsUsed, yarnEach } from './tails';
 import { nth, Walk } from './walk';
-import { TAIL_MM, type Border, type Fold, type Free, type Seam, type Sewing, type Stretch, type Work } from './work';
+import {
+  TAIL_MM,
+  type Border,
+  type Fold,
+  type Free,
+  type Layers,
+  type Seam,
+  type Sewing,
+  type Stretch,
+  type Work,
+} from './work';
 
 /** A step that cannot be done as it is told. */
 interface WorkFault {
@@ -64,6 +74,9 @@ class Referee extends Walk {
   /** Ends that hang, by name. */
   private readonly tails = new Map<string, Tail>();
   private filled = false;
+  /** What was sewn so far by what it goes through, and what lies on the front. */
+  private readonly sewnIn = new Set<Layers>();
+  private readonly onFront = new Set<string>();
   /** Whether a spiral ends in a step still. */
   private unlevel = false;
   /** What nothing holds yet. */
@@ -334,8 +347,9 @@ class Referee extends Walk {
   }
 
   /** What is made by itself leaves no loop open, and each of its courses uses up what the one before made. */
-  protected override free({ id, courses, times, from, tails, onward }: Free): void {
+  protected override free({ id, courses, times, from, tails, onward, layers }: Free): void {
     this.once('free', id);
+    this.reaches(id, layers);
     this.whileEmpty('free');
     if (times < 1) this.fault('free', `${id} is made ${times} times`);
     if (onward) {
@@ -366,10 +380,22 @@ class Referee extends Walk {
     this.once('sew', id);
     this.whileEmpty('sew');
     this.useTails(work, undefined);
-    if (work.open && this.folds.length > 0) this.fault('sew', `${id} is not reached any more`);
+    if (work.open && this.folds.some(({ inside }) => inside !== 'edges'))
+      this.fault('sew', `${id} is not reached any more`);
+    this.reaches(id, work.layers);
+    if (what !== undefined && (work.open || work.layers === 'front')) this.onFront.add(what);
     if (what === undefined) return;
     if (!this.made.has(what) && !this.done.has(`free ${what}`)) this.fault('sew', `there is no ${what} to sew on`);
     this.loose.delete(what);
+  }
+
+  /** What the needle goes through it must reach, and nothing else lies there yet (handbook 4.4). */
+  private reaches(id: string, layers: Layers | undefined): void {
+    const says = (what: string) => this.fault('sew', `${id} ${what}`);
+    if (layers === 'both' && this.onFront.size > 0) says(`would go through ${[...this.onFront].join(' and ')}`);
+    if (layers === 'front' && this.sewnIn.has('inside')) says('would go through the lining');
+    if (layers === 'inside' && this.sewnIn.has('mouth')) says('comes under what is sewn to the mouth already');
+    if (layers) this.sewnIn.add(layers);
   }
 
   protected override weaveIn(pieces: readonly string[] | 'all'): void {

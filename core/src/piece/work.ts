@@ -59,6 +59,9 @@ export interface Seam {
   tail?: { name: string; at: string };
 }
 
+/** What sewing goes through (handbook 4.4). */
+export type Layers = 'front' | 'both' | 'inside' | 'mouth';
+
 /** Made by itself, or joined on at one place: a tie, a cord, a loop, a line worked on the fabric. */
 export interface Free {
   do: 'free';
@@ -76,6 +79,8 @@ export interface Free {
   rounds?: true;
   /** Gone on with from where the hook is, before that yarn is cut. */
   onward?: true;
+  /** Worked through both layers in a line. */
+  layers?: Extract<Layers, 'both'>;
 }
 
 /** Done with a needle or by hand with so much yarn: something sewn on, a line stitched, a tassel wound. */
@@ -92,6 +97,11 @@ export interface Sewing {
   made?: true;
   /** Sewn through one layer that is not reached any more when its sides are joined. */
   open?: true;
+  /**
+   * What the needle goes through and must reach: the front alone, from inside; both layers in a line; the whole inside, which it
+   * covers; or the mouth, over what covers the inside.
+   */
+  layers?: Layers;
   /** The tails that yarn hangs there as, shared out among them; nothing where it is cut for it. */
   tails?: readonly string[];
 }

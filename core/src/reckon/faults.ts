@@ -3,7 +3,7 @@ import { belongsOn, fittingDefinition, giverOf, whyNotOn } from '../fittings';
 import type { Plan } from '../plan/plan';
 import type { ShapeDefinition } from '../shapes';
 import type { WorkedThing } from '../craft/things';
-import { withArticle } from '../base/units';
+import { withArticle, withDefaults } from '../base/units';
 
 /**
  * Refuses a plan where anything is wrong with it.
@@ -47,6 +47,9 @@ export function bandFaults(
 /** Faults of the fittings taken together: one out of place, twice, or without what it needs. */
 export function fittingFaults({ fittings = [] }: Plan, shape: ShapeDefinition): PlanFault[] {
   const kinds = fittings.map(({ kind }) => kind);
+  const covering = fittings
+    .map((spec) => ({ spec, definition: fittingDefinition(spec.kind)! }))
+    .find(({ spec, definition }) => definition.coversMouth?.(withDefaults(definition.options, spec)));
   return kinds.flatMap((kind, index): PlanFault[] => {
     const fitting = fittingDefinition(kind)!;
     const name = fitting.name.toLowerCase();
@@ -55,6 +58,9 @@ export function fittingFaults({ fittings = [] }: Plan, shape: ShapeDefinition): 
       kinds.indexOf(kind) !== index && `There is ${withArticle(name)} already. Remove one of the two.`,
       !belongsOn(shape, fitting) &&
         `“${fitting.name}” cannot be added to “${shape.name}”. ${whyNotOn(shape, fitting)} Choose one of these shapes, or remove it.`,
+      fitting.onMouth &&
+        covering &&
+        `${withArticle(name).replace(/^a/, 'A')} stands on the opening, and the ${covering.definition.name.toLowerCase()} is worked all round it. Lead that through eyelets, or remove one of the two.`,
       giver &&
         !kinds.includes(giver.id) &&
         `${withArticle(name).replace(/^a/, 'A')} needs ${withArticle(giver.name.toLowerCase())}. Add the ${giver.name.toLowerCase()}, or remove the ${name}.`,

@@ -2,7 +2,7 @@ import { coloursOf, tailsDone } from './supplies';
 import { RIM } from '../fittings';
 import { pieceEnd } from '../shapes/common/joins';
 import { inOrder, pieceSteps, workSteps, type Schools, type Step } from '../pattern';
-import { tailOf, tailsAsked, walk, withTails, type Sewing, type Walked, type Work } from '../piece';
+import { tailOf, tailsAsked, walk, nth, withTails, type Sewing, type Walked, type Work } from '../piece';
 import type { Plan } from '../plan/plan';
 import type { Piece, WorkStep } from '../shapes';
 import type { WorkedOut } from './types';
@@ -26,12 +26,27 @@ export function stepsAfter({ built, placed }: Pick<WorkedOut, 'built' | 'placed'
   const onward = [0, 1, 2].flatMap((turn) => fitted.filter((step) => step.goesOn && turnOf(step) === turn));
   const assembly = built.assembly.flatMap((step) => (cuts(step) ? [...onward, step] : [step]));
   const steps = [...assembly, ...small.flatMap(pieceEnd), ...fitted.filter(({ goesOn }) => !goesOn), WEAVE_IN];
-  return inOrder(tailsLeft(onLines(steps)));
+  return inOrder(tailsLeft(onLines(distinct(steps))));
+}
+
+/** Two fittings may do alike, each by itself: a step, and what is sewn in it, has a name of its own to be ticked by. */
+function distinct(steps: readonly WorkStep[]): readonly WorkStep[] {
+  const seen = new Map<string, number>();
+  return steps.map((step) => {
+    const count = (seen.get(step.id) ?? 0) + 1;
+    seen.set(step.id, count);
+    if (count === 1) return step;
+    const does = step.does?.map((work): Work =>
+      work.do === 'sew' || work.do === 'free' ? { ...work, id: nth(work.id, count) } : work,
+    );
+    return { ...step, id: `${step.id}-${count}`, ...(does ? { does } : {}) };
+  });
 }
 
 /** Where lines are sewn through both layers, what is sewn to the front comes after them, through that layer alone. */
 function onLines(steps: readonly WorkStep[]): readonly WorkStep[] {
-  const lines = steps.filter(({ throughBoth }) => throughBoth).map(({ id }) => id);
+  const isLine = (work: Work) => (work.do === 'sew' || work.do === 'free') && work.layers === 'both';
+  const lines = steps.filter(({ does = [] }) => does.some(isLine)).map(({ id }) => id);
   if (lines.length === 0) return steps;
   const isSewn = (work: Work): work is Sewing => work.do === 'sew' && work.open === true && work.what !== undefined;
   return steps.map((step) => {
@@ -39,7 +54,7 @@ function onLines(steps: readonly WorkStep[]): readonly WorkStep[] {
     const does = step.does.map((work): Work => {
       if (!isSewn(work)) return work;
       const { open: _open, says, ...sewing } = work;
-      return { ...sewing, says: `${says} Slip a card inside: no stitch goes through the back.` };
+      return { ...sewing, layers: 'front', says: `${says} Slip a card inside: no stitch goes through the back.` };
     });
     return { ...step, does, follows: [...(step.follows ?? []), ...lines] };
   });

@@ -77,10 +77,6 @@ export interface WorkStep {
   /** Goes on from its last course, before its yarn is cut. */
   goesOn?: boolean;
   check?: Check;
-  /** It covers the inside, so that what is sewn through one layer comes before it; or is sewn on over that. */
-  late?: 'lined' | 'on-lining';
-  /** A line through both layers: what lies on the front is sewn there after it. */
-  throughBoth?: true;
   /** Steps by id that come before it, where they are in the pattern. */
   follows?: readonly string[];
   /** What it is worked in, where that is said of it alone. */

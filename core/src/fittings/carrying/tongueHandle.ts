@@ -196,6 +196,7 @@ export const tongueHandle: FittingDefinition = {
   summary: 'One handle over the middle, from one half of the opening to the other.',
   asks: ['round-mouth'],
   because: 'It continues from an opening worked in rounds.',
+  onMouth: true,
   figures: { length: 'Length', width: 'Width' },
   options: [
     {

@@ -304,6 +304,7 @@ export const drawstring: FittingDefinition = {
   gives: 'cord',
   hazards: ['cord'],
   figures: { holes: 'Holes', length: 'Length', cut: 'Cut length', chains: 'Chains' },
+  coversMouth: throughLoops,
   cordEnds: ({ cord: kind }) => (kind === 'tie' ? 1 : 2),
   // the round of holes, and the one below it
   opens: ({ through }) => (through === 'loops' ? 0 : 3),

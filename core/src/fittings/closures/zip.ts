@@ -48,12 +48,12 @@ function place({ built, path, options }: FittingContext): Placed {
         id: 'sew-zip',
         section: 'closing',
         kind: 'closure',
-        late: 'on-lining',
         does: [
           {
             do: 'sew',
             id: 'zip',
             mm: 0,
+            layers: 'mouth',
             says: `with sewing thread backstitch the zip’s tape to the inside of the opening, a row below the edge, front first, then back, the zip open. ${over ? `Push the {mm:${formatNumber(over)}} that are over inside at the closed end and tack them down.` : 'Tuck both ends in.'}`,
           },
         ],

@@ -104,7 +104,6 @@ function place(context: FittingContext): Placed {
         id: 'sew-dividers',
         section: 'joining',
         kind: 'assembly',
-        throughBoth: true,
         does: [...lineWork(line, lines, columns, deepest, fabric), ...across],
         check: {
           look: 'Has every stitch caught both layers, and does each tool slide in?',
@@ -148,6 +147,7 @@ function lineWork(line: Line, lines: readonly number[], columns: number, deep: n
       {
         do: 'sew',
         id: 'dividers',
+        layers: 'both',
         mm: 2 * lines.length * deep,
         says: `backstitch ${plural(lines.length, 'line')} through both layers, each {mm:${formatNumber(deep)}} long, from the bottom up to the opening: between stitch ${between} of ${columns}, counted from the {side:left}. Go over the top end of each twice.`,
       },
@@ -160,6 +160,7 @@ function lineWork(line: Line, lines: readonly number[], columns: number, deep: n
     lead: `Line ${index + 1}, {mm:${formatNumber(deep)}} long, along stitch ${at} of ${columns} from the {side:left} up to the opening, the yarn held behind both layers, the first and the last place worked twice:`,
     from: 'at the bottom',
     courses: [[work('slip', rows, 'row')]],
+    layers: 'both',
     times: 1,
     tails: 0,
   }));
@@ -185,6 +186,7 @@ function shallowWork({ options, path }: FittingContext, channels: readonly Chann
     {
       do: 'sew',
       id: 'shallow',
+      layers: 'both',
       mm: 2 * channel.mm,
       says: `backstitch across channel ${index + 1} (${channel.name}), {mm:${formatNumber(deep)}} below the front’s top edge, through both layers.`,
     },

@@ -29,8 +29,15 @@ function place({ built, thing }: FittingContext): Placed {
         id: 'sew-lining',
         section: 'closing',
         kind: 'closure',
-        late: 'lined',
-        text: `Cut a piece of lining fabric {mm:${toCut(wide.value)}} × {mm:${toCut(long.value)}}. Fold it in half, right sides together. Sew both sides with a seam of {mm:${SEAM_MM}}. Put it in the pouch without turning it. Fold {mm:${TOP_MM}} of the top in and hem it to the opening a row below the edge.`,
+        does: [
+          {
+            do: 'sew',
+            id: 'lining',
+            mm: 0,
+            layers: 'inside',
+            says: `cut a piece of lining fabric {mm:${toCut(wide.value)}} × {mm:${toCut(long.value)}}. Fold it in half, right sides together. Sew both sides with a seam of {mm:${SEAM_MM}}. Put it in the pouch without turning it. Fold {mm:${TOP_MM}} of the top in and hem it to the opening a row below the edge.`,
+          },
+        ],
         check: {
           look: 'Does it lie at the bottom without pulling?',
           repair: 'Let the side seams out, or turn less in at the top.',

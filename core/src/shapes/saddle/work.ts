@@ -98,11 +98,11 @@ export function partings(
         id: `part-pocket-${id}`,
         section: 'joining',
         kind: 'assembly',
-        throughBoth: true,
         does: [
           {
             do: 'sew',
             id: `parting-${id}`,
+            layers: 'both',
             mm: LINE_FACTOR * lines.length * pocket.mm,
             says: `divide the ${pocket.name} for ${names}, from the {side:left}: mark the lines with pins between stitch ${between} of ${half}, and backstitch from the bottom up through both layers. Go over the top end of each twice.`,
           },
