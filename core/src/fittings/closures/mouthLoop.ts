@@ -132,7 +132,7 @@ function goneOn(mouth: MouthPlace, chains: number): Free {
   const half = Math.floor(mouth.stitches / 2);
   const { shift } = toTheFold(mouth, mouth.to + 1, { back: 0, on: half });
   const on = (shift + Math.floor(half / 2)) % half;
-  const found = mouth.lies ? 'Lay it flat along its bottom: the loop comes to the middle of one side, the back. ' : '';
+  const found = mouth.lies ? 'Lay it flat along its bottom: the loop sits in the middle of one side, the back. ' : '';
   const along: Instruction[] = on > 0 ? [{ do: 'slip-along', times: on }] : [];
   return {
     do: 'free',

@@ -62,7 +62,7 @@ function place(context: FittingContext): Placed {
   );
   return {
     figures: { chains },
-    place: `on ${ends}, round a ring of ${plural(chains.value, 'chain')}`,
+    place: `on ${ends}, over a ring of ${plural(chains.value, 'chain')}`,
     rows: [],
     pieces: [piece],
     steps: [

@@ -1,6 +1,6 @@
 import type { Piece, WorkStep } from '../definition';
-import { nth, type Work } from '../../piece';
-import { plural, type ChoiceField } from '../../base/units';
+import { nth, type Seam, type Work } from '../../piece';
+import { formatNumber, plural, type ChoiceField } from '../../base/units';
 
 /**
  * Ways to close an edge: the stitch width each takes from each side (handbook 3, seam take), the yarn it takes against
@@ -47,6 +47,24 @@ export function joinOf(id: unknown): Join {
 /** The stitch of a join that is crocheted; undefined for one that is sewn. */
 export function crocheted({ id }: Join): 'single' | 'slip' | 'reverse' | undefined {
   return id === 'whip' || id === 'mattress' ? undefined : id;
+}
+
+/** What hangs at both ends of a seam, mm, and the longest yarn that is sewn with at once (prior, handbook 14). */
+const [ENDS_MM, LONGEST_MM] = [300, 1200] as const;
+
+/**
+ * Three sides sewn in one pass: one yarn from a corner of the mouth down, along and up again, or two from the middle of the bottom where it
+ * would be too long to sew with (handbook 14, whip round three sides).
+ *
+ * @param what what of the layers is sewn together, in words
+ */
+export function sewnInOnePass(seams: readonly Pick<Seam, 'mm'>[], { name, factor }: Join, what: string): string {
+  const yarn = factor * seams.reduce((sum, { mm }) => sum + mm, 0) + ENDS_MM;
+  const how = `${name.replace(/ed$/, '')} ${what} together`;
+  const twice = 'Go twice over the first and the last place of the bottom, and at both ends of the opening.';
+  if (yarn <= LONGEST_MM)
+    return `With about {cut:${formatNumber(yarn)}} of yarn, ${how}: down one side from the opening, along the bottom, up the other side. ${twice}`;
+  return `With two lengths of about {cut:${formatNumber(yarn / 2)}}, ${how}: each from the middle of the bottom out to a corner and up its side. ${twice}`;
 }
 
 /** The others of a piece that is made several times. */

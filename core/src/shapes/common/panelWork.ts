@@ -135,14 +135,14 @@ export function panelsJoin(panels: Panels, stitch: BorderStitch, open: number): 
 export function panelsSeams(panels: Panels, how: Seam['how'], factor: number, open: number): Seam[] {
   return threeSides(panels, open, 'both edgings')
     .filter(({ corner }) => !corner)
-    .map(({ spans: [a, b], name }) => ({
+    .map(({ spans: [a, b] }) => ({
       do: 'seam',
       how,
       spans: [a, b!],
       factor,
       mm: placesIn(a) * panels.w,
       through: 'the outer edge loops',
-      along: `${name.replace(/^.*, /, '').replace(/^(\{down\}|\{up\}|along) /, '')}${open > 0 && name.includes('side') ? `, leaving the top ${plural(open, 'stitch', 'stitches')} open` : ''}`,
+      along: '',
     }));
 }
 

@@ -7,8 +7,8 @@ import { type Field, mmToken, plural } from '../../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countFigure, faceChoice, pickAdvice } from '../common/choice';
 import { besideColumns, flapOverlap, leastReach, wantedFront, wantedRound } from '../common/flat';
-import { tailOf, yarnToCut } from '../../piece';
-import { crocheted, joinField, joinOf, pieceEnd } from '../common/joins';
+import { tailOf } from '../../piece';
+import { crocheted, joinField, joinOf, pieceEnd, sewnInOnePass } from '../common/joins';
 import { canBeStacked, stackFold, stackJoin, stackLips, stackSeams, type Stack } from './work';
 import { rowPiece } from '../common/rowPiece';
 import { alsoOf, insideFaces, sized, type Sized } from '../common/sized';
@@ -258,7 +258,6 @@ function assembly(
   const stack: Stack = { back, pockets };
   const layers = pockets.length + 1;
   const seams = crochet ? [] : stackSeams(stack, join.id === 'mattress' ? 'mattress' : 'whip', join.factor);
-  const yarn = yarnToCut(seams.reduce((sum, { mm }) => sum + mm * join.factor, 0));
   return [
     ...[back, ...pockets, ...(loop ? [loop] : [])].flatMap(pieceEnd),
     ...(loop ? [sewLoop(loop, back)] : []),
@@ -279,7 +278,7 @@ function assembly(
         ? { does: [stackJoin(stack, crochet), { do: 'fasten-off' } as const] }
         : {
             does: seams,
-            text: `With about {mm:${yarn}} of yarn, ${join.name.replace(/ed$/, '')} all ${layers} layers together: down one side from the pocket’s top edge, along the bottom, up the other side.`,
+            text: sewnInOnePass(seams, join, `all ${layers} layers`),
           }),
       check: {
         look: `Does every stitch go through all ${layers} layers?`,

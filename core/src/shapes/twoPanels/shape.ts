@@ -1,11 +1,11 @@
 import { chosen, derive } from '../../base/figure';
 import type { Border } from '../../piece';
-import { formatNumber, type Field, type FieldValues } from '../../base/units';
+import { formatNumber, plural, type Field, type FieldValues } from '../../base/units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countFigure, faceChoice, pickAdvice } from '../common/choice';
 import { coverDrive } from '../common/drive';
 import { besideColumns, edgingDepth, lessEdging, wantedFront, wantedRound } from '../common/flat';
-import { crocheted, joinField, joinOf, pieceEnd } from '../common/joins';
+import { crocheted, joinField, joinOf, pieceEnd, sewnInOnePass } from '../common/joins';
 import { edgedPanels, panelsFold, panelsJoin, panelsRim, panelsSeams, secondPanel } from '../common/panelWork';
 import { rowPiece } from '../common/rowPiece';
 import { alsoOf, insideFaces, sized } from '../common/sized';
@@ -156,6 +156,8 @@ function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' |
   const open = Math.min(panels.side - 1, Math.round(Number(given.slitMm) / fabric.stitchWidth.value));
   const join = joinOf(given.join);
   const crochet = crocheted(join);
+  const seams = crochet ? [] : panelsSeams(panels, join.id === 'mattress' ? 'mattress' : 'whip', join.factor, open);
+  const left = open > 0 ? ` Leave the top ${plural(open, 'stitch', 'stitches')} of each side open.` : '';
   const assembly: WorkStep[] = [
     edgedFirst(piece.id, edging),
     ...pieceEnd({ id: piece.id, times: 1 }),
@@ -177,10 +179,9 @@ function assembly(context: ShapeContext, piece: Piece): Pick<Built, 'assembly' |
       kind: 'assembly',
       does: [
         { do: 'fold', fold: panelsFold(panels, open, crochet !== undefined, LAID) },
-        ...(crochet
-          ? [panelsJoin(panels, crochet, open), { do: 'fasten-off' } as const]
-          : panelsSeams(panels, join.id === 'mattress' ? 'mattress' : 'whip', join.factor, open)),
+        ...(crochet ? [panelsJoin(panels, crochet, open), { do: 'fasten-off' } as const] : seams),
       ],
+      ...(crochet ? {} : { text: `${sewnInOnePass(seams, join, 'the outer edge loops of both layers')}${left}` }),
       check: {
         look: 'Rows of both layers side by side, both top edges level?',
         repair: 'Pull it out to the corner and match stitch for stitch.',
