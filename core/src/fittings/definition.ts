@@ -59,7 +59,14 @@ export interface Placed {
    * A loop of chains at the middle of an edge, at another share of it, or at a corner: in its last row, or in the last border worked there, where
    * the step is left out that joins it on by itself.
    */
-  loop?: { piece: string; edge: RawEdge | 'corner'; chains: number; step: string; share?: number };
+  loop?: {
+    piece: string;
+    edge: RawEdge | 'corner';
+    corner?: Built['topCorner'];
+    chains: number;
+    step: string;
+    share?: number;
+  };
   /** What to do in a row, beside working it. */
   notes?: { piece: string; row: number; text: string }[];
   /** The rows of a piece that are its top: they may be in a colour of their own. */

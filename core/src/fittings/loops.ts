@@ -1,4 +1,4 @@
-import type { Border, Stretch } from '../piece';
+import { rawOf, type Border, type Span, type Stretch } from '../piece';
 import type { Built, WorkStep } from '../shapes';
 import type { Placed } from './definition';
 
@@ -30,8 +30,17 @@ function withLoop<P extends Placed>(
   };
 }
 
-const isOn = ({ spans: [span], corner }: Stretch, { piece, edge }: NonNullable<Placed['loop']>): boolean =>
-  span.piece === piece && (edge === 'corner' ? corner === true : !corner && span.edge.split('.').at(-1) === edge);
+function isOn({ spans: [span], corner }: Stretch, { piece, edge, corner: top }: NonNullable<Placed['loop']>): boolean {
+  if (span.piece !== piece) return false;
+  if (edge !== 'corner') return !corner && rawOf(span) === edge;
+  return corner === true && top !== undefined && cornerIn(span) === `${top.edge}-${top.side}`;
+}
+
+/** A corner by its name: a place of its own, or the first or the last of an edge. */
+const cornerIn = (span: Span): string => {
+  const raw = rawOf(span);
+  return raw.includes('-') ? raw : `${raw}-${span.from === 1 ? 'left' : 'right'}`;
+};
 
 function bordersOn({ does = [] }: WorkStep, loop: NonNullable<Placed['loop']>): Border[] {
   return does.filter((work) => work.do === 'border').filter(({ path }) => path.some((stretch) => isOn(stretch, loop)));

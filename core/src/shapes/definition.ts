@@ -138,6 +138,8 @@ export interface Built {
   model: FitModel;
   flap?: FlapPlace;
   mouth?: MouthPlace;
+  /** Which corner of its first piece a loop at the corner hangs from, where an edging passes it; where that is, if not at the top right. */
+  topCorner?: { edge: 'foundation' | 'last'; side: 'left' | 'right'; where?: string };
   /** The edge of the back along its opening, where that is a row: what is worked into it sits in that row. */
   backEdge?: { piece: string; edge: RawEdge; row: number };
   /** The highest of its rounds that holes can be left in, where that is not the mouth: below a shoulder. */

@@ -37,7 +37,8 @@ function placed(kind: LoopKind, context: FittingContext): Placed {
   if (on && !built.rimGoesOn)
     refuse(`${path}.at`, 'Only from a last round that becomes the opening can a loop be worked on. Use another place.');
   const at = corner || on ? { x: 1, y: 0 } : kind.at;
-  const where = corner ? 'at the {side:right} top corner' : on ? 'at the opening, where its rounds begin' : kind.where;
+  const topCorner = built.topCorner?.where ?? 'at the {side:right} top corner';
+  const where = corner ? topCorner : on ? 'at the opening, where its rounds begin' : kind.where;
   const [x, y] = [face.x + at.x * face.width, face.y + at.y * face.height];
   return {
     figures: { length, chains },
@@ -56,7 +57,15 @@ function placed(kind: LoopKind, context: FittingContext): Placed {
       },
     ],
     ...(corner
-      ? { loop: { piece: built.pieces[0]!.id, edge: 'corner' as const, chains: chains.value, step: `work-${kind.id}` } }
+      ? {
+          loop: {
+            piece: built.pieces[0]!.id,
+            edge: 'corner' as const,
+            corner: built.topCorner,
+            chains: chains.value,
+            step: `work-${kind.id}`,
+          },
+        }
       : {}),
     parts: { folded: [{ type: 'loop', x, y, reach: made.value / 2, towards: at.y === 0 ? 'up' : 'right' }] },
     advice: [],

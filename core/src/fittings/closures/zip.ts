@@ -1,3 +1,4 @@
+import { EVEN } from '../../craft/counts';
 import { chosen, derive, prior } from '../../base/figure';
 import { formatLength, formatNumber } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
@@ -95,6 +96,8 @@ export const zip: FittingDefinition = {
   asks: ['straight-mouth'],
   because: 'A zip closes a straight opening.',
   figures: { zip: 'Zip' },
+  // its two edges are as long as each other
+  demands: ({ fabric }) => (fabric.worked === 'rounds' ? { conditions: [EVEN] } : {}),
   options: [
     {
       key: 'size',

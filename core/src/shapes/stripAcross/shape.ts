@@ -121,6 +121,7 @@ function build(context: ShapeContext): Built {
       also: alsoOf(girth, depth, flap && reach),
     },
     ...(flap ? { flap } : { backEdge: { piece: piece.id, edge: 'last' as const, row: piece.rows } }),
+    topCorner: { edge: 'foundation', side: 'left' },
     ...assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: views(context, piece),

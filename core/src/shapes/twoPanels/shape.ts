@@ -117,6 +117,7 @@ function build(context: ShapeContext): Built {
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(girth, depth),
     },
+    topCorner: { edge: 'last', side: 'right' },
     ...assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: panelsViews({
