@@ -76,7 +76,7 @@ describe('what the needle still has to reach', () => {
       'sew-small-pockets',
     );
     expect(steps.find(({ id }) => id === 'sew-small-pockets')!.text).toMatch(
-      /Slip a card inside: no stitch goes through the back\.$/,
+      /Slip a card inside, so that no stitch goes through to the other side\.$/,
     );
     inThisOrder(
       reckon({ ...wrap, fittings: [pocket] }).steps.map(({ id }) => id),
@@ -85,7 +85,7 @@ describe('what the needle still has to reach', () => {
     );
     // lines reach the mouth, and say how long they are
     const [, yarn, lines, long] =
-      /about (\d+) cm of yarn, backstitch (\d+) lines through both layers, each (\d+) mm long, from the bottom up to the opening/
+      /about (\d+) cm of yarn, backstitch (\d+) lines through all layers, each (\d+) mm long, from the bottom up to the opening/
         .exec(steps.find(({ id }) => id === 'sew-dividers')!.text)!
         .map(Number);
     expect(10 * yarn!).toBeGreaterThanOrEqual(2 * lines! * long!);

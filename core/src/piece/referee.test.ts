@@ -164,6 +164,8 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
   },
   'a step done twice': (works, pick) => {
     const at = pick(works.length);
+    // to mark a place again, or to look for ends once more, does no harm
+    if (works[at]!.do === 'mark' || works[at]!.do === 'weave-in') return undefined;
     return spliced(works, at, 0, works[at]!);
   },
   'a start moved': (works, pick) =>

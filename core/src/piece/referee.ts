@@ -229,7 +229,10 @@ class Referee extends Walk {
       const next = work.path[index + 1] ?? (work.closed ? work.path[0] : undefined);
       if (next) this.checkTurn(work, stretch, next);
     });
-    if (work.closed && !at.some((point) => starts.includes(point)))
+    // one place alone has no way it runs
+    const began = work.path[0]!.spans.flatMap((span) => this.pointsIn(span).slice(0, placesIn(span) === 1 ? 2 : 1));
+    if (work.closed) this.checkCorners(work);
+    if (work.closed && !at.some((point) => began.includes(point)))
       this.fault('border', `${work.id} does not come round to where it began`);
     super.border(work);
     // each course of what does not come round goes back along the one before
@@ -291,6 +294,19 @@ class Referee extends Walk {
     const layer = a.edge.slice(0, a.edge.lastIndexOf('.') + 1);
     if (corner && this.edgeAt({ ...a, edge: layer + corner }))
       this.fault('border', `${id} leaves out the corner before ${name}`);
+  }
+
+  /** What comes round leaves no corner out of the edges it goes along. */
+  private checkCorners({ id, path }: Border): void {
+    const there = new Set(path.flatMap(({ spans }) => spans.map(({ piece, edge }) => `${piece}:${edge}`)));
+    for (const { piece, edge } of path.flatMap(({ spans }) => spans)) {
+      if (rawOf({ edge }) !== 'last') continue;
+      const missing = (['left', 'right'] as const).find((side) => {
+        const corner = `${edge}-${side}`;
+        return this.edgeAt({ piece, edge: corner, from: 1, to: 1 }) && !there.has(`${piece}:${corner}`);
+      });
+      if (missing) this.fault('border', `${id} leaves out the ${missing} corner of ${piece}:${edge}`);
+    }
   }
 
   /** The points a stretch leads to from where the hook is. */

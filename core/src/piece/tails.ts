@@ -1,5 +1,5 @@
 import type { Foundation } from './piece';
-import { yarnToCut, type Seam, type Sewing, type Work } from './work';
+import { TAIL_MM, yarnToCut, type Seam, type Sewing, type Work } from './work';
 
 /** A tail by what it hangs from: a piece, a border, or what was made by itself; at its beginning or its end. */
 export const tailOf = (of: string, end: 'start' | 'end'): string => `${of}:${end}`;
@@ -21,7 +21,7 @@ export function tailsAsked(works: readonly Work[]): Map<string, number> {
   const asked = new Map<string, number>();
   for (const work of works) {
     if (work.do !== 'seam' && work.do !== 'sew') continue;
-    for (const tail of tailsUsed(work)) asked.set(tail, yarnToCut(yarnEach(work)));
+    for (const tail of tailsUsed(work)) asked.set(tail, Math.max(TAIL_MM, yarnToCut(yarnEach(work))));
   }
   return asked;
 }

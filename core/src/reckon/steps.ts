@@ -54,7 +54,11 @@ function onLines(steps: readonly WorkStep[]): readonly WorkStep[] {
     const does = step.does.map((work): Work => {
       if (!isSewn(work)) return work;
       const { open: _open, says, ...sewing } = work;
-      return { ...sewing, layers: 'front', says: `${says} Slip a card inside: no stitch goes through the back.` };
+      return {
+        ...sewing,
+        layers: 'front',
+        says: `${says} Slip a card inside, so that no stitch goes through to the other side.`,
+      };
     });
     return { ...step, does, follows: [...(step.follows ?? []), ...lines] };
   });
@@ -74,9 +78,14 @@ const cuts = ({ after, does = [] }: WorkStep): boolean => after !== undefined &&
 function tailsLeft(steps: readonly WorkStep[]): readonly WorkStep[] {
   const asked = tailsAsked(worksIn(steps));
   if (asked.size === 0) return steps;
+  const cutOff = new Set<string>();
   return steps.map((step) => {
     const { does, after } = step;
     if (!does || after === undefined) return step;
+    const others = does.some((work) => work.do === 'again');
+    // what is worked on it anew has a tail of its own
+    if (cutOff.has(after) && !others) return step;
+    if (does.some((work) => work.do === 'fasten-off')) cutOff.add(after);
     const cut = asked.get(tailOf(after, 'end'));
     const check = cut === undefined ? undefined : { check: tailCheck(cut) };
     return { ...step, does: withTails(does, asked, after), ...check };

@@ -149,7 +149,7 @@ function lineWork(line: Line, lines: readonly number[], columns: number, deep: n
         id: 'dividers',
         layers: 'both',
         mm: 2 * lines.length * deep,
-        says: `backstitch ${plural(lines.length, 'line')} through both layers, each {mm:${formatNumber(deep)}} long, from the bottom up to the opening: between stitch ${between} of ${columns}, counted from the {side:left}. Go over the top end of each twice.`,
+        says: `backstitch ${plural(lines.length, 'line')} through all layers, ${lines.length > 1 ? 'each ' : ''}{mm:${formatNumber(deep)}} long, from the bottom up to the opening: between stitch ${between} of ${columns}, counted from the {side:left}. Go over the top end of each twice.`,
       },
     ];
   }
