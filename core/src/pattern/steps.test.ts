@@ -1,4 +1,5 @@
 import { TERN_POINT } from '../demo';
+import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 
 const phone = Object.values(TERN_POINT.plans)[0]!;
@@ -52,5 +53,48 @@ describe('the steps of a strip', () => {
         .join(' ');
     expect(words('US')).not.toMatch(/double crochet|\bmiss\b|tension/i);
     expect(words('UK')).not.toMatch(/single crochet|\bskip\b|gauge/i);
+  });
+});
+
+describe('a check of a last round', () => {
+  const BOTTLE: Plan['thing'] = {
+    kind: 'cylinder',
+    height: { mm: 200 },
+    diameter: { mm: 70 },
+    shoulderHeight: { mm: 130 },
+    neckDiameter: { mm: 40 },
+  };
+  const looks = (shape: Plan['shape'], rounds: 'joined' | 'spiral', more: Partial<Plan> = {}) =>
+    reckon({
+      format: 'keep-snug.plan/1',
+      title: 'flask',
+      thing: BOTTLE,
+      fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 } },
+      shape,
+      fit: { name: 'snug' },
+      schools: { rounds },
+      ...more,
+    }).steps.flatMap(({ check, section }) => (check ? [[section, check.look] as const] : []));
+  const of = (list: ReturnType<typeof looks>, name: string) =>
+    list.filter(([section]) => section === name).map(([, look]) => look);
+
+  it('speaks of a joining slip stitch only where there is one', () => {
+    expect(of(looks({ kind: 'disc-wall' }, 'joined'), 'wall')[0]).toContain('do not count a joining slip stitch');
+    for (const [, look] of looks({ kind: 'disc-wall' }, 'spiral')) expect(look).not.toContain('joining');
+  });
+
+  it('calls a base flat that is to be, and lets the item in where it goes in', () => {
+    expect(of(looks({ kind: 'disc-wall' }, 'joined'), 'base')[0]).toContain('The base lies flat');
+    expect(of(looks({ kind: 'disc-wall', cupped: 'on-purpose' }, 'joined'), 'base')[0]).not.toContain('flat');
+    const taken = looks({ kind: 'disc-wall', takeIn: 'shoulder' }, 'joined');
+    expect(of(taken, 'wall')[0]).toContain('The item goes in');
+    expect(of(taken, 'shoulder')[0]).not.toContain('goes in');
+    const flat: Plan['thing'] = { kind: 'slab', width: { mm: 78 }, height: { mm: 160 }, depth: { mm: 9 } };
+    for (const [, look] of looks({ kind: 'cluster-panels' }, 'joined', { thing: flat }))
+      expect(look).not.toContain('goes in');
+    const stopper = looks({ kind: 'disc-wall' }, 'joined', { fittings: [{ kind: 'drawstring' }, { kind: 'bobble' }] });
+    expect(of(stopper, 'stopper').find((look) => look.includes('stitches'))).toMatch(
+      /^\d+ stitches \(do not count a joining slip stitch\)\.$/,
+    );
   });
 });

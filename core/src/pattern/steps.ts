@@ -285,7 +285,7 @@ const LONG_ROW = 1.5;
 /** Checks at the risky moments of a piece (handbook 8). */
 function rowCheck(
   piece: Piece,
-  { kind, section, ends }: Course,
+  { kind, section, ends, instructions }: Course,
   row: number,
   counted: string | null,
   schools: Schools,
@@ -298,22 +298,40 @@ function rowCheck(
     };
   const isLast = piece.courses[row]?.section !== section;
   if (!isLast) return null;
-  if (section === 'base')
+  if (section === 'base') {
+    const wide = checked(2 * piece.reach(row), fabricAt(piece, row).rowHeight.value, 'wide', schools);
     return {
-      look: `${count}. The base lies flat and is about ${checked(2 * piece.reach(row), fabricAt(piece, row).rowHeight.value, 'wide', schools)}.`,
-      repair: 'If it cups, use a larger hook. If it ruffles, use a smaller hook. Then start the base again.',
+      look: piece.cupped
+        ? `${count}. The base is about ${wide}.`
+        : `${count}. The base lies flat and is about ${wide}.`,
+      repair: piece.cupped
+        ? 'If it is too small, add a round; if it is too large, leave one out.'
+        : 'If it cups, use a larger hook. If it ruffles, use a smaller hook. Then start the base again.',
     };
-  if (kind === 'round' && piece.beside)
-    return { look: `${count}.`, repair: 'If the count is off, pull out to the round with the mistake.' };
-  if (kind === 'round')
-    return {
-      look: `${count} (do not count a joining slip stitch). The item goes in.`,
-      repair: `If the count is off, pull out to the round with the mistake. If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
-    };
+  }
+  if (kind === 'round') return roundCheck(piece, instructions, section, count, schools);
   return {
     look: `${count}${rowsTold(piece, row)}.`,
     repair:
       'If a stitch is missing, look at the ends of the rows first: the last stitch is easily overlooked. Pull out the rows down to the mistake and work them again.',
+  };
+}
+
+/** What is seen of a last round: its count, and whether the item goes in where that is what it is for. */
+function roundCheck(
+  { beside, rectangle }: Piece,
+  instructions: readonly Instruction[],
+  section: string,
+  count: string,
+  schools: Schools,
+): Check {
+  const joined = instructions.some((one) => one.do === 'join') ? ' (do not count a joining slip stitch)' : '';
+  const off = 'If the count is off, pull out to the round with the mistake.';
+  // what is made beside it holds nothing, a rectangle is flat, and a shoulder closes over what is in
+  if (beside || rectangle || section === 'shoulder') return { look: `${count}${joined}.`, repair: off };
+  return {
+    look: `${count}${joined}. The item goes in.`,
+    repair: `${off} If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
   };
 }
 

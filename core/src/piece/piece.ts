@@ -62,6 +62,8 @@ export interface Piece {
   name: string;
   /** How many of it are made. */
   times: number;
+  /** Its base is meant to cup or to ruffle. */
+  cupped?: true;
   /** Made for a fitting: nothing goes into it. */
   beside?: true;
   worked: 'rows' | 'rounds';

@@ -151,7 +151,7 @@ function build(context: ShapeContext): Built {
   ];
   const start = disc.counts[0]!;
   const stays = shoulder ? staysOn(context, plain, shoulder.neck) : [];
-  const piece = roundPiece({
+  const made = roundPiece({
     id: 'body',
     name: 'Bag',
     foundation: { kind: 'ring', count: start, edge: 'closed' },
@@ -173,6 +173,7 @@ function build(context: ShapeContext): Built {
       ...(stays.length > 0 ? { [disc.counts.length + wallRounds]: STAYS_ON } : {}),
     },
   });
+  const piece: Piece = given.cupped === 'on-purpose' ? { ...made, cupped: true } : made;
   return {
     pieces: [piece],
     inside: { girth: girth.figure, depth: depth.figure },

@@ -21,7 +21,7 @@ export const rows: StrapKind = {
     return {
       figures: {},
       steps: [],
-      piece: smallPiece({ id: 'strap', name: 'Strap', fabric: plain, width, length, schools }),
+      piece: smallPiece({ id: 'strap', name: 'Strap', fabric: plain, width, length, edge: 'free', schools }),
       notions: [],
     };
   },
