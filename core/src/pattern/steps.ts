@@ -370,22 +370,21 @@ const BEGUN_AT: Readonly<Record<Foundation['kind'], string>> = {
  * Steps that are no rows, worded: what they do as it was walked, then what else there is to say. A colour is named
  * where it is joined, not where it hangs already.
  *
- * @param hanging the colour of the row they go on from, where there is one
+ * @param own the colour of the row they go on from
  */
 export function workSteps(
   steps: readonly WorkStep[],
   piece: string,
   schools: Schools,
   told: ReadonlyMap<Work, Walked>,
-  hanging?: string,
+  own?: string,
 ): Step[] {
-  const hangs = (index: number) =>
-    steps
-      .slice(0, index)
-      .filter((step) => step.colour)
-      .at(-1)?.colour ?? hanging;
-  return steps.map(({ id, section, kind, does = [], text, check, colour, goesOn }, index) => {
-    const joined = goesOn && colour === hangs(index) ? undefined : colour;
+  let hangs = own;
+  return steps.map((step) => {
+    const { id, section, kind, does = [], text, check, goesOn } = step;
+    const colour = step.colour ?? (goesOn && worksYarn(does) ? own : undefined);
+    const changes = colour !== undefined && !(goesOn && colour === hangs);
+    hangs = colour ?? hangs;
     return stepOf({
       piece,
       pieceName: '',
@@ -393,7 +392,7 @@ export function workSteps(
       section,
       kind,
       text: [
-        joined ? (goesOn ? drawnThrough(joined) : `With ${joined}:`) : '',
+        changes ? (goesOn ? drawnThrough(colour) : `With ${colour}:`) : '',
         ...does.map((work) => wordWork(told.get(work)!, schools)),
         text ? wordText(text, schools) : '',
       ]
@@ -406,6 +405,9 @@ export function workSteps(
     });
   });
 }
+
+/** Whether stitches are worked, with the yarn that hangs. */
+const worksYarn = (does: readonly Work[]): boolean => does.some((work) => work.do === 'border' || work.do === 'free');
 
 function againOf(does: readonly Work[]): Step['again'] {
   const others = does.filter((work) => work.do === 'again');

@@ -136,4 +136,17 @@ describe('what hangs has a colour', () => {
     expect(ids.indexOf('work-mouth-loop')).toBeLessThan(ids.indexOf('fasten-off-body'));
     expect(loop.text).not.toMatch(/Join the yarn/);
   });
+
+  it('goes on in its own again after another’s', () => {
+    const tote = Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'round-chain')!;
+    const kelp = { kind: 'edging', colour: 'honey' };
+    const { steps } = reckon({
+      ...tote,
+      fabric: { ...tote.fabric, colours: [], bands: [] },
+      fittings: [kelp, { kind: 'hanging-loop', at: 'on' }],
+    });
+    const [edging, loop] = ['work-edging', 'work-hanging-loop'].map((id) => steps.find((step) => step.id === id)!.text);
+    expect(edging).toMatch(/^Draw honey through the loop/);
+    expect(loop).toMatch(/^Draw (?!honey).+ through the loop/);
+  });
 });

@@ -1,4 +1,5 @@
 import { coloursOf, tailsDone } from './supplies';
+import { mainColour } from '../craft/fabric';
 import { RIM } from '../fittings';
 import { pieceEnd } from '../shapes/common/joins';
 import { inOrder, pieceSteps, workSteps, type Schools, type Step } from '../pattern';
@@ -140,7 +141,13 @@ export function allSteps(
     const tail = asked.get(tailOf(piece.id, 'start'));
     for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail, tailsDone(spec).atChange))
       steps.push(step);
-    const onIt = workSteps(afterPiece(after, piece.id), piece.id, schools, told, colourOf(piece.rows));
+    const onIt = workSteps(
+      afterPiece(after, piece.id),
+      piece.id,
+      schools,
+      told,
+      colourOf(piece.rows) ?? mainColour(spec),
+    );
     for (const step of onIt) {
       // what ends a piece is told where its rows end, not among what joins it
       const { pieceName, section } = steps.at(-1)!;
