@@ -2,9 +2,6 @@ import fc from 'fast-check';
 import { PlanProblem } from '../base/figure';
 import type { Instruction } from '../craft/fabric';
 import { refereePiece } from '../pattern';
-import { belongsOn, FITTINGS, fittingDefinition } from '../fittings';
-import { SHAPES } from '../shapes';
-import { anyPlanOf } from '../shapes/fixtures/anyPlan';
 import { reckon } from '../reckon/reckon';
 import type { Plan } from '../plan/plan';
 import {
@@ -22,69 +19,8 @@ import {
   type Work,
 } from './index';
 import { workOut } from '../reckon/build';
+import { anyWork } from './fixtures/anyWork';
 import { stepsAfter, allPieces, workOf } from '../reckon/steps';
-
-/** A plan of any shape with every way of joining and edging it, or none where it cannot be made. */
-const anyWork = fc
-  .record({
-    shape: fc.constantFrom(...SHAPES.map(({ id }) => id)),
-    seed: fc.integer(),
-    edging: fc.integer({ min: 1, max: 4 }),
-    edged: fc.boolean(),
-    pass: fc.constantFrom('sides', 'around'),
-    join: fc.constantFrom('single', 'slip', 'reverse', 'whip', 'mattress'),
-    slitMm: fc.constantFrom(0, 0, 25),
-    rim: fc.option(fc.record({ edging: fc.constantFrom('slip', 'single', 'reverse', 'loops'), rounds: fc.nat(2) })),
-    loop: fc.boolean(),
-    stitch: fc.constantFrom('same', 'half-double-v', 'double', 'spike'),
-    corner: fc.boolean(),
-    line: fc.constantFrom('sewn', 'crocheted'),
-    pair: fc.subarray(
-      FITTINGS.map(({ id }) => id),
-      { maxLength: 2 },
-    ),
-    edgingColour: fc.constantFrom('', 'lime'),
-  })
-  .chain(({ shape, edging, edged, pass, join, slitMm, rim, loop, stitch, corner, line, pair, edgingColour }) =>
-    anyPlanOf(shape).map((plan): Plan => ({
-      ...plan,
-      shape: {
-        ...plan.shape,
-        join,
-        ...(shape === 'two-panels' ? { edging, slitMm } : {}),
-        ...(shape.startsWith('strip') ? { pass } : {}),
-        ...(shape === 'packet' ? { overlapMm: slitMm - edging * 5, edging: edged ? edging : 0 } : {}),
-        ...(shape === 'layered' ? { inner: edging, pocketStitch: stitch } : {}),
-        ...(shape === 'strip-along' && pass === 'sides' && !rim ? { endRows: edging } : {}),
-        ...(shape === 'strip-across' ? { edging: edged ? edging : 0 } : {}),
-        edgingColour,
-        ...(shape === 'saddle' ? { behindPockets: edging, pocketMm: 80 * edging } : {}),
-      },
-      fittings: [
-        ...(plan.fittings ?? []),
-        ...(rim ? [{ kind: 'edging', edging: rim.edging, rounds: rim.rounds + 1 }] : []),
-        ...(loop && plan.fittings?.length ? [{ kind: 'button-loop', buttonMm: 12 }] : []),
-        ...(corner
-          ? [
-              { kind: 'hanging-loop', at: 'corner' },
-              { kind: 'tassel', at: 'side' },
-            ]
-          : []),
-        ...(corner && plan.thing.kind === 'tools' && shape !== 'packet' && shape !== 'strip-along'
-          ? [{ kind: 'dividers', line }]
-          : []),
-        ...(corner && shape !== 'layered' ? [{ kind: 'ties', at: 'back' }] : []),
-        ...pair
-          .filter((kind) =>
-            belongsOn(
-              SHAPES.find(({ id }) => id === shape)!,
-              fittingDefinition(kind)!,
-            ),
-          )
-          .map((kind) => ({ kind })),
-      ],
-    })),
-  );
 
 interface Made {
   plan: Plan;
