@@ -83,7 +83,7 @@ test('a sling on a disc: plain rounds, open Vs, plain rounds, its step levelled,
   await sheet(page);
   await expect(page.getByText(/\(\d+ Vs\)$/).first()).toBeVisible();
   await expect(page.getByText(/above the first stitch of round 1, then slip stitch in the next stitch/)).toBeVisible();
-  await expect(page.getByText(/Leave a tail of 300 mm to sew with\. Chain \d+\. Turn\./)).toBeVisible();
+  await expect(page.getByText(/Leave a tail of 300 mm to sew with\. Chain \d+\./)).toBeVisible();
   await expect(page.getByText(/With its tails, sew the strap on/)).toBeVisible();
 });
 

@@ -1,4 +1,5 @@
-import { rawOf, type Border, type Span, type Stretch } from '../piece';
+import { plural } from '../base/units';
+import { rawOf, type Border, type Span, type Stretch, type Work } from '../piece';
 import type { Built, WorkStep } from '../shapes';
 import type { Placed } from './definition';
 
@@ -42,9 +43,14 @@ const cornerIn = (span: Span): string => {
   return raw.includes('-') ? raw : `${raw}-${span.from === 1 ? 'left' : 'right'}`;
 };
 
-function bordersOn({ does = [] }: WorkStep, loop: NonNullable<Placed['loop']>): Border[] {
-  return does.filter((work) => work.do === 'border').filter(({ path }) => path.some((stretch) => isOn(stretch, loop)));
-}
+/** What is worked in a step, on a second piece alike too. */
+const worksIn = ({ does = [] }: WorkStep): Work[] =>
+  does.flatMap((work) => (work.do === 'again' ? [...work.works] : [work]));
+
+const bordersOn = (step: WorkStep, loop: NonNullable<Placed['loop']>): Border[] =>
+  worksIn(step)
+    .filter((work) => work.do === 'border')
+    .filter(({ path }) => path.some((stretch) => isOn(stretch, loop)));
 
 const bordersOnAll = (steps: readonly WorkStep[], loop: NonNullable<Placed['loop']>) =>
   steps.flatMap((step) => bordersOn(step, loop));
@@ -74,5 +80,17 @@ function withLoopOn(border: Border, loop: NonNullable<Placed['loop']>): Border {
 }
 
 function replaced(step: WorkStep, border: Border, by: Border): WorkStep {
-  return step.does?.includes(border) ? { ...step, does: step.does.map((work) => (work === border ? by : work)) } : step;
+  if (step.does?.includes(border)) return { ...step, does: step.does.map((work) => (work === border ? by : work)) };
+  if (!worksIn(step).includes(border)) return step;
+  const does = step.does!.map((work): Work =>
+    work.do === 'again' ? { ...work, works: work.works.map((one) => (one === border ? by : one)) } : work,
+  );
+  // what is done alike is not written out again: what is not alike is said
+  return { ...step, does, text: `${step.text ?? ''} ${loopTold(by)}`.trim() };
+}
+
+/** The loop that tells a second piece from the first. */
+function loopTold({ path }: Border): string {
+  const { loop, stitches } = path.find((stretch) => stretch.loop)!;
+  return `It differs in the last round of its edging: along its last row, after ${plural(loop!.after, 'stitch', 'stitches')} of ${stitches}, chain ${loop!.chains} for the loop${loop!.closes === 'same-stitch' ? ' and {slip} into the stitch just made' : ''}.`;
 }

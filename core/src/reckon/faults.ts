@@ -1,7 +1,7 @@
 import { PlanProblem, type PlanFault } from '../base/figure';
 import { belongsOn, fittingDefinition, giverOf, whyNotOn } from '../fittings';
 import type { Plan } from '../plan/plan';
-import type { ShapeDefinition } from '../shapes';
+import { SHAPES, type ShapeDefinition } from '../shapes';
 import type { WorkedThing } from '../craft/things';
 import { withArticle, withDefaults } from '../base/units';
 
@@ -23,6 +23,12 @@ export function refuseUnsuited(shape: ShapeDefinition, thing: WorkedThing): void
   if (why) refuse([{ path: 'shape.kind', message: why }]);
 }
 
+/** The shapes that can be of several stitches, by their names. */
+const banded = (): string =>
+  SHAPES.filter(({ bands }) => bands)
+    .map(({ name }) => `“${name}”`)
+    .join(', ');
+
 /** Bands on a shape that is of one stitch throughout, or in colours that the stripes say otherwise. */
 export function bandFaults(
   { fabric: { bands = [], colours = [], sequence } }: Plan,
@@ -39,7 +45,7 @@ export function bandFaults(
   return [
     {
       path: 'fabric.bands',
-      message: `“${name}” is worked in one stitch. Remove the bands, or choose a strip, panels, a packet, a tube or a saddle.`,
+      message: `“${name}” is worked in one stitch. Remove the bands, or choose one of these shapes: ${banded()}.`,
     },
   ];
 }

@@ -55,8 +55,7 @@ export function patternPdf(kept: Plan, plan: Plan, worked: Worked, reading: Read
       ...abbreviations(pattern),
       ...special(pattern),
       ...pattern.sections.flatMap(section),
-      ...code(kept, on.origin),
-      { text: pattern.made, style: 'small', margin: [0, 10, 0, 0] },
+      foot(kept, on.origin, pattern.made),
     ],
   });
 }
@@ -136,14 +135,19 @@ function section({ name, lines, checks }: WrittenPattern['sections'][number]): C
   ]);
 }
 
+/** What stands at the end together, so that no page has a line alone: the code that opens the plan, and what made it. */
+const foot = (plan: Plan, origin: string, made: string): Content => ({
+  unbreakable: true,
+  margin: [0, 16, 0, 0],
+  stack: [...code(plan, origin), { text: made, style: 'small', margin: [0, 10, 0, 0] }],
+});
+
 /** The code that opens this plan from the page; none where the plan is larger than one can hold. */
 function code(plan: Plan, origin: string): Content[] {
   const link = planLink(plan, origin);
   if (link.length > MOST_IN_CODE) return [];
   return [
     {
-      unbreakable: true,
-      margin: [0, 16, 0, 0],
       columns: [
         { qr: link, fit: CODE_SIDE, eccLevel: 'L', width: 'auto' },
         {

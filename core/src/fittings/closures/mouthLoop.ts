@@ -92,9 +92,10 @@ const LOOP_STEP = 'work-mouth-loop';
 function loopMade({ backEdge, pieces }: Built, chains: number, share: number): Pick<Placed, 'rows' | 'loop'> {
   if (!backEdge) return { rows: [] };
   const { piece, edge, row } = backEdge;
-  const { courses, stitches } = pieces.find(({ id }) => id === piece)!;
-  const last = courses[row - 1]!.instructions;
-  const rows = takesLoop(last, stitches) ? [{ piece, row, instructions: loopRow(last, stitches, chains, share) }] : [];
+  const of = pieces.find(({ id }) => id === piece);
+  const last = of?.courses[row - 1]!.instructions ?? [];
+  const rows =
+    of && takesLoop(last, of.stitches) ? [{ piece, row, instructions: loopRow(last, of.stitches, chains, share) }] : [];
   return { rows, loop: { piece, edge, chains, step: LOOP_STEP, share } };
 }
 
@@ -108,7 +109,7 @@ function loopSteps(
   where: string,
   middle: boolean,
 ): WorkStep[] {
-  const piece = backEdge && pieces.find(({ id }) => id === backEdge.piece)!;
+  const piece = backEdge && pieces.find(({ id }) => id === backEdge.piece);
   if (piece && takesLoop(piece.courses[backEdge.row - 1]!.instructions, piece.stitches)) return [];
   const onward = rimGoesOn && mouth && middle ? goneOn(mouth, chains) : undefined;
   return [

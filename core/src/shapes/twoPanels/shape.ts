@@ -1,5 +1,5 @@
 import { chosen, derive } from '../../base/figure';
-import type { Border } from '../../piece';
+import { nth, type Border } from '../../piece';
 import { formatNumber, plural, type Field, type FieldValues } from '../../base/units';
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countFigure, faceChoice, pickAdvice } from '../common/choice';
@@ -118,6 +118,7 @@ function build(context: ShapeContext): Built {
       also: alsoOf(girth, depth),
     },
     topCorner: { edge: 'last', side: 'right' },
+    backEdge: { piece: nth(piece.id, 2), edge: 'last', row: piece.rows },
     ...assembly(context, piece),
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: panelsViews({
