@@ -2,7 +2,6 @@ import { usePathname, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { EmptyPlace } from '@/ui/notices/EmptyPlace';
 import { Page } from '@/ui/layout/Page';
-import { Places } from './Places';
 import { Tape } from '@/ui/layout/Tape';
 import { useBox } from '@/ui/layout/useBox';
 
@@ -21,16 +20,14 @@ export function NotFound() {
   const path = usePathname();
   const router = useRouter();
   return (
-    <Places>
-      <Page title="Nothing here" says={`There is no page at ${path}.`}>
-        <EmptyPlace
-          title="The tape ends before this page"
-          text="Check the address, or choose a place."
-          action={{ name: 'Go to the bench', do: () => router.replace('/') }}
-        >
-          <Loose />
-        </EmptyPlace>
-      </Page>
-    </Places>
+    <Page title="Nothing here" says={`There is no page at ${path}.`}>
+      <EmptyPlace
+        title="The tape ends before this page"
+        text="Check the address, or choose a place."
+        action={{ name: 'Go to the bench', do: () => router.replace('/') }}
+      >
+        <Loose />
+      </EmptyPlace>
+    </Page>
   );
 }

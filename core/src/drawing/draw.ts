@@ -157,6 +157,17 @@ export function moved(parts: readonly Part[], dx: number, dy: number): Part[] {
   });
 }
 
+/** Parts within a border so deep: what tells their sizes stays at the drawing's own edge, beyond it. */
+export function within(parts: readonly Part[], deep: number): Part[] {
+  if (deep === 0) return [...parts];
+  return moved(parts, deep, deep).map((part, index): Part => {
+    const given = parts[index]!;
+    if (part.type !== 'dimension' || given.type !== 'dimension') return part;
+    const { at: _at, ...told } = part;
+    return given.at === undefined ? told : { ...told, at: given.at };
+  });
+}
+
 /** Sheets of parts side by side, their bottoms level, a hand's breadth of the drawing's own scale between them. */
 export function sideBySide(sheets: readonly { parts: Part[]; width: number; height: number }[]): {
   parts: Part[];

@@ -6,7 +6,7 @@ import type { WorkedThing } from '../../craft/things';
 import { formatNumber, plural } from '../../base/units';
 import { cutPouch } from './cutPouch';
 import { cutAlong, cutRows } from '../../drawing/cutRows';
-import { borderPart, folds, moved, panel, roleOf, standing, uprightFrom } from '../../drawing/draw';
+import { borderPart, folds, panel, roleOf, standing, uprightFrom, within } from '../../drawing/draw';
 import type { Cloth, CutRow, Dimension, Drive, Part, RowLines, View } from '../../drawing/parts';
 import { bandsDrawn } from '../../drawing/runs';
 import { sectionWord } from '../../drawing/sectionWord';
@@ -134,7 +134,7 @@ function flatView(strip: DrawnStrip): View {
     name: 'Flat',
     width: long + 2 * deep,
     height: wide + 2 * deep,
-    parts: deep > 0 ? moved(parts, deep, deep) : parts,
+    parts: within(parts, deep),
     text: `The strip laid flat${worked}: ${across}, {mm:${formatNumber(wide)}} wide; ${along}, {mm:${formatNumber(long)}} long${bordered}. From the chain${counts === 'rows' ? '' : '’s end'}: ${list}.`,
   };
 }

@@ -3,7 +3,7 @@ import type { Border, Piece } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber } from '../../base/units';
 import { cutRows } from '../../drawing/cutRows';
-import { acrossFrom, borderPart, folds, moved, panel, uprightFrom } from '../../drawing/draw';
+import { acrossFrom, borderPart, folds, panel, uprightFrom, within } from '../../drawing/draw';
 import type { Part, View } from '../../drawing/parts';
 import { bandsDrawn } from '../../drawing/runs';
 
@@ -88,7 +88,7 @@ export function packetViews({ piece, thing, fabric, overlap, edging }: DrawnPack
       name: 'Flat',
       width: long + 2 * deep,
       height: wide + 2 * deep,
-      parts: deep > 0 ? moved(flat, deep, deep) : flat,
+      parts: within(flat, deep),
       text: `The rectangle: ${rows} rows, {mm:${formatNumber(long)}} long; ${stitches} stitches, {mm:${formatNumber(wide)}} wide.`,
     },
     {
