@@ -156,6 +156,38 @@ it('borders as they are read come to as many stitches as they say, whatever they
   expect(read).toBeGreaterThan(50);
 });
 
+/**
+ * Which ways a right hand can go along a layer whose right side it sees: plain stitches from right to left, so down a left side and up a right
+ * one, held with that edge on top; what is worked backwards the other way. A left hand is its mirror.
+ */
+const WAYS = {
+  plain: { right: ['down left', 'up right'], left: ['down right', 'up left'] },
+  backwards: { right: ['up left', 'down right'], left: ['up right', 'down left'] },
+} as const;
+
+it('a hook is sent the way its hand goes, by the words alone', () => {
+  let sent = 0;
+  fc.assert(
+    fc.property(anyWork, fc.constantFrom('right' as const, 'left' as const), (plan, hand) => {
+      const worked = reckonOrRefuse({ ...plan, schools: { ...plan.schools, terms: 'US', hand } });
+      fc.pre(!(worked instanceof PlanProblem));
+      if (worked instanceof PlanProblem) return;
+      for (const { text, row } of worked.steps) {
+        // seen from the front, or one layer from its right side: a needle goes either way
+        if (row || !/\(\d+ stitch/.test(text) || /the back towards you|round the flap/.test(text)) continue;
+        const first = text.split(/Round 2:|Row 2:/)[0]!;
+        const kind = /reverse single/.test(first) ? 'backwards' : 'plain';
+        for (const [, way, side] of first.matchAll(/\b(up|down) the (left|right) side/g)) {
+          expect([text, WAYS[kind][hand]]).toEqual([text, expect.arrayContaining([`${way} ${side}`])]);
+          sent += 1;
+        }
+      }
+    }),
+    { numRuns: Number(process.env.RUNS ?? 150) },
+  );
+  expect(sent).toBeGreaterThan(50);
+});
+
 it('a row told one stitch short is found short', () => {
   const { steps } = reckon({
     format: 'keep-snug.plan/1',

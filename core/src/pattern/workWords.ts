@@ -83,6 +83,7 @@ function startWords(border: Border, { live, facing, of }: Hand): string {
   const { near, closed, side = 'right', path, colour } = border;
   if (!live) {
     const faces = near ?? (closed ? 'the outside facing' : `the ${side} side facing`);
+    if (border.tail) return `With ${faces}, draw up a loop of the tail ${border.tail.at}.`;
     return `With ${faces}, join ${colour ?? 'the yarn'} ${beginningOf(border)}.`;
   }
   // what lies behind the nearest layer shows its other side

@@ -137,7 +137,7 @@ class Referee extends Walk {
   }
 
   /** What is sewn with tails: each hangs where it begins, and is long enough. */
-  private useTails(work: Seam | Sewing, starts: readonly string[] | undefined): void {
+  private useTails(work: Seam | Sewing | Border, starts: readonly string[] | undefined): void {
     const used = tailsUsed(work);
     const ends = used.map((name) => {
       const tail = this.tails.get(name);
@@ -214,7 +214,14 @@ class Referee extends Walk {
     const starts = work.path[0]!.spans.flatMap((span) => this.pointsIn(span));
     if (this.hand.live && !starts.includes(this.at!))
       this.fault('border', `${work.id} begins at ${starts[0]}, and the hook is at ${this.at}`);
-    if (!this.hand.live) this.hang(tailOf(work.id, 'start'), { mm: TAIL_MM, at: starts[0], of: work.id });
+    if (work.tail)
+      this.useTails(
+        work,
+        work.path[0]!.spans.map((span) => this.pointsIn(span)[0]),
+      );
+    else if (!this.hand.live) this.hang(tailOf(work.id, 'start'), { mm: TAIL_MM, at: starts[0], of: work.id });
+    if (work.tail && this.hand.live)
+      this.fault('border', `${work.id} is begun with a tail before the loop is fastened off`);
     this.whileEmpty('border');
     this.onlyLevel('border');
     let at: readonly string[] = this.hand.live ? [this.at!] : starts;

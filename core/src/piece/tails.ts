@@ -1,5 +1,5 @@
 import type { Foundation } from './piece';
-import { TAIL_MM, yarnToCut, type Seam, type Sewing, type Work } from './work';
+import { TAIL_MM, yarnToCut, type Border, type Seam, type Sewing, type Work } from './work';
 
 /** A tail by what it hangs from: a piece, a border, or what was made by itself; at its beginning or its end. */
 export const tailOf = (of: string, end: 'start' | 'end'): string => `${of}:${end}`;
@@ -20,20 +20,21 @@ export type TailedPiece = { rows: number; foundation: Pick<Foundation, 'inOne'> 
 export function tailsAsked(works: readonly Work[]): Map<string, number> {
   const asked = new Map<string, number>();
   for (const work of works) {
-    if (work.do !== 'seam' && work.do !== 'sew') continue;
+    if (work.do !== 'seam' && work.do !== 'sew' && work.do !== 'border') continue;
     for (const tail of tailsUsed(work)) asked.set(tail, Math.max(TAIL_MM, yarnToCut(yarnEach(work))));
   }
   return asked;
 }
 
-/** The tails something is sewn with. */
-export function tailsUsed(work: Seam | Sewing): readonly string[] {
+/** The tails something is sewn or worked with. */
+export function tailsUsed(work: Seam | Sewing | Border): readonly string[] {
   if (work.do === 'sew') return work.tails ?? [];
   return work.tail ? [work.tail.name] : [];
 }
 
 /** Yarn it takes of each of its tails, mm. */
-export function yarnEach(work: Seam | Sewing): number {
+export function yarnEach(work: Seam | Sewing | Border): number {
+  if (work.do === 'border') return work.tail?.mm ?? 0;
   return work.do === 'seam' ? work.mm * work.factor : work.mm / Math.max(1, tailsUsed(work).length);
 }
 

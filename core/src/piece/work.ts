@@ -38,6 +38,8 @@ export interface Border {
   from?: string;
   /** What it is worked in, where not in the colour of what it is worked on. */
   colour?: string;
+  /** The tail it is worked with, which hangs where it begins: where that is, in words, and how much it takes, mm. */
+  tail?: { name: string; at: string; mm: number };
   /** Which side faces of the nearest layer, the first of each part's, as it begins; the right one where nothing is said. */
   side?: 'wrong';
   /** What lies towards the maker, in words: “the front towards you”; nothing where it is the right side. */

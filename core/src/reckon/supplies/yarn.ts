@@ -131,7 +131,10 @@ function tailYarn(pieces: readonly Piece[], steps: readonly WorkStep[]): number 
   const free = works.filter((work) => work.do === 'free');
   const ends = 2 * pieces.reduce((sum, { times }) => sum + times, 0);
   const ofFree = free.reduce((sum, { times, tails }) => sum + 2 * times * (tails || TAIL_MM), 0);
-  const longer = [...tailsAsked(works)].filter(([name]) => !free.some(({ id }) => name.startsWith(id)));
+  // what is crocheted with a tail is counted by its stitches
+  const longer = [...tailsAsked(works.filter((work) => work.do !== 'border'))].filter(
+    ([name]) => !free.some(({ id }) => name.startsWith(id)),
+  );
   return ends * TAIL_MM + ofFree + longer.reduce((sum, [, mm]) => sum + Math.max(0, mm - TAIL_MM), 0);
 }
 

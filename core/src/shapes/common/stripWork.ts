@@ -175,7 +175,10 @@ export function joinedSides({ strip, join, edging, pass, tails }: StripJoin): { 
   const fold = foldOf(strip, outline);
   const stitch = crocheted(join);
   if (!stitch) return { fold, joins: [sewnSides(strip, outline, join, tails)] };
-  const borders = pass === 'around' ? [aroundPass(strip, outline, stitch)] : eachSide(strip, outline, stitch);
+  const borders =
+    pass === 'around'
+      ? [aroundPass(strip, outline, stitch)]
+      : eachSide(strip, outline, stitch).map((border) => withItsTail(border, strip, outline, join, tails));
   return {
     fold,
     joins: borders.map((border, index) => ({
@@ -238,6 +241,31 @@ const eachSide = (strip: StripEdges, outline: Outline, stitch: BorderStitch): Bo
   joinPass('join-left', stitch, [turned(upSide(strip, outline, 1))]),
 ];
 
+/** A side that is slip stitched from where a tail hangs is worked with it: two ends fewer (handbook 4.4). */
+function withItsTail(
+  border: Border,
+  strip: StripEdges,
+  outline: Outline,
+  join: Join,
+  tails: StripJoin['tails'],
+): Border {
+  if (border.stitch !== 'slip' || outline.layer !== '') return border;
+  const { spans } = border.path[0]!;
+  const layers = ['front', 'back'] as const;
+  const hung = spans.flatMap((span, layer) => {
+    const end = tails.find((one) => cornerOfTail(strip, one) === topOf(strip, backwards(span)));
+    return end ? [{ name: tailOf(strip.piece.id, end), at: `at the ${layers[layer] ?? 'back'}’s top edge` }] : [];
+  })[0];
+  const mm = join.factor * lengthOf(edgesOf(strip.piece)[strip.long[0]], spans[0]);
+  return hung ? { ...border, tail: { ...hung, mm } } : border;
+}
+
+/** Where a side ends at its top, as the edge counts it. */
+function topOf({ piece }: StripEdges, span: Span): string {
+  const edges = edgesOf(piece);
+  return pointsOf(span, (edge) => edges[edge as RawEdge].count)[1];
+}
+
 /** Up one side through both layers, round what goes on above the front, down the other side. */
 function aroundPass(strip: StripEdges, outline: Outline, stitch: BorderStitch): Border {
   const { front, joined, places } = outline;
@@ -272,14 +300,12 @@ function sewnSide(
   tails: StripJoin['tails'],
 ): Pick<Seam, 'spans' | 'along' | 'tail'> {
   const [front, back] = sideSpans(strip, outline, side);
-  const edges = edgesOf(strip.piece);
-  const top = (span: Span) => pointsOf(span, (edge) => edges[edge as RawEdge].count)[1];
   const name = `the {side:${SIDES[side]}} side`;
   for (const [span, layer] of [
     [front, 'front'],
     [back, 'back'],
   ] as const) {
-    const end = tails.find((one) => cornerOfTail(strip, one) === top(span));
+    const end = tails.find((one) => cornerOfTail(strip, one) === topOf(strip, span));
     if (end)
       return {
         spans: [backwards(front), backwards(back)],
