@@ -69,8 +69,17 @@ function before(one: Rank, best: Rank): boolean {
  * @param places 1 or more
  */
 export function rhythmOf(stitches: number, places: number): Rhythm {
-  return saying(stitches, places)?.rhythm ?? listed(stitches, places);
+  const key = stitches * MOST_PLACES + places;
+  const before = rhythms.get(key);
+  if (before) return before;
+  const rhythm = saying(stitches, places)?.rhythm ?? listed(stitches, places);
+  if (rhythms.size > MOST_KNOWN) rhythms.clear();
+  rhythms.set(key, rhythm);
+  return rhythm;
 }
+
+const rhythms = new Map<number, Rhythm>();
+const MOST_PLACES = 1e6;
 
 /** What most places get, what the others do, and how many those are. */
 function sharesOf(stitches: number, places: number): { most: number; other: number; others: number } {
