@@ -100,6 +100,9 @@ it('an edging around a flap shows its end and as much of its sides as hangs in f
   expect(first![0]).toBe(0);
   // the outer round has a stitch more at each corner
   expect(second![2]).toBe(first![2] + 2);
+  // and no round ends where its sides begin
+  expect(second![1]).toBeGreaterThanOrEqual(first![1]);
+  expect(first![1]).toBeGreaterThan(0);
 });
 
 it('what an edging shows of a flap’s sides is its share of the stitches worked along them', () => {

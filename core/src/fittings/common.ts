@@ -209,8 +209,8 @@ export function toTheFold(
   const where =
     shift === 0
       ? 'at the beginning of the round'
-      : `${plural(Math.abs(shift), 'stitch', 'stitches')} ${shift > 0 ? 'on from' : 'before'} the beginning of the round`;
-  const text = `Lay it flat along its bottom and mark both folds: rounds lean, and one of them lies about ${where} now. If yours lies elsewhere, begin as many stitches sooner or later.`;
+      : `about ${plural(Math.abs(shift), 'stitch', 'stitches')} ${shift > 0 ? 'on from' : 'before'} the beginning of the round`;
+  const text = `Lay it flat along its bottom and mark both folds: rounds lean, and one of them lies ${where} now. If yours lies elsewhere, begin as many stitches sooner or later.`;
   return { shift, notes: [{ piece, row: row - 1, text }] };
 }
 

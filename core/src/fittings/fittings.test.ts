@@ -125,3 +125,19 @@ it('every fitting is whole: an id of its own, defaults inside their limits, need
     }
   }
 });
+
+it('a loop in a second panel’s edging is told by the last round’s own count', () => {
+  const wrap = Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'two-panels')!;
+  for (const edging of [1, 3]) {
+    const { steps, pieces } = reckon({
+      ...wrap,
+      shape: { kind: 'two-panels', edging },
+      fittings: [{ kind: 'mouth-loop' }],
+    });
+    const { text } = steps.find(({ id }) => id === 'second-panel')!;
+    const [, after, of] = /after (\d+) stitch(?:es)? of (\d+), chain/.exec(text)!.map(Number);
+    // two more between the corners with every round
+    expect(of).toBe(pieces[0]!.stitches - 2 + 2 * (edging - 1));
+    expect(Math.abs(2 * after! - of!)).toBeLessThanOrEqual(1);
+  }
+});

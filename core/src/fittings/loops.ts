@@ -1,5 +1,5 @@
 import { plural } from '../base/units';
-import { rawOf, type Border, type Span, type Stretch, type Work } from '../piece';
+import { borderAlong, rawOf, type Border, type Span, type Stretch, type Work } from '../piece';
 import type { Built, WorkStep } from '../shapes';
 import type { Placed } from './definition';
 
@@ -90,7 +90,12 @@ function replaced(step: WorkStep, border: Border, by: Border): WorkStep {
 }
 
 /** The loop that tells a second piece from the first. */
-function loopTold({ path }: Border): string {
-  const { loop, stitches } = path.find((stretch) => stretch.loop)!;
-  return `It differs in the last round of its edging: along its last row, after ${plural(loop!.after, 'stitch', 'stitches')} of ${stitches}, chain ${loop!.chains} for the loop${loop!.closes === 'same-stitch' ? ' and {slip} into the stitch just made' : ''}.`;
+function loopTold(border: Border): string {
+  const place = border.path.findIndex((stretch) => stretch.loop);
+  const looped = border.path[place]!;
+  const loop = looped.loop!;
+  // its last round has more at either end, where the corners have grown
+  const { stitches } = borderAlong(border, (_stretch, at) => at === place).at(-1)!;
+  const after = loop.after + (stitches - looped.stitches) / 2;
+  return `It differs in the last round of its edging: along its last row, after ${plural(after, 'stitch', 'stitches')} of ${stitches}, chain ${loop.chains} for the loop${loop.closes === 'same-stitch' ? ' and {slip} into the stitch just made' : ''}.`;
 }

@@ -97,7 +97,7 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
     case 'along-sides':
       return 'go down the row ends of the strip and up those of its other side';
     case 'next-ring':
-      return 'along the loops that the next round down leaves free';
+      return one.first ? 'along the free loops of that round' : 'along the loops that the next round down leaves free';
     case 'mid-loop':
       return 'begin with the loop you stand in as the next space';
     case 'close-loop':

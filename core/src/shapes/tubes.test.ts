@@ -357,7 +357,8 @@ describe('rounds', () => {
     // each round goes into the loops of the next one down, to those that the wall’s first round left
     const rounds = worked.steps.filter(({ piece, row }) => piece === 'layer' && row);
     expect(rounds).toHaveLength(bag!.sections.at(-1)!.rows - 3);
-    for (const { text } of rounds)
+    expect(rounds[0]!.text).toContain('long the free loops of that round, ');
+    for (const { text } of rounds.slice(1))
       expect(text).toContain(
         `long the loops that the next round down leaves free, single crochet in each of the next ${bag!.stitches} free loops`,
       );

@@ -60,8 +60,8 @@ export type Instruction =
   | { do: 'mid-loop' }
   /** The round's last loop: half its chain and a stitch tall enough for the rest into its first stitch, so that the hook stands in its middle. */
   | { do: 'close-loop'; chains: number; stitch: string; spans: number }
-  /** On to the loops that a round of the wall left free, so many of them: what was worked before is done. */
-  | { do: 'next-ring'; loops: number }
+  /** On to the loops that a round of the wall left free, so many of them; the first time to those the yarn is joined in. */
+  | { do: 'next-ring'; loops: number; first?: true }
   /** Chains across to the other end of the row, joined there: what is made goes on round both. */
   | { do: 'chain-across'; chains: number }
   /** With a tube laid flat, one stitch through each pair of stitches of both its layers: it is closed. */

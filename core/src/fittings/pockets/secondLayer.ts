@@ -77,24 +77,22 @@ function place({ built, fabric: own, options, path, schools, opens }: FittingCon
 
 const renamed = (step: WorkStep): WorkStep => (step.id === 'level' ? { ...step, id: 'level-layer' } : step);
 
+/** A round into the loops that a round of the wall left free. */
+function ringRound(count: number, schools: FittingContext['schools'], first: boolean): Course {
+  const ring: Instruction = { do: 'next-ring', loops: count, ...(first ? { first } : {}) };
+  return roundOf([ring, work('single', count, 'free-loop')], count, 'single', schools, 'layer');
+}
+
 /** Round upon round from one round's loops: it hangs free. */
 function skirtRounds(count: number, rounds: number, schools: FittingContext['schools']): Course[] {
-  const first = roundOf(
-    [{ do: 'next-ring', loops: count }, work('single', count, 'free-loop')],
-    count,
-    'single',
-    schools,
-    'layer',
-  );
   const further = roundOf([work('single', count)], count, 'single', schools, 'layer');
-  return Array.from({ length: rounds }, (_, index) => (index === 0 ? first : further));
+  return [ringRound(count, schools, true), ...Array.from({ length: rounds - 1 }, () => further)];
 }
 
 /** Each round into the loops of the next one of the wall, so that two layers become one (handbook 14, second layer). */
 function ringRounds(count: number, rounds: number, schools: FittingContext['schools']): Course[] {
-  const body: Instruction[] = [{ do: 'next-ring', loops: count }, work('single', count, 'free-loop')];
-  const course = roundOf(body, count, 'single', schools, 'layer');
-  return Array.from({ length: rounds }, () => course);
+  const further = ringRound(count, schools, false);
+  return [ringRound(count, schools, true), ...Array.from({ length: rounds - 1 }, () => further)];
 }
 
 /**

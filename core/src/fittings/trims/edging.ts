@@ -112,7 +112,8 @@ function seenAround({ x, y, w, h }: Cloth, border: Border, piece: Piece): { box:
   const { pitch } = edgesOf(piece)[span.edge as RawEdge] ?? { pitch: piece.fabric.stitchWidth.value };
   const share = Math.min(1, h / (placesIn(span) * pitch));
   const ends = borderAlong(border, (_stretch, at) => at === first + 1);
-  const sides = borderAlong(border, (stretch) => stretch === beside);
+  const side = border.path.indexOf(beside);
+  const sides = borderAlong(border, (_stretch, at) => at === side);
   const rounds = ends.map(({ stitch, stitches }, round) => {
     const side = Math.round(share * sides[round]!.stitches);
     return { stitch, corner: 3, sides: [0, side, stitches, side] as const };

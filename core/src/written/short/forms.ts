@@ -295,6 +295,12 @@ export const FORMS: Forms = {
   ],
   'next-ring': [
     {
+      fits: ({ first }) => first === true,
+      write: ({ loops }) => `along ${loops} free lps of that rnd`,
+      reads: pattern(`along ${N} free lps of that rnd`),
+      read: ([loops]) => ({ do: 'next-ring', loops: many(loops), first: true }),
+    },
+    {
       write: ({ loops }) => `along ${loops} free lps of next rnd down`,
       reads: pattern(`along ${N} free lps of next rnd down`),
       read: ([loops]) => ({ do: 'next-ring', loops: many(loops) }),
