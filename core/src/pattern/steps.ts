@@ -6,7 +6,7 @@ import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { countedWords } from './counted';
 import { wordRow } from './wording';
-import { borderCounted, drawnThrough, wordWork } from './workWords';
+import { borderCounted, wordWork } from './workWords';
 
 /** One thing to do. Rows and rounds say what they end on; other steps have no count. */
 export interface Step {
@@ -369,22 +369,15 @@ const BEGUN_AT: Readonly<Record<Foundation['kind'], string>> = {
 /**
  * Steps that are no rows, worded: what they do as it was walked, then what else there is to say. A colour is named
  * where it is joined, not where it hangs already.
- *
- * @param own the colour of the row they go on from
  */
 export function workSteps(
   steps: readonly WorkStep[],
   piece: string,
   schools: Schools,
   told: ReadonlyMap<Work, Walked>,
-  own?: string,
 ): Step[] {
-  let hangs = own;
   return steps.map((step) => {
-    const { id, section, kind, does = [], text, check, goesOn } = step;
-    const colour = step.colour ?? (goesOn && worksYarn(does) ? own : undefined);
-    const changes = colour !== undefined && !(goesOn && colour === hangs);
-    hangs = colour ?? hangs;
+    const { id, section, kind, does = [], text, check } = step;
     return stepOf({
       piece,
       pieceName: '',
@@ -392,7 +385,7 @@ export function workSteps(
       section,
       kind,
       text: [
-        changes ? (goesOn ? drawnThrough(colour) : `With ${colour}:`) : '',
+        withColour(step),
         ...does.map((work) => wordWork(told.get(work)!, schools)),
         text ? wordText(text, schools) : '',
       ]
@@ -406,8 +399,9 @@ export function workSteps(
   });
 }
 
-/** Whether stitches are worked, with the yarn that hangs. */
-const worksYarn = (does: readonly Work[]): boolean => does.some((work) => work.do === 'border' || work.do === 'free');
+/** The colour of what is begun anew, where no border says it as it is joined. */
+const withColour = ({ colour, goesOn, does = [] }: WorkStep): string =>
+  colour && !goesOn && !does.some((work) => work.do === 'border') ? `With ${colour}:` : '';
 
 function againOf(does: readonly Work[]): Step['again'] {
   const others = does.filter((work) => work.do === 'again');

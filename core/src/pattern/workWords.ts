@@ -47,6 +47,8 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
       return `Weave in the ends of ${inWords(work.pieces.map(({ name }) => name.toLowerCase()))} now: the next layer closes over them.`;
     case 'fold':
       return work.fold.says ?? '';
+    case 'change':
+      return `Draw ${work.to} through the loop on the hook, and cut the yarn it was of.`;
     case 'fasten-off':
       return work.leave === undefined
         ? 'Fasten off.'
@@ -74,10 +76,6 @@ function wordBorder(border: Border, before: Hand, courses: readonly BorderPart[]
   return [start, ...told, `(${borderCounted(border)})`].filter(Boolean).join(' ');
 }
 
-/** What hangs has a colour: the loop is made one of the next before it goes on (handbook 4.4). */
-export const drawnThrough = (colour: string): string =>
-  `Draw ${colour} through the loop on the hook, and cut the yarn it was of.`;
-
 /** Gone on from the loop, turned where the other side has to face; else with the yarn joined where it begins. */
 function startWords(border: Border, { live, facing, of }: Hand): string {
   const { near, closed, side = 'right', path, colour } = border;
@@ -88,8 +86,7 @@ function startWords(border: Border, { live, facing, of }: Hand): string {
   }
   // what lies behind the nearest layer shows its other side
   const behind = path[0]!.spans[0].piece !== of;
-  const turn = (facing === side) === behind ? 'Turn.' : '';
-  return [colour ? drawnThrough(colour) : '', turn].filter(Boolean).join(' ');
+  return (facing === side) === behind ? 'Turn.' : '';
 }
 
 /** What people count of a border's last round: its stitches, or its loops. */

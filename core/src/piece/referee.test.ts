@@ -20,7 +20,7 @@ import {
 } from './index';
 import { workOut } from '../reckon/build';
 import { anyWork } from './fixtures/anyWork';
-import { stepsAfter, allPieces, workOf } from '../reckon/steps';
+import { allPieces, workOf } from '../reckon/steps';
 
 interface Made {
   plan: Plan;
@@ -33,7 +33,7 @@ function workedOrSkipped(plan: Plan): Made {
     const out = workOut(plan);
     const pieces = allPieces(out);
     reckon(plan);
-    return { plan, works: workOf(pieces, stepsAfter(out)), pieces };
+    return { plan, works: workOf(out), pieces };
   } catch (error) {
     if (!(error instanceof PlanProblem)) throw error;
     fc.pre(false);
@@ -156,6 +156,17 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
       return (
         !!foot && { ...border, path: [{ ...first, spans: [a, { ...b, from: b.from + 1, to: b.to + 1 }] }, ...rest] }
       );
+    }),
+  'a colour dropped': (works, pick) => {
+    const changes = works.flatMap((work, index) => (work.do === 'change' ? [index] : []));
+    return changes.length > 0 ? spliced(works, changes[pick(changes.length)]!, 1) : undefined;
+  },
+  'another colour': (works, pick) =>
+    onBorder(works, pick, ({ colour, ...border }) => {
+      const at = works.findIndex((work) => work.do === 'border' && work.id === border.id);
+      // what is joined anew may be of any
+      const live = ['make', 'change', 'border'].includes(works[at - 1]?.do ?? '');
+      return colour !== undefined && live && { ...border, colour: `not ${colour}` };
     }),
   'another edge': (works, pick) =>
     onStretch(works, pick, (stretch) => {
@@ -319,6 +330,24 @@ describe('a hand', () => {
     expect(says(turned, pieces)).toContainEqual(expect.stringMatching(/opens the other way/));
     const inside = onFold(works, (fold) => ({ ...fold, inside: 'right' }))!;
     expect(says(inside, pieces)).toEqual(['panels leaves the wrong side outside']);
+  });
+
+  it('goes on in the colour of its loop, or draws another through it first', () => {
+    const edged = (fabric: object) =>
+      workedOrSkipped({
+        ...PHONE,
+        fabric: { ...PHONE.fabric, ...fabric },
+        shape: { kind: 'packet', edging: 1, edgingColour: 'lime' },
+      } as Plan);
+    const { works, pieces } = edged({ pieceColours: { body: 'oat' } });
+    const change = works.findIndex((work) => work.do === 'change');
+    expect(works[change]).toEqual({ do: 'change', to: 'lime' });
+    expect(says(spliced(works, change, 1), pieces)).toEqual(['edging is worked in lime, and the loop is of oat']);
+    expect(says(spliced(works, change, 0, works[change]!), pieces)).toEqual(['the loop is of lime already']);
+    const made = works.findIndex((work) => work.do === 'make');
+    const other = spliced(works, made, 1, { ...works[made]!, endsIn: 'lime' } as Work);
+    expect(says(other, pieces)[0]).toBe('body ends in oat, not in lime');
+    expect(edged({ pieceColours: { body: 'lime' } }).works.some((work) => work.do === 'change')).toBe(false);
   });
 
   it('sees in each corner of a way one place', () => {

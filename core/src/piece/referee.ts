@@ -12,7 +12,7 @@ import {
   type Edge,
   type Span,
 } from './edge';
-import { isSpiral, type Piece } from './piece';
+import { bandsOf, isSpiral, topColourOf, type Piece } from './piece';
 import { sideOfTail, tailOf, tailsUsed, yarnEach } from './tails';
 import { nth, Walk } from './walk';
 import {
@@ -106,7 +106,7 @@ class Referee extends Walk {
     this.faults.push({ work, says });
   }
 
-  protected override make(id: string, leave?: number): void {
+  protected override make(id: string, leave?: number, endsIn?: string): void {
     const piece = this.pieceOf(id);
     if (!piece) return this.fault('make', `there is no ${id}`);
     if (this.hand.live) this.fault('make', `${id} is begun before the loop is fastened off`);
@@ -114,7 +114,8 @@ class Referee extends Walk {
     // the first piece is what all others are joined to, but those begun on it; of several alike one stands for all
     if (this.made.size > 0 && piece.id === id && piece.foundation.kind !== 'picked-up') this.loose.add(id);
     this.made.add(id);
-    super.make(id);
+    super.make(id, leave, endsIn);
+    this.checkEndsIn(id, piece, endsIn);
     const around = piece.worked === 'rounds';
     this.unlevel = around && isSpiral(piece.courses.at(-1)!);
     const first = around ? `${id}:ring:0` : `${id}:${sideOfTail(piece, 'start')}:0`;
@@ -150,6 +151,26 @@ class Referee extends Walk {
       return at;
     });
     if (new Set(ends).size < ends.length) this.fault(work.do, `${used.join(' and ')} hang at one end`);
+  }
+
+  /** A piece ends in the colour its last row is worked in, where it says one. */
+  private checkEndsIn(id: string, piece: Piece, endsIn: string | undefined): void {
+    const second = id !== piece.id ? piece.secondColour : undefined;
+    const own = topColourOf(piece)?.(piece.rows) ?? bandsOf(piece).at(-1)!.colour ?? second ?? piece.colour;
+    if (own !== undefined && own !== endsIn)
+      this.fault('make', `${id} ends in ${own}, not in ${endsIn ?? 'no colour'}`);
+  }
+
+  /** What hangs has a colour: what goes on from a loop goes on in that loop's (handbook 4.4). */
+  private goesOnIn(work: 'border' | 'free', id: string, colour: string | undefined): void {
+    if (this.hand.live && this.hand.colour !== colour)
+      this.fault(work, `${id} is worked in ${colour ?? 'no colour'}, and the loop is of ${this.hand.colour ?? 'none'}`);
+  }
+
+  protected override change(to: string): void {
+    if (!this.hand.live) this.fault('change', 'there is no loop to draw it through');
+    if (this.hand.colour === to) this.fault('change', `the loop is of ${to} already`);
+    super.change(to);
   }
 
   /** Only what is worked in a spiral has a step, and it is levelled once. */
@@ -220,6 +241,7 @@ class Referee extends Walk {
         work.path[0]!.spans.map((span) => this.pointsIn(span)[0]),
       );
     else if (!this.hand.live) this.hang(tailOf(work.id, 'start'), { mm: TAIL_MM, at: starts[0], of: work.id });
+    this.goesOnIn('border', work.id, work.colour);
     if (work.tail && this.hand.live)
       this.fault('border', `${work.id} is begun with a tail before the loop is fastened off`);
     this.whileEmpty('border');
@@ -370,13 +392,14 @@ class Referee extends Walk {
   }
 
   /** What is made by itself leaves no loop open, and each of its courses uses up what the one before made. */
-  protected override free({ id, courses, times, from, tails, onward, layers }: Free): void {
+  protected override free({ id, courses, times, from, tails, onward, layers, colour }: Free): void {
     this.once('free', id);
     this.reaches(id, layers);
     this.whileEmpty('free');
     if (times < 1) this.fault('free', `${id} is made ${times} times`);
     if (onward) {
       if (!this.hand.live) this.fault('free', `${id} goes on from a loop that is not there`);
+      this.goesOnIn('free', id, colour);
     } else {
       if (this.hand.live) this.fault('free', `${id} is begun before the loop is fastened off`);
       if (from === '') this.loose.add(id);

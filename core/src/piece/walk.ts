@@ -11,6 +11,8 @@ export interface Hand {
   of: string;
   /** The side of it that faces. */
   facing: 'right' | 'wrong';
+  /** The colour of its loop, where it is of colours. */
+  colour?: string | undefined;
 }
 
 /** A piece of work with the hand as it was before it; of a border its courses too. */
@@ -56,7 +58,7 @@ export class Walk {
     this.visit({ work, before: this.hand, courses });
     switch (work.do) {
       case 'make':
-        return this.make(work.piece, work.leave);
+        return this.make(work.piece, work.leave, work.endsIn);
       case 'again':
         return this.go(work.works);
       case 'border':
@@ -73,6 +75,8 @@ export class Walk {
         return this.fold(work.fold);
       case 'fasten-off':
         return this.fastenOff(work.leave);
+      case 'change':
+        return this.change(work.to);
       case 'mark':
         return undefined;
       case 'fill':
@@ -91,19 +95,21 @@ export class Walk {
     return work.courses.map((instructions) => [{ stretch: undefined, instructions: [...instructions] }]);
   }
 
-  protected make(id: string, _leave?: number): void {
+  protected make(id: string, _leave?: number, colour?: string): void {
     const piece = this.pieceOf(id);
     if (!piece) return;
     for (const [name, edge] of allEdges(piece)) this.edges.set(`${id}:${name}`, edge);
     // the first row has its right side facing, and each turn shows the other one; rounds are never turned
-    this.hand = { live: true, of: id, facing: piece.worked === 'rounds' || piece.rows % 2 === 1 ? 'right' : 'wrong' };
+    const facing = piece.worked === 'rounds' || piece.rows % 2 === 1 ? 'right' : 'wrong';
+    this.hand = { live: true, of: id, facing, colour };
   }
 
   protected border(work: Border): void {
     const [span] = work.path[0]!.spans;
     for (const [name, edge] of outerEdges(work, this.widthAt(span))) this.edges.set(`${span.piece}:${name}`, edge);
     const faces = work.side ?? 'right';
-    this.hand = { live: true, of: span.piece, facing: turnsIn(work) % 2 === 0 ? faces : other(faces) };
+    const facing = turnsIn(work) % 2 === 0 ? faces : other(faces);
+    this.hand = { live: true, of: span.piece, facing, colour: work.colour };
   }
 
   protected seam(_work: Seam): void {}
@@ -119,6 +125,10 @@ export class Walk {
 
   protected fastenOff(_leave?: number): void {
     this.hand = { ...this.hand, live: false };
+  }
+
+  protected change(to: string): void {
+    this.hand = { ...this.hand, colour: to };
   }
 
   protected level(): void {}

@@ -36,7 +36,7 @@ export interface Border {
   closed: boolean;
   /** Where it begins, in words; nothing where the first part of its way says it. */
   from?: string;
-  /** What it is worked in, where not in the colour of what it is worked on. */
+  /** What it is worked in, where that is said: with a loop on the hook, the colour of that loop. */
   colour?: string;
   /** The tail it is worked with, which hangs where it begins: where that is, in words, and how much it takes, mm. */
   tail?: { name: string; at: string; mm: number };
@@ -81,6 +81,7 @@ export interface Free {
   rounds?: true;
   /** Gone on with from where the hook is, before that yarn is cut. */
   onward?: true;
+  colour?: string;
   /** Worked through both layers in a line. */
   layers?: Extract<Layers, 'both'>;
 }
@@ -97,6 +98,7 @@ export interface Sewing {
   mm: number;
   /** Whether it is yarn made into something: strands twisted to a cord. */
   made?: true;
+  colour?: string;
   /** Sewn through one layer that is not reached any more when its sides are joined. */
   open?: true;
   /**
@@ -162,6 +164,8 @@ export type Work =
       piece: string;
       /** What hangs before its beginning, mm; a usual tail where nothing is said. */
       leave?: number;
+      /** What its last row is worked in, where it is of colours. */
+      endsIn?: string;
     }
   | Border
   | Seam
@@ -169,6 +173,8 @@ export type Work =
   | Sewing
   | { do: 'fold'; fold: Fold }
   | { do: 'fasten-off'; leave?: number }
+  /** Another colour drawn through the loop on the hook, whose own yarn is cut (handbook 4.4). */
+  | { do: 'change'; to: string }
   /** The step at the end of a spiral, levelled by so many slip stitches over the beginning of its rounds (handbook 4.4). */
   | { do: 'level'; slips: number }
   /** Ends woven in: of pieces before a layer closes over them, or all that are left. */

@@ -55,6 +55,7 @@ function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: N
     fabric,
     fit,
     schools,
+    spec: plan.fabric,
     built: { ...rows.built, pieces: rows.built.pieces.map(met) },
     placed: rows.placed.map((one) =>
       one.pieces ? { ...one, pieces: one.pieces.map((piece): Piece => ({ ...met(piece), beside: true })) } : one,

@@ -71,7 +71,7 @@ export function reckon(plan: Plan): Worked {
 export function toMake(plan: Plan, out: WorkedOut): Pick<Worked, 'steps' | 'supplies'> {
   const after = stepsAfter(out);
   const pieces = allPieces(out);
-  const walked = walkedWork(pieces, after);
+  const walked = walkedWork(out, after);
   return {
     steps: allSteps(pieces, after, out.schools, walked, plan.fabric),
     supplies: suppliesOf(plan, out, after, walked),

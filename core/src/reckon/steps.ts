@@ -1,5 +1,4 @@
 import { coloursOf, tailsDone } from './supplies';
-import { mainColour } from '../craft/fabric';
 import { RIM } from '../fittings';
 import { pieceEnd } from '../shapes/common/joins';
 import { inOrder, pieceSteps, workSteps, type Schools, type Step } from '../pattern';
@@ -7,6 +6,7 @@ import { tailOf, tailsAsked, walk, nth, withTails, type Sewing, type Walked, typ
 import type { Plan } from '../plan/plan';
 import type { Piece, WorkStep } from '../shapes';
 import type { WorkedOut } from './types';
+import { endsIn, inLoopColours, type EndsIn } from './loopColours';
 
 const WEAVE_IN: WorkStep = {
   id: 'weave-in',
@@ -21,13 +21,14 @@ export function allPieces({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>
 }
 
 /** All that is done beside the rows, in an order that leaves nothing sewn shut. */
-export function stepsAfter({ built, placed }: Pick<WorkedOut, 'built' | 'placed'>): WorkStep[] {
+export function stepsAfter({ built, placed, spec }: Pick<WorkedOut, 'built' | 'placed' | 'spec'>): readonly WorkStep[] {
   const small = placed.flatMap(({ pieces = [] }) => pieces).filter(({ foundation }) => foundation.kind === 'chain');
   const fitted = placed.flatMap(({ steps }) => steps);
   const onward = [0, 1, 2].flatMap((turn) => fitted.filter((step) => step.goesOn && turnOf(step) === turn));
   const assembly = built.assembly.flatMap((step) => (cuts(step) ? [...onward, step] : [step]));
   const steps = [...assembly, ...small.flatMap(pieceEnd), ...fitted.filter(({ goesOn }) => !goesOn), WEAVE_IN];
-  return inOrder(tailsLeft(onLines(distinct(steps))));
+  const inLine = inOrder(tailsLeft(onLines(distinct(steps))));
+  return inLoopColours(inLine, allPieces({ built, placed }), spec);
 }
 
 /** Two fittings may do alike, each by itself: a step, and what is sewn in it, has a name of its own to be ticked by. */
@@ -108,21 +109,31 @@ const afterPiece = (after: readonly WorkStep[], id: string) => after.filter((ste
 const afterAll = (after: readonly WorkStep[]) => after.filter((step) => step.after === undefined);
 
 /** All that the hands do, in the order they do it: each piece with what is worked on it, then what joins them. */
-export function workOf(pieces: readonly Piece[], after: readonly WorkStep[]): Work[] {
+export function workOf(out: Pick<WorkedOut, 'built' | 'placed' | 'spec'>, after = stepsAfter(out)): Work[] {
   const asked = tailsAsked(worksIn(after));
+  const pieces = allPieces(out);
+  const ends = endsIn(pieces, after, out.spec);
   return [
     ...pieces.flatMap(({ id }): Work[] => [
-      ...withTails([{ do: 'make', piece: id }], asked, id),
+      ...withTails([made(id, ends)], asked, id),
       ...worksIn(afterPiece(after, id)),
     ]),
     ...worksIn(afterAll(after)),
   ];
 }
 
+function made(piece: string, ends: EndsIn): Work {
+  const colour = ends(piece);
+  return colour === undefined ? { do: 'make', piece } : { do: 'make', piece, endsIn: colour };
+}
+
 /** The work as it was walked, by its data. */
-export function walkedWork(pieces: readonly Piece[], after: readonly WorkStep[]): Map<Work, Walked> {
+export function walkedWork(
+  out: Pick<WorkedOut, 'built' | 'placed' | 'spec'>,
+  after: readonly WorkStep[],
+): Map<Work, Walked> {
   const told = new Map<Work, Walked>();
-  walk(workOf(pieces, after), pieces, (walked) => told.set(walked.work, walked));
+  walk(workOf(out, after), allPieces(out), (walked) => told.set(walked.work, walked));
   return told;
 }
 
@@ -141,13 +152,7 @@ export function allSteps(
     const tail = asked.get(tailOf(piece.id, 'start'));
     for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail, tailsDone(spec).atChange))
       steps.push(step);
-    const onIt = workSteps(
-      afterPiece(after, piece.id),
-      piece.id,
-      schools,
-      told,
-      colourOf(piece.rows) ?? mainColour(spec),
-    );
+    const onIt = workSteps(afterPiece(after, piece.id), piece.id, schools, told);
     for (const step of onIt) {
       // what ends a piece is told where its rows end, not among what joins it
       const { pieceName, section } = steps.at(-1)!;

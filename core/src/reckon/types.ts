@@ -28,6 +28,8 @@ export interface WorkedOut {
   fabric: WorkedFabric;
   fit: WorkedFit;
   schools: Schools;
+  /** Yarn, stitch and colours as they are asked for. */
+  spec: Plan['fabric'];
   built: Built;
   placed: (Placed & { definition: FittingDefinition })[];
 }

@@ -338,7 +338,7 @@ function canBeWorked(out: WorkedOut, { steps }: ToMake): boolean {
   const pieces = allPieces(out);
   return (
     pieces.every(({ id }) => refereePiece(steps, id).faults.length === 0) &&
-    workFaults(workOf(pieces, stepsAfter(out)), pieces).length === 0
+    workFaults(workOf(out), pieces).length === 0
   );
 }
 

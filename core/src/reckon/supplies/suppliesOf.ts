@@ -2,10 +2,10 @@ import {
   byColour,
   lastingColours,
   notionsOf,
-  stepYarn,
   tallyPieces,
   tallyWork,
   tailMinutes,
+  workYarn,
   workingTime,
   yarnNeed,
   yarnShares,
@@ -26,14 +26,14 @@ export function suppliesOf(
   plan: Plan,
   out: WorkedOut,
   after: readonly WorkStep[],
-  told: ReadonlyMap<Work, Walked> = walkedWork(allPieces(out), after),
+  told: ReadonlyMap<Work, Walked> = walkedWork(out, after),
 ): Worked['supplies'] {
   const pieces = allPieces(out);
   const { placed, fabric, schools } = out;
   const borders = { fabric: fabric.also('single', fabric.worked), colour: undefined, tally: tallyWork(told.values()) };
   const tallies = [...tallyPieces(pieces), borders];
   const yarn = yarnNeed(plan.fabric, tallies, pieces, after);
-  const besides = colouredSteps(plan, fabric, after, told);
+  const besides = colouredWork(plan, fabric, told);
   const needs = byColour(plan.fabric, pieces, yarn.metres.value, yarn.grams.value, besides);
   const colours = lastingColours(needs, plan.fabric, plan.palette ?? {}, yarn.grams);
   const lasting = colours.flatMap(({ enough }) => enough ?? []);
@@ -53,30 +53,22 @@ export function suppliesOf(
   };
 }
 
-/** What borders, ties and the like take that say a colour of their own. */
-function colouredSteps(
+/** What borders, ties and the like take that say a colour of their own: those begun in it have its tails. */
+function colouredWork(
   { fabric: spec }: Plan,
   fabric: WorkedFabric,
-  after: readonly WorkStep[],
   told: ReadonlyMap<Work, Walked>,
 ): { colour: string; metres: number }[] {
   const plain = fabric.also('single', fabric.worked);
-  const steps = after.flatMap((step) => {
-    const { colour, does = [] } = step;
-    if (!colour) return [];
-    const walked = does.flatMap((work) => told.get(work) ?? []);
-    return [{ colour, metres: stepYarn(spec, step, walked, plain) }];
-  });
-  const borders = [...told.values()].flatMap((walked) => {
+  let before: Work['do'] | undefined;
+  return [...told.values()].flatMap((walked) => {
     const { work } = walked;
-    if (work.do !== 'border' || !work.colour) return [];
-    return [{ colour: work.colour, metres: stepYarn(spec, NO_MORE, [walked], plain) }];
+    const begun = !walked.before.live || before === 'change';
+    before = work.do;
+    if (!('colour' in work) || !work.colour) return [];
+    return [{ colour: work.colour, metres: workYarn(spec, walked, plain, begun) }];
   });
-  return [...steps, ...borders];
 }
-
-/** A border by itself. */
-const NO_MORE: WorkStep = { id: '', section: '', kind: 'assembly' };
 
 const sized = (notion: Notion, { units }: Schools): Notion =>
   notion.size === undefined ? notion : { ...notion, size: wordLengths(notion.size, units) };

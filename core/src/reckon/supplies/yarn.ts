@@ -114,7 +114,7 @@ function yarnFactor(stitch: string, { stitch: pattern }: WorkedFabric): number {
 }
 
 /** Yarn of what a step sews, mm. */
-function seamYarn({ does = [] }: WorkStep): number {
+function seamYarn({ does = [] }: Pick<WorkStep, 'does'>): number {
   return does.reduce((sum, work) => {
     // what is sewn with tails is counted with them
     if ((work.do !== 'seam' && work.do !== 'sew') || tailsUsed(work).length > 0) return sum;
@@ -198,13 +198,16 @@ export function yarnNeed(
 }
 
 /**
- * Yarn that a step beside rows takes, m: its borders and joins, what it sews, and a tail at either end (prior, handbook 7).
+ * Yarn that one work beside rows takes, m: the stitches of a border or of what is made by itself, what it sews, and a tail at
+ * either end of yarn that is begun for it (prior, handbook 7).
  *
- * @param walked its works as they were walked
+ * @param begun whether yarn is joined for it
  */
-export function stepYarn(spec: FabricSpec, step: WorkStep, walked: Iterable<Walked>, fabric: WorkedFabric): number {
+export function workYarn(spec: FabricSpec, walked: Walked, fabric: WorkedFabric, begun: boolean): number {
   const { scale } = takenEach(spec, fabric);
-  const mm = yarnIn(tallyWork(walked), fabric, scale) + seamYarn(step) + 2 * TAIL_MM;
+  const { work } = walked;
+  const tails = begun && (work.do !== 'sew' || work.made) ? 2 * TAIL_MM : 0;
+  const mm = yarnIn(tallyWork([walked]), fabric, scale) + seamYarn({ does: [work] }) + tails;
   return (mm * (yarnOf(spec).strands ?? 1)) / 1000;
 }
 

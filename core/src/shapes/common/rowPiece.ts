@@ -93,7 +93,10 @@ function inRows({ fabric, lengths }: RowPieceWish): { spans: RowSpan[]; reach: R
     const spans = cumulativeRows([...asked.slice(0, -1), { ...asked.at(-1)!, mm: reach(rows) - before }], reach);
     const { to } = spans.at(-1)!;
     // a row fewer, so that two faces end level, must leave one to fill
-    if (to < fixedRows(bands) + 1) return { spans: cumulativeRows(level(asked, reach(rows + 1)), reach), reach };
+    if (to < fixedRows(bands) + 1) {
+      const even = cumulativeRows(level(asked, reach(rows + 1)), reach);
+      return even.at(-1)!.to < fixedRows(bands) + 1 ? refuseBands(fixedMm(bands), whole) : { spans: even, reach };
+    }
     if (to <= rows) return { spans, reach };
     rows = to;
   }
