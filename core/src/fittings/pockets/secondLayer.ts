@@ -57,7 +57,7 @@ function place({ built, fabric: own, options, path, schools, opens }: FittingCon
       : `into the free loops of rounds ${from} to ${from - rounds + 1}, {mm:${formatNumber(piece.height.value)}}`,
     rows: [],
     pieces: [piece],
-    steps: tubeEnd(piece, schools, 'Does it hang level, all the way round?').map(renamed),
+    steps: tubeEnd(piece, 'Does it hang level, all the way round?').map(renamed),
     parts: {
       folded: [
         {

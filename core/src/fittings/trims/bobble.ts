@@ -57,7 +57,7 @@ function place(context: FittingContext): Placed {
   const chains = chainsRound(cordEnds, context.fabric);
   const piece = ballOf(chains, context);
   const ends = cordEnds === 1 ? 'the free end of the tie' : 'both ends of the cord';
-  const made = tubeEnd(piece, schools, 'As many stitches as in round 1?').map((step): WorkStep =>
+  const made = tubeEnd(piece, 'As many stitches as in round 1?').map((step): WorkStep =>
     step.id === 'level' ? { ...step, id: 'level-bobble' } : step,
   );
   return {

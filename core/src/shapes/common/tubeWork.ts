@@ -33,12 +33,11 @@ function slipsOf({ fabric, bands }: Piece): number {
  * How a tube ends: a spiral is levelled over the beginning of its rounds, then whatever goes on from its last round, then the
  * yarn is cut (handbook 4.4).
  */
-export function tubeEnd(piece: Piece, { rounds }: ShapeSchools, look: string): WorkStep[] {
+export function tubeEnd(piece: Piece, look: string): WorkStep[] {
   const check = { look, repair: 'Work or pull out a round before you cut.' };
   const last = piece.courses.at(-1)!;
-  const spiral = rounds === 'spiral' && isSpiral(last);
   const [off] = pieceEnd(piece) as [WorkStep];
-  if (!spiral) return [{ ...off, check }];
+  if (!isSpiral(last)) return [{ ...off, check }];
   const level: WorkStep = {
     id: 'level',
     section: last.section,

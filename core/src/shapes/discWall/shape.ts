@@ -192,7 +192,6 @@ function build(context: ShapeContext): Built {
     ...(shoulder ? { upright: mouthOf({ id: piece.id, rows: disc.counts.length + wallRounds }, top, count) } : {}),
     assembly: tubeEnd(
       piece,
-      schools,
       stays.length > 0
         ? 'Does the last round come where you want it on the item?'
         : 'Stand the item in it: does the last round come where you want it?',

@@ -93,7 +93,7 @@ function build(context: ShapeContext): Built {
 
 /** The tube's own end, then its bottom: the chain's edge, or the last round where the chain is the opening. */
 function assembly(piece: Piece, schools: ShapeContext['schools'], bottomFirst: boolean, join: Join): WorkStep[] {
-  const end = tubeEnd(piece, schools, 'Is the last round as high as you want it with the item inside?');
+  const end = tubeEnd(piece, 'Is the last round as high as you want it with the item inside?');
   const edge = bottomFirst ? 'ring' : 'mouth';
   const at: FlatEnd = {
     piece,

@@ -223,7 +223,7 @@ function build(context: ShapeContext): Built {
       ...(withFloor ? { wants: [floorWant(bottom, floor, fabric)] } : {}),
     },
     mouth: { ...mouthOf(piece, bands.at(-1)!, wallCount), lies: 'flat' },
-    assembly: tubeEnd(piece, schools, 'Is the last round the height you want with the item in it?'),
+    assembly: tubeEnd(piece, 'Is the last round the height you want with the item in it?'),
     ...tubeMouth(piece, schools),
     advice: [...pickAdvice(choice, fabric.stitch.rounds), ...floorAdvice(bottom, floor)],
     views: tubeViews({

@@ -1,4 +1,5 @@
 import { withDefaults, type FieldValues } from '../../../base/units';
+import { BASES, type BaseId } from './base';
 import { cluster } from './cluster';
 import { crossedDouble } from './crossedDouble';
 import type { StitchDefinition, StitchPattern } from './definition';
@@ -10,6 +11,7 @@ import { halfDoubleV } from './halfDoubleV';
 import { linkedSingle } from './linkedSingle';
 import { net } from './net';
 import { own } from './own';
+import { fixed, plainPattern } from './plain';
 import { single } from './single';
 import { singleBackLoop } from './singleBackLoop';
 import { spike } from './spike';
@@ -45,11 +47,17 @@ export function stitchDefinition(id: string): StitchDefinition | undefined {
   return STITCHES.find((stitch) => stitch.id === id);
 }
 
+/** A base stitch that is only worked among others, as it is by itself: a floor of trebles under their stripes. */
+function plainBase(id: string): StitchDefinition {
+  const base = BASES[id as BaseId];
+  return fixed(plainPattern({ id, name: base.name, summary: '', base: id as BaseId }));
+}
+
 const made = new Map<string, StitchPattern>();
 
 /** A stitch pattern with its options set; the same wish gives the same pattern. */
 export function stitchPattern(id: string, options: FieldValues = {}): StitchPattern {
-  const definition = stitchDefinition(id)!;
+  const definition = stitchDefinition(id) ?? plainBase(id);
   const filled = withDefaults(definition.options, options);
   const key = `${id} ${JSON.stringify(filled)}`;
   const known = made.get(key);
