@@ -36,8 +36,18 @@ interface Tried {
   ripped: number;
 }
 
+/** A plan reckoned; nothing where it is refused: nobody makes it. */
+function reckoned({ reckon }: Doors, plan: Plan): Worked | undefined {
+  try {
+    return reckon(plan);
+  } catch (error) {
+    if (!(error instanceof Error) || !('errors' in error)) throw error;
+    return undefined;
+  }
+}
+
 /** One maker: the plan followed blindly, and the same with the tape in hand. */
-function tried(doors: Doors, scene: Scene, dice: Dice): Tried {
+function tried(doors: Doors, scene: Scene, dice: Dice): Tried | undefined {
   const drawn = scene.draw(dice);
   const fit = dice.oneOf(FIT_NAMES);
   const plan: Plan = {
@@ -52,7 +62,8 @@ function tried(doors: Doors, scene: Scene, dice: Dice): Tried {
     },
     fit: { name: fit },
   };
-  const worked = doors.reckon(plan);
+  const worked = reckoned(doors, plan);
+  if (!worked) return undefined;
   const { stitchWidth, rowHeight, thickness } = worked.fabric;
   const truth = drawFabric(dice, WORLD, {
     w: stitchWidth.value,
@@ -181,13 +192,10 @@ export const makers: Proof = {
     const all: Tried[] = [];
     for (const shape of SHAPES) {
       const scene = SCENES.find(({ id }) => id === shape)!;
-      for (let maker = 0; maker < MAKERS * share; maker += 1)
-        try {
-          all.push(tried(doors, scene, dice));
-        } catch (error) {
-          // what cannot be made is refused, and nobody makes it
-          if (!(error instanceof Error) || !('errors' in error)) throw error;
-        }
+      for (let maker = 0; maker < MAKERS * share; maker += 1) {
+        const one = tried(doors, scene, dice);
+        if (one) all.push(one);
+      }
     }
     const inHundred = (of: readonly Tried[], what: 'without' | 'mended') =>
       Math.round((100 * of.filter((one) => one[what]).length) / of.length);

@@ -1,9 +1,10 @@
 import { yarnOf, type ScrapSpec } from '../craft/fabric';
 import { chanceBelow } from '../reckon/supplies';
-import { foldMake, inOrder, standingEvents, stepsToMake, type KeptEvent, type MakingStep } from './log';
-import { standingOf, stitchesIn } from './adjust/progress';
+import { inOrder, standingEvents, stepsToMake, type KeptEvent, type MakingStep } from './log';
+
 import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
+import { doneIn } from './adjust/takes';
 import { SCALE_SD_G } from './adjust/weighed';
 
 /** Where a scrap comes to its end. */
@@ -128,7 +129,8 @@ function weighedUse(
   const last = ordered.filter((event) => event.kind === 'weighed').at(-1);
   if (!last) return undefined;
   const upTo = ordered.slice(0, ordered.indexOf(last) + 1);
-  const done = stitchesIn(steps, standingOf(steps, foldMake(upTo, steps)).courses);
+  const made = doneIn(steps, upTo);
+  const done = steps.reduce((sum, { id, row, ends }) => (row !== null && made.has(id) ? sum + (ends ?? 0) : sum), 0);
   const before = (index: number) => scraps.slice(0, index).reduce((sum, { grams }) => sum + grams - join, 0);
   // the scrap on the hook is the one that makes the yarn used most like what was reckoned
   const options = scraps

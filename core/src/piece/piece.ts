@@ -55,6 +55,8 @@ export interface Band {
   pattern?: FieldValues;
   /** Where the hook is another than the plan's. */
   hookMm?: number;
+  /** Its width was read across it on the piece. */
+  taped?: true;
 }
 
 export interface Piece {

@@ -1,6 +1,6 @@
 import type { WorkedFabric } from '../craft/fabric';
 import { loopsOnBorders, onRows, onEdging } from '../fittings';
-import { begunFaults, onBegun } from '../plan/begun';
+import { begunFaults, onBegun, type BegunSpec } from '../plan/begun';
 import type { Plan } from '../plan/plan';
 import { onChains, type Piece } from '../piece';
 import type { Built } from '../shapes';
@@ -27,9 +27,13 @@ export const workWith = (given: Prepared, picks: Plan['picks'] = {}): WorkedOut 
 function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: NonNullable<Plan['picks']>): WorkedOut {
   const { thing, fabric, fit } = context;
   const { begun } = plan;
+  const worked = begun && endsWorked(begun);
   const build = (picked: Record<string, number>, given = fabric): Built =>
     inColours(
-      onChainHook(shape.build({ ...context, fabric: given, picks: picked }), plan.fabric.chainHookMm),
+      onChainHook(
+        shape.build({ ...context, fabric: given, picks: picked, ...(worked ? { worked } : {}) }),
+        plan.fabric.chainHookMm,
+      ),
       plan.fabric.pieceColours,
     );
   const builtOf = (given: WorkedFabric): Built => (begun ? onBegun(build, picks, begun, given) : build(picks, given));
@@ -64,6 +68,15 @@ function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: N
   if (begun) refuse(begunFaults([...out.built.pieces, ...out.placed.flatMap(({ pieces }) => pieces ?? [])], begun));
   return out;
 }
+
+/** The stitches that each course of a piece ends on, as far as it is worked. */
+const endsWorked = (begun: readonly BegunSpec[]): Record<string, number[]> =>
+  Object.fromEntries(
+    begun.map(({ piece, runs }) => [
+      piece,
+      runs.flatMap(({ courses, stitches }) => Array.from({ length: courses }, () => stitches)),
+    ]),
+  );
 
 /** Foundation chains that are worked with a hook of their own say so. */
 function onChainHook(built: Built, hookMm: number | undefined): Built {

@@ -7,7 +7,8 @@ import { pieceHues, type HuedRows } from './hues';
 import { wordText, type Schools } from '../pattern';
 import { withMisfit } from './misfit';
 import type { Plan } from '../plan/plan';
-import type { Piece } from '../shapes';
+import type { Piece, WorkStep } from '../shapes';
+import type { Walked, Work } from '../piece';
 import { carrierDefinition, type Hazard, type WorkedThing } from '../craft/things';
 import { type WorkedOut, type WorkedPiece, type Worked, WORKED_FORMAT } from './types';
 import { adviceOf } from './advice';
@@ -69,13 +70,18 @@ export function reckon(plan: Plan): Worked {
 
 /** What is done, step by step, and what it takes. */
 export function toMake(plan: Plan, out: WorkedOut): Pick<Worked, 'steps' | 'supplies'> {
-  const after = stepsAfter(out);
+  const { after, walked } = workedThrough(out);
   const pieces = allPieces(out);
-  const walked = walkedWork(out, after);
   return {
     steps: allSteps(pieces, after, out.schools, walked, plan.fabric),
     supplies: suppliesOf(plan, out, after, walked),
   };
+}
+
+/** What is done beside the rows, and all work as it was walked. */
+export function workedThrough(out: WorkedOut): { after: readonly WorkStep[]; walked: Map<Work, Walked> } {
+  const after = stepsAfter(out);
+  return { after, walked: walkedWork(out, after) };
 }
 
 /** A piece as plain data. */

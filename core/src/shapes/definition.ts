@@ -37,6 +37,8 @@ export interface ShapeContext {
   carrier?: CarrierSpec;
   /** Counts the maker picked over the best ones, by the choice's id. */
   picks: Record<string, number>;
+  /** Of pieces that are begun, by id: the stitches each course that is worked ends on. They stay as they are (handbook 8). */
+  worked?: Readonly<Record<string, readonly number[]>>;
 }
 
 export interface ChoiceOption extends CountOption {

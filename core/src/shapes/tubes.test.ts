@@ -4,7 +4,7 @@ import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import type { Worked } from '../reckon/types';
 import { workOut } from '../reckon/build';
-import { allPieces, stepsAfter, workOf } from '../reckon/steps';
+import { allPieces, workOf } from '../reckon/steps';
 
 const BOTTLE: Plan['thing'] = { kind: 'cylinder', diameter: { mm: 75 }, height: { mm: 240 } };
 

@@ -41,6 +41,7 @@ export function MeasurePanel({ id, make, progress, mended, onClose }: Props) {
     );
   return (
     <Panel title="Measure now" onClose={onClose}>
+      {mended?.unread && !again ? <Words>{mended.unread}</Words> : null}
       <Ask id={id} progress={progress} onMeasured={() => setAgain(false)} />
     </Panel>
   );

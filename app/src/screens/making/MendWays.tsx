@@ -1,5 +1,6 @@
 import type { Make, Mended, MendChoice } from '@keep-snug/core';
 import { View } from 'react-native';
+import { Words } from '@/ui/layout/Words';
 import { useEvents } from '@/data/events';
 import { PlannedAndNow } from './PlannedAndNow';
 import { asWritten, WaysOn } from './WaysOn';
@@ -14,7 +15,7 @@ interface Props {
 /** Planned, now, and the ways to go on beside each other. */
 export function MendWays({ id, make, mended, onTaken }: Props) {
   const happened = useEvents((state) => state.happened);
-  const [carryOn] = mended.choices;
+  const carryOn = mended.choices.find((choice) => choice.id === 'carry-on');
   const take = ({ id: choice, from, plan }: MendChoice) => {
     happened(id, { kind: 'decided', choice, from, plan: asWritten(plan, make.plan) });
     onTaken();
@@ -22,6 +23,7 @@ export function MendWays({ id, make, mended, onTaken }: Props) {
   return (
     <View style={{ gap: 12 }}>
       <PlannedAndNow mended={mended} carryOn={carryOn!} />
+      {mended.noneFits ? <Words>{mended.noneFits}</Words> : null}
       <WaysOn choices={mended.choices} onTake={take} />
     </View>
   );

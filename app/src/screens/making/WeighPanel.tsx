@@ -42,8 +42,9 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
   const happened = useEvents((state) => state.happened);
   const events = useMakeEvents(id);
   const [grams, setGrams] = useState<number>();
-  const plan = planFollowed(make.plan, events);
-  const left = yarnLeft(plan, progress.worked as Worked, events);
+  const plan = useMemo(() => planFollowed(make.plan, events), [make.plan, events]);
+  const worked = progress.worked as Worked;
+  const left = useMemo(() => yarnLeft(plan, worked, events), [plan, worked, events]);
   const weigh = () => {
     happened(id, { kind: 'weighed', grams: grams! });
     const before = weighedOf(events).at(-1);
@@ -93,8 +94,8 @@ function Lasting({ id, make, left, progress, onTaken }: LastingProps) {
   const events = useMakeEvents(id);
   const happened = useEvents((state) => state.happened);
   const choices = useMemo(
-    () => lastingWays(readBy(make.plan, reader), eventsReadBy(events, reader), left.rowsShort),
-    [make.plan, events, reader, left.rowsShort],
+    () => lastingWays(readBy(make.plan, reader), eventsReadBy(events, reader), left),
+    [make.plan, events, reader, left],
   );
   const take = ({ id: choice, from, plan }: MendChoice) => {
     happened(id, { kind: 'decided', choice, from, plan: asWritten(plan, make.plan) });

@@ -17,9 +17,14 @@ export interface Measurable {
 /** Few stitches or rows make a poor gauge: so many are asked for where there are as many. */
 const USUAL = 10;
 
+const isOfRows = ({ kind, row }: Progress['worked']['steps'][number]) => kind === 'foundation' || row !== null;
+
 /** What can be measured of the piece on the hook, the surest first. */
 export function measurables({ worked, state, piece, rowsDone }: Progress): Measurable[] {
-  const last = worked.steps.filter((step) => step.piece === piece.id && state.done.includes(step.id)).at(-1);
+  // what is worked on it after its rows counts other stitches
+  const last = worked.steps
+    .filter((step) => step.piece === piece.id && state.done.includes(step.id) && isOfRows(step))
+    .at(-1);
   const stitches = last?.ends ?? 0;
   const rounds = piece.worked === 'rounds';
   const rows = rounds ? 'rounds' : 'rows';

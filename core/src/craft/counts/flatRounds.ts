@@ -29,7 +29,7 @@ function flatter(each: number, h: number, w: number): Pick<Advice, 'repair' | 'c
   };
 }
 
-interface Growth {
+export interface Growth {
   /** Stitches in the first round. */
   start: number;
   /** Stitches more in each further round. */

@@ -58,8 +58,12 @@ function workBand(
     ...(pattern ? { pattern } : {}),
     ...(colour ? { colour } : {}),
     ...(on === spec.hookMm ? {} : { hookMm: on }),
+    ...(isTaped(gauge) ? { taped: true as const } : {}),
   };
 }
+
+const isTaped = ({ stitches = [], roundStitches = [] }: NonNullable<BandSpec['gauge']> = {}): boolean =>
+  [...stitches, ...roundStitches].some(({ on }) => on === 'piece');
 
 /** The same fabric on another hook: larger or smaller as a single would be on it (prior, handbook 2.1). */
 function onHook(fabric: WorkedFabric, hookMm: number): WorkedFabric {

@@ -30,6 +30,8 @@ export interface WorkedBand {
   colour?: string;
   /** Where the hook is another than the plan's. */
   hookMm?: number;
+  /** Its width was read across it on the piece: what holds it is in that already. */
+  taped?: true;
 }
 
 /** A small amount of a yarn. */

@@ -53,7 +53,7 @@ function ballOf(chains: Figure<'chains'>, { fabric: own, schools }: FittingConte
 
 /** A small ball of single round the cord's ends, to slide along them (handbook 6). */
 function place(context: FittingContext): Placed {
-  const { schools, cordEnds } = context;
+  const { cordEnds } = context;
   const chains = chainsRound(cordEnds, context.fabric);
   const piece = ballOf(chains, context);
   const ends = cordEnds === 1 ? 'the free end of the tie' : 'both ends of the cord';

@@ -283,28 +283,52 @@ const otherFit: Finder = (situation) => {
 /** Ways on where the plan itself was changed. */
 export const CHANGED_FINDERS: readonly Finder[] = [asChanged, rowsToCome];
 
-/** The next part of the first piece in a second yarn: where a part begins the change looks meant (handbook 8, weighing). */
-const secondYarn: Finder = (situation) => {
-  const { measured, worked, begun } = situation;
-  const { fabric, shape } = measured;
-  const [piece] = worked.pieces;
-  const spec = begun.find((one) => one.piece === piece!.id);
-  const done = spec ? begunCourses(spec) : 0;
-  if (!shapeDefinition(shape.kind)!.bands || fabric.bands || fabric.colours?.length) return [];
-  const toCome = piece!.sections.filter(({ from, name }) => from > done + 1 && name !== 'turn');
-  const section = toCome.find(({ name }) => name === 'flap') ?? toCome[0];
-  const plan = section && inTwoBands(kept(situation), section.from - 1, { colour: SECOND_YARN });
-  if (!section || !plan) return [];
-  return [
-    {
-      id: 'second-yarn',
-      title: `Start the ${section.name} in a second yarn`,
-      why: 'Where a part begins the change looks meant. Take a yarn as thick as the first.',
-      plan,
-      shows: 'outside',
-    },
-  ];
-};
+/**
+ * On in a second yarn from the last good place before it runs out: where a part begins, which looks meant, else the next row
+ * (handbook 8, weighing).
+ */
+const secondYarn =
+  ({ runsOut, lasts }: Short): Finder =>
+  (situation) => {
+    const { measured, worked, begun } = situation;
+    const { fabric, shape } = measured;
+    const [piece] = worked.pieces;
+    const spec = begun.find((one) => one.piece === piece!.id);
+    const done = spec ? begunCourses(spec) : 0;
+    const { bands, around } = shapeDefinition(shape.kind)!;
+    if (!bands || fabric.bands || fabric.colours?.length || runsOut?.piece !== piece!.id) return [];
+    // sections of a strip along lie beside each other in every row
+    const parts = around === 'rows' ? [] : piece!.sections;
+    const places = parts.filter(({ from, name }) => from > Math.max(1, done) && from <= runsOut.row && name !== 'turn');
+    const options = [...places.reverse(), undefined].flatMap((section) => {
+      const from = section?.from ?? done + 1;
+      const plan = from > 1 ? inTwoBands(kept(situation), from - 1, { colour: SECOND_YARN }) : undefined;
+      return plan ? [{ section, plan }] : [];
+    });
+    // what is sewn and edged takes of the first yarn too
+    const found = options.find(({ plan }) => lasts(plan)) ?? options.at(-1);
+    if (!found) return [];
+    const { section, plan } = found;
+    const word = piece!.worked === 'rounds' ? 'round' : 'row';
+    return [
+      {
+        id: 'second-yarn',
+        title: section ? `Start the ${section.name} in a second yarn` : `Go on in a second yarn from the next ${word}`,
+        why: section
+          ? 'Where a part begins the change looks meant. Take a yarn as thick as the first.'
+          : 'No part begins before it runs out. Take a yarn as thick as the first.',
+        plan,
+        shows: 'outside',
+      },
+    ];
+  };
+
+/** Where a yarn runs out, by how many rows of the first piece it is short, and whether it lasts by another plan. */
+export interface Short {
+  runsOut: { piece: string; row: number } | null;
+  rowsShort: number;
+  lasts: (plan: Plan) => boolean;
+}
 
 const SECOND_YARN = 'second yarn';
 
@@ -329,8 +353,8 @@ const shorterFlap =
     ];
   };
 
-/** Ways on where the yarn does not last: by so many rows it is short. */
-export const lastingFinders = (rows: number): readonly Finder[] => [secondYarn, shorterFlap(rows)];
+/** Ways on where the yarn does not last. */
+export const lastingFinders = (short: Short): readonly Finder[] => [secondYarn(short), shorterFlap(short.rowsShort)];
 
 /** All ways of finding ways, the cheapest first (handbook 8). */
 export const FINDERS: readonly Finder[] = [

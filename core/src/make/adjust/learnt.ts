@@ -4,6 +4,7 @@ import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { planFollowed } from './mend';
 import { withMeasures, type Measured } from './measures';
+import { workOut } from '../../reckon/build';
 import type { Worked } from '../../reckon/types';
 
 /** A size of the finished piece as planned and as made, mm. */
@@ -43,7 +44,7 @@ export function fabricMade(plan: Plan, events: readonly KeptEvent[]): FabricSpec
   const measures = standingEvents(inOrder(events)).filter(
     (event): event is Measured & KeptEvent => event.kind === 'measured',
   );
-  const read = withMeasures(bare, worked, measures).fabric.gauge ?? {};
+  const read = withMeasures(bare, { steps: worked.steps, out: workOut(followed) }, measures).fabric.gauge ?? {};
   const gauge = withSizes(asSwatch(read), worked, events);
   return Object.keys(gauge).length > 0 ? { ...fabric, gauge } : undefined;
 }

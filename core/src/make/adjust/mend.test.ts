@@ -68,8 +68,13 @@ describe.each(PLANS)('%s, 8 in 100 wider than planned', (_, plan) => {
 
   it('is told so, with ways to go on that can all be followed, one of them recommended', () => {
     expect(gauge.now.stitchWidth).toBeGreaterThan(gauge.planned.stitchWidth);
-    expect(choices[0]!.id).toBe('carry-on');
-    expect(choices.filter(({ recommended }) => recommended)).toHaveLength(1);
+    const told = choices.filter(({ recommended }) => recommended);
+    expect(told).toHaveLength(1);
+    expect(told[0]!.chance).toBeGreaterThanOrEqual(0.2);
+    // beginning again stands first where nothing else is likely to fit, and only then
+    const keeps = choices.some(({ from, chance }) => from?.course !== 0 && chance >= 0.2);
+    expect(choices[0]!.id).toBe(keeps ? 'carry-on' : told[0]!.id);
+    if (!keeps) expect(told[0]!.why).toMatch(/^Nothing that keeps what is worked fits as often as 20 times in 100\./);
     expect(new Set(choices.map(({ id }) => id)).size).toBe(choices.length);
     for (const choice of choices) {
       expect([choice.id, checkPlan(choice.plan).ok]).toEqual([choice.id, true]);

@@ -14,6 +14,7 @@ import {
   type Place,
 } from '../log';
 import { wordText } from '../../pattern';
+import { timesInHundred } from '../../base/units';
 import { refereePiece } from '../../pattern/refereePiece';
 import { workFaults, type Piece } from '../../piece';
 import type { Plan } from '../../plan/plan';
@@ -26,15 +27,21 @@ import {
   withoutBegun,
   type Candidate,
   type Finder,
+  type Short,
   type Situation,
 } from './candidates';
-import { readBy, withMeasures, type Measured } from './measures';
+import { bandsRead, readBy, unreadOf, withMeasures, type BandsRead, type Measured, type ReadAgainst } from './measures';
 import { reckonedOrNot, type ToMake } from './reckoned';
-import { slowerBy } from '../../reckon/supplies';
-import { alikeUpTo, leftOf, minutesIn, standingOf, stitchesIn, type Standing } from './progress';
+import { alikeUpTo, isWorked, standingOf, type Standing } from './progress';
+import { yarnLeft } from './weighed';
+import { metresIn, takenBy, takesOf, type Takes } from './takes';
 import type { WorkedOut, Worked } from '../../reckon/types';
 import { workOut } from '../../reckon/build';
-import { allPieces, stepsAfter, workOf } from '../../reckon/steps';
+import { prepare } from '../../reckon/prepare';
+import { attempted } from '../../base/figure';
+import type { WorkedFabric } from '../../craft/fabric';
+import { outerWidth } from '../../shapes/common/rowPiece';
+import { allPieces, workOf } from '../../reckon/steps';
 
 /** Sizes that a way to go on comes to, mm. */
 interface Sizes {
@@ -67,6 +74,10 @@ export interface Mended {
   state: MakeState;
   /** Stitch width and row height as they were planned and as the piece has them, mm, and which of them the tape has read. */
   gauge: { planned: Gauge; now: Gauge; read: { stitches: boolean; courses: boolean } };
+  /** Why the last measure tells nothing, and which would; null where it was read. */
+  unread: string | null;
+  /** What there is to say where no way is likely to fit; null where one is. */
+  noneFits: string | null;
   choices: MendChoice[];
 }
 
@@ -82,6 +93,9 @@ const RIPPING = 0.15;
 const GOOD_ENOUGH = 0.8;
 const WORTH_IT = 0.05;
 
+/** What fits less often than this is never recommended (handbook 8). */
+const LEAST_CHANCE = 0.2;
+
 /** Rows are counted again every so often, by tape: a height strays by no more than that last stretch (handbook 8). */
 const RECOUNTED = { everyMm: 40, tapeMm: 2 };
 
@@ -94,22 +108,28 @@ const DRAWS = 1000;
  *
  * @param plan the plan the make was begun with
  * @param events all that happened to the make, in any order
- * @throws PlanProblem where the plan followed cannot be reckoned
+ * @throws PlanProblem where the plan followed cannot be reckoned, measured or not
  * @source handbook 8 (measure now)
  */
 export function mend(plan: Plan, events: readonly KeptEvent[]): Mended {
   const here = hereOf(plan, events);
   const { followed, worked, state, before } = here;
-  const measured = withMeasures(followed, worked, here.measures);
-  const now = workOut(measured === followed ? followed : measured);
+  const measured = withMeasures(followed, readAgainst(here), here.measures);
+  const now = measured === followed ? before : asMeasured(here, measured);
+  const bands = bandsRead(followed, readAgainst(here), here.measures);
+  const choices = measured === followed ? [] : choicesOf(here, now, measured, FINDERS);
   return {
     plan: followed,
     worked,
     state,
-    gauge: { planned: gaugeOf(before), now: gaugeOf(now), read: readBy(here.measures) },
-    choices: measured === followed ? [] : choicesOf(here, now, measured, FINDERS),
+    gauge: { planned: gaugeOf(before, bands), now: gaugeOf(now, bands), read: readBy(here.measures) },
+    unread: unreadOf(followed, readAgainst(here), here.measures),
+    noneFits: choices.length > 0 && !choices.some((choice) => choice.recommended) ? NONE_FITS : null,
+    choices,
   };
 }
+
+const readAgainst = ({ worked, before }: Here): ReadAgainst => ({ steps: worked.steps, out: before });
 
 /**
  * The ways to go on where the plan of a make was changed after it was begun: as begun, by the new plan as far as the work
@@ -123,21 +143,23 @@ export function mend(plan: Plan, events: readonly KeptEvent[]): Mended {
  */
 export function changedWays(plan: Plan, events: readonly KeptEvent[], changed: Plan): MendChoice[] {
   const here = hereOf(plan, events);
-  const measured = withMeasures(changed, here.worked, here.measures);
-  return choicesOf(here, workOut(measured), measured, CHANGED_FINDERS);
+  const measured = withMeasures(changed, readAgainst(here), here.measures);
+  return choicesOf(here, attempted(() => workOut(measured)) ?? workOut(changed), measured, CHANGED_FINDERS);
 }
 
 /**
  * The ways to go on where the yarn does not last (handbook 8, weighing): nothing is pulled out for any of them.
  *
- * @param rows by how many rows of the first piece it is short
+ * @param short where it runs out, and by how many rows of the first piece it is short
  * @throws PlanProblem where the plan followed cannot be reckoned
  */
-export function lastingWays(plan: Plan, events: readonly KeptEvent[], rows: number): MendChoice[] {
+export function lastingWays(plan: Plan, events: readonly KeptEvent[], short: Omit<Short, 'lasts'>): MendChoice[] {
   const here = hereOf(plan, events);
-  const measured = withMeasures(here.followed, here.worked, here.measures);
-  const [, ...ways] = choicesOf(here, workOut(measured), measured, lastingFinders(rows));
-  return ways.filter(({ from }) => from === null);
+  const measured = withMeasures(here.followed, readAgainst(here), here.measures);
+  const lasts = (other: Plan) => attempted(() => yarnLeft(other, reckon(other), events)?.runsOut === null) ?? false;
+  return choicesOf(here, asMeasured(here, measured), measured, lastingFinders({ ...short, lasts })).filter(
+    ({ id, from }) => id !== 'carry-on' && from === null,
+  );
 }
 
 /** The plan that was last asked about: what the make was begun with, or what it was changed to since. */
@@ -147,6 +169,7 @@ export const planAsked = (plan: Plan, events: readonly KeptEvent[]): Plan =>
 function hereOf(plan: Plan, events: readonly KeptEvent[]): Here {
   const followed = planFollowed(plan, events);
   const worked = reckon(followed);
+  const before = workOut(followed);
   const steps = stepsToMake(worked.steps);
   const state = foldMake(events, steps);
   return {
@@ -154,8 +177,9 @@ function hereOf(plan: Plan, events: readonly KeptEvent[]): Here {
     worked,
     state,
     steps,
-    before: workOut(followed),
+    before,
     standing: standingOf(steps, state),
+    takes: takesOf(followed, before, worked),
     measures: measuresSince(inOrder(events)),
     seed: seedOf(plan),
   };
@@ -181,13 +205,33 @@ interface Here {
   steps: readonly MakingStep[];
   before: WorkedOut;
   standing: Standing;
+  takes: Takes;
   measures: readonly Measured[];
   seed: number;
 }
 
-const gaugeOf = ({ fabric }: WorkedOut): Gauge => ({
-  stitchWidth: fabric.stitchWidth.value,
-  rowHeight: fabric.rowHeight.value,
+/**
+ * The plan followed, at the gauge that the tape read. Where its shape would come out otherwise now than it is worked, or does not
+ * come out at all, what was planned stands, in the fabric as it is now.
+ */
+function asMeasured({ before }: Here, measured: Plan): WorkedOut {
+  const fabric = attempted(() => prepare(measured).context.fabric);
+  return attempted(() => workOut(measured)) ?? inFabric(before, fabric ?? before.fabric);
+}
+
+/** What was planned, its pieces in another gauge. */
+function inFabric(before: WorkedOut, fabric: WorkedFabric): WorkedOut {
+  const [first, ...others] = before.built.pieces as [Piece, ...Piece[]];
+  const { worked, stitch } = first.fabric;
+  const own = stitch.id === fabric.stitch.id ? fabric : first.fabric;
+  const pieces = [{ ...first, fabric: worked === own.worked ? own : first.fabric }, ...others];
+  return { ...before, fabric, built: { ...before.built, pieces } };
+}
+
+/** A stitch's width and a row's height: of the bands they were read on, where that is told by band. */
+const gaugeOf = ({ fabric }: WorkedOut, { stitches, courses }: BandsRead = {}): Gauge => ({
+  stitchWidth: (fabric.bands?.[stitches ?? -1]?.fabric ?? fabric).stitchWidth.value,
+  rowHeight: (fabric.bands?.[courses ?? -1]?.fabric ?? fabric).rowHeight.value,
 });
 
 function choicesOf(here: Here, now: WorkedOut, measured: Plan, finders: readonly Finder[]): MendChoice[] {
@@ -202,9 +246,9 @@ function choicesOf(here: Here, now: WorkedOut, measured: Plan, finders: readonly
   const found = finders.flatMap((find) => find(situation)).flatMap((candidate) => weighedUp(here, candidate) ?? []);
   const choices = worthTelling([carryOn, ...differing(found, here)]);
   const best = recommended(choices, carryOn);
-  return choices.map(({ anew: _, says: _s, aside: _a, with: _w, ...choice }) => ({
+  return anewFirst(choices, best).map(({ anew: _, says: _s, aside: _a, with: _w, ...choice }) => ({
     ...choice,
-    recommended: choice.id === best.id,
+    recommended: choice.id === best?.id,
   }));
 }
 
@@ -232,7 +276,7 @@ const saysOf = ({ fit }: Plan, { steps }: ToMake): string =>
   `${fit.name}\n${steps.map(({ id, text }) => `${id} ${text}`).join('\n')}`;
 
 /** Gone on with as written, at the gauge the piece has. */
-function asWritten({ followed, worked, steps, before, standing, seed }: Here, now: WorkedOut): Weighed {
+function asWritten({ followed, worked, before, standing, takes, seed }: Here, now: WorkedOut): Weighed {
   const planned = chanceInputs(before);
   const found = chanceInputs(now);
   const inputs: ChanceInputs = {
@@ -244,7 +288,7 @@ function asWritten({ followed, worked, steps, before, standing, seed }: Here, no
   const middle = Object.fromEntries(
     Object.entries(inputsOf(inputs)).map(([name, { value }]) => [name, value]),
   ) as Sample;
-  const wider = now.fabric.stitchWidth.value / before.fabric.stitchWidth.value;
+  const wider = eachWide(now) / eachWide(before);
   const taller = now.fabric.rowHeight.value / before.fabric.rowHeight.value;
   const { width, height } = before.built.outside;
   return {
@@ -256,11 +300,17 @@ function asWritten({ followed, worked, steps, before, standing, seed }: Here, no
     chance: chanceOfFit(inputs, seed, DRAWS).share,
     inside: insideNow(before, middle),
     outside: { width: width.value * wider, height: height.value * taller },
-    ...leftOf(worked, workedIn(followed, steps, standing.courses)),
+    ...leftOf(takes, standing.each, standing.others),
     anew: worked.supplies.time.value,
     says: saysOf(followed, worked),
     shows: 'no',
   };
+}
+
+/** What a stitch of the first piece takes of its outside width, mm: where bands are of several widths that of what bulges. */
+function eachWide({ fabric, built }: WorkedOut): number {
+  const [piece] = built.pieces as [Piece];
+  return piece.bands ? outerWidth(piece).value / piece.stitches : fabric.stitchWidth.value;
 }
 
 /** The inside that was planned, and by how much it comes out otherwise. */
@@ -281,7 +331,7 @@ function plannedSample({ pieces, model }: WorkedOut['built']): Record<string, nu
 
 /** What a way comes to; nothing where it cannot be made, or would undo what was done besides rows. */
 function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighed | undefined {
-  const { steps, before, standing, seed } = here;
+  const { before, standing, takes, seed } = here;
   // what is worked may stand in the way: then it is pulled out to where both ways part
   const asIs = reckonedOrNot(asked);
   const plan = asIs || candidate.aside || !asked.begun ? asked : withoutBegun(asked);
@@ -304,9 +354,12 @@ function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighe
   if (candidate.aside === 'change' && !canBeWorked(out, then)) return undefined;
   // where the chain itself changes nothing of the piece is kept
   const stay = new Map([...kept].map(([id, courses]) => [id, Math.max(0, courses)]));
-  const { minutes: spent } = workedIn(here.followed, steps, standing.courses);
-  const lost = spent - workedIn(here.followed, steps, stay).minutes;
-  const left = leftOf(then, workedIn(plan, after, stay));
+  const stays = new Map(
+    [...standing.each].map(([name, courses]) => [name, Math.min(courses, stay.get(name.split('/')[0]!) ?? 0)]),
+  );
+  const minutesOf = (each: ReadonlyMap<string, number>) => takenBy(takes, (step) => isWorked(step, each)).minutes;
+  const lost = minutesOf(standing.each) - minutesOf(stays);
+  const left = leftOf(takesOf(plan, out, then), stays, standing.others);
   const inputs = chanceInputs(out);
   const { width, height } = out.built.outside;
   return {
@@ -314,7 +367,7 @@ function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighe
     why: wordText(candidate.why, out.schools),
     title: wordText(titleOf(candidate, from, pieces), out.schools),
     from,
-    plan: plan.begun ? plan : withBegun(plan, begunOf([...pieces.values()], stay)),
+    plan: plan.begun ? plan : onWhatIsDone(plan, begunOf([...pieces.values()], stay)),
     chance: chanceOfFit(inputs, seed, DRAWS, recounted(out)).share,
     inside: { girth: out.built.inside.girth.value, depth: out.built.inside.depth.value },
     outside: { width: width.value, height: height.value },
@@ -325,13 +378,22 @@ function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighe
   };
 }
 
-/** What so many courses of a plan's pieces took: minutes at its pace, and stitches. */
-const workedIn = ({ fabric }: Plan, steps: readonly MakingStep[], courses: ReadonlyMap<string, number>) => ({
-  minutes: minutesIn(steps, courses, slowerBy(fabric.rate)),
-  stitches: stitchesIn(steps, courses),
-});
+/** What is left of a make when so much of every copy is worked, and these steps besides. */
+function leftOf(
+  takes: Takes,
+  each: ReadonlyMap<string, number>,
+  others: readonly MakingStep[],
+): { minutes: number; metres: number } {
+  const done = new Set(others.map(({ id }) => id));
+  const left = takenBy(takes, (step) => !isWorked(step, each) && !done.has(step.id));
+  return { minutes: left.minutes, metres: metresIn(left) };
+}
 
-const withBegun = (plan: Plan, begun: readonly BegunSpec[]): Plan => (begun.length > 0 ? { ...plan, begun } : plan);
+/** The plan with what is worked already, where it carries that. */
+function onWhatIsDone(plan: Plan, begun: readonly BegunSpec[]): Plan {
+  const carried = { ...plan, begun };
+  return begun.length > 0 && attempted(() => workOut(carried)) ? carried : plan;
+}
 
 /** Whether every course and every seam can be worked as it is written, from the first chain on. */
 function canBeWorked(out: WorkedOut, { steps }: ToMake): boolean {
@@ -369,7 +431,8 @@ function titleOf(
   from: Place | null,
   pieces: ReadonlyMap<string, Piece>,
 ): string {
-  if (!from) return title;
+  // nothing that is worked stands in the way
+  if (!from) return id === 'other-count' ? 'Use the count that fits' : title;
   if (from.course === 0) return `Start again with ${goal}`;
   const where = `Pull out to ${pieces.get(from.piece)?.worked === 'rounds' ? 'round' : 'row'} ${from.course}`;
   return id === 'rows-to-come' ? `${where}, keep the count and calculate the rest again` : `${where} and use ${goal}`;
@@ -395,13 +458,30 @@ function differing(found: readonly Weighed[], { followed, worked }: Here): Weigh
 
 /**
  * Carrying on where its chance is good or nothing gains on it; else what costs least, a failure costing the whole make
- * anew. Never what fits less surely than carrying on (handbook 8).
+ * anew. Never what fits less surely than carrying on, nor what hardly ever fits: then nothing is recommended (handbook 8).
  */
-function recommended(choices: readonly Weighed[], carryOn: Weighed): Weighed {
+function recommended(choices: readonly Weighed[], carryOn: Weighed): Weighed | undefined {
   const gains = choices.some(({ chance }) => chance >= carryOn.chance + WORTH_IT);
-  if (carryOn.chance >= GOOD_ENOUGH || !gains) return carryOn;
+  if (carryOn.chance >= GOOD_ENOUGH) return carryOn;
   const cost = ({ minutes, chance, anew }: Weighed) => minutes + (1 - chance) * anew;
-  return choices
-    .filter(({ chance }) => chance >= carryOn.chance)
-    .reduce((best, choice) => (cost(choice) < cost(best) ? choice : best));
+  const likely = choices.filter(({ chance }) => chance >= Math.max(carryOn.chance, LEAST_CHANCE));
+  if (!gains && likely.includes(carryOn)) return carryOn;
+  return likely.reduce<Weighed | undefined>(
+    (best, choice) => (best === undefined || cost(choice) < cost(best) ? choice : best),
+    undefined,
+  );
 }
+
+const isAnew = ({ from }: Pick<Weighed, 'from'>): boolean => from?.course === 0;
+
+/** Where nothing that keeps the work is likely to fit, beginning again stands first and says why. */
+function anewFirst(choices: readonly Weighed[], best: Weighed | undefined): readonly Weighed[] {
+  const keeping = choices.filter((choice) => !isAnew(choice));
+  if (!best || !isAnew(best) || keeping.some(({ chance }) => chance >= LEAST_CHANCE)) return choices;
+  const why = `Nothing that keeps what is worked fits as often as ${timesInHundred(LEAST_CHANCE)}. ${best.why}`;
+  return [{ ...best, why }, ...choices.filter((choice) => choice !== best)];
+}
+
+/** What is said where no way is likely to fit. */
+const NONE_FITS =
+  'None of these is likely to fit. Measure once more over as many stitches as there are, or let it be for something else: the work fits what it comes to.';

@@ -1,15 +1,18 @@
-import { foldMake, inOrder, standingEvents, stepsToMake, type KeptEvent, type MakingStep } from '../log';
+import { inOrder, standingEvents, type KeptEvent, type MakingStep } from '../log';
 import { yarnOf } from '../../craft/fabric';
 import { chanceBelow } from '../../reckon/supplies';
 import type { Plan } from '../../plan/plan';
-import { standingOf, stitchesIn } from './progress';
+import { workOut } from '../../reckon/build';
 import type { Worked } from '../../reckon/types';
+import { doneIn, ONE_YARN, takenBy, takesOf, type Takes } from './takes';
 
 /** How far what is left of the yarn goes. */
 export interface YarnLeft {
   /** Of the ball, as last weighed, g. */
   grams: number;
-  /** What the rest of the piece takes, g, with its standard uncertainty. */
+  /** Which of several colours was weighed: the one on the hook; null where there is one yarn. */
+  colour: string | null;
+  /** What the rest takes of that colour, second pieces and seams among it, g, with its standard uncertainty. */
   needs: { value: number; sd: number };
   /** The chance that it lasts, 0 to 1. */
   lasts: number;
@@ -23,7 +26,7 @@ export interface YarnLeft {
 export const SCALE_SD_G = 1;
 
 /**
- * What the scale says of a make: grams a stitch as the plan has them, narrowed by what the worked part took, and how far
+ * What the scale says of a make: grams a metre as the plan has them, narrowed by what the worked part took, and how far
  * what is left goes (law of the normal; handbook 8, weighing).
  *
  * @param plan the plan that is followed, `worked` the same reckoned
@@ -34,50 +37,69 @@ export function yarnLeft(plan: Plan, worked: Worked, events: readonly KeptEvent[
   const weighed = ordered.filter((event) => event.kind === 'weighed');
   const last = weighed.at(-1);
   if (!last) return undefined;
-  const steps = stepsToMake(worked.steps);
-  const doneBy = (event: KeptEvent) => stitchesDone(steps, ordered.slice(0, ordered.indexOf(event) + 1));
-  const now = doneBy(last);
-  const each = gramsEach(worked, between(plan, weighed, doneBy));
-  const left = Math.max(0, worked.supplies.stitches - now);
+  const takes = takesOf(plan, workOut(plan), worked);
+  const doneBy = (event: KeptEvent) => doneIn(takes.steps, ordered.slice(0, ordered.indexOf(event) + 1));
+  const colour = onHook(takes, doneBy(last));
+  const metresBy = (event: KeptEvent) => metresOf(takes, colour, doneBy(event));
+  const all = takenBy(takes, () => true).metres.get(colour) ?? 0;
+  const alike = weighed.filter((event) => onHook(takes, doneBy(event)) === colour);
+  const each = gramsEach(worked, colour, between(plan, alike, metresBy));
+  const done = metresBy(last);
+  const left = Math.max(0, all - done);
   const needs = { value: left * each.value, sd: left * each.sd };
   return {
     grams: last.grams,
+    colour: colour === ONE_YARN ? null : colour,
     needs,
     lasts: 1 - chanceBelow(0, { value: last.grams - needs.value, sd: Math.hypot(needs.sd, SCALE_SD_G) }),
-    rowsShort: rowsFor(worked, (needs.value - last.grams) / each.value),
-    runsOut: courseAfter(steps, now, now + last.grams / each.value),
+    rowsShort: rowsFor(takes, worked, colour, (needs.value - last.grams) / each.value),
+    runsOut: courseAfter(takes, colour, doneBy(last), last.grams / each.value),
   };
 }
 
-/** So many stitches in whole rows of the first piece; none where nothing is missing. */
-const rowsFor = ({ pieces }: Worked, stitches: number): number =>
-  Math.max(0, Math.ceil(stitches / Math.max(1, pieces[0]!.stitches)));
+/** The colour of the last step that is done and takes any; that of the first before there is one. */
+function onHook({ steps, each }: Takes, done: ReadonlySet<string>): string {
+  const last = steps.filter(({ id, row }) => row !== null && done.has(id)).at(-1) ?? steps[0]!;
+  return [...each.get(last.id)!.metres.keys()][0]!;
+}
+
+const metresOf = (takes: Takes, colour: string, done: ReadonlySet<string>): number =>
+  takenBy(takes, ({ id }) => done.has(id)).metres.get(colour) ?? 0;
+
+/** So many metres in whole rows of the first piece in that colour; none where nothing is missing. */
+function rowsFor({ steps, each }: Takes, { pieces }: Worked, colour: string, metres: number): number {
+  const rows = steps.filter(({ piece, row, id }) => piece === pieces[0]!.id && row && each.get(id)!.metres.has(colour));
+  const taken = rows.reduce((sum, { id }) => sum + each.get(id)!.metres.get(colour)!, 0);
+  return rows.length === 0 ? 0 : Math.max(0, Math.ceil((metres * rows.length) / taken));
+}
 
 type Weighing = Extract<KeptEvent, { kind: 'weighed' }>;
 
-/** Stitches worked between two weighings, and the grams they took: from what the yarn box had, where it was known. */
+/** Metres worked between two weighings, and the grams they took: from what the yarn box had, where it was known. */
 interface Took {
-  stitches: number;
+  metres: number;
   grams: number;
 }
 
-function between(plan: Plan, weighed: readonly Weighing[], doneBy: (event: KeptEvent) => number): Took | undefined {
+function between(plan: Plan, weighed: readonly Weighing[], metresBy: (event: KeptEvent) => number): Took | undefined {
   const [first] = weighed;
   const last = weighed.at(-1)!;
   const { gramsLeft } = yarnOf(plan.fabric);
   const before = first !== last ? first!.grams : gramsLeft;
   if (before === undefined) return undefined;
-  const stitches = doneBy(last) - (first !== last ? doneBy(first!) : 0);
+  const metres = metresBy(last) - (first !== last ? metresBy(first!) : 0);
   const grams = before - last.grams;
-  return stitches > 0 && grams > 0 ? { stitches, grams } : undefined;
+  return metres > 0 && grams > 0 ? { metres, grams } : undefined;
 }
 
-/** Grams a stitch: as the plan has it, and as the work took it, each by its precision. */
-function gramsEach({ supplies }: Worked, took: Took | undefined): { value: number; sd: number } {
+/** Grams a metre: as the plan has it, and as the work took it, each by its precision. */
+function gramsEach({ supplies }: Worked, colour: string, took: Took | undefined): { value: number; sd: number } {
   const { value: all, sd = 0 } = supplies.yarn.grams;
-  const planned = { value: all / supplies.stitches, sd: sd / supplies.stitches };
-  if (!took || isOtherBall(took.grams / took.stitches / planned.value)) return planned;
-  const read = { value: took.grams / took.stitches, sd: (Math.SQRT2 * SCALE_SD_G) / took.stitches };
+  const own = supplies.byColour.find(({ name }) => name === colour);
+  const [grams, metres] = own ? [own.grams, own.metres] : [all, supplies.yarn.metres.value];
+  const planned = { value: grams / metres, sd: ((sd / all) * grams) / metres };
+  if (!took || isOtherBall(took.grams / took.metres / planned.value)) return planned;
+  const read = { value: took.grams / took.metres, sd: (Math.SQRT2 * SCALE_SD_G) / took.metres };
   const [a, b] = [1 / planned.sd ** 2, 1 / read.sd ** 2];
   return { value: (a * planned.value + b * read.value) / (a + b), sd: 1 / Math.sqrt(a + b) };
 }
@@ -85,17 +107,20 @@ function gramsEach({ supplies }: Worked, took: Took | undefined): { value: numbe
 /** Nobody takes so much more or less yarn than is usual: another ball was weighed, or only one of several. */
 const isOtherBall = (ratio: number): boolean => ratio > 2 || ratio < 0.5;
 
-function stitchesDone(steps: readonly MakingStep[], events: readonly KeptEvent[]): number {
-  return stitchesIn(steps, standingOf(steps, foldMake(events, steps)).courses);
-}
-
-/** The course that so many stitches reach into; null where there are not as many. */
-function courseAfter(steps: readonly MakingStep[], done: number, stitches: number): YarnLeft['runsOut'] {
+/** The course that so many metres of a colour reach into; null where they reach the end. */
+function courseAfter(
+  { steps, each }: Takes,
+  colour: string,
+  done: ReadonlySet<string>,
+  metres: number,
+): YarnLeft['runsOut'] {
   let sum = 0;
-  for (const { piece, row, section, ends } of steps) {
-    if (row === null) continue;
-    sum += ends ?? 0;
-    if (sum > Math.max(done, stitches)) return { piece, row, section };
+  let reached: MakingStep | undefined;
+  for (const step of steps) {
+    if (done.has(step.id)) continue;
+    sum += each.get(step.id)!.metres.get(colour) ?? 0;
+    if (step.row !== null) reached = step;
+    if (sum > metres && reached) return { piece: reached.piece, row: reached.row!, section: reached.section };
   }
   return null;
 }

@@ -63,7 +63,7 @@ function colouredWork(
   let before: Work['do'] | undefined;
   return [...told.values()].flatMap((walked) => {
     const { work } = walked;
-    const begun = !walked.before.live || before === 'change';
+    const begun = before === 'change' || (work.do === 'free' && !work.onward);
     before = work.do;
     if (!('colour' in work) || !work.colour) return [];
     return [{ colour: work.colour, metres: workYarn(spec, walked, plain, begun) }];

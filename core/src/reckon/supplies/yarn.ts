@@ -13,7 +13,7 @@ import {
   type YarnSpec,
 } from '../../craft/fabric';
 import { derive, phi, prior, type Figure } from '../../base/figure';
-import { bandsOf, TAIL_MM, tailsAsked, tailsUsed, yarnEach, type Band, type Walked } from '../../piece';
+import { bandsOf, TAIL_MM, tailsAsked, tailsUsed, yarnEach, type Band, type Walked, type Work } from '../../piece';
 import type { Course, Piece, WorkStep } from '../../shapes';
 
 /** Spread of the yarn factors, as a fraction (prior, handbook 7). */
@@ -135,8 +135,16 @@ function tailYarn(pieces: readonly Piece[], steps: readonly WorkStep[]): number 
   const longer = [...tailsAsked(works.filter((work) => work.do !== 'border'))].filter(
     ([name]) => !free.some(({ id }) => name.startsWith(id)),
   );
-  return ends * TAIL_MM + ofFree + longer.reduce((sum, [, mm]) => sum + Math.max(0, mm - TAIL_MM), 0);
+  const changed = 2 * TAIL_MM * changesOfLoop(works);
+  return ends * TAIL_MM + ofFree + changed + longer.reduce((sum, [, mm]) => sum + Math.max(0, mm - TAIL_MM), 0);
 }
+
+/** How often another colour is drawn through a loop: the one is cut, and the other begun. */
+const changesOfLoop = (works: readonly Work[]): number =>
+  works.reduce(
+    (sum, work) => sum + (work.do === 'again' ? changesOfLoop(work.works) : work.do === 'change' ? 1 : 0),
+    0,
+  );
 
 /**
  * Yarn in stitches of a fabric, mm.
@@ -201,14 +209,19 @@ export function yarnNeed(
  * Yarn that one work beside rows takes, m: the stitches of a border or of what is made by itself, what it sews, and a tail at
  * either end of yarn that is begun for it (prior, handbook 7).
  *
- * @param begun whether yarn is joined for it
+ * @param begun whether its tails are counted with it
  */
 export function workYarn(spec: FabricSpec, walked: Walked, fabric: WorkedFabric, begun: boolean): number {
   const { scale } = takenEach(spec, fabric);
   const { work } = walked;
-  const tails = begun && (work.do !== 'sew' || work.made) ? 2 * TAIL_MM : 0;
+  const tails = begun ? 2 * TAIL_MM : 0;
   const mm = yarnIn(tallyWork([walked]), fabric, scale) + seamYarn({ does: [work] }) + tails;
   return (mm * (yarnOf(spec).strands ?? 1)) / 1000;
+}
+
+/** Yarn in a row of a fabric, m. */
+export function yarnOfRow(spec: FabricSpec, tally: StitchTally, fabric: WorkedFabric): number {
+  return (yarnIn(tally, fabric, takenEach(spec, fabric).scale) * (yarnOf(spec).strands ?? 1)) / 1000;
 }
 
 /** What the stitches take against their factors: by a weighed swatch, else by what finished makes took, else as usual. */

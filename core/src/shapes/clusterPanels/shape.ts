@@ -2,12 +2,13 @@ import { refuseBeyond } from '../../craft/counts';
 import { chosen, derive, type Figure } from '../../base/figure';
 import { flapTurn } from '../../craft/fit';
 import type { Field } from '../../base/units';
+import { nearestAsWorked } from '../common/asWorked';
 import { chosenCount, countChoice, pickAdvice } from '../common/choice';
 import { edgingDepth, flapOverlap, leastReach, wantedFront, wantedRound } from '../common/flat';
 import { alsoOf, insideFaces, sized } from '../common/sized';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition } from '../definition';
 import { stepMisses, tooTall } from './advice';
-import { clusterRound, type StripStart } from './courses';
+import { clusterCourses, clusterRound, type StripStart } from './courses';
 import { clusterGauge, clusterPiece, longer, stripFor, widthOf, type ClusterGauge } from './piece';
 import { clusterWork } from './work';
 import { clusterViews } from './views';
@@ -79,7 +80,7 @@ function build(context: ShapeContext): Built {
   refuseBeyond(clusterRound(gauge.start, 1, r), 'stitches', 'thing');
   const front = wantedFront(own);
   const overlap = demands.flap ? flapOverlap(demands.flap, thing.height) : undefined;
-  const frontLength = stripFor(gauge, front, r);
+  const frontLength = stripAsWorked(own, 'front', gauge, stripFor(gauge, front, r), r);
   const pieceOf = (id: string, name: string, length: number, height: Mm) =>
     clusterPiece(
       { id, name, length, rounds: r, gauge, fabric, wanted: { width: face, height }, colours: coloursOf(given) },
@@ -156,7 +157,23 @@ function backOf(
     },
     (v) => Math.max(0.1, v.front + v.turn + v.flap - v.border),
   );
-  return { length: Math.max(longer(gauge, frontLength), stripFor(gauge, wanted, rounds)), wanted };
+  const asked = Math.max(longer(gauge, frontLength), stripFor(gauge, wanted, rounds));
+  return { length: stripAsWorked(context, 'back', gauge, asked, rounds), wanted };
+}
+
+/** The strip nearest to what is asked that begins as it is worked. */
+function stripAsWorked(
+  { worked, schools }: ShapeContext,
+  id: string,
+  { start }: ClusterGauge,
+  asked: number,
+  rounds: number,
+): number {
+  const counts = (length: number) => {
+    const { strip, around } = clusterCourses(start, length, rounds, schools, id);
+    return [...strip, ...around].map(({ ends }) => ends);
+  };
+  return nearestAsWorked(asked, worked?.[id], counts, start === 'chain' ? 1 : 3, start === 'chain' ? 1 : 2);
 }
 
 function withColour(piece: Piece, { secondColour }: ShapeContext['options']): Piece {

@@ -227,13 +227,14 @@ export function sectionLong({ name, rows: count, mm }: Section, { rowHeight }: W
 
 /**
  * How wide a piece is seen from outside, mm: as wide as its narrowest band, but where a wider one has none that is narrower
- * on both its sides to hold it, it bulges (prior, handbook 4.3).
+ * on both its sides to hold it, or where the tape says so, it bulges (prior, handbook 4.3).
  */
 export function outerWidth({ width, stitches, bands }: Piece): Mm {
   if (!bands) return width;
   const widths = bands.map(({ fabric: { stitchWidth } }) => stitchWidth);
   const narrowest = (list: readonly Mm[]) => Math.min(...list.map(({ value }) => value));
   const held = widths.map((w, index) => {
+    if (bands[index]!.taped) return w.value;
     const sides = [widths.slice(0, index), widths.slice(index + 1)];
     return Math.min(w.value, Math.max(...sides.map(narrowest)));
   });

@@ -7,11 +7,12 @@ import {
   nearestCounts,
   refuseBeyond,
   shareOut,
+  type Growth,
 } from '../../craft/counts';
 import { lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, type Advice, type Figure } from '../../base/figure';
 import { baseSuits, tubeGirth, type Want } from '../../craft/fit';
-import { formatNumber, mmToken, plural, type Field } from '../../base/units';
+import { formatNumber, mmToken, plural, type Field, type FieldValues } from '../../base/units';
 import type { Band } from '../../piece';
 import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from '../definition';
 import {
@@ -30,6 +31,7 @@ import {
   type View,
   roundsDrawn,
 } from '../../drawing';
+import { nearestAsWorked } from '../common/asWorked';
 import { baseSizes } from '../common/baseSizes';
 import { chosenCount, pickAdvice } from '../common/choice';
 import { BASE_ROUNDS, baseSchools, closedUnder, bandRounds, levelOnLast, roundOf, staggered } from '../common/courses';
@@ -248,18 +250,37 @@ function baseDiameter({ thing, fit }: ShapeContext): Mm {
   return derive('mm', 'b = (g + ease) / π', { g: thing.girth, ease: fit.girthEase }, (v) => (v.g + v.ease) / Math.PI);
 }
 
+/** How the base grows: as chosen, as it was begun, else as lies flat. */
+function growthOf(
+  { start, each, doublings }: FieldValues,
+  worked: readonly number[] = [],
+  flat: number,
+): { start: number; each: number } {
+  const [from, to] = worked.slice(Number(doublings));
+  const grows = from !== undefined && to !== undefined && to > from ? to - from : undefined;
+  const more = Number(each ?? grows ?? worked[0] ?? flat);
+  return { start: Number(start ?? worked[0] ?? each ?? flat), each: more };
+}
+
+/** What the first rounds of a base of k end on, and those of the wall upon it as far as it is worked. */
+function countsUpTo(growth: Growth, k: number, wall: number, worked: readonly number[] = []): readonly number[] {
+  const { counts } = discToWall(growth, k, wall, 1, 1);
+  return [...counts, ...worked.slice(counts.length).map(() => wall)];
+}
+
 /** Rounds of the base `k = round((b/2) / h)`, counts to the wall's (law, handbook 4.1). */
 function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
   const { options: given, schools } = context;
   const h = base.rowHeight.value;
   const w = base.stitchWidth.value;
   const flat = Math.max(3, Math.round(flatIncrease(h, w)));
-  const each = Number(given.each ?? flat);
-  const start = Number(given.start ?? given.each ?? flat);
+  const worked = context.worked?.body;
+  const growth = { ...growthOf(given, worked, flat), doublings: Number(given.doublings) };
+  const { start, each } = growth;
   const radius = derive('mm', 'b / 2', { b: baseDiameter(context) }, (v) => v.b / 2);
-  const rounds = roundsFor(radius, base);
+  const rounds = nearestAsWorked(roundsFor(radius, base), worked, (k) => countsUpTo(growth, k, wall, worked));
   refuseBeyond(start * 2 ** Number(given.doublings) + each * rounds, 'stitches', 'thing');
-  const { counts, own, advice } = discToWall({ start, each, doublings: Number(given.doublings) }, rounds, wall, h, w);
+  const { counts, own, advice } = discToWall(growth, rounds, wall, h, w);
   const stitch = base.stitch.id;
   const courses = counts.map((ends, index): Course => {
     const before = counts[index - 1];

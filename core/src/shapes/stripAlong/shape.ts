@@ -127,23 +127,27 @@ function inStitches(
   lengths: readonly StripLength[],
   w: number,
   { repeat, edge }: Multiple,
+  onHook: number | undefined,
 ): { spans: RowSpan[]; stitches: number } {
   const spans = cumulativeRows(
     lengths.map(({ figure, ...length }) => ({ ...length, mm: figure.value })),
     w,
   );
   const before = spans.at(-2)?.to ?? 0;
+  // folds are free until a side is joined, the count is not
+  if (onHook !== undefined && before < onHook && !lengths.at(-1)!.asBefore) return { spans, stitches: onHook };
   const asked = spans.at(-1)!.to;
   // edges alone are not the stitch
   const least = Math.max(1, Math.ceil((before + 1 - edge) / repeat));
-  const nearest = Math.max(least, Math.round((asked - edge) / repeat));
+  const nearest = Math.max(onHook === undefined ? least : 1, Math.round(((onHook ?? asked) - edge) / repeat));
   const count = (repeats: number) => edge + repeat * repeats;
   const level = lengths.at(-1)!.asBefore === true;
   const near = (repeats: number) => Math.abs(count(repeats) - asked) <= Math.max(2, LEVEL_SHARE * asked);
-  const even = [nearest, nearest - 1, nearest + 1].find(
+  const even = (onHook === undefined ? [nearest, nearest - 1, nearest + 1] : [nearest]).find(
     (repeats) => repeats >= 1 && count(repeats) % 2 === 0 && near(repeats),
   );
-  if (!level || even === undefined) return { spans, stitches: count(nearest) };
+  if (!level || even === undefined)
+    return { spans: onHook === undefined ? spans : shared(spans, onHook, w), stitches: count(nearest) };
   const half = count(even) / 2;
   const [front, back] = spans as [RowSpan, RowSpan];
   return {
@@ -155,11 +159,20 @@ function inStitches(
   };
 }
 
+/** Sections shared out over the stitches that are on the hook. */
+function shared(spans: readonly RowSpan[], onHook: number, w: number): RowSpan[] {
+  const whole = spans.at(-1)!.to;
+  return cumulativeRows(
+    spans.map(({ name, mm }) => ({ name, mm: (mm * onHook) / whole })),
+    w,
+  );
+}
+
 /** The strip with its sections in stitches; the last one carries what the stitch's multiple adds or takes. */
 function alongPiece(context: ShapeContext, rows: Figure<'rows'>, lengths: readonly StripLength[]): Piece {
   const { fabric } = context;
   const w = fabric.stitchWidth;
-  const { spans, stitches } = inStitches(lengths, w.value, fabric.stitch.rows);
+  const { spans, stitches } = inStitches(lengths, w.value, fabric.stitch.rows, context.worked?.body?.[0]);
   const total = lengths.map(({ figure }) => figure).reduce((a, b) => derive('mm', 'a + b', { a, b }, (v) => v.a + v.b));
   const n = derive(
     'stitches',
