@@ -33,7 +33,8 @@ function prepared(plan: Plan): Prepared {
     ...(!isStriped && plan.fabric.yarn?.runs ? { eachRow: true } : {}),
   };
   const fabric = Object.keys(stripes).length > 0 ? { ...swatched, stripes } : swatched;
-  const { stretchAcross, stretchAlong } = fabric.stitch.factors;
+  const own = shape.stitch ? fabric.also(shape.stitch, shape.worked) : fabric;
+  const { stretchAcross, stretchAlong } = own.stitch.factors;
   const fit = workFit(plan.fit, thing, shape.around === 'rows' ? stretchAlong : stretchAcross);
   const specs = plan.fittings ?? [];
   const closesFlap = specs.some(({ kind }) => fittingDefinition(kind)!.closesFlap);

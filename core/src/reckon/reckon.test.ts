@@ -69,14 +69,14 @@ describe('the field phone’s pouch, by hand', () => {
   });
   const piece = worked.pieces[0]!;
 
-  it('is 16 stitches wide and 86 rows long, in four sections', () => {
+  it('is 16 stitches wide and 87 rows long, in four sections', () => {
     // g 175.4 + 1 % + π × 4.34 = 190.8 round, 95.4 flat; / 5.91 = 16.2
-    expect([piece.foundation.count, piece.stitches, piece.rows]).toEqual([17, 16, 86]);
-    // front 164 + 2 + 7 + 3.4 = 176.4; back 174.4; turn 14 + 6.8; flap 61; each boundary over 5.004
+    expect([piece.foundation.count, piece.stitches, piece.rows]).toEqual([17, 16, 87]);
+    // front 164 + 2 + 7 + 3.4 = 176.4; back 174.4; turn 6.8 + √(14² + 2²) + 4.3 = 25.3; flap 61; each boundary over 5.004
     expect(piece.sections.map(({ name, rows }) => `${name} ${rows}`)).toEqual([
       'front 35',
       'back 35',
-      'turn 4',
+      'turn 5',
       'flap 12',
     ]);
   });
@@ -103,9 +103,7 @@ describe('the field phone’s pouch, by hand', () => {
 
   it('comes down the front as far as the flap was asked to, to within the rounding of rows', () => {
     const edge = worked.fittings.find(({ kind }) => kind === 'flap')!.figures.edgeBelowFrontTop!.value;
-    expect(Math.abs(edge - (61 + worked.wanted.cover.value))).toBeLessThanOrEqual(
-      worked.fabric.rowHeight.value / 2 + 1e-6,
-    );
+    expect(Math.abs(edge - 61)).toBeLessThanOrEqual(worked.fabric.rowHeight.value / 2 + 1e-6);
   });
 
   it('ends with nothing sewn shut: sides, then the button through one layer, then tails', () => {
@@ -119,7 +117,7 @@ describe('the field phone’s pouch, by hand', () => {
     expect(wider.pieces[0]!.stitches).toBe(17);
     expect(wider.choices[0]!.options.filter(({ chosen }) => chosen).map(({ count }) => count)).toEqual([17]);
     expect(wider.advice.map(({ id }) => id)).toContain('picked-count-misfits');
-    expect(wider.steps.find(({ row }) => row === 86)!.text).toMatch(/next 9 stitches.*slip stitch.*next 8 stitches/);
+    expect(wider.steps.find(({ row }) => row === 87)!.text).toMatch(/next 9 stitches.*slip stitch.*next 8 stitches/);
     // one far off is listed with its own neighbours, so that the choice goes on from it
     const far = reckon({ ...phone, picks: { width: 40 } }).choices[0]!.options;
     expect(far.map(({ count }) => count)).toEqual([15, 16, 17, 39, 40, 41]);

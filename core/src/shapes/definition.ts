@@ -17,6 +17,8 @@ export interface Demands {
   conditions?: readonly CountCondition[];
   /** What lies side by side in it needs a face so wide at the least, with how it came about. */
   face?: Figure<'mm'>;
+  /** What is worked on along the mouth, and makes it so much deeper, mm. */
+  rim?: Figure<'mm'>;
 }
 
 /** The maker's habits that change what a shape writes. */
@@ -187,6 +189,8 @@ export interface ShapeDefinition {
   /** What speaks for it, in a line. */
   why: string;
   worked: 'rows' | 'rounds';
+  /** The stitch it is always worked in, where that is not the plan’s. */
+  stitch?: string;
   /** What runs around the thing: its stitches, or its rows one after the other where it is worked sideways. */
   around?: 'rows';
   options: readonly Field[];

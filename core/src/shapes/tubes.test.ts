@@ -504,3 +504,35 @@ describe('rounds as they lie', () => {
     expect(straight.advice.map(({ id }) => id)).not.toContain('stays-on');
   });
 });
+
+describe('a disc’s wall', () => {
+  const disc = (diameter: number, shape: object = {}) =>
+    reckon({
+      format: 'keep-snug.plan/1',
+      title: 'disc',
+      thing: { kind: 'cylinder', height: { mm: 120 }, diameter: { mm: diameter } },
+      fabric: { stitch: 'single', hookMm: 4, yarn: { metresPer100g: 190 }, gauge: {} },
+      shape: { kind: 'disc-wall', ...shape },
+      fit: { name: 'snug' },
+      fittings: [],
+    });
+
+  it('is a multiple of what the base adds, where that costs half a stitch more of size at most', () => {
+    for (let diameter = 50; diameter < 110; diameter += 1) {
+      const { choices, fabric } = disc(diameter);
+      const { options, askedMm } = choices[0]!;
+      const { count, mm } = options.find(({ best }) => best)!;
+      const w = fabric.stitchWidth.value;
+      const nearest = Math.abs(Math.round(askedMm / w) * w - askedMm);
+      const six = Math.abs(6 * w * Math.round(askedMm / (6 * w)) - askedMm);
+      if (six <= nearest + w / 2 - 1e-6 || count % 6 === 0) expect(count % 6).toBe(0);
+      else expect(Math.abs(mm - askedMm)).toBeLessThanOrEqual((5 / 9) * w + 1e-6);
+      expect(Math.abs(mm - askedMm)).toBeLessThanOrEqual(nearest + (2 * w) / 3);
+    }
+  });
+
+  it('is as near as it comes where somebody says how the base grows', () => {
+    const counts = [71, 73, 77].map((diameter) => disc(diameter, { each: 7, start: 7 }).pieces[0]!.stitches);
+    expect(counts.some((count) => count % 6 !== 0)).toBe(true);
+  });
+});

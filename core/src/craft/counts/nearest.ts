@@ -61,10 +61,17 @@ export function conditionCosts(ask: CountAsk): { condition: CountCondition; mm: 
   });
 }
 
+/** So many counts tell how much one adds on the whole, where not all add alike: rows of a stripe. */
+const SEVERAL = 120;
+
 /** The count, not yet whole, whose size is the asked one. */
 function countNear({ askedMm, sizeOf, atLeast }: CountAsk): number {
-  const one = sizeOf(atLeast + 1) - sizeOf(atLeast);
-  return Math.max(atLeast, atLeast + (askedMm - sizeOf(atLeast)) / one);
+  const one = (sizeOf(atLeast + SEVERAL) - sizeOf(atLeast)) / SEVERAL;
+  const near = Math.max(atLeast, atLeast + (askedMm - sizeOf(atLeast)) / one);
+  let whole = Math.floor(near + 1e-9);
+  while (whole > atLeast && sizeOf(whole) > askedMm + 1e-9) whole -= 1;
+  while (sizeOf(whole + 1) <= askedMm + 1e-9) whole += 1;
+  return whole === Math.floor(near + 1e-9) ? near : whole;
 }
 
 function seek({ conditions, atLeast }: CountAsk, from: number, step: 1 | -1): number | undefined {

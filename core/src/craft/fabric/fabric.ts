@@ -1,5 +1,5 @@
 import { attempted, chosen, derive, measured, PlanProblem, prior, type Advice, type Figure } from '../../base/figure';
-import { formatNumber, withArticle } from '../../base/units';
+import { formatNumber, withArticle, withDefaults, type FieldValues } from '../../base/units';
 import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPREAD } from './estimate';
 import {
   finishedAs,
@@ -38,7 +38,7 @@ export function workFabric(spec: FabricSpec, worked: WorkedIn = 'rows', girth?: 
   refuseUnswatched(spec);
   const known = new Map<string, WorkedFabric>();
   const also: WorkedFabric['also'] = (id, way, options) => {
-    const isOwn = id === spec.stitch && (options === undefined || isSame(options, spec.pattern));
+    const isOwn = id === spec.stitch && (options === undefined || isSame(id, options, spec.pattern));
     const key = isOwn ? way : `${id} ${way} ${options ? JSON.stringify(options) : ''}`;
     const before = known.get(key);
     if (before) return before;
@@ -57,7 +57,11 @@ export function fabricIfMeasured(spec: FabricSpec): WorkedFabric | null {
   return attempted(() => workFabric(spec)) ?? null;
 }
 
-const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+/** Whether a stitch is set alike: what is not said is as it usually is. */
+function isSame(id: string, a: FieldValues = {}, b: FieldValues = {}): boolean {
+  const fields = stitchDefinition(id)?.options ?? [];
+  return JSON.stringify(withDefaults(fields, a)) === JSON.stringify(withDefaults(fields, b));
+}
 
 /** The plan's own stitch worked one way, from what was measured of it. */
 export function swatched(

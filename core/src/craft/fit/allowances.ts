@@ -26,7 +26,24 @@ export function bottomGive(D: Mm, t: Mm): Mm {
   return derive('mm', 'D/2 + πt/4', { D, t }, (v) => v.D / 2 + (Math.PI * v.t) / 4);
 }
 
-/** What a flap spends on crossing the top, mm: `D + πt/2` (law, handbook 3). */
-export function flapTurn(D: Mm, t: Mm): Mm {
-  return derive('mm', 'turn = D + πt/2', { D, t }, (v) => v.D + (Math.PI * v.t) / 2);
+/**
+ * What a flap spends on its way from the top of the back to the front's top edge, mm: over the thing's depth, with two quarter
+ * turns of radius t/2, and outside the front's own layer; down to a front that is lower, or over one that is higher (law,
+ * handbook 3). Level it is `D + t + πt/2`.
+ *
+ * @param over how far the front reaches above the thing; below 0 how far the thing stands out of it, mm
+ */
+export function crossing(D: number, t: number, over: number): number {
+  const turns = (Math.PI * t) / 2;
+  return over > 0 ? turns + Math.hypot(D, over) + t : turns + D + Math.hypot(t, over);
+}
+
+/** The same as a figure. */
+export function flapTurn(D: Mm, t: Mm, over: Mm): Mm {
+  return derive(
+    'mm',
+    over.value > 0 ? 'turn = πt/2 + √(D² + over²) + t' : 'turn = πt/2 + D + √(t² + over²)',
+    { D, t, over },
+    (v) => crossing(v.D, v.t, v.over),
+  );
 }

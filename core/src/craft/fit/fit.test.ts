@@ -31,12 +31,26 @@ describe('thickness and depth', () => {
     );
   });
 
-  it('gives half the depth and a quarter turn to each face, and the whole of both to the flap’s turn', () => {
+  it('gives half the depth and a quarter turn to each face', () => {
     fc.assert(
       fc.property(length, thin, (D, t) => {
         expect(bottomGive(mm(D), mm(t)).value).toBeCloseTo(D / 2 + (Math.PI * t) / 4, 9);
-        // crossing the top is the same path as the two faces' shares at the bottom
-        expect(flapTurn(mm(D), mm(t)).value).toBeCloseTo(2 * bottomGive(mm(D), mm(t)).value, 9);
+      }),
+    );
+  });
+
+  it('takes the flap over the depth, outside the front’s own layer, and down or over to where that ends', () => {
+    fc.assert(
+      fc.property(length, thin, fc.double({ min: 0, max: 200, noNaN: true }), (D, t, off) => {
+        const turn = (over: number) => flapTurn(mm(D), mm(t), mm(over)).value;
+        // level: the faces’ shares at the bottom, and a layer more
+        expect(turn(0)).toBeCloseTo(2 * bottomGive(mm(D), mm(t)).value + t, 9);
+        // a slope is longer than either of its legs, and shorter than both
+        const [lower, higher] = [turn(-off), turn(off)].map((one) => one - (Math.PI * t) / 2);
+        expect(lower).toBeGreaterThanOrEqual(D + Math.max(t, off) - 1e-9);
+        expect(lower).toBeLessThanOrEqual(D + t + off + 1e-9);
+        expect(higher).toBeGreaterThanOrEqual(t + Math.max(D, off) - 1e-9);
+        expect(higher).toBeLessThanOrEqual(t + D + off + 1e-9);
       }),
     );
   });

@@ -1,4 +1,4 @@
-import { BASES } from '../../craft/fabric';
+import { BASES, lastFabric, type WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, type Figure } from '../../base/figure';
 import {
   borderAlong,
@@ -16,7 +16,7 @@ import {
 import type { Cloth, Part } from '../../drawing';
 import type { Built, WorkStep } from '../../shapes';
 import { FRONT_TOP } from '../../shapes/common/panelWork';
-import { formatNumber, plural } from '../../base/units';
+import { formatNumber, plural, type FieldValues } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
 import { clothsOf, frontOf, refuse } from '../common';
 import { RIM } from '../onEdging';
@@ -30,18 +30,36 @@ interface Kind {
   height: number;
 }
 
+/** Loops of three chains against the width of a single (prior, handbook 2.2). */
+const LOOPS_HIGH = 0.9;
+
 /** Edgings by what they are worked of (handbook 6). */
 const KINDS: readonly Kind[] = [
   { id: 'slip', name: 'slip stitch', repeat: 1, height: BASES.slip.roundHeight / BASES.single.roundHeight },
   { id: 'single', name: '{single}', repeat: 1, height: 1 },
-  { id: 'reverse', name: '{reverse}', repeat: 1, height: 1 },
-  { id: 'loops', name: 'loops', repeat: 2, height: 1 },
+  { id: 'reverse', name: '{reverse}', repeat: 1, height: BASES.reverse.roundHeight / BASES.single.roundHeight },
+  { id: 'loops', name: 'loops', repeat: 2, height: LOOPS_HIGH / BASES.single.roundHeight },
 ];
+
+/** How deep so many rounds are, mm: a round of each kind is as high as its own stitch (law, handbook 3). */
+const deepOf = (kind: Kind, rounds: number, fabric: WorkedFabric): Figure<'mm'> =>
+  derive(
+    'mm',
+    'depth = (plain rounds + k) × h, k the last one against a plain one',
+    {
+      plain: chosen(rounds - 1, 'rows', 'typed, and one where spaces are filled first'),
+      k: chosen(kind.height, '1', 'the last round'),
+      h: fabric.also('single', 'rounds').rowHeight,
+    },
+    (v) => (v.plain + v.k) * v.h,
+  );
+
+const kindOf = (options: FieldValues): Kind => KINDS.find(({ id }) => id === options.edging)!;
 
 /** Around the mouth: on the shape’s own way around it, or along each of its edges (handbook 4.2, 4.4 and 6). */
 function place(context: FittingContext): Placed {
   const { built, fabric, options, path } = context;
-  const kind = KINDS.find(({ id }) => id === options.edging)!;
+  const kind = kindOf(options);
   const rounds = Number(options.rounds);
   const face = frontOf(built);
   const { rim } = built;
@@ -49,16 +67,7 @@ function place(context: FittingContext): Placed {
   const borders = bordersOf(built, kind, rounds);
   const count = borders.reduce((sum, border) => sum + borderCount(border), 0);
   const n = chosen(count, 'stitches', 'around the opening');
-  const deep: Figure<'mm'> = derive(
-    'mm',
-    'depth = (plain rounds + k) × h, k the last one against a plain one',
-    {
-      plain: chosen(rounds - 1, 'rows', 'typed'),
-      k: chosen(kind.height, '1', 'the last round'),
-      h: fabric.also('single', 'rounds').rowHeight,
-    },
-    (v) => (v.plain + v.k) * v.h,
-  );
+  const deep = deepOf(kind, borders[0]?.courses ?? rounds, fabric);
   return {
     figures: { stitches: n, depth: deep },
     place: `around the opening, ${counted(kind, count)}, {mm:${formatNumber(deep.value)}} deep`,
@@ -172,5 +181,11 @@ export const edging: FittingDefinition = {
     { key: 'edging', kind: 'choice', label: 'Edging of', options: KINDS, default: 'single' },
     { key: 'rounds', kind: 'number', label: 'Rounds', unit: 'rounds', whole: true, min: 1, max: 6, default: 1 },
   ],
+  demands: ({ options, fabric }) => {
+    const kind = kindOf(options);
+    // spaces of an open fabric are filled with plain stitches first
+    const fills = kind.id !== 'single' && lastFabric(fabric).stitch.level ? 1 : 0;
+    return { rim: deepOf(kind, Number(options.rounds) + fills, fabric) };
+  },
   place,
 };

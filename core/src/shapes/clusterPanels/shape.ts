@@ -1,11 +1,12 @@
 import { refuseBeyond } from '../../craft/counts';
 import { chosen, derive, type Figure } from '../../base/figure';
-import { flapTurn } from '../../craft/fit';
+import { crossing, flapTurn } from '../../craft/fit';
 import type { Field } from '../../base/units';
 import { nearestAsWorked } from '../common/asWorked';
 import { chosenCount, countChoice, pickAdvice } from '../common/choice';
-import { edgingDepth, flapOverlap, leastReach, wantedFront, wantedRound } from '../common/flat';
+import { edgingDepth, flapOverlap, leastReach, sizedWithRim, wantedFront, wantedRound, withRim } from '../common/flat';
 import { alsoOf, insideFaces, sized } from '../common/sized';
+import { overThing } from '../common/strip';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition } from '../definition';
 import { stepMisses, tooTall } from './advice';
 import { clusterCourses, clusterRound, type StripStart } from './courses';
@@ -95,19 +96,24 @@ function build(context: ShapeContext): Built {
   const whole = sized('F = strip + 2r h', { strip: across, r: rounds, h }, (v) => v.strip + 2 * v.r * v.h);
   const girth = insideFaces(whole, t, thing.pockets);
   const c = chosen(frontLength, '1', 'of the front’s strip');
-  const depth = sized(
-    'inside = strip’s length + 2r h − D/2 − πt/4',
-    { c, pitch, r: rounds, h, D: thing.depth, t },
-    (v) => v.c * v.pitch + 2 * v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+  const depth = sizedWithRim(
+    sized(
+      'inside = strip’s length + 2r h − D/2 − πt/4',
+      { c, pitch, r: rounds, h, D: thing.depth, t },
+      (v) => v.c * v.pitch + 2 * v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+    ),
+    context,
   );
-  const reach = back ? flapReach(own, gauge, back.length - frontLength) : undefined;
+  const reach = back
+    ? flapReach(own, gauge, { front: frontLength, more: back.length - frontLength, rounds: r })
+    : undefined;
   const flap: FlapPlace | undefined = backPiece && reach ? flapPlace(frontPiece, backPiece, reach.figure) : undefined;
   return {
     pieces,
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width: frontPiece.width,
-      height: frontPiece.height,
+      height: withRim(frontPiece.height, context),
       thickness: sized('D + layers × t', { D: thing.depth, t }, (v) => v.D + (flap ? 3 : 2) * v.t).figure,
     },
     choices: [choice],
@@ -148,14 +154,15 @@ function backOf(
   const { thing, fabric } = context;
   const wanted = derive(
     'mm',
-    'front + turn + flap − border',
+    'front − over + turn + flap − border',
     {
       front: front.height,
-      turn: flapTurn(thing.depth, fabric.thickness),
+      over: overThing(front.height, context),
+      turn: flapTurn(thing.depth, fabric.thickness, overThing(front.height, context)),
       flap: overlap,
       border: edgingDepth(1, context),
     },
-    (v) => Math.max(0.1, v.front + v.turn + v.flap - v.border),
+    (v) => Math.max(0.1, v.front - v.over + v.turn + v.flap - v.border),
   );
   const asked = Math.max(longer(gauge, frontLength), stripFor(gauge, wanted, rounds));
   return { length: stripAsWorked(context, 'back', gauge, asked, rounds), wanted };
@@ -203,13 +210,30 @@ function flapPlace(front: Piece, back: Piece, edgeBelowFrontTop: Mm): FlapPlace 
  * How far the flap comes down in front: what the back's strip has more than the front's, as both have as many rounds, less
  * the way over the top (law, handbook 3).
  */
-function flapReach(context: ShapeContext, gauge: ClusterGauge, more: number) {
-  const { thing, fabric } = context;
-  const c = chosen(more, '1', 'of the back’s strip more than of the front’s');
+function flapReach(
+  context: ShapeContext,
+  gauge: ClusterGauge,
+  { front, more, rounds }: Record<'front' | 'more' | 'rounds', number>,
+) {
+  const { thing, fabric, demands } = context;
   return sized(
-    'edge = longer strip + border − D − πt/2',
-    { c, pitch: gauge.pitch, border: edgingDepth(1, context), D: thing.depth, t: fabric.thickness },
-    (v) => v.c * v.pitch + v.border - v.D - (Math.PI * v.t) / 2,
+    'edge = longer strip + border + over − turn, over = strip + 2r h + rim − D/2 − πt/4 − H',
+    {
+      c: chosen(more, '1', 'of the back’s strip more than of the front’s'),
+      strip: chosen(front, '1', 'of the front’s strip'),
+      r: chosen(rounds, 'rows', 'rounds of groups'),
+      pitch: gauge.pitch,
+      h: gauge.h,
+      border: edgingDepth(1, context),
+      rim: demands.rim ?? chosen(0, 'mm', 'no edging at the mouth'),
+      H: thing.height,
+      D: thing.depth,
+      t: fabric.thickness,
+    },
+    (v) => {
+      const over = v.strip * v.pitch + 2 * v.r * v.h + v.rim - v.D / 2 - (Math.PI * v.t) / 4 - v.H;
+      return v.c * v.pitch + v.border + over - crossing(v.D, v.t, over);
+    },
   );
 }
 
@@ -219,6 +243,7 @@ export const clusterPanels: ShapeDefinition = {
   summary: 'Two rectangles of 3-{double} groups, worked outwards from a strip; a longer back makes the flap.',
   why: 'Quick, lacy, few stitches; needs a lining for slim things.',
   worked: 'rounds',
+  stitch: 'cluster',
   options,
   takes: {
     flat: true,

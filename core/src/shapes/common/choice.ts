@@ -4,10 +4,11 @@ import {
   nearestCounts,
   refuseBeyond,
   type CountAsk,
+  type CountOption,
   type CountCondition,
 } from '../../craft/counts';
 import type { Multiple } from '../../craft/fabric';
-import { derive, PlanProblem, type Advice, type Figure } from '../../base/figure';
+import { attempted, derive, PlanProblem, type Advice, type Figure } from '../../base/figure';
 import { depthVerdict, verdict, type Verdict } from '../../craft/fit';
 import { mmToken } from '../../base/units';
 import type { Choice, ChoiceOption, ShapeContext } from '../definition';
@@ -27,6 +28,8 @@ interface ChoiceWish {
   conditions?: readonly CountCondition[];
   /** What it wants besides, which a picked count may break. */
   wishes?: readonly CountCondition[];
+  /** Multiples it had better be of, the dearest first, where that costs half a count more of size at most. */
+  prefers?: readonly number[];
   atLeast: number;
   /** Stretch that lets the thing in, as a fraction. */
   stretch: number;
@@ -51,7 +54,7 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
     atLeast: wish.atLeast,
     path: 'fabric.stitch',
   };
-  const counts = nearestCounts(ask);
+  const counts = preferred(ask, wish.prefers ?? []);
   const best = counts.find((option) => option.best)!;
   const unit = wish.noun === 'stitches' ? 'stitches' : 'courses';
   refuseBeyond(best.count, unit, 'thing');
@@ -94,6 +97,21 @@ export function countChoice(wish: ChoiceWish, { fit, thing, picks, demands }: Sh
         ? conditionCosts(ask).map(({ condition: { text }, mm, without }) => ({ text, mm, without }))
         : [],
   };
+}
+
+/** The nearest counts, or those about a multiple that costs at most half a count more of size than the nearest (handbook 4.1). */
+function preferred(ask: CountAsk, multiples: readonly number[]): CountOption[] {
+  const counts = nearestCounts(ask);
+  const near = counts.find(({ best }) => best)!;
+  const off = (count: number) => Math.abs(ask.sizeOf(count) - ask.askedMm);
+  const most = off(near.count) + (ask.sizeOf(near.count + 1) - ask.sizeOf(near.count)) / 2;
+  for (const repeat of multiples) {
+    const conditions = [...ask.conditions, multipleOf({ repeat, edge: 0 })];
+    const count = attempted(() => nearestCounts({ ...ask, conditions }).find(({ best }) => best)!.count);
+    if (count === undefined || off(count) > most + 1e-9) continue;
+    return count === near.count ? counts : nearestCounts({ ...ask, askedMm: ask.sizeOf(count) });
+  }
+  return counts;
 }
 
 /**

@@ -118,7 +118,9 @@ export function bandRounds(
     const rest = Math.max(0, band.to - band.from + 1 - (index === 0 ? done : begins.length));
     const below = level ? 'single' : (before?.fabric.stitch.base ?? on);
     const { stitch } = band.fabric;
-    return [...begins, ...roundCourses(stitch, stitches, rest, schools, section, before ? 'plain' : upon, below)];
+    // a stripe goes on from the round on the chain, which is its first
+    const rounds = { stitches, rounds: rest, done: index === 0 && stitch.roundShares ? done : 0 };
+    return [...begins, ...roundCourses(stitch, rounds, schools, section, before ? 'plain' : upon, below)];
   });
 }
 
@@ -148,20 +150,24 @@ export const levelOnLast = (
   done = 0,
 ): Instruction[] | undefined => levelRounds(bands, stitches, schools, done).at(-1);
 
-/** Rounds of a pattern over a chain, over plain stitches, or over itself; rounds alike share one object. */
+/**
+ * Rounds of a pattern over a chain, over plain stitches, or over itself; rounds alike share one object.
+ *
+ * @param done how many of its rounds there are already, worked as something else
+ */
 function roundCourses(
   pattern: StitchPattern,
-  stitches: number,
-  rounds: number,
+  { stitches, rounds, done = 0 }: { stitches: number; rounds: number; done?: number },
   schools: ShapeSchools,
   section: string,
   upon: 'chain' | 'plain',
   base: BaseId,
 ): Course[] {
   const made = new Map<number, Course>();
+  let below = base;
   return Array.from({ length: rounds }, (_, index) => {
-    const course = index + 1;
-    const first = course === 1;
+    const course = done + index + 1;
+    const first = index === 0;
     const context: CourseContext = {
       stitches,
       course,
@@ -172,10 +178,19 @@ function roundCourses(
     return known(made, first ? -1 : course % pattern.rowsInRepeat, () => {
       const body = pattern.round(context);
       if (pattern.closesItself) return closedByItself(body, stitches, section);
-      const rises = first && schools.rounds === 'spiral' && upon === 'plain';
-      return roundOf(rises ? risingFrom(base, body) : body, stitches, pattern.base, schools, section);
+      // rounds of unlike stitches rise to each taller one, and are chained up to their own
+      const own = pattern.roundShares ? plainIn(body, pattern.base) : pattern.base;
+      const rises = schools.rounds === 'spiral' && (first ? upon === 'plain' : pattern.roundShares !== undefined);
+      const from = below;
+      below = own;
+      return roundOf(rises ? risingFrom(from, body) : body, stitches, own, schools, section);
     });
   });
+}
+
+/** The base stitch a plain round is worked in. */
+function plainIn([first]: readonly Instruction[], base: BaseId): BaseId {
+  return first?.do === 'work' && first.stitch in BASES ? (first.stitch as BaseId) : base;
 }
 
 /** Plain stitches from low to high. */

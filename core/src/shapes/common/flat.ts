@@ -1,8 +1,10 @@
 import { chosen, derive, prior, PlanProblem, type Figure } from '../../base/figure';
+import { BASES } from '../../craft/fabric';
 import { bottomGive, tubeGirth } from '../../craft/fit';
 import { mmToken, mostToken, typedToken } from '../../base/units';
 import type { Demands, ShapeContext } from '../definition';
 import { joinOf } from './joins';
+import type { Sized } from './sized';
 
 type Mm = Figure<'mm'>;
 
@@ -13,13 +15,38 @@ export function wantedRound({ thing, fit, fabric }: ShapeContext): { round: Mm; 
 }
 
 /** Wanted height of a face above a folded or seamed bottom: `H + cover ease + D/2 + πt/4` (law, handbook 3). */
-export function wantedFront({ thing, fit, fabric }: ShapeContext): Mm {
+export function wholeFront({ thing, fit, fabric }: ShapeContext): Mm {
   return derive(
     'mm',
     'front = H + cover ease + D/2 + πt/4',
     { H: thing.height, cover: fit.coverEase, give: bottomGive(thing.depth, fabric.thickness) },
     (v) => v.H + v.cover + v.give,
   );
+}
+
+/** What of it is left to rows where an edging at the mouth adds to them. */
+export const wantedFront = (context: ShapeContext): Mm => lessRim(wholeFront(context), context);
+
+/** What of a height is left to rows where an edging at the mouth adds to them (law, handbook 3). */
+export function lessRim(height: Mm, { demands: { rim } }: Pick<ShapeContext, 'demands'>): Mm {
+  if (!rim) return height;
+  return derive('mm', 'height − edging', { height, edging: rim }, (v) => Math.max(0.1, v.height - v.edging));
+}
+
+/** A height with an edging at the mouth (law, handbook 3). */
+export function withRim(height: Mm, { demands: { rim } }: Pick<ShapeContext, 'demands'>): Mm {
+  return rim ? derive('mm', 'height + edging', { height, edging: rim }, (v) => v.height + v.edging) : height;
+}
+
+/** The same of a size that is sampled. */
+export function sizedWithRim(size: Sized, { demands: { rim } }: Pick<ShapeContext, 'demands'>): Sized {
+  if (!rim) return size;
+  const { value, sd = 0 } = rim;
+  return {
+    figure: derive('mm', 'inside + edging', { inside: size.figure, edging: rim }, (v) => v.inside + v.edging),
+    of: (sample) => size.of(sample) + (sd > 0 ? sample.rim! : value),
+    also: { ...size.also, ...(sd > 0 ? { rim } : {}) },
+  };
 }
 
 /** The same without the cover ease, for a back that goes on over the top. */
@@ -32,10 +59,11 @@ export function wantedBack({ thing, fabric }: ShapeContext): Mm {
   );
 }
 
-/** What an edging of so many single rounds adds to an edge, mm (law, handbook 3). */
-export function edgingDepth(rounds: number, { fabric }: Pick<ShapeContext, 'fabric'>): Mm {
+/** What an edging of so many rounds adds to an edge, mm, the last of them in its own stitch (law, handbook 3). */
+export function edgingDepth(rounds: number, { fabric, options }: Pick<ShapeContext, 'fabric' | 'options'>): Mm {
   if (rounds === 0) return chosen(0, 'mm', 'no edging');
-  const k = chosen(rounds, '1', 'rounds of edging');
+  const last = options.edgingOf === 'slip' ? BASES.slip.roundHeight / BASES.single.roundHeight : 1;
+  const k = chosen(rounds - 1 + last, '1', last === 1 ? 'rounds of edging' : 'rounds of edging, the last a lower one');
   const h = fabric.also('single', 'rounds').rowHeight;
   return derive('mm', 'edging = k × h', { k, h }, (v) => v.k * v.h);
 }
@@ -44,9 +72,7 @@ export function edgingDepth(rounds: number, { fabric }: Pick<ShapeContext, 'fabr
 export function besideColumns(context: Pick<ShapeContext, 'fabric' | 'options'>): number {
   const { options, fabric } = context;
   const edging = edgingDepth(Number(options.edging ?? 0), context).value;
-  // a join through an edging takes nothing of the columns
-  const take = edging > 0 && options.edgingOf !== undefined ? 0 : joinOf(options.join).take;
-  return 2 * edging - 2 * take * fabric.stitchWidth.value;
+  return 2 * edging - 2 * joinOf(options.join).take * fabric.stitchWidth.value;
 }
 
 /** A length less an edging on so many of its ends. */

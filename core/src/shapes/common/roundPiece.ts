@@ -1,9 +1,9 @@
-import { refuseBeyond, type Reach } from '../../craft/counts';
+import { nearestRow, refuseBeyond, type Reach } from '../../craft/counts';
 import type { WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, type Figure } from '../../base/figure';
 import type { Band } from '../../piece';
 import type { Course, Foundation, Piece, Section } from '../definition';
-import { bandsIn, rowsOfBands } from './rowPiece';
+import { bandsIn, reachOfOne, rowsOfBands } from './rowPiece';
 
 /** A run of rounds that belong together: a base, a wall, a shoulder. */
 export interface RoundRun {
@@ -78,10 +78,11 @@ function bandsOfRuns(runs: readonly RoundRun[]): Pick<Piece, 'bands'> {
 
 /** How high so many rounds of a run reach, mm. */
 function reachIn({ fabric, bands }: RoundRun, rounds: number): number {
-  if (!bands) return rounds * fabric.rowHeight.value;
-  return bands.reduce((sum, { fabric: { rowHeight }, from, to }) => {
-    return sum + Math.max(0, Math.min(rounds, to) - from + 1) * rowHeight.value;
-  }, 0);
+  if (!bands) return reachOfOne(fabric)(rounds);
+  return bands.reduce(
+    (sum, { fabric: own, from, to }) => sum + reachOfOne(own)(Math.max(0, Math.min(rounds, to) - from + 1)),
+    0,
+  );
 }
 
 function runSections(runs: readonly RoundRun[]): Section[] {
@@ -144,8 +145,8 @@ export function wallBands(wanted: Figure<'mm'>, fabric: WorkedFabric, least = 1)
  * Rounds for a height: to the nearest, one at least.
  * @throws PlanProblem beyond what is built here
  */
-export function roundsFor(wanted: Figure<'mm'>, { rowHeight }: WorkedFabric): number {
-  const rounds = Math.max(1, Math.round(wanted.value / rowHeight.value));
+export function roundsFor(wanted: Figure<'mm'>, fabric: WorkedFabric): number {
+  const rounds = Math.max(1, nearestRow(wanted.value, reachOfOne(fabric)));
   refuseBeyond(rounds, 'courses', 'thing');
   return rounds;
 }

@@ -81,7 +81,7 @@ function inRows({ fabric, lengths }: RowPieceWish): { spans: RowSpan[]; reach: R
   const asked = lengths.map(({ figure: { value: mm }, ...span }) => ({ ...span, mm }));
   const bands = fabric.bands?.map(rowsOfBand);
   if (!bands) {
-    const reach = reachOf(fabric.rowHeight.value, fabric.stitch.rowShares);
+    const reach = reachOfOne(fabric);
     return { spans: cumulativeRows(asked, reach), reach };
   }
   const whole = asked.reduce((sum, { mm }) => sum + mm, 0);
@@ -106,10 +106,17 @@ function inRows({ fabric, lengths }: RowPieceWish): { spans: RowSpan[]; reach: R
 const level = <T extends Span>(asked: readonly T[], mm: number): T[] =>
   asked.map((span) => ({ ...span, mm: mm / asked.length }));
 
-const rowsOfBand = ({ fabric: { rowHeight, stitch }, courses }: WorkedBand): BandRows => ({
-  courses,
-  reach: reachOf(rowHeight.value, stitch.rowShares),
-});
+/** How high so many courses of one fabric reach, those of a stripe by their own heights. */
+export const reachOfOne = ({ rowHeight, stitch, worked }: WorkedFabric): Reach =>
+  reachOf(rowHeight.value, worked === 'rounds' ? stitch.roundShares : stitch.rowShares);
+
+/** How high a piece of so many courses is: band upon band, each of its own heights (law, handbook 3 and 4.3). */
+export function longOf(fabric: WorkedFabric, rows: number): number {
+  if (!fabric.bands) return reachOfOne(fabric)(rows);
+  return reachOfBands(fabric.bands.map(rowsOfBand), rows)(rows);
+}
+
+const rowsOfBand = ({ fabric, courses }: WorkedBand): BandRows => ({ courses, reach: reachOfOne(fabric) });
 
 /**
  * Rows in all that come nearest to a length, of a fabric of several bands.
@@ -126,15 +133,16 @@ export function besideFill({ bands = [] }: WorkedFabric): { rows: number; mm: nu
   return { rows: fixedRows(all), mm: fixedMm(all) };
 }
 
-/** What so many rows measure, those of other bands by their own heights. */
+/** What so many rows measure, each by its own height. */
 export function rowsLong(name: string, rows: Figure<'rows'>, fabric: WorkedFabric): Mm {
   const h = fabric.rowHeight;
-  if (!fabric.bands) return derive('mm', `${name} = rows × h`, { rows, h }, (v) => v.rows * v.h);
-  const beside = besideFill(fabric);
-  const others = chosen(beside.mm, 'mm', 'bands beside the one that fills');
-  const n = chosen(rows.value - beside.rows, 'rows', 'rows that fill');
-  return derive('mm', `${name} = others + n × h`, { others, n, h }, (v) => v.others + v.n * v.h);
+  if (isOfOneHeight(fabric)) return derive('mm', `${name} = rows × h`, { rows, h }, (v) => v.rows * v.h);
+  const n = chosen(longOf(fabric, rows.value) / h.value, 'rows', 'rows, each by its own height');
+  return derive('mm', `${name} = rows × h`, { rows: n, h }, (v) => v.rows * v.h);
 }
+
+const isOfOneHeight = ({ bands, stitch, worked }: WorkedFabric): boolean =>
+  !bands && (worked === 'rounds' ? stitch.roundShares : stitch.rowShares) === undefined;
 
 /** How uncertain the height of the other bands is beyond what they share with the one that fills, mm. */
 function besideSpread({ rowHeight, bands = [] }: WorkedFabric): number {
@@ -146,14 +154,12 @@ function besideSpread({ rowHeight, bands = [] }: WorkedFabric): number {
   return Math.hypot(...own);
 }
 
-/** So many rows, those of other bands as so many of the one that fills as are as high. */
+/** So many rows, those of unlike heights as so many of the mean, or of the band that fills, as are as high. */
 export function alikeRows(rows: Figure<'rows'>, fabric: WorkedFabric): Figure<'rows'> {
-  if (!fabric.bands) return rows;
-  const beside = besideFill(fabric);
-  const h = fabric.rowHeight;
-  const alike = rows.value - beside.rows + beside.mm / h.value;
-  const figure = chosen(alike, 'rows', 'rows, those of other bands by their heights');
-  const sd = besideSpread(fabric) / h.value;
+  if (isOfOneHeight(fabric)) return rows;
+  const h = fabric.rowHeight.value;
+  const figure = chosen(longOf(fabric, rows.value) / h, 'rows', 'rows, each by its own height');
+  const sd = besideSpread(fabric) / h;
   return sd > 0 ? { ...figure, sd } : figure;
 }
 

@@ -1,12 +1,13 @@
 import { BASES } from '../../craft/fabric';
 import { chosen, derive, type Figure } from '../../base/figure';
-import { bottomGive, flapTurn } from '../../craft/fit';
+import { bottomGive, crossing, flapTurn } from '../../craft/fit';
+import { nearestRow, type Reach } from '../../craft/counts';
 import type { Border, Fold } from '../../piece';
 import { type ChoiceField, type FieldValues } from '../../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, WorkStep } from '../definition';
 import { crocheted, joinOf, pieceEnd } from './joins';
 import { joinedSides, rimOf, type StripJoin } from './stripWork';
-import { flapOverlap, lessEdging, wantedBack, wantedFront } from './flat';
+import { flapOverlap, lessEdging, wantedBack, wholeFront } from './flat';
 import { sized, type Sized } from './sized';
 
 type Mm = Figure<'mm'>;
@@ -23,19 +24,21 @@ export interface StripLength {
 }
 
 /** Lengths of the sections before rounding (law, handbook 3 and 6). Without a flap both faces reach equally high. */
-export function stripLengths(context: ShapeContext, edging: Mm): StripLength[] {
-  const { thing, fabric, demands } = context;
-  const whole = wantedFront(context);
-  const first = { name: 'front', figure: lessEdging(stripFront(context) ?? whole, edging, 1) };
+export function stripLengths(context: ShapeContext, edging: Mm, reach?: Reach): StripLength[] {
+  const { thing, demands } = context;
+  const whole = wholeFront(context);
+  const front = stripFront(context) ?? whole;
+  const border = bordersOf(edging, context);
+  const first = { name: 'front', figure: lessEdging(front, border, 1) };
   if (!demands.flap) {
-    const back = { name: 'back', figure: lessEdging({ ...whole }, edging, 1) };
+    const back = { name: 'back', figure: lessEdging({ ...whole }, border, 1) };
     return [first, context.options.pocketMm === undefined ? { ...back, asBefore: true } : back];
   }
   return [
     first,
     { name: 'back', figure: wantedBack(context) },
-    { name: 'turn', figure: flapTurn(thing.depth, fabric.thickness) },
-    { name: 'flap', figure: lessEdging(flapOverlap(demands.flap, thing.height), edging, 1) },
+    { name: 'turn', figure: turnFrom(front, first.figure, context, reach) },
+    { name: 'flap', figure: lessEdging(flapOverlap(demands.flap, thing.height), border, 1) },
   ];
 }
 
@@ -49,30 +52,80 @@ function stripFront({ thing, fabric, options: { pocketMm } }: ShapeContext): Mm 
   ).figure;
 }
 
-/**
- * Where the flap's edge comes to lie on the filled pouch, from the front's top edge. The strip runs from that edge down
- * the front, round the bottom (2 × (D/2 + πt/4)), up the back, over the top (D + πt/2) and down again; what is left of
- * its whole count is how far down the flap comes (law, handbook 3).
- * @param n rows or stitches from end to end, each as long as the fabric's `h` or `w`
- */
-export function flapReach({ thing, fabric }: ShapeContext, n: Figure, letter: 'h' | 'w', borders?: Mm): Sized {
-  const size = letter === 'h' ? fabric.rowHeight : fabric.stitchWidth;
-  const terms: Record<string, Figure> = { n, [letter]: size, H: thing.height, D: thing.depth, t: fabric.thickness };
-  const bordered = borders && borders.value > 0;
-  return sized(
-    `edge = n × ${letter}${bordered ? ' + borders' : ''} − 2H − 2D − πt`,
-    bordered ? { ...terms, borders } : terms,
-    (v) => v.n! * v[letter]! + (v.borders ?? 0) - 2 * v.H! - 2 * v.D! - Math.PI * v.t!,
+/** All that is worked on at an end of a strip: its own edging, and one around the mouth (law, handbook 3). */
+export function bordersOf(edging: Mm, { demands: { rim } }: ShapeContext): Mm {
+  if (!rim) return edging;
+  return edging.value === 0 ? rim : derive('mm', 'edging + rim', { edging, rim }, (v) => v.edging + v.rim);
+}
+
+/** The way over the top to a front of whole rows, with what those make of its length more or less. */
+function turnFrom(front: Mm, asked: Mm, context: ShapeContext, reach: Reach | undefined): Mm {
+  const { thing, fabric } = context;
+  const off = reach ? reach(Math.max(1, nearestRow(asked.value, reach))) - asked.value : 0;
+  const rounded = chosen(off, 'mm', 'what whole rows make of the front');
+  const real = derive('mm', 'front in whole rows', { front, rounded }, (v) => v.front + v.rounded);
+  return derive(
+    'mm',
+    'turn + rounded',
+    { turn: flapTurn(thing.depth, fabric.thickness, overThing(real, context)), rounded },
+    (v) => Math.max(0.1, v.turn + v.rounded),
   );
 }
 
+/** How far a front of this length reaches above the thing, mm; below 0 how far that stands out of it (law, handbook 3). */
+export function overThing(front: Mm, { thing, fabric }: ShapeContext): Mm {
+  return derive(
+    'mm',
+    'over = front − D/2 − πt/4 − H',
+    { front, H: thing.height, D: thing.depth, t: fabric.thickness },
+    (v) => v.front - v.D / 2 - (Math.PI * v.t) / 4 - v.H,
+  );
+}
+
+/** A strip with a flap: its rows or stitches from end to end and those of its front, and what borders add. */
+interface Flapped {
+  n: Figure;
+  front: Figure;
+  /** An edging at either end, and a pass that goes on around the flap, mm. */
+  edging: Mm;
+  pass: Mm;
+}
+
 /**
- * What borders add to a strip from end to end: an edging at both ends, a join that goes on around the far end at that one
- * (law, handbook 4.4).
+ * Where the flap's edge comes to lie on the filled pouch, from the front's top edge. The strip runs from that edge down
+ * the front, round the bottom, up the back, over the top to where the front begins again, and down; what is left of
+ * its whole count is how far down the flap comes (law, handbook 3).
+ * @param letter what a count is as long as: the fabric's `h` or `w`
  */
-export function bordersLong(edging: Mm, pass: Mm): Mm {
-  if (edging.value === 0 && pass.value === 0) return edging;
-  return derive('mm', 'borders = 2 edging + pass', { edging, pass }, (v) => 2 * v.edging + v.pass);
+export function flapReach(
+  { thing, fabric }: ShapeContext,
+  { n, front, edging, pass }: Flapped,
+  letter: 'h' | 'w',
+): Sized {
+  const size = letter === 'h' ? fabric.rowHeight : fabric.stitchWidth;
+  const terms: Record<string, Figure> = {
+    n,
+    front,
+    [letter]: size,
+    H: thing.height,
+    D: thing.depth,
+    t: fabric.thickness,
+  };
+  const bordered: Record<string, Figure> = {
+    ...(edging.value > 0 ? { edging } : {}),
+    ...(pass.value > 0 ? { pass } : {}),
+  };
+  const borders = Object.keys(bordered).map((name) => ` + ${name}`);
+  return sized(
+    `edge = (n − front) × ${letter}${borders.join('')} − H − D/2 − πt/4 − turn, over = front × ${letter}${edging.value > 0 ? ' + edging' : ''} − D/2 − πt/4 − H`,
+    { ...terms, ...bordered },
+    (v) => {
+      const give = v.D! / 2 + (Math.PI * v.t!) / 4;
+      const over = v.front! * v[letter]! + (v.edging ?? 0) - give - v.H!;
+      const behind = (v.n! - v.front!) * v[letter]! + (v.edging ?? 0) + (v.pass ?? 0);
+      return behind - v.H! - give - crossing(v.D!, v.t!, over);
+    },
+  );
 }
 
 /** How deep a join is where it goes on as a border (prior, handbook 2.2). */

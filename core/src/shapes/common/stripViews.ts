@@ -1,6 +1,6 @@
 import type { WorkedFabric } from '../../craft/fabric';
 import { tailsOf } from '../../drawing/tails';
-import { bottomGive, flapTurn } from '../../craft/fit';
+import { bottomGive, crossing } from '../../craft/fit';
 import type { Border, Piece, Section } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber, plural } from '../../base/units';
@@ -146,7 +146,7 @@ function heightsOf({ piece, thing, fabric }: DrawnStrip): { top: number; front: 
   const up = back!.mm - give;
   const frontUp = front!.mm - give;
   if (!turn || !flap) return { top: Math.max(up, frontUp), front: frontUp };
-  const down = turn.mm + flap.mm - flapTurn(thing.depth, fabric.thickness).value;
+  const down = turn.mm + flap.mm - crossing(thing.depth.value, fabric.thickness.value, 0);
   return { top: up, front: frontUp, flap: Math.min(up, Math.max(1, down)) };
 }
 

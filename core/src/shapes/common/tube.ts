@@ -37,6 +37,7 @@ export function tubeRound(
   atLeast: number,
   conditions: readonly CountCondition[] = [EVEN],
   wishes: readonly CountCondition[] = [],
+  prefers: readonly number[] = [],
 ): TubeRound {
   const { thing } = context;
   const w = wall.stitchWidth;
@@ -52,6 +53,7 @@ export function tubeRound(
       multiple: wall.stitch.rounds,
       conditions,
       wishes,
+      prefers,
       atLeast,
       stretch: wall.stitch.factors.stretchAcross,
     },

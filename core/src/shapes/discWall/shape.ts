@@ -36,6 +36,7 @@ import { baseSizes } from '../common/baseSizes';
 import { chosenCount, pickAdvice } from '../common/choice';
 import { BASE_ROUNDS, baseSchools, closedUnder, bandRounds, levelOnLast, roundOf, staggered } from '../common/courses';
 import { coverDrive } from '../common/drive';
+import { lessRim, sizedWithRim, withRim } from '../common/flat';
 import { roundPiece, roundsFor, wallBands, type RoundRun } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
 import { alsoOf, sized } from '../common/sized';
@@ -109,7 +110,7 @@ function build(context: ShapeContext): Built {
   const { fabric, thing, options: given, schools } = context;
   const baseId = given.base as BaseId;
   const base = fabric.also(baseId, 'rounds');
-  const { choice, n, girth } = tubeRound(context, fabric, 4, []);
+  const { choice, n, girth } = tubeRound(context, fabric, 4, [], [], growsBy(context, base));
   const count = chosenCount(choice);
   const disc = discOf({ ...context, schools: baseSchools(context) }, base, count);
   const wanted = wallHeights(context);
@@ -121,10 +122,13 @@ function build(context: ShapeContext): Built {
   const t = fabric.thickness;
   const plain = plainOf(top.fabric);
   const s = chosen(shoulder?.courses.length ?? 0, 'rows', 'rounds of the shoulder');
-  const depth = sized(
-    shoulder ? 'inside = wall rounds × h + shoulder rounds × h of its stitch − πt/4' : 'inside = rounds × h − πt/4',
-    { r, h, s, share: chosen(plain.rowHeight.value / h.value, '1', 'the shoulder’s round against the wall’s'), t },
-    (v) => v.r * v.h + v.s * v.share * v.h - (Math.PI * v.t) / 4,
+  const depth = sizedWithRim(
+    sized(
+      shoulder ? 'inside = wall rounds × h + shoulder rounds × h of its stitch − πt/4' : 'inside = rounds × h − πt/4',
+      { r, h, s, share: chosen(plain.rowHeight.value / h.value, '1', 'the shoulder’s round against the wall’s'), t },
+      (v) => v.r * v.h + v.s * v.share * v.h - (Math.PI * v.t) / 4,
+    ),
+    context,
   );
   const height = derive(
     'mm',
@@ -179,7 +183,11 @@ function build(context: ShapeContext): Built {
   return {
     pieces: [piece],
     inside: { girth: girth.figure, depth: depth.figure },
-    outside: { width, height, thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure },
+    outside: {
+      width,
+      height: withRim(height, context),
+      thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure,
+    },
     choices: [choice],
     model: {
       girth: girth.of,
@@ -250,6 +258,13 @@ function baseDiameter({ thing, fit }: ShapeContext): Mm {
   return derive('mm', 'b = (g + ease) / π', { g: thing.girth, ease: fit.girthEase }, (v) => (v.g + v.ease) / Math.PI);
 }
 
+/** What a base adds each round where nobody says it: a wall of as many times that needs no odd last round (handbook 4.1). */
+function growsBy({ options: { start, each, doublings } }: ShapeContext, base: WorkedFabric): number[] {
+  if (start !== undefined || each !== undefined || Number(doublings) > 0) return [];
+  const flat = Math.max(3, Math.round(flatIncrease(base.rowHeight.value, base.stitchWidth.value)));
+  return base.stitch.id === 'single' ? [flat, 6] : [flat];
+}
+
 /** How the base grows: as chosen, as it was begun, else as lies flat. */
 function growthOf(
   { start, each, doublings }: FieldValues,
@@ -292,7 +307,8 @@ function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
 }
 
 /** Heights of wall and shoulder (law, handbook 3): the wall turns up out of the base by a quarter turn. */
-function wallHeights({ thing, fit, fabric, options: given }: ShapeContext): { wall: Mm; shoulder?: Mm } {
+function wallHeights(context: ShapeContext): { wall: Mm; shoulder?: Mm } {
+  const { thing, fit, fabric, options: given } = context;
   const t = fabric.thickness;
   const whole = derive(
     'mm',
@@ -301,15 +317,19 @@ function wallHeights({ thing, fit, fabric, options: given }: ShapeContext): { wa
     (v) => v.H + v.cover + (Math.PI * v.t) / 4,
   );
   const at = shoulderHeight(thing.stations);
-  if (given.takeIn !== 'shoulder' || at === undefined || at >= thing.height.value) return { wall: whole };
+  if (given.takeIn !== 'shoulder' || at === undefined || at >= thing.height.value)
+    return { wall: lessRim(whole, context) };
   const from = chosen(at, 'mm', 'height of the shoulder');
   return {
     wall: derive('mm', 'wall = shoulder + πt/4', { shoulder: from, t }, (v) => v.shoulder + (Math.PI * v.t) / 4),
-    shoulder: derive(
-      'mm',
-      'shoulder = H + cover ease − height of the shoulder',
-      { H: thing.height, cover: fit.coverEase, from },
-      (v) => v.H + v.cover - v.from,
+    shoulder: lessRim(
+      derive(
+        'mm',
+        'shoulder = H + cover ease − height of the shoulder',
+        { H: thing.height, cover: fit.coverEase, from },
+        (v) => v.H + v.cover - v.from,
+      ),
+      context,
     ),
   };
 }

@@ -2,16 +2,27 @@ import { markBothEnds } from '../common/markers';
 import { multipleOf, nearestCounts } from '../../craft/counts';
 import { STITCHES, type WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Advice, type Figure } from '../../base/figure';
-import { flapTurn } from '../../craft/fit';
+import { crossing, flapTurn } from '../../craft/fit';
 import { type Field, mmToken, plural } from '../../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countFigure, faceChoice, pickAdvice } from '../common/choice';
-import { besideColumns, flapOverlap, leastReach, wantedFront, wantedRound } from '../common/flat';
+import {
+  besideColumns,
+  flapOverlap,
+  leastReach,
+  lessRim,
+  sizedWithRim,
+  wantedFront,
+  wantedRound,
+  wholeFront,
+  withRim,
+} from '../common/flat';
 import { tailOf } from '../../piece';
 import { crocheted, joinField, joinOf, pieceEnd, sewnInOnePass } from '../common/joins';
 import { canBeStacked, stackFold, stackJoin, stackLips, stackSeams, type Stack } from './work';
 import { rowPiece } from '../common/rowPiece';
 import { alsoOf, insideFaces, sized, type Sized } from '../common/sized';
+import { overThing } from '../common/strip';
 import { layeredViews } from './views';
 
 type Mm = Figure<'mm'>;
@@ -70,9 +81,17 @@ function build(context: ShapeContext): Built {
       fabric,
       stitches: n,
       lengths: [
-        { name: 'back', figure: front },
-        { name: 'turn', figure: turnOver(context, inner) },
-        { name: 'flap', figure: overlap },
+        { name: 'back', figure: wholeFront(context) },
+        {
+          name: 'turn',
+          figure: derive(
+            'mm',
+            'turn − over',
+            { turn: turnOver(context, wholeFront(context), inner), over: overThing(wholeFront(context), context) },
+            (v) => Math.max(0.1, v.turn - v.over),
+          ),
+        },
+        { name: 'flap', figure: lessRim(overlap, context) },
       ],
       edge: 'seam',
       notes: ([first]) => ({
@@ -87,10 +106,13 @@ function build(context: ShapeContext): Built {
   const face = sized('F = (n − 2 take) w', { n, take, w }, (v) => (v.n - 2 * v.take) * v.w);
   const girth = insideFaces(face, t, thing.pockets);
   const rows = chosen(pockets[0]!.height.value / fabric.rowHeight.value, 'rows', 'rows of the pocket');
-  const depth = sized(
-    'inside = rows × h − D/2 − πt/4',
-    { rows, h: fabric.rowHeight, D: thing.depth, t },
-    (v) => v.rows * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+  const depth = sizedWithRim(
+    sized(
+      'inside = rows × h − D/2 − πt/4',
+      { rows, h: fabric.rowHeight, D: thing.depth, t },
+      (v) => v.rows * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+    ),
+    context,
   );
   const reach = flapReach(context, back, pockets[0]!, inner);
   const flap: FlapPlace = {
@@ -108,7 +130,7 @@ function build(context: ShapeContext): Built {
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width: back.width,
-      height: pockets[0]!.height,
+      height: withRim(pockets[0]!.height, context),
       thickness: sized(
         'D + layers × t',
         { D: thing.depth, t, layers: chosen(inner + 2, '1', 'layers with the flap') },
@@ -132,12 +154,13 @@ function build(context: ShapeContext): Built {
 }
 
 /** The way over the top grows with every pocket piece under the flap (law, handbook 3). */
-function turnOver({ thing, fabric }: ShapeContext, inner: number): Mm {
+function turnOver(context: ShapeContext, front: Mm, inner: number): Mm {
+  const { thing, fabric } = context;
   const more = chosen(inner - 1, '1', 'further pocket pieces');
   return derive(
     'mm',
-    'turn = D + πt/2 + further pieces × t',
-    { turn: flapTurn(thing.depth, fabric.thickness), more, t: fabric.thickness },
+    'turn = level with the front + further pieces × t',
+    { turn: flapTurn(thing.depth, fabric.thickness, overThing(front, context)), more, t: fabric.thickness },
     (v) => v.turn + v.more * v.t,
   );
 }
@@ -220,16 +243,24 @@ function loopPiece(context: ShapeContext, n: number): Piece | undefined {
 }
 
 /** How far the flap comes down in front of the filled pouch (law, handbook 3): seamed at the bottom, each face gives half. */
-function flapReach({ thing, fabric }: ShapeContext, back: Piece, pocket: Piece, inner: number): Sized {
-  const both = back.height.value + pocket.height.value;
-  const rows = chosen(both / fabric.rowHeight.value, 'rows', 'rows of the back with its flap, and of the pocket');
+function flapReach({ thing, fabric, demands }: ShapeContext, back: Piece, pocket: Piece, inner: number): Sized {
+  const rim = demands.rim ?? NO_RIM;
+  const h = fabric.rowHeight;
+  const rows = chosen(back.height.value / h.value, 'rows', 'rows of the back with its flap');
+  const front = chosen(pocket.height.value / h.value, 'rows', 'rows of the pocket, as many as are as high');
   const more = chosen(inner - 1, '1', 'further pocket pieces');
   return sized(
-    'edge = rows × h − 2H − 2D − πt − further pieces × t',
-    { rows, h: fabric.rowHeight, H: thing.height, D: thing.depth, t: fabric.thickness, more },
-    (v) => v.rows * v.h - 2 * v.H - 2 * v.D - Math.PI * v.t - v.more * v.t,
+    'edge = rows × h + rim − H − D/2 − πt/4 − turn − further pieces × t, over = front × h + rim − D/2 − πt/4 − H',
+    { rows, front, h, H: thing.height, D: thing.depth, t: fabric.thickness, more, rim },
+    (v) => {
+      const give = v.D / 2 + (Math.PI * v.t) / 4;
+      const over = v.front * v.h + v.rim - give - v.H;
+      return v.rows * v.h + v.rim - v.H - give - crossing(v.D, v.t, over) - v.more * v.t;
+    },
   );
 }
+
+const NO_RIM = chosen(0, 'mm', 'no edging at the mouth');
 
 /** What the layers come to at the fold, against what the flap's turn gives (handbook 5.10). */
 function stackAdvice({ fabric, thing }: ShapeContext, inner: number): Advice[] {

@@ -1,5 +1,5 @@
 import type { WorkedFabric } from '../../craft/fabric';
-import { bottomGive, flapTurn } from '../../craft/fit';
+import { bottomGive, crossing } from '../../craft/fit';
 import type { Piece } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber } from '../../base/units';
@@ -60,7 +60,7 @@ export function layeredViews({ back, pockets, loop, thing, fabric }: DrawnLayers
   const pocket = pockets[0]!;
   const [, turn, flap] = back.sections;
   const up = pocket.height.value - bottomGive(thing.depth, fabric.thickness).value;
-  const down = Math.min(up, Math.max(1, turn!.mm + flap!.mm - flapTurn(thing.depth, fabric.thickness).value));
+  const down = Math.min(up, Math.max(1, turn!.mm + flap!.mm - crossing(thing.depth.value, fabric.thickness.value, 0)));
   const front = (role: ClothRole, rows: number, h: number, more: object = {}) =>
     panel({ role, label: role, sub: `${rows} rows`, w: width, h, rows, stitches, ...more });
   const inner = { stitches: pocket.stitches, ...unlikeDrawn(pocket, fabric) };

@@ -8,7 +8,7 @@ import { crocheted, joinField, joinOf, pieceEnd } from '../common/joins';
 import { edgedFirst } from '../common/strip';
 import { edgingAround } from '../common/stripWork';
 import { foldedPacket, packetFold, packetJoins, packetLips, packetSeams } from './work';
-import { alikeRows, besideFill, rowPiece, rowsLong } from '../common/rowPiece';
+import { alikeRows, besideFill, longOf, rowPiece, rowsLong } from '../common/rowPiece';
 import { alsoOf, fabricRound, sized } from '../common/sized';
 import { ONE_ROOM } from '../common/takes';
 import { packetViews } from './views';
@@ -49,15 +49,15 @@ function build(context: ShapeContext): Built {
     Math.max(v.C + v.overlap, 1),
   );
   const beside = besideFill(fabric);
-  const longOf = (rows: number) => beside.mm + (rows - beside.rows) * h.value + 2 * edging.value;
+  const whole = (rows: number) => longOf(fabric, rows) + 2 * edging.value;
   const choice = countChoice(
     {
       id: 'length',
       name: 'Length',
       noun: 'rows',
       asked,
-      sizeOf: longOf,
-      insideOf: (rows) => longOf(rows) - overlap.value - thing.pockets * Math.PI * t.value,
+      sizeOf: whole,
+      insideOf: (rows) => whole(rows) - overlap.value - thing.pockets * Math.PI * t.value,
       multiple: { repeat: 1, edge: 0 },
       // a back between two ends turned over
       atLeast: Math.max(4, beside.rows + 1),

@@ -4,7 +4,7 @@ import { bottomGive } from '../../craft/fit';
 import type { Built, Foundation, Piece, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { chosenCount, pickAdvice } from '../common/choice';
 import { bandRounds } from '../common/courses';
-import { wantedFront } from '../common/flat';
+import { sizedWithRim, wantedFront, withRim } from '../common/flat';
 import { crocheted, joinField, joinOf, type Join } from '../common/joins';
 import { roundPiece, upsideDown, wallBands } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
@@ -29,10 +29,13 @@ function build(context: ShapeContext): Built {
   const r = alikeRows(chosen(rounds, 'rows', 'rounds'), fabric);
   const h = fabric.rowHeight;
   const height = derive('mm', 'height = rounds × h', { r, h }, (v) => v.r * v.h);
-  const depth = sized(
-    'inside = rounds × h − D/2 − πt/4',
-    { r, h, D: thing.depth, t: fabric.thickness },
-    (v) => v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+  const depth = sizedWithRim(
+    sized(
+      'inside = rounds × h − D/2 − πt/4',
+      { r, h, D: thing.depth, t: fabric.thickness },
+      (v) => v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+    ),
+    context,
   );
   const width = flatWidth(n, fabric.stitchWidth);
   const piece = roundPiece({
@@ -62,7 +65,7 @@ function build(context: ShapeContext): Built {
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width,
-      height,
+      height: withRim(height, context),
       thickness: sized('D + 2t', { D: thing.depth, t: fabric.thickness }, (v) => v.D + 2 * v.t).figure,
     },
     choices: [choice],

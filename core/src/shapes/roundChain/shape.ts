@@ -17,7 +17,7 @@ import { aroundChain } from '../common/aroundChain';
 import { baseSizes } from '../common/baseSizes';
 import { chosenCount, pickAdvice } from '../common/choice';
 import { BASE_ROUNDS, baseSchools, bandRounds, closedUnder, roundOf, staggered } from '../common/courses';
-import { wantedFront } from '../common/flat';
+import { lessRim, sizedWithRim, wantedFront, withRim } from '../common/flat';
 import { roundPiece, wallBands, type RoundRun } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
 import { alsoOf, sized } from '../common/sized';
@@ -181,13 +181,16 @@ function build(context: ShapeContext): Built {
   const r = alikeRows(chosen(rounds, 'rows', 'rounds of the wall'), fabric);
   const h = fabric.rowHeight;
   const t = fabric.thickness;
-  const depth = withFloor
-    ? sized('inside = rounds × h − πt/4', { r, h, t }, (v) => v.r * v.h - (Math.PI * v.t) / 4)
-    : sized(
-        'inside = rounds × h − D/2 − πt/4',
-        { r, h, D: thing.depth, t },
-        (v) => v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
-      );
+  const depth = sizedWithRim(
+    withFloor
+      ? sized('inside = rounds × h − πt/4', { r, h, t }, (v) => v.r * v.h - (Math.PI * v.t) / 4)
+      : sized(
+          'inside = rounds × h − D/2 − πt/4',
+          { r, h, D: thing.depth, t },
+          (v) => v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+        ),
+    context,
+  );
   const height = derive('mm', 'height = rounds × h', { r, h }, (v) => v.r * v.h);
   const width = flatWidth(n, fabric.stitchWidth);
   const side = chosen(bottom.side, 'stitches', 'along each side of the chain');
@@ -213,7 +216,11 @@ function build(context: ShapeContext): Built {
   return {
     pieces: [piece],
     inside: { girth: girth.figure, depth: depth.figure },
-    outside: { width, height, thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure },
+    outside: {
+      width,
+      height: withRim(height, context),
+      thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure,
+    },
     choices: [choice],
     model: {
       girth: girth.of,
@@ -252,13 +259,15 @@ function evenEnds({ options: given }: ShapeContext): CountCondition {
 }
 
 /** A wall above a floor turns up by a quarter of the fabric's thickness (law, handbook 3). */
-function wallAboveFloor({ thing, fit, fabric }: ShapeContext): Figure<'mm'> {
-  return derive(
+function wallAboveFloor(context: ShapeContext): Figure<'mm'> {
+  const { thing, fit, fabric } = context;
+  const wall = derive(
     'mm',
     'wall = H + cover ease + πt/4',
     { H: thing.height, cover: fit.coverEase, t: fabric.thickness },
     (v) => v.H + v.cover + (Math.PI * v.t) / 4,
   );
+  return lessRim(wall, context);
 }
 
 /** Its floor, flat, as large round as the wall: along both sides of the chain and around its ends. */

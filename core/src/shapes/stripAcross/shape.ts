@@ -6,12 +6,12 @@ import { LONGEST_MM, type Field } from '../../base/units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition } from '../definition';
 import { countChoice, countFigure, pickAdvice } from '../common/choice';
 import { coverDrive, flapDrive } from '../common/drive';
-import { besideColumns, edgingDepth, leastReach, wantedRound } from '../common/flat';
+import { besideColumns, edgingDepth, leastReach, wantedRound, withRim } from '../common/flat';
 import { joinField, joinOf } from '../common/joins';
-import { outerWidth, rowPiece, sectionLong } from '../common/rowPiece';
+import { outerWidth, reachOfOne, rowPiece, sectionLong } from '../common/rowPiece';
 import { alsoOf, insideFaces, sized, type Sized } from '../common/sized';
 import {
-  bordersLong,
+  bordersOf,
   edgedFirst,
   endName,
   flapPlace,
@@ -77,14 +77,19 @@ function build(context: ShapeContext): Built {
     context,
   );
   const n = countFigure(choice, w, { asked: 'F', size: 'w', count: 'n' }, 'stitches', picks);
-  const lengths = stripLengths(context, edging);
+  const lengths = stripLengths(context, edging, fabric.bands ? undefined : reachOfOne(fabric));
   const piece = rowPiece(
     { id: 'body', name: 'Strip', fabric, stitches: n, lengths, edge: 'opening', notes: markers },
     context,
   );
   const rows = chosen(piece.height.value / fabric.rowHeight.value, 'rows', 'rows from the chain to the flap’s edge');
   const width = bordered(edging.value > 0 ? piece.width : outerWidth(piece), edging);
-  const reach = flapReach(context, rows, 'h', bordersLong(edging, passDepth(context)));
+  const front = chosen(piece.sections[0]!.mm / fabric.rowHeight.value, 'rows', 'rows of the front');
+  const reach = flapReach(
+    context,
+    { n: rows, front, edging: bordersOf(edging, context), pass: passDepth(context) },
+    'h',
+  );
   const flap = flapPlace(piece, reach, {
     row: piece.sections.at(-1)!.to,
     stitches: piece.stitches,
@@ -99,16 +104,16 @@ function build(context: ShapeContext): Built {
     (v) => (v.n - 2 * v.take) * v.w + 2 * (v.edging ?? 0),
   );
   const girth = insideFaces(face, t, thing.pockets);
-  const depth = pocketDepth(context, piece.sections[0]!, edging);
+  const depth = pocketDepth(context, piece.sections[0]!, bordersOf(edging, context));
   const overlap = lengths.find(({ name }) => name === 'flap')?.figure;
   const back = sectionLong(piece.sections[1]!, fabric);
-  const front = sectionLong(piece.sections[0]!, fabric);
+  const frontLong = sectionLong(piece.sections[0]!, fabric);
   return {
     pieces: [piece],
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width,
-      height: back.value > front.value || flap ? back : front,
+      height: flap ? back : withRim(back.value > frontLong.value ? back : frontLong, context),
       thickness: sized('D + layers × t', { D: thing.depth, t }, (v) => v.D + (flap ? 3 : 2) * v.t).figure,
     },
     choices: [choice],

@@ -1,15 +1,16 @@
-import { cumulativeRows, type RowSpan } from '../../craft/counts';
+import { cumulativeRows, reachOf, type RowSpan } from '../../craft/counts';
 import type { Multiple } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import { edgesOf, pickedUp, type Border } from '../../piece';
 import { plural, type FieldValues } from '../../base/units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countChoice, countFigure, pickAdvice } from '../common/choice';
-import { edgingDepth, leastReach, wantedRound } from '../common/flat';
+import { edgingDepth, leastReach, sizedWithRim, wantedRound } from '../common/flat';
 import { crocheted, joinField, joinOf } from '../common/joins';
-import { alikeRows, besideFill, rowPiece, rowsLong } from '../common/rowPiece';
+import { alikeRows, besideFill, longOf, rowPiece, rowsLong } from '../common/rowPiece';
 import { alsoOf, insideFaces, sized, type Sized } from '../common/sized';
 import {
+  bordersOf,
   edgedFirst,
   endName,
   flapPlace,
@@ -40,7 +41,7 @@ function build(context: ShapeContext): Built {
   const h = fabric.rowHeight;
   const t = fabric.thickness;
   const beside = besideFill(fabric);
-  const faceOf = (rows: number) => beside.mm + (rows - beside.rows - 2 * take.value) * h.value;
+  const faceOf = (rows: number) => longOf(fabric, rows) - 2 * take.value * h.value;
   const choice = countChoice(
     {
       id: 'width',
@@ -56,7 +57,7 @@ function build(context: ShapeContext): Built {
     context,
   );
   const rows = countFigure(choice, h, { asked: 'F', size: 'h', count: 'rows' }, 'rows', picks);
-  const lengths = stripLengths(context, edgingDepth(0, context));
+  const lengths = stripLengths(context, edgingDepth(0, context), reachOf(fabric.stitchWidth.value));
   const piece = alongPiece(context, rows, lengths);
   const face = sized(
     'F = (rows − 2 take) h',
@@ -64,12 +65,16 @@ function build(context: ShapeContext): Built {
     (v) => (v.rows - 2 * v.take) * v.h,
   );
   const girth = insideFaces(face, t, thing.pockets);
-  const depth = frontDepth(context, piece.sections[0]!);
+  const depth = sizedWithRim(frontDepth(context, piece.sections[0]!), context);
   const reach = flapReach(
     context,
-    chosen(piece.stitches, 'stitches', 'stitches from end to end'),
+    {
+      n: chosen(piece.stitches, 'stitches', 'stitches from end to end'),
+      front: chosen(piece.sections[0]!.stitches, 'stitches', 'stitches of the front'),
+      edging: bordersOf(edgingDepth(0, context), context),
+      pass: bordersAtEnd(context),
+    },
     'w',
-    bordersAtEnd(context),
   );
   const flap = flapPlace(piece, reach, {
     row: piece.rows,

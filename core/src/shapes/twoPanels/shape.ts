@@ -4,7 +4,15 @@ import { formatNumber, plural, type Field, type FieldValues } from '../../base/u
 import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countFigure, faceChoice, pickAdvice } from '../common/choice';
 import { coverDrive } from '../common/drive';
-import { besideColumns, edgingDepth, lessEdging, wantedFront, wantedRound } from '../common/flat';
+import {
+  besideColumns,
+  edgingDepth,
+  lessEdging,
+  sizedWithRim,
+  wantedFront,
+  wantedRound,
+  withRim,
+} from '../common/flat';
 import { crocheted, joinField, joinOf, pieceEnd, sewnInOnePass } from '../common/joins';
 import { edgedPanels, panelsFold, panelsJoin, panelsRim, panelsSeams, secondPanel } from '../common/panelWork';
 import { rowPiece } from '../common/rowPiece';
@@ -70,7 +78,8 @@ function build(context: ShapeContext): Built {
   const edging = edgingDepth(Number(given.edging), context);
   const w = fabric.stitchWidth;
   const t = fabric.thickness;
-  const faceOf = (count: number) => count * w.value + 2 * edging.value;
+  const take = chosen(joinOf(given.join).take, 'stitches', 'taken by the join');
+  const faceOf = (count: number) => (count - 2 * take.value) * w.value + 2 * edging.value;
   const choice = faceChoice(wantedRound(context).face, faceOf, context);
   const n = countFigure(choice, w, { asked: 'F', size: 'w', count: 'n' }, 'stitches', picks);
   const front = wantedFront(context);
@@ -87,13 +96,20 @@ function build(context: ShapeContext): Built {
     },
     context,
   );
-  const face = sized('F = n w + 2 edging', { n, w, edging }, (v) => v.n * v.w + 2 * v.edging);
+  const face = sized(
+    'F = (n − 2 take) w + 2 edging',
+    { n, take, w, edging },
+    (v) => (v.n - 2 * v.take) * v.w + 2 * v.edging,
+  );
   const girth = insideFaces(face, t, thing.pockets);
   const rows = chosen(piece.height.value / fabric.rowHeight.value, 'rows', 'rows of a panel');
-  const depth = sized(
-    'inside = rows × h + 2 edging − D/2 − πt/4',
-    { rows, h: fabric.rowHeight, edging, D: thing.depth, t },
-    (v) => v.rows * v.h + 2 * v.edging - v.D / 2 - (Math.PI * v.t) / 4,
+  const depth = sizedWithRim(
+    sized(
+      'inside = rows × h + 2 edging − D/2 − πt/4',
+      { rows, h: fabric.rowHeight, edging, D: thing.depth, t },
+      (v) => v.rows * v.h + 2 * v.edging - v.D / 2 - (Math.PI * v.t) / 4,
+    ),
+    context,
   );
   const width = derive('mm', 'width = n w + 2 edging', { n, w, edging }, (v) => v.n * v.w + 2 * v.edging);
   const height = derive(
@@ -107,7 +123,7 @@ function build(context: ShapeContext): Built {
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width,
-      height,
+      height: withRim(height, context),
       thickness: sized('D + 2t', { D: thing.depth, t }, (v) => v.D + 2 * v.t).figure,
     },
     choices: [choice],

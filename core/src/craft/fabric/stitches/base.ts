@@ -68,8 +68,8 @@ export const BASES: Readonly<Record<BaseId, BaseStitch>> = {
   reverse: {
     id: 'reverse',
     name: { US: 'reverse single crochet', UK: 'reverse double crochet' },
-    rowHeight: 0.88,
-    roundHeight: 0.98,
+    rowHeight: 0.6,
+    roundHeight: 0.6,
     width: 1,
     thickness: 2.2,
     stretchAcross: 0.05,

@@ -48,6 +48,7 @@ export interface StitchPattern {
   factors: Factors;
   /** Height of each row of the repeat against the mean one; left out where all are alike. */
   rowShares?: readonly number[];
+  roundShares?: readonly number[];
   /** The hole it leaves beside that of plain stitches, as a factor of a stitch's width. */
   gap: number;
   /** Chart symbols of one repeat, each row of the repeat from the bottom up. */

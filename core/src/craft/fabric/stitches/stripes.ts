@@ -30,6 +30,7 @@ function make({ rows }: FieldValues): StitchPattern {
       yarn: mean('yarn'),
     },
     rowShares: factors.map((f) => f.rowHeight / mean('rowHeight')),
+    roundShares: factors.map((f) => f.roundHeight / mean('roundHeight')),
     gap: 0,
     symbols: list.map((stitch) => [BASES[stitch].symbol]),
     foundation: (counts) => foundationOf(list[0]!, counts),
