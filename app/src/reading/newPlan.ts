@@ -31,10 +31,13 @@ export function planInChains(thing: ThingSpec, fabric: FabricSpec, around: numbe
 /** A plan with what finished makes taught of hand, pace and yarn. */
 export const learnt = (plan: Plan): Plan => ({ ...plan, fabric: byOwnHand(plan.fabric) });
 
-/** What is estimated is estimated by the maker's own hand, where it is known; what was measured is as it was. */
-function byOwnHand(given: FabricSpec): FabricSpec {
+/**
+ * What is estimated is estimated by the maker's own hand as it is known now, whatever the plan before knew of it; what was measured
+ * is as it was.
+ */
+function byOwnHand({ hand: before, ...given }: FabricSpec): FabricSpec {
   const fabric = { ...given, ...ratesNow() };
-  if (countMeasures(fabric.gauge ?? {}) > 0 || fabric.hand) return fabric;
+  if (countMeasures(fabric.gauge ?? {}) > 0 && !before) return fabric;
   const hand = handNow(yarnOf(fabric).category);
   return hand ? { ...fabric, hand } : fabric;
 }

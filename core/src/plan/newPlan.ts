@@ -9,10 +9,17 @@ export const FIRST_FABRIC: FabricSpec = {
   yarn: { name: 'medium yarn', category: 4, metresPer100g: 190 },
 };
 
+/** What a thing's height was measured as, mm; nothing where it has none. */
+function heightOf({ height }: ThingSpec): number | undefined {
+  return typeof height === 'object' && 'mm' in height ? Number(height.mm) : undefined;
+}
+
 /** A plan for a thing of a known kind, begun as covers for its kind usually are; everything can be changed. */
 export function planFor(thing: ThingSpec, fabric: FabricSpec): Plan {
   const name = String(thing.name ?? '').trim() || 'thing';
-  const { word, shape, fit, fittings } = thingDefinition(thing.kind)!.start;
+  const { word, shape, fit, fittings, low = [] } = thingDefinition(thing.kind)!.start;
+  const height = heightOf(thing);
+  const lower = low.find(({ underMm }) => height !== undefined && height < underMm)?.fittings;
   return {
     format: PLAN_FORMAT,
     title: `${word} for the ${name.replace(/^the /, '')}`.slice(0, 120),
@@ -20,6 +27,6 @@ export function planFor(thing: ThingSpec, fabric: FabricSpec): Plan {
     fabric,
     shape,
     fit,
-    fittings: [...fittings],
+    fittings: [...(lower ?? fittings)],
   };
 }

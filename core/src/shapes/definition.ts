@@ -13,6 +13,8 @@ export type { Course, Foundation, Piece, Section } from '../piece';
 export interface Demands {
   /** `path` is the plan's entry that asks. */
   flap?: { path: string; overlapMm?: number; withClosure: boolean };
+  /** How far what closes a flap reaches below its edge, mm. */
+  belowFlap?: number;
   /** What the count across or round must obey besides the stitch's multiple. */
   conditions?: readonly CountCondition[];
   /** What lies side by side in it needs a face so wide at the least, with how it came about. */

@@ -96,8 +96,12 @@ interface ThingStart {
   word: string;
   shape: { kind: string };
   fit: { name: 'grips' | 'snug' | 'slides' | 'roomy' };
-  fittings: readonly { kind: string; [option: string]: string | number }[];
+  fittings: readonly StartFitting[];
+  /** Of what is lower than so much, mm: the first that it is. */
+  low?: readonly { underMm: number; fittings: readonly StartFitting[] }[];
 }
+
+type StartFitting = { kind: string; [option: string]: string | number };
 
 /** How a kind of thing is measured, drawn in a box of 100 by 100: the thing, and for each measure the way of the tape. */
 export interface Sketch {

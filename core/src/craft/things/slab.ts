@@ -113,6 +113,10 @@ export const slab: ThingDefinition = {
     shape: { kind: 'strip-across' },
     fit: { name: 'snug' },
     fittings: [{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 20 }],
+    low: [
+      { underMm: 45, fittings: [{ kind: 'flap' }] },
+      { underMm: 65, fittings: [{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 12 }] },
+    ],
   },
   sketch: {
     outline: 'M18 30H66V90H18ZM18 30L34 14H82L66 30M82 14V74L66 90',

@@ -92,6 +92,10 @@ export const spectacles: ThingDefinition = {
     shape: { kind: 'strip-across' },
     fit: { name: 'snug' },
     fittings: [{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 15 }],
+    low: [
+      { underMm: 45, fittings: [{ kind: 'flap' }] },
+      { underMm: 65, fittings: [{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 12 }] },
+    ],
   },
   sketch: {
     outline:

@@ -4,7 +4,7 @@ import type { Cloth, FlapPlace, Part, Piece, WorkStep } from '../../shapes';
 import { formatNumber, mmToken, mostToken, plural, typedToken, withArticle } from '../../base/units';
 import { BUTTON_FIELDS, IN_FROM, refuseBeside, sewnWhere } from '../common';
 import { loopAfter } from '../loops';
-import { type Area, type FittingContext, type FittingDefinition, type Placed } from '../definition';
+import { type Area, type DemandContext, type FittingContext, type FittingDefinition, type Placed } from '../definition';
 
 type Mm = Figure<'mm'>;
 
@@ -253,12 +253,24 @@ function refuseWide(diameter: number, flap: FlapPlace, path: string): void {
 
 function refuseLow(lowest: number, flap: FlapPlace, path: string): void {
   if (lowest <= flap.frontMm) return;
+  const most = flap.edgeBelowFrontTop.value - (lowest - flap.frontMm);
+  const repair =
+    most >= 5 ? `Let the flap reach ${mostToken(most)} or less, or choose a smaller button` : 'Choose a smaller button';
   throw new PlanProblem([
     {
       path: `${path}.buttonMm`,
-      message: `The button would reach ${mmToken(lowest)} down a front of ${mmToken(flap.frontMm)}. Make the flap ${mmToken(lowest - flap.frontMm)} shorter or the button smaller.`,
+      message: `The button would reach ${mmToken(lowest)} down a front of ${mmToken(flap.frontMm)}. ${repair}.`,
     },
   ]);
+}
+
+/** How far the button reaches below the flap's edge, mm: half its loop, in whole chains, and half of itself. */
+function belowFlap({ options, fabric }: DemandContext): number {
+  const diameter = chosen(Number(options.buttonMm), 'mm', 'button');
+  const thickness = chosen(Number(options.buttonThicknessMm), 'mm', 'button');
+  const wc = fabric.chain.value;
+  const chains = options.chains === undefined ? loopLength(diameter, thickness).value / wc + 1 : Number(options.chains);
+  return (chains * wc) / 2 + diameter.value / 2;
 }
 
 /** A loop of chains at the middle of the flap's edge, and its button on the front (handbook 6). */
@@ -271,6 +283,7 @@ export const buttonLoop: FittingDefinition = {
   because: 'It sits on a flap’s edge.',
   needs: 'flap',
   closesFlap: true,
+  demands: (context) => ({ belowFlap: belowFlap(context) }),
   hazards: ['small-part'],
   figures: {
     asked: 'Length needed',

@@ -80,7 +80,7 @@ function build(context: ShapeContext): Built {
   const r = chosenCount(choice);
   refuseBeyond(clusterRound(gauge.start, 1, r), 'stitches', 'thing');
   const front = wantedFront(own);
-  const overlap = demands.flap ? flapOverlap(demands.flap, thing.height) : undefined;
+  const overlap = demands.flap ? flapOverlap(demands, thing.height) : undefined;
   const frontLength = stripAsWorked(own, 'front', gauge, stripFor(gauge, front, r), r);
   const pieceOf = (id: string, name: string, length: number, height: Mm) =>
     clusterPiece(

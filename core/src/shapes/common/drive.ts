@@ -14,7 +14,7 @@ export function coverDrive({ fit, fabric }: ShapeContext): Drive {
 export function flapDrive({ demands, thing, fabric }: ShapeContext): Record<string, Drive> {
   const { flap } = demands;
   if (!flap || !flap.path.includes('[')) return {};
-  const { value } = flapOverlap(flap, thing.height);
+  const { value } = flapOverlap(demands, thing.height);
   const max = thing.height.value;
   return { flap: { path: `${flap.path}.overlapMm`, value, step: fabric.rowHeight.value, min: 5, max } };
 }

@@ -85,12 +85,16 @@ export function lessEdging(length: Mm, edging: Mm, ends: 1 | 2): Mm {
 /** A flap that carries a closure reaches down the front so far at the least, mm (prior, handbook 6). */
 export const LEAST_WITH_CLOSURE_MM = 35;
 
+/** A flap reaches down so far at the least, mm. */
+const LEAST_FLAP_MM = 5;
+
 /**
- * How far a flap is to reach down the front: as typed, else a third of the front, at least 35 mm where it closes.
+ * How far a flap is to reach down the front: as typed, else a third of the front, at least 35 mm where it closes, as far as what
+ * closes it leaves room for below.
  * @throws PlanProblem when it would pass the bottom
  */
-export function flapOverlap(flap: NonNullable<Demands['flap']>, height: Mm): Mm {
-  if (flap.overlapMm !== undefined) {
+export function flapOverlap({ flap, belowFlap = 0 }: Pick<Demands, 'flap' | 'belowFlap'>, height: Mm): Mm {
+  if (flap?.overlapMm !== undefined) {
     if (flap.overlapMm > height.value)
       throw new PlanProblem([
         {
@@ -100,9 +104,10 @@ export function flapOverlap(flap: NonNullable<Demands['flap']>, height: Mm): Mm 
       ]);
     return chosen(flap.overlapMm, 'mm', 'typed');
   }
-  const third = height.value / 3;
-  const least = flap.withClosure ? Math.min(LEAST_WITH_CLOSURE_MM, height.value) : 0;
-  return prior(Math.max(third, least), 'mm', 0, 'a third of the front, at least 35 mm where it closes');
+  const most = Math.max(LEAST_FLAP_MM, height.value - belowFlap);
+  const least = !flap || flap.withClosure ? LEAST_WITH_CLOSURE_MM : 0;
+  const asked = Math.min(most, height.value, Math.max(height.value / 3, least));
+  return prior(asked, 'mm', 0, 'a third of the front, at least 35 mm where it closes and there is room for it');
 }
 
 /** How far a flap must come down at the least before it counts as reaching: half of what was asked, mm (prior, ours). */

@@ -38,7 +38,7 @@ export function stripLengths(context: ShapeContext, edging: Mm, reach?: Reach): 
     first,
     { name: 'back', figure: wantedBack(context) },
     { name: 'turn', figure: turnFrom(front, first.figure, context, reach) },
-    { name: 'flap', figure: lessEdging(flapOverlap(demands.flap, thing.height), border, 1) },
+    { name: 'flap', figure: lessEdging(flapOverlap(demands, thing.height), border, 1) },
   ];
 }
 

@@ -73,7 +73,7 @@ function build(context: ShapeContext): Built {
   const choice = faceChoice(wantedRound(context).face, faceOf, context);
   const n = countFigure(choice, w, { asked: 'F', size: 'w', count: 'n' }, 'stitches', picks);
   const front = wantedFront(context);
-  const overlap = flapOverlap(demands.flap ?? { path: 'fittings', withClosure: true }, thing.height);
+  const overlap = flapOverlap(demands, thing.height);
   const back = rowPiece(
     {
       id: 'body',

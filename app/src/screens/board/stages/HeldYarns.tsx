@@ -2,10 +2,18 @@ import type { FabricSpec, YarnSpec } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { Words } from '@/ui/layout/Words';
+import { handNow } from '@/reading/useHand';
 import { YarnPart } from './YarnPart';
 
 /** Held together, more than so many yarns are no fabric one hook makes (ours). */
 const MOST_YARNS = 4;
+
+/** A fabric without what was measured of the yarn it was in: gauge, weight, and what the hand does with such yarn. */
+function unmeasured({ gauge: _gauge, weighed: _weighed, hand: _hand, ...fabric }: Bare): Bare {
+  return fabric;
+}
+
+type Bare = Omit<FabricSpec, 'yarn' | 'yarns'>;
 
 /** The yarn it is worked in, or the different ones that are held together. */
 export function HeldYarns({
@@ -17,16 +25,21 @@ export function HeldYarns({
 }) {
   const list = yarns ?? [yarn];
   const put = (next: readonly YarnSpec[]) => onChange(withYarns(fabric, next));
-  const change = (index: number, one: YarnSpec) => put(list.map((old, at) => (at === index ? one : old)));
+  const changed = (index: number, one: YarnSpec) => list.map((old, at) => (at === index ? one : old));
+  const change = (index: number, one: YarnSpec) => put(changed(index, one));
+  const take = (index: number, one: YarnSpec) => {
+    const hand = handNow(one.category);
+    onChange(withYarns({ ...unmeasured(fabric), ...(hand ? { hand } : {}) }, changed(index, one)));
+  };
   return (
     <>
       {list.map((one, index) =>
         list.length === 1 ? (
-          <YarnPart key={0} yarn={one} onChange={(next) => change(0, next)} />
+          <YarnPart key={0} yarn={one} onChange={(next) => change(0, next)} onTake={(next) => take(0, next)} />
         ) : (
           <View key={index} role="group" aria-label={`Yarn ${index + 1}`} style={{ gap: 4 }}>
             <Words as="smallStrong">{`Yarn ${index + 1} of those held together`}</Words>
-            <YarnPart yarn={one} onChange={(next) => change(index, next)} />
+            <YarnPart yarn={one} onChange={(next) => change(index, next)} onTake={(next) => take(index, next)} />
             <View style={{ flexDirection: 'row' }}>
               <Action label={`Remove yarn ${index + 1}`} onPress={() => put(list.filter((_, at) => at !== index))}>
                 Remove

@@ -13,10 +13,12 @@ const NEW = '';
 interface Props {
   yarn: YarnSpec;
   onChange: (yarn: YarnSpec) => void;
+  /** Another yarn is taken: what was measured of the one before says nothing of it. */
+  onTake: (yarn: YarnSpec) => void;
 }
 
 /** Which yarn it is, and how much of it there is. */
-export function YarnPart({ yarn, onChange }: Props) {
+export function YarnPart({ yarn, onChange, onTake }: Props) {
   const yarns = useShelf('yarns');
   const inBox = useYarnInBox(yarn);
   const add = useLibrary((state) => state.add);
@@ -30,7 +32,7 @@ export function YarnPart({ yarn, onChange }: Props) {
           options={[...yarns.map(([id, { body }]) => ({ id, name: body.name })), { id: NEW, name: 'another yarn' }]}
           onChange={(id) => {
             const found = yarns.find(([key]) => key === id);
-            onChange(found ? fromBox(found[1].body) : nameless(yarn));
+            onTake(found ? fromBox(found[1].body) : nameless(yarn));
           }}
         />
       </FieldRow>
