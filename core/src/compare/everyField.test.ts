@@ -60,6 +60,8 @@ const inBackLoops = ({ picks: _picks, ...plan }: Plan): Plan => ({
   ...plan,
   fabric: { ...FIRST_FABRIC, stitch: 'single-back-loop' },
 });
+/** What a round ends with shows where rounds end. */
+const joined = (plan: Plan): Plan => ({ ...plan, schools: { ...plan.schools, rounds: 'joined' } });
 const plansOf = (kind: string): Plan[] => PLANS.filter(({ shape }) => shape.kind === kind);
 
 function* fieldsOf(): Generator<{
@@ -110,7 +112,12 @@ function* fieldsOf(): Generator<{
       yield {
         name: `stitch ${stitch.id}: ${field.key}`,
         plans: () =>
-          [...PLANS.slice(0, 2), ...plansOf('disc-wall').slice(0, 1), ...plansOf('round-chain').slice(0, 1)].map(
+          [
+            ...PLANS.slice(0, 2),
+            ...plansOf('disc-wall').slice(0, 1),
+            ...plansOf('disc-wall').slice(0, 1).map(joined),
+            ...plansOf('round-chain').slice(0, 1),
+          ].map(
             (plan) =>
               ({
                 ...plan,

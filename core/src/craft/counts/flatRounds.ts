@@ -67,7 +67,8 @@ export function discToWall(
   w: number,
 ): { counts: number[]; own: number; advice: Advice[] } {
   const counts = discCounts(growth, rounds);
-  const own = counts.at(-1)!;
+  // a base grows no farther than the wall: what is left of its rounds is worked plain
+  const own = Math.min(counts.at(-1)!, wall);
   const lies = flatness(growth.each, h, w);
   const advice: Advice[] = [];
   if (lies !== 'flat' && rounds > 2)
@@ -82,7 +83,7 @@ export function discToWall(
     advice.push({
       id: 'base-against-wall',
       severity: 'advice',
-      text: `The base has ${own} stitches and the sides need ${wall}, so the last base round ${own < wall ? 'adds' : 'takes in'} ${Math.abs(wall - own)}. ${lies === 'flat' ? 'The stitch or the ease of the sides has another width than the base’s.' : `The base ${lies}.`}`,
+      text: `The base has ${own} stitches and the sides need ${wall}, so the last base round adds ${wall - own}. ${lies === 'flat' ? 'The stitch or the ease of the sides has another width than the base’s.' : `The base ${lies}.`}`,
       repair:
         lies === 'flat'
           ? 'Measure the base when it is done; add or leave out a round.'
