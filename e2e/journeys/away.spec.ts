@@ -6,10 +6,10 @@ interface Stored {
 
 test('ticks made while the server is away are kept, and sent once when it is back', async ({ page, server }) => {
   await page.goto(server.url + PHONE_MAKE);
-  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
   await server.stop();
   for (const row of [23, 24, 25]) await tick(page, `Row ${row} done`);
-  await expect(page.getByRole('heading', { name: 'Row 26 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 26 of 87' })).toBeVisible();
   await expect(page.getByText(/You are offline. 3 changes are saved on this device/)).toBeVisible();
 
   await server.start();
@@ -20,7 +20,7 @@ test('ticks made while the server is away are kept, and sent once when it is bac
   await expect.poll(async () => (await ticks()).length, { timeout: 40_000 }).toBe(26);
   expect(new Set(await ticks()).size).toBe(26);
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'Row 26 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 26 of 87' })).toBeVisible();
 });
 
 test('a plan changed on two devices is offered both ways, and nothing is overwritten', async ({ page, server }) => {
@@ -56,7 +56,7 @@ test('a plan changed after its make began is taken up only when asked', async ({
   await page.getByRole('button', { name: 'Do this: Start again with the new plan' }).click();
   await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
   await expect(page.getByText('The plan has changed since you started')).toBeVisible();
 });
 

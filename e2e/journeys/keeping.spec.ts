@@ -11,7 +11,7 @@ interface Stored {
 const eventsOf = (server: TestServer, make = PHONE_MAKE_ID) => server.read<Stored[]>(`/events?make=${make}`);
 const ticksOf = async (server: TestServer) =>
   (await eventsOf(server)).filter(({ event }) => event.kind === 'ticked').length;
-const row = (page: Page, number: number) => page.getByRole('heading', { name: `Row ${number} of 86` });
+const row = (page: Page, number: number) => page.getByRole('heading', { name: `Row ${number} of 87` });
 
 async function tickRows(page: Page, from: number, to: number): Promise<void> {
   for (let number = from; number <= to; number += 1) await tick(page, `Row ${number} done`);

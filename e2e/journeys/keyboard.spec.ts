@@ -62,7 +62,7 @@ test('a plan, from its thing to a ticked row, without a pointer', async ({ page,
 
 test('a note is written from the keyboard and comes up at its row', BOTH_SIZES, async ({ page, server }) => {
   await page.goto(server.url + PHONE_MAKE);
-  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
   await page.keyboard.press('n');
   await expect(page.getByRole('textbox', { name: 'Note' })).toBeFocused();
   await page.keyboard.type('a knot to hide');

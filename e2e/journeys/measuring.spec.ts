@@ -19,7 +19,7 @@ test(
   BOTH_SIZES,
   async ({ page, server }) => {
     await page.goto(server.url + PHONE_MAKE);
-    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
     await page.keyboard.press('m');
     await field(page, 'They measure').fill('4 1/2 in');
     await page.getByRole('button', { name: 'See what it says' }).click();
@@ -35,7 +35,7 @@ test(
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Foundation chain' })).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
   },
 );
 
@@ -48,9 +48,9 @@ test('rows still to come make up for rows that are too high', PHONE_ONLY, async 
   await expect(page.getByRole('heading', { name: /your rows are \d+ % higher\.$/ })).toBeVisible();
   await page.getByRole('button', { name: /^Do this: Keep the count, and let the rows still to come/ }).click();
   const heading = page.getByRole('heading', { name: /^Row 23 of \d+$/ });
-  await expect(heading).not.toHaveText('Row 23 of 86');
+  await expect(heading).not.toHaveText('Row 23 of 87');
   const of = Number((await heading.textContent())!.split(' ').at(-1));
-  expect(of).toBeLessThan(86);
+  expect(of).toBeLessThan(87);
   for (let row = 23; row <= 26; row += 1) await tick(page, `Row ${row} done`);
   await expect(page.getByRole('heading', { name: `Row 27 of ${of}` })).toBeVisible();
   // and so on to the end, by the plan that was decided for
@@ -73,7 +73,7 @@ test('a calliper that types like a keyboard: its reading lands in the line, and 
   server,
 }) => {
   await page.goto(server.url + PHONE_MAKE);
-  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
   await page.keyboard.press('m');
   await expect(field(page, 'They measure')).toBeFocused();
   await page.keyboard.type('114.3');
@@ -95,7 +95,7 @@ test(
   PHONE_ONLY,
   async ({ page, server }) => {
     await page.goto(server.url + PHONE_MAKE);
-    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
     const made = await server.read<{ body: { plan: Plan } }>(`/makes/${PHONE_MAKE_ID}`);
     const { steps } = await server.reckon<{ steps: { id: string }[] }>(made.body.plan);
     await server.happened(
@@ -118,13 +118,13 @@ test(
 
 test('a lost count is set by the ridges that are seen', PHONE_ONLY, async ({ page, server }) => {
   await page.goto(server.url + PHONE_MAKE);
-  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
   await page.keyboard.press('l');
   await field(page, 'Ridges').fill('12');
-  await expect(page.getByRole('heading', { name: 'Row 24 of 86 is done.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 24 of 87 is done.' })).toBeVisible();
   await page.getByRole('radio', { name: 'at the edge where the beginning tail hangs' }).click();
   await page.getByRole('button', { name: 'Set the count' }).click();
-  await expect(page.getByRole('heading', { name: 'Row 26 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 26 of 87' })).toBeVisible();
   await tick(page, 'Row 26 done');
   await expect
     .poll(async () => (await eventsOf(server)).map(({ kind }) => kind).slice(-2))
@@ -141,18 +141,18 @@ test(
       window.speechSynthesis.speak = ({ text }: SpeechSynthesisUtterance) => void said.push(text);
     });
     await page.goto(server.url + PHONE_MAKE);
-    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
     await page.keyboard.press('r');
     await page.keyboard.press('PageDown');
-    await expect(page.getByRole('heading', { name: 'Row 24 of 86' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Row 24 of 87' })).toBeVisible();
     await page.keyboard.press('h');
     await page.keyboard.press('PageUp');
-    await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
     const said = await page.evaluate(() => (window as unknown as { said: string[] }).said);
-    expect(said[0]).toMatch(/^Row 23 of 86\. Chain 1, single crochet/);
-    expect(said[1]).toMatch(/^Row 24 of 86\. /);
+    expect(said[0]).toMatch(/^Row 23 of 87\. Chain 1, single crochet/);
+    expect(said[1]).toMatch(/^Row 24 of 87\. /);
     expect(said[2]).toBe('16');
-    expect(said[3]).toMatch(/^Row 23 of 86\. /);
+    expect(said[3]).toMatch(/^Row 23 of 87\. /);
     await page.keyboard.press('m');
     await expect(page.getByRole('heading', { name: 'Measure now' })).toBeVisible();
     // the panel listens for Escape a moment after it is seen
@@ -167,13 +167,13 @@ test(
 
 test('a ball that runs out: the flap is begun in another yarn', PHONE_ONLY, async ({ page, server }) => {
   await page.goto(server.url + PHONE_MAKE);
-  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
   await page.keyboard.press('w');
   await field(page, 'The ball weighs').fill('18 g');
   await page.getByRole('button', { name: 'See how far it goes' }).click();
   await expect(page.getByText(/^It runs out near row \d+, /)).toBeVisible();
   await page.getByRole('button', { name: 'Do this: Start the flap in a second yarn' }).click();
-  await expect(page.getByRole('heading', { name: 'Row 23 of 86' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
   await expect
     .poll(async () => (await eventsOf(server)).map(({ kind }) => kind).slice(-2))
     .toEqual(['weighed', 'decided']);

@@ -93,7 +93,7 @@ describe('checks at their moment', () => {
     const tube = worked(planOf('loupe'), {});
     expect(tube.steps[0]!.check!.look).toMatch(/No twist/);
     const base = worked(flask, {}).steps.find(({ section, check }) => section === 'base' && check)!;
-    expect(base.check!.look).toMatch(/36 stitches. The base lies flat/);
+    expect(base.check!.look).toMatch(/37 stitches. The base lies flat/);
   });
 
   it('folds are marked where they come, and a fold line is worked in the back loops where it is wanted', () => {

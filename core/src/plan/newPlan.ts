@@ -1,5 +1,6 @@
 import type { FabricSpec } from '../craft/fabric';
 import { PLAN_FORMAT, type Plan } from './plan';
+import { begunAs } from './withShape';
 import { thingDefinition, type ThingSpec } from '../craft/things';
 
 /** What a plan begins with where no swatch has been worked yet. */
@@ -25,7 +26,7 @@ export function planFor(thing: ThingSpec, fabric: FabricSpec): Plan {
     title: `${word} for the ${name.replace(/^the /, '')}`.slice(0, 120),
     thing,
     fabric,
-    shape,
+    shape: begunAs(shape.kind),
     fit,
     fittings: [...(lower ?? fittings)],
   };

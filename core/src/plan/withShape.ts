@@ -7,12 +7,15 @@ import { shapeDefinition } from '../shapes';
  * are parked, as they were set, and come back with a shape they belong on.
  */
 export function withShape({ picks: _picks, parked: _parked, ...plan }: Plan, kind: string): Plan {
-  const shape = plan.shape.kind === kind ? plan.shape : { kind };
+  const shape = plan.shape.kind === kind ? plan.shape : begunAs(kind);
   const all = [...(plan.fittings ?? []), ...(_parked ?? [])];
   const fittings = fittingsOn(shapeDefinition(kind)!, withoutTwins(all));
   const parked = withoutTwins(all).filter((one) => !fittings.includes(one));
   return { ...plan, shape, fittings, ...(parked.length > 0 ? { parked } : {}) };
 }
+
+/** A shape as it is chosen. */
+export const begunAs = (kind: string): Plan['shape'] => ({ kind, ...shapeDefinition(kind)?.begins });
 
 /** Each kind once: what is on the piece now before what was parked. */
 function withoutTwins(list: readonly FittingSpec[]): FittingSpec[] {

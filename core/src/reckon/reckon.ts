@@ -10,7 +10,7 @@ import type { Plan } from '../plan/plan';
 import type { Piece, WorkStep } from '../shapes';
 import type { Walked, Work } from '../piece';
 import { carrierDefinition, type Hazard, type WorkedThing } from '../craft/things';
-import { type WorkedOut, type WorkedPiece, type Worked, WORKED_FORMAT } from './types';
+import { type WorkedOut, type WorkedPiece, type Worked, type WorkedGauge, WORKED_FORMAT } from './types';
 import { adviceOf } from './advice';
 import { canBeColoured } from './colours';
 import { workOut } from './build';
@@ -35,6 +35,7 @@ export function reckon(plan: Plan): Worked {
     title: plan.title,
     thing: pickThing(thing),
     fabric: pickFabric(fabric),
+    gauges: gaugesOf(plan, out),
     pieces: allPieces(out).map((piece) => pieceTold(piece, schools, pieceHues(plan, piece))),
     inside: built.inside,
     outside: built.outside,
@@ -111,6 +112,18 @@ function hazardsOf({ carrier }: Plan, { thing, shape, placed }: WorkedOut, minut
 
 function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'] {
   return { girth, width, height, depth };
+}
+
+/** A gauge is told in the stitch it is of (handbook 4.3): the plan's own, and those of bands that were measured by themselves. */
+function gaugesOf({ fabric: { stitch, pattern, bands = [] } }: Plan, { fabric }: WorkedOut): WorkedGauge[] {
+  const measured = bands.flatMap(({ gauge }, index) => (gauge ? (fabric.bands?.[index]?.fabric ?? []) : []));
+  return [fabric.also(stitch, fabric.worked, pattern), ...measured].map((one) => ({
+    stitch: one.stitch.id,
+    worked: one.worked,
+    hookMm: one.hookMm,
+    stitchWidth: one.stitchWidth,
+    rowHeight: one.rowHeight,
+  }));
 }
 
 function pickFabric({ stitchWidth, rowHeight, chain, thickness, cover, finishedAs }: WorkedFabric): Worked['fabric'] {

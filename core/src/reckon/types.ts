@@ -44,6 +44,15 @@ export type WorkedPiece = Omit<Piece, 'courses' | 'reach' | 'fabric' | 'notes' |
   hues?: readonly HuedRows[];
 };
 
+/** A gauge with the stitch it is of, and the way that is worked. */
+export interface WorkedGauge {
+  stitch: string;
+  worked: 'rows' | 'rounds';
+  hookMm: number;
+  stitchWidth: Mm;
+  rowHeight: Mm;
+}
+
 /** What a plan comes to: sizes, counts, positions, steps and drawings, all reckoned and nothing stored. */
 export interface Worked {
   format: typeof WORKED_FORMAT;
@@ -58,6 +67,8 @@ export interface Worked {
     /** How the swatch was finished before it was measured, where it was: the piece is finished like it. */
     finishedAs?: 'blocked' | 'washed';
   };
+  /** Every gauge the plan is worked at: of its own stitch, and of what was measured besides. */
+  gauges: WorkedGauge[];
   pieces: WorkedPiece[];
   inside: { girth: Mm; depth: Mm };
   outside: { width: Mm; height: Mm; thickness: Mm };

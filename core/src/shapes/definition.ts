@@ -191,6 +191,8 @@ export interface ShapeDefinition {
   /** What speaks for it, in a line. */
   why: string;
   worked: 'rows' | 'rounds';
+  /** Options it is chosen with, where they are not what a plan that says nothing has. */
+  begins?: FieldValues;
   /** The stitch it is always worked in, where that is not the plan’s. */
   stitch?: string;
   /** What runs around the thing: its stitches, or its rows one after the other where it is worked sideways. */

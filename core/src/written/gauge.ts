@@ -14,10 +14,12 @@ export const GAUGE_OVER = {
  * A gauge as makers say it, to the nearest half, and of an estimate to whole ones: the size of one stitch says nothing in
  * sixteenths of an inch.
  */
-export function gaugeText({ stitchWidth, rowHeight }: Worked['fabric'], units: LengthUnit): string {
+export function gaugeText({ stitchWidth, rowHeight, worked }: ToldGauge, units: LengthUnit): string {
   const about = stitchWidth.kind === 'prior' ? 'about ' : '';
-  return `${about}${perTen(stitchWidth, units)} stitches and ${perTen(rowHeight, units)} rows to ${GAUGE_OVER[units].words}`;
+  return `${about}${perTen(stitchWidth, units)} stitches and ${perTen(rowHeight, units)} ${worked} to ${GAUGE_OVER[units].words}`;
 }
+
+type ToldGauge = Pick<Worked['gauges'][number], 'stitchWidth' | 'rowHeight' | 'worked'>;
 
 /** How many go to 10 cm or 4 in: to the nearest half, of an estimate to whole ones. */
 export function perTen({ value, kind }: Figure, units: LengthUnit): string {

@@ -160,7 +160,7 @@ function factsOf(plan: Plan, worked: Worked, reads: Reads): WrittenPattern['fact
     ...(colours.length > 0 ? [fact('By colour', colours.join(', '))] : []),
     fact('Hook', `${hookSize(plan.fabric.hookMm)}, or the size that gives the ${term('gauge', terms)}`),
     fact('Notions', `${notionsText(supplies.notions.filter(({ name }) => name !== 'hook'))}, scissors, tape measure`),
-    gaugeFact(plan, worked, reads),
+    gaugeFact(worked, reads),
     ...multipleOf(plan, worked),
     fact('Time', `about ${duration(supplies.time.value)}`),
     ...worked.pieces.map((piece) =>
@@ -186,17 +186,18 @@ function yarnNamed(plan: Plan, terms: Schools['terms']): string {
   return kind.length > 0 ? `${yarn.name ?? 'yarn'} (${kind.join(', ')})` : (yarn.name ?? 'yarn');
 }
 
-function gaugeFact(plan: Plan, worked: Worked, { terms, units }: Reads): { name: string; text: string } {
+function gaugeFact({ gauges }: Worked, { terms, units }: Reads): { name: string; text: string } {
   const word = term('gauge', terms);
-  const estimated = worked.fabric.stitchWidth.kind === 'prior';
-  const hook = withArticle(`${formatNumber(plan.fabric.hookMm, 2)} mm hook`);
-  const adjust = estimated
-    ? 'Estimated: work a swatch first.'
-    : 'Use a larger hook if you get more stitches, a smaller one if you get fewer.';
-  return {
-    name: capital(word),
-    text: `${gaugeText(worked.fabric, units)} in ${term(plan.fabric.stitch, terms)} with ${hook}. ${adjust}`,
-  };
+  const [own] = gauges as [Worked['gauges'][number]];
+  const adjust =
+    own.stitchWidth.kind === 'prior'
+      ? 'Estimated: work a swatch first.'
+      : 'Use a larger hook if you get more stitches, a smaller one if you get fewer.';
+  const told = gauges.map((one) => {
+    const hook = withArticle(`${formatNumber(one.hookMm, 2)} mm hook`);
+    return `${gaugeText(one, units)} in ${term(one.stitch, terms)} with ${hook}`;
+  });
+  return { name: capital(word), text: `${capital(told.join('; '))}. ${adjust}` };
 }
 
 /** Which counts the stitch pattern can be worked over, where not over any. */

@@ -33,7 +33,7 @@ export const StageList = memo(function StageList({ id, first = 'fit', without = 
     length: (mm) => formatLength(mm, units),
     number: (mm) => formatLengthNumber(mm, units),
     difference: (mm, sd) => formatDifference(mm, sd, units),
-    gauge: (fabric) => gaugeText(fabric, units),
+    gauge: (gauge) => gaugeText(gauge, units),
     term: (id) => term(id, terms),
   };
   return (

@@ -50,7 +50,7 @@ describe('the counter room', () => {
 
   it('tells row, count and what to do, as they stand', () => {
     open();
-    expect(screen.getByText('Row 23 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 23 of 87')).toBeTruthy();
     expect(screen.getByText('16')).toBeTruthy();
     expect(screen.getByText('Field phone pouch: front, right side facing')).toBeTruthy();
     expect(screen.getByText(/^Chain 1, single crochet/)).toBeTruthy();
@@ -59,10 +59,10 @@ describe('the counter room', () => {
   it('counts a row when it is done, and takes it back', () => {
     open();
     fireEvent.press(screen.getByLabelText('Row 23 done'));
-    expect(screen.getByText('Row 24 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 24 of 87')).toBeTruthy();
     expect(useEvents.getState().unsent).toHaveLength(1);
     fireEvent.press(screen.getByText('Undo'));
-    expect(screen.getByText('Row 23 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 23 of 87')).toBeTruthy();
     expect(useEvents.getState().unsent).toHaveLength(2);
   });
 
@@ -73,7 +73,7 @@ describe('the counter room', () => {
     fireEvent(target, 'pressOut', { nativeEvent: { pageX: 120 } });
     fireEvent.press(target);
     expect(stateOf(phoneId).done).toHaveLength(22);
-    expect(screen.getByText('Row 22 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 22 of 87')).toBeTruthy();
   });
 
   it('takes what the tape says, shows the ways to go on, follows the one taken, and takes that back', () => {
@@ -92,7 +92,7 @@ describe('the counter room', () => {
     fireEvent.press(screen.getByLabelText('Do this: Start again with the count that fits'));
     expect(screen.getByText('Foundation chain')).toBeTruthy();
     fireEvent.press(screen.getByText('Undo'));
-    expect(screen.getByText('Row 23 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 23 of 87')).toBeTruthy();
     expect(stateOf(phoneId).done).toHaveLength(before);
     expect(screen.getByText('The tape says otherwise')).toBeTruthy();
   });
@@ -104,11 +104,11 @@ describe('the counter room', () => {
     expect(screen.getByText('That is where the count stands.')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Ridges'), '9');
     fireEvent.press(screen.getByText('at the edge where the beginning tail hangs'));
-    expect(screen.getByText('Row 19 of 86 is done.')).toBeTruthy();
+    expect(screen.getByText('Row 19 of 87 is done.')).toBeTruthy();
     fireEvent.press(screen.getByText('Set the count'));
-    expect(screen.getByText('Row 20 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 20 of 87')).toBeTruthy();
     fireEvent.press(screen.getByText('Undo'));
-    expect(screen.getByText('Row 23 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 23 of 87')).toBeTruthy();
   });
 
   it('weighs the ball: how far it goes, and where it runs out', () => {
@@ -119,7 +119,7 @@ describe('the counter room', () => {
     fireEvent.press(screen.getByText('See how far it goes'));
     expect(screen.getByText(/^It lasts \d times in 100\.$/)).toBeTruthy();
     expect(screen.getByText(/^It runs out near row \d+, /)).toBeTruthy();
-    expect(screen.getByText('Start the flap in a second yarn')).toBeTruthy();
+    expect(screen.getByText(/in a second yarn/)).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('The ball weighs'), '200 g');
     fireEvent.press(screen.getByText('See how far it goes'));
     expect(screen.getByText('It lasts to the end.')).toBeTruthy();
@@ -167,10 +167,10 @@ describe('the counter room', () => {
       })),
     ]);
     open();
-    expect(screen.getByText('Row 26 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 26 of 87')).toBeTruthy();
     expect(screen.getByText(/^Row 23 to row 25 were ticked on another device too, and counted once/)).toBeTruthy();
     fireEvent.press(screen.getByText('Undo'));
-    expect(screen.getByText('Row 25 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 25 of 87')).toBeTruthy();
     fireEvent.press(screen.getByText('It is right'));
     expect(screen.queryByText(/counted once/)).toBeNull();
   });
@@ -283,10 +283,10 @@ describe('the target', () => {
     const press = () => fireEvent.press(screen.getByLabelText(/^Row \d+ done$/));
     press();
     press();
-    expect(screen.getByText('Row 24 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 24 of 87')).toBeTruthy();
     now.mockReturnValue(10_400);
     press();
-    expect(screen.getByText('Row 25 of 86')).toBeTruthy();
+    expect(screen.getByText('Row 25 of 87')).toBeTruthy();
     now.mockRestore();
   });
 });
@@ -294,7 +294,7 @@ describe('the target', () => {
 describe('the bench', () => {
   it('shows makes on the hook with their next row, and plans not begun', () => {
     show(<Bench />);
-    expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
+    expect(screen.getByText('Row 23 of 87, front')).toBeTruthy();
     expect(screen.getAllByText(/^Next: Chain 1/)).toHaveLength(2);
     expect(screen.getByText('Not started')).toBeTruthy();
     expect(screen.getByText('Ringing notebook sleeve')).toBeTruthy();
@@ -319,7 +319,7 @@ describe('the bench', () => {
     expect(screen.queryByLabelText('Continue: Field phone pouch')).toBeNull();
     expect(makeOf(phoneId)).toMatchObject({ dirty: true, body: { aside: true } });
     fireEvent.press(screen.getByLabelText('Bring back: Field phone pouch'));
-    expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
+    expect(screen.getByText('Row 23 of 87, front')).toBeTruthy();
     expect(makeOf(phoneId).body).toEqual(TERN_POINT.makes[phoneId]);
   });
 
@@ -329,7 +329,7 @@ describe('the bench', () => {
     expect(screen.queryByLabelText('Continue: Field phone pouch')).toBeNull();
     expect(screen.getByLabelText('Open the plan: Field phone pouch')).toBeTruthy();
     act(() => useDeleting.getState().undo());
-    expect(screen.getByText('Row 23 of 86, front')).toBeTruthy();
+    expect(screen.getByText('Row 23 of 87, front')).toBeTruthy();
   });
 
   it('teaches with one action where nothing is there', () => {

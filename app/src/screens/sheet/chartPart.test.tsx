@@ -20,7 +20,7 @@ it('is turned through some rows at a time, section by section', () => {
   fireEvent.press(screen.getByText('Rows before'));
   expect(screen.getByText('13 to 24 of 35')).toBeTruthy();
   choose('Charted', 'Strip: flap');
-  expect(screen.getByLabelText('Chart, rows 75 to 86')).toBeTruthy();
+  expect(screen.getByLabelText('Chart, rows 76 to 87')).toBeTruthy();
 });
 
 it('is saved as a picture of what is shown, under its own name', () => {

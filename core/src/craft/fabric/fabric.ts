@@ -261,7 +261,8 @@ const ODD_RATIO = 2.5;
  * never a refusal: the swatch is used as given.
  */
 export function doubtGauge(spec: FabricSpec, worked: WorkedFabric): Advice[] {
-  const { stitchWidth, rowHeight } = worked.estimate;
+  // of several stitches it is the plan's own that was swatched
+  const { stitchWidth, rowHeight } = worked.also(spec.stitch, worked.worked, spec.pattern).estimate;
   const asked = [
     { list: spec.gauge?.stitches, path: 'stitches', estimate: stitchWidth, one: 'stitch' },
     { list: spec.gauge?.rows, path: 'rows', estimate: rowHeight, one: 'row' },

@@ -89,6 +89,17 @@ const options: readonly Field[] = [
     ],
     default: 'flat',
   },
+  {
+    key: 'wallOf',
+    kind: 'choice',
+    label: 'Stitches round',
+    help: 'A multiple of what the base adds needs no uneven last round.',
+    options: [
+      { id: 'nearest', name: 'as near as they come' },
+      { id: 'multiple', name: 'a multiple of what the base adds, where that costs half a stitch at most' },
+    ],
+    default: 'nearest',
+  },
   BASE_ROUNDS,
   {
     key: 'takeIn',
@@ -259,8 +270,8 @@ function baseDiameter({ thing, fit }: ShapeContext): Mm {
 }
 
 /** What a base adds each round where nobody says it: a wall of as many times that needs no odd last round (handbook 4.1). */
-function growsBy({ options: { start, each, doublings } }: ShapeContext, base: WorkedFabric): number[] {
-  if (start !== undefined || each !== undefined || Number(doublings) > 0) return [];
+function growsBy({ options: { wallOf, start, each, doublings } }: ShapeContext, base: WorkedFabric): number[] {
+  if (wallOf !== 'multiple' || start !== undefined || each !== undefined || Number(doublings) > 0) return [];
   const flat = Math.max(3, Math.round(flatIncrease(base.rowHeight.value, base.stitchWidth.value)));
   return base.stitch.id === 'single' ? [flat, 6] : [flat];
 }
@@ -546,6 +557,8 @@ function cutView(it: Standing, wide: number, neckWide: number): View {
 
 export const discWall: ShapeDefinition = {
   id: 'disc-wall',
+  // what was planned before this could be said stays on its count
+  begins: { wallOf: 'multiple' },
   name: 'Round base with sides',
   summary: 'A round base from a ring, then a wall in any stitch, taken in at the shoulder if wanted.',
   why: 'Stands on its base; no seam; made for what is round.',

@@ -132,7 +132,7 @@ export const fabricStage: Stage = {
   owns: ['fabric'],
   summary: ({ fabric }, worked, say) => {
     const isSwatched = countMeasures(fabric.gauge ?? {}) > 0 && !isOfAnotherStitch(fabric);
-    const size = worked ? `; ${isSwatched ? '' : 'estimate '}${say.gauge(worked.fabric)}` : '';
+    const size = worked ? `; ${isSwatched ? '' : 'estimate '}${say.gauge(worked.gauges[0]!)}` : '';
     const bands = fabric.bands?.length ? ` and more in ${fabric.bands.length} bands` : '';
     return `${yarnOf(fabric).name ?? 'yarn'}, ${say.term(fabric.stitch)}${bands}, hook ${fabric.hookMm} mm${size}`;
   },

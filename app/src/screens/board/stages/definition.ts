@@ -25,6 +25,6 @@ export interface Say {
   number: (mm: number) => string;
   /** What two lengths differ by, no finer than it is known. */
   difference: (mm: number, sd: number) => string;
-  gauge: (fabric: Worked['fabric']) => string;
+  gauge: (gauge: Worked['gauges'][number]) => string;
   term: (id: string) => string;
 }
