@@ -287,6 +287,7 @@ export {
   planAsked,
   type MendChoice,
   type Mended,
+  pinned,
   planFollowed,
   rateFrom,
   ratesMade,

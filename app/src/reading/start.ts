@@ -1,4 +1,4 @@
-import { byCode, isFinished, MAKE_FORMAT, type Make, type Plan } from '@keep-snug/core';
+import { byCode, isFinished, MAKE_FORMAT, pinned, type Make, type Plan } from '@keep-snug/core';
 import { HOURS_ID, withWanted } from '@keep-snug/core/sittings';
 import { useEvents } from '@/data/events';
 import { changeHours } from '@/data/hours';
@@ -6,7 +6,8 @@ import { useLibrary, useShelf } from '@/data/library';
 
 /** Begins a make: the plan as it stands now is what will be followed. */
 export function startMake(planId: string, plan: Plan): string {
-  const make: Make = { format: MAKE_FORMAT, title: plan.title, planId, plan, startedAt: new Date().toISOString() };
+  const startedAt = new Date().toISOString();
+  const make: Make = { format: MAKE_FORMAT, title: plan.title, planId, plan: pinned(plan), startedAt };
   const id = useLibrary.getState().add('makes', make);
   keepWanted(planId, id);
   return id;

@@ -2,6 +2,7 @@ import type { KeptEvent } from '../log';
 import type { Plan } from '../../plan/plan';
 import { fabricMade } from './learnt';
 import { planAsked } from './mend';
+import { unpinned } from './pinned';
 
 /**
  * The plan of a make for making it again, with what was learnt from it: as it was meant, not as it was mended, on the gauge
@@ -13,7 +14,7 @@ import { planAsked } from './mend';
 export function planAgain(plan: Plan, events: readonly KeptEvent[]): Plan {
   const { begun: _begun, ...meant } = planAsked(plan, events);
   const gauge = fabricMade(plan, events)?.gauge;
-  if (!gauge) return meant;
+  if (!gauge) return unpinned(meant);
   const { picks: _picks, ...free } = meant;
   return { ...free, fabric: { ...meant.fabric, gauge } };
 }

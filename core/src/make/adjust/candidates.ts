@@ -6,6 +6,7 @@ import type { Plan } from '../../plan/plan';
 import { shapeDefinition } from '../../shapes';
 import { joinOf } from '../../shapes/common/joins';
 import { formatNumber, plural, withArticle } from '../../base/units';
+import { countsKept } from './pinned';
 import { reckonedOrNot } from './reckoned';
 import type { Worked } from '../../reckon/types';
 import { fittingDefinition } from '../../fittings';
@@ -40,15 +41,6 @@ export interface Situation {
 
 /** A way of finding ways to go on. */
 export type Finder = (situation: Situation) => Candidate[];
-
-/** Counts of stitches as they are on the hook: they stay, whatever the gauge. */
-function countsKept({ choices }: Worked): Record<string, number> {
-  return Object.fromEntries(
-    choices
-      .filter(({ noun }) => noun === 'stitches')
-      .map(({ id, options }) => [id, options.find(({ chosen }) => chosen)!.count]),
-  );
-}
 
 const kept = ({ measured, worked, begun }: Situation): Plan => ({
   ...measured,

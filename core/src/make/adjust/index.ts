@@ -5,3 +5,4 @@ export * from './learntRates';
 export * from './honesty';
 export { finishDoubts, type FinishDoubts } from './finishDoubts';
 export * from './again';
+export { pinned } from './pinned';
