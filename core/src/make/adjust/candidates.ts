@@ -305,7 +305,9 @@ const secondYarn =
     return [
       {
         id: 'second-yarn',
-        title: section ? `Start the ${section.name} in a second yarn` : `Go on in a second yarn from the next ${word}`,
+        title: section
+          ? `Start the ${section.name} in a second yarn`
+          : `Continue in a second yarn from the next ${word}`,
         why: section
           ? 'Where a part begins the change looks meant. Take a yarn as thick as the first.'
           : 'No part begins before it runs out. Take a yarn as thick as the first.',

@@ -484,4 +484,4 @@ function anewFirst(choices: readonly Weighed[], best: Weighed | undefined): read
 
 /** What is said where no way is likely to fit. */
 const NONE_FITS =
-  'None of these is likely to fit. Measure once more over as many stitches as there are, or let it be for something else: the work fits what it comes to.';
+  'None of these is likely to fit. Measure again, over as many stitches as there are. If the tape says the same, start again, or use the piece for another item.';

@@ -3,7 +3,15 @@ import { fabricAt, type Walked, type Work } from '../../piece';
 import type { Plan } from '../../plan/plan';
 import { workedThrough } from '../../reckon/reckon';
 import { allPieces } from '../../reckon/steps';
-import { coloursOf, rowMinutes, slowerBy, workYarn, yarnOfRow, type ColourNeed } from '../../reckon/supplies';
+import {
+  coloursOf,
+  rowMinutes,
+  slowerBy,
+  STEP_MINUTES,
+  workYarn,
+  yarnOfRow,
+  type ColourNeed,
+} from '../../reckon/supplies';
 import type { WorkedOut, Worked } from '../../reckon/types';
 import type { WorkStep } from '../../shapes';
 import { foldMake, madeUncounted, stepsToMake, type KeptEvent, type MakingStep } from '../log';
@@ -128,9 +136,6 @@ function metresShared(weights: readonly Weight[], { yarn, byColour }: Worked['su
   }
   return all;
 }
-
-/** Minutes of a step that does not say (prior, handbook 7). */
-const STEP_MINUTES = 4;
 
 function weigher(plan: Plan, out: WorkedOut, byColour: readonly ColourNeed[]): (step: MakingStep) => Weight {
   const { fabric: spec } = plan;

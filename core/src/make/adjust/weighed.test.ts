@@ -111,7 +111,7 @@ describe('where it does not last', () => {
     const left = yarnLeft(unknown, worked, late)!;
     expect(left.runsOut!.row).toBeGreaterThan(71);
     const [way] = lastingWays(unknown, late, left);
-    expect(way!.title).toBe('Go on in a second yarn from the next row');
+    expect(way!.title).toBe('Continue in a second yarn from the next row');
     expect(secondFrom(way!.plan)[0]).toBeLessThanOrEqual(left.runsOut!.row);
     const decided = event(600, { kind: 'decided', choice: way!.id, from: null, plan: way!.plan });
     const after = yarnLeft(way!.plan, reckon(way!.plan), [...late, decided])!;

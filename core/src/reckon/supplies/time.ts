@@ -7,7 +7,7 @@ import type { BandTally } from './yarn';
 export const TIME_SPREAD = 0.3;
 
 /** A step of finishing takes so long where it does not say, minutes (prior, handbook 7). */
-const STEP_MINUTES = 4;
+export const STEP_MINUTES = 4;
 
 /** One stitch of a kind, minutes (prior, handbook 7); of what has no rate of its own as what it is built of. */
 const minutesEach = (kind: string, base: string): number =>
