@@ -1,6 +1,7 @@
 import {
   attempted,
   changedWays,
+  pinned,
   planAsked,
   type KeptEvent,
   type Make,
@@ -35,7 +36,10 @@ function changedFor(
   plan: Plan | undefined,
   reader: Reader,
 ): ChangedPlan | null {
-  if (!plan || JSON.stringify(plan) === JSON.stringify(planAsked(begun, events))) return null;
+  if (!plan) return null;
+  // a make holds the counts its plan came to
+  const asked = JSON.stringify(planAsked(begun, events));
+  if (asked === JSON.stringify(plan) || asked === JSON.stringify(pinned(plan))) return null;
   const { worked } = reckonFor(plan, reader);
   if (!worked) return null;
   const choices =
