@@ -399,9 +399,13 @@ export function workSteps(
   });
 }
 
-/** The colour of what is begun anew, where no border says it as it is joined. */
-const withColour = ({ colour, goesOn, does = [] }: WorkStep): string =>
-  colour && !goesOn && !does.some((work) => work.do === 'border') ? `With ${colour}:` : '';
+/** The colour of what is begun anew, where what is done does not name it as it is joined. */
+function withColour({ colour, goesOn, does = [] }: WorkStep): string {
+  if (goesOn || does.some((work) => work.do === 'border' || (work.do === 'free' && work.from !== ''))) return '';
+  const begun = does.find((work) => work.do === 'free' && !work.onward);
+  const own = colour ?? (begun?.do === 'free' ? begun.colour : undefined);
+  return own ? `With ${own}:` : '';
+}
 
 function againOf(does: readonly Work[]): Step['again'] {
   const others = does.filter((work) => work.do === 'again');

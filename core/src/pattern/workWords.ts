@@ -99,7 +99,7 @@ export function borderCounted(border: Border): string {
 
 /** Part by part, each with what it lies along; from the second course on the parts are one way. */
 function wordCourse(parts: readonly BorderPart[], first: boolean, { terms }: Schools): string {
-  const sentences = joinedParts(parts).map(({ stretch, instructions }) => {
+  const sentences = joinedParts(parts, first).map(({ stretch, instructions }) => {
     const words = instructions.map((one) => (stretch?.corner ? cornerWords(one, terms) : wordInstruction(one, terms)));
     const along = first && stretch && !stretch.corner ? `${stretch.name}: ` : '';
     return along + words.join(', ');
@@ -107,13 +107,13 @@ function wordCourse(parts: readonly BorderPart[], first: boolean, { terms }: Sch
   return `${capital(sentences.join(first ? '; ' : ', '))}.`;
 }
 
-/** Parts that lie along one edge, one after the other, are told as one. */
-function joinedParts(parts: readonly BorderPart[]): BorderPart[] {
+/** Parts that lie along one edge, one after the other, are told as one; over a course that is there, whatever they lie along. */
+function joinedParts(parts: readonly BorderPart[], first: boolean): BorderPart[] {
   const list: BorderPart[] = [];
   for (const part of parts) {
     const before = list.at(-1);
     const alongOne = before?.stretch && part.stretch && !before.stretch.corner && !part.stretch.corner;
-    if (alongOne && before.stretch!.name === part.stretch!.name)
+    if (alongOne && (!first || before.stretch!.name === part.stretch!.name))
       list[list.length - 1] = { ...before, instructions: mergedCourse([...before.instructions, ...part.instructions]) };
     else list.push(part);
   }
@@ -127,14 +127,14 @@ function cornerWords(one: BorderPart['instructions'][number], terms: Schools['te
   return part && 'stitch' in part ? `${part.count} ${term(part.stitch, terms)} in the corner` : '';
 }
 
-function wordFree({ lead, from, courses, times, tails, rounds, onward }: Free, schools: Schools): string {
+function wordFree({ lead, from, courses, times, tails, rounds, onward, colour }: Free, schools: Schools): string {
   const told = courses.map((course) => wordRow(course, schools));
   const rows = rounds ? told.map((text, index) => `Round ${index + 1}: ${text}`).join(' ') : told.join(' Turn. ');
   const many = times > 1 ? ` Make ${times} of them.` : '';
   const leave = tails > 0 ? `Leave a tail of {cut:${tails}} to sew with.` : '';
   const cut = tails > 0 ? 'Fasten off, leaving a tail as long.' : 'Fasten off.';
   const off = onward ? '' : cut;
-  return [lead, leave, from && `Join the yarn ${from}.`, rows, off].filter(Boolean).join(' ') + many;
+  return [lead, leave, from && `Join ${colour ?? 'the yarn'} ${from}.`, rows, off].filter(Boolean).join(' ') + many;
 }
 
 /** Sewn with the tails that hang there, or with yarn cut for it. */

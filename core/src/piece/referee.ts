@@ -77,6 +77,8 @@ class Referee extends Walk {
   /** What was sewn so far by what it goes through, and what lies on the front. */
   private readonly sewnIn = new Set<Layers>();
   private readonly onFront = new Set<string>();
+  /** Whether anything of it is in a colour that is said. */
+  private coloured = false;
   /** Whether a spiral ends in a step still. */
   private unlevel = false;
   /** What nothing holds yet. */
@@ -114,6 +116,7 @@ class Referee extends Walk {
     // the first piece is what all others are joined to, but those begun on it; of several alike one stands for all
     if (this.made.size > 0 && piece.id === id && piece.foundation.kind !== 'picked-up') this.loose.add(id);
     this.made.add(id);
+    if (endsIn !== undefined) this.coloured = true;
     super.make(id, leave, endsIn);
     this.checkEndsIn(id, piece, endsIn);
     const around = piece.worked === 'rounds';
@@ -165,6 +168,12 @@ class Referee extends Walk {
   private goesOnIn(work: 'border' | 'free', id: string, colour: string | undefined): void {
     if (this.hand.live && this.hand.colour !== colour)
       this.fault(work, `${id} is worked in ${colour ?? 'no colour'}, and the loop is of ${this.hand.colour ?? 'none'}`);
+  }
+
+  /** Where there are colours, what is joined anew says which. */
+  private joinedIn(work: 'border' | 'free', id: string, colour: string | undefined): void {
+    if (this.coloured && !this.hand.live && colour === undefined)
+      this.fault(work, `${id} is joined in a yarn of no colour, where there are several`);
   }
 
   protected override change(to: string): void {
@@ -242,6 +251,7 @@ class Referee extends Walk {
       );
     else if (!this.hand.live) this.hang(tailOf(work.id, 'start'), { mm: TAIL_MM, at: starts[0], of: work.id });
     this.goesOnIn('border', work.id, work.colour);
+    if (!work.tail) this.joinedIn('border', work.id, work.colour);
     if (work.tail && this.hand.live)
       this.fault('border', `${work.id} is begun with a tail before the loop is fastened off`);
     this.whileEmpty('border');
@@ -402,6 +412,7 @@ class Referee extends Walk {
       this.goesOnIn('free', id, colour);
     } else {
       if (this.hand.live) this.fault('free', `${id} is begun before the loop is fastened off`);
+      this.joinedIn('free', id, colour);
       if (from === '') this.loose.add(id);
       this.hangBoth(id, times, tails || TAIL_MM, courses.length);
     }

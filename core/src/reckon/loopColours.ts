@@ -1,5 +1,5 @@
 import { mainColour, type FabricSpec } from '../craft/fabric';
-import type { Work } from '../piece';
+import type { Border, Work } from '../piece';
 import type { Piece, WorkStep } from '../shapes';
 import { coloursOf } from './supplies';
 
@@ -38,7 +38,7 @@ export function inLoopColours(
   return steps.map((step) => {
     if (!step.does) return step;
     const loop = step.after === undefined ? joining : loops.get(step.after)!;
-    return { ...step, does: coloured(step.does, loop, step.colour, endsOf) };
+    return { ...step, does: coloured(step.does, loop, { said: step.colour, main: mainColour(spec), endsOf }) };
   });
 }
 
@@ -48,7 +48,15 @@ interface Loop {
   hangs: string | undefined;
 }
 
-function coloured(works: readonly Work[], loop: Loop, said: string | undefined, endsOf: EndsIn): Work[] {
+/** What a step says it is worked in, what the plan is worked in on the whole, and what each piece ends in. */
+interface Colours {
+  said: string | undefined;
+  main: string;
+  endsOf: EndsIn;
+}
+
+function coloured(works: readonly Work[], loop: Loop, colours: Colours): Work[] {
+  const { said, main, endsOf } = colours;
   return works.flatMap((work): Work[] => {
     switch (work.do) {
       case 'make':
@@ -56,15 +64,15 @@ function coloured(works: readonly Work[], loop: Loop, said: string | undefined, 
         return [loop.own === undefined ? work : { ...work, endsIn: loop.own }];
       case 'again': {
         const second: Loop = { own: undefined, hangs: undefined };
-        return [{ ...work, works: coloured(work.works, second, said, endsOf) }];
+        return [{ ...work, works: coloured(work.works, second, colours) }];
       }
       case 'fasten-off':
         loop.hangs = undefined;
         return [work];
       case 'border':
-        return goneOn(work, loop, work.colour ?? said, true);
+        return goneOn(work, loop, work.colour ?? said ?? (isAnew(work, loop) ? main : undefined), true);
       case 'free':
-        return goneOn(work, loop, said, work.onward === true);
+        return goneOn(work, loop, said ?? (work.onward ? undefined : main), work.onward === true);
       case 'sew':
         return [said === undefined ? work : { ...work, colour: said }];
       default:
@@ -72,6 +80,9 @@ function coloured(works: readonly Work[], loop: Loop, said: string | undefined, 
     }
   });
 }
+
+/** Whether a border is joined with yarn of its own, not gone on with from a loop or worked with a tail that hangs there. */
+const isAnew = ({ tail }: Border, loop: Loop): boolean => !tail && loop.hangs === undefined;
 
 /** Work that takes the loop, if it is there, in its colour or in one that is drawn through it. */
 function goneOn<T extends Extract<Work, { do: 'border' | 'free' }>>(
