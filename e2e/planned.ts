@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
-import { choose, expect, field, openStage } from './testServer';
+import { choose, expect, field, measureAnew, openStage } from './testServer';
 
 /** A thing of a kind begun anew, to be measured. */
 export async function measured(page: Page, url: string, kind: string, name: string): Promise<void> {
   await page.goto(url);
-  await page.getByRole('button', { name: 'New plan' }).click();
+  await measureAnew(page);
   await page.getByRole('radio', { name: kind, exact: true }).click();
   await field(page, 'Name').fill(name);
 }

@@ -197,6 +197,7 @@ export const SAMPLE: Readonly<Record<string, string>> = {
   plans: PHONE_PLAN.split('/').at(-1)!,
   makes: PHONE_MAKE_ID,
   batches: '90000000-0000-4000-8000-000000000001',
+  starts: 'hook-case',
 };
 
 export async function openStage(page: Page, name: string): Promise<void> {
@@ -223,6 +224,27 @@ export async function tick(page: Page, name: string): Promise<void> {
 export async function fromMenu(page: Page, of: string, entry: string): Promise<void> {
   await page.getByRole('button', { name: `More: ${of}`, exact: true }).click();
   await page.getByRole('menuitem', { name: `${entry}: ${of}`, exact: true }).click();
+}
+
+/** Opens what refines, behind its press. */
+export async function unfold(page: Page, ...names: readonly string[]): Promise<void> {
+  for (const name of names) await openStage(page, name);
+}
+
+/** Where else a plan leads: in the bar where there is room, else in its menu. */
+export async function leadTo(page: Page, name: string): Promise<void> {
+  const inBar = page.getByRole('button', { name, exact: true });
+  const more = page.getByRole('banner').getByRole('button', { name: /^More: / });
+  await expect(inBar.or(more).first()).toBeVisible();
+  if (await inBar.isVisible()) return inBar.click();
+  await more.click();
+  return page.getByRole('menuitem', { name: new RegExp(`^${name}: `) }).click();
+}
+
+/** A new plan for something that stands on no shelf, to be measured. */
+export async function measureAnew(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'New plan' }).click();
+  await page.getByRole('button', { name: /something else/i }).click();
 }
 
 export function field(page: Page, label: string): Locator {

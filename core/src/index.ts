@@ -116,7 +116,10 @@ export {
   estimateSizes,
   fabricFromSwatch,
   gaugeElsewhere,
+  saidCounted,
+  unsaidCounts,
   fabricIfMeasured,
+  hookFor,
   mayBeProposed,
   type BandSpec,
   type FabricSpec,
@@ -259,7 +262,16 @@ export {
 export { type Caution } from './craft/cautions';
 export { type Plan, PLAN_FORMAT } from './plan/plan';
 export { FIRST_FABRIC, planFor } from './plan/newPlan';
-export { proposalsFor, shapeTaking, type Proposal } from './compare/proposals';
+export {
+  askedField,
+  readStart,
+  startDefinition,
+  STARTS,
+  usualText,
+  type StartAsk,
+  type StartDefinition,
+} from './plan/starts';
+export { proposalsFor, shapeTaking, withWhatGoes, type Proposal } from './compare/proposals';
 export { thingInChains, type ThingForm } from './craft/things';
 export { namedColours } from './plan/namedColours';
 export { type ScrapEnd, scrapOrder, scrapsTold, type ScrapsTold } from './make/scraps';

@@ -1,4 +1,4 @@
-import { choose, expect, field, measureThing, openStage, test, BOTH_SIZES, PHONE_PLAN } from '../testServer';
+import { choose, expect, field, measureThing, openStage, test, unfold, BOTH_SIZES, PHONE_PLAN } from '../testServer';
 
 test(
   'a new thing: each wrong line says what is wrong, and nothing typed is lost',
@@ -43,6 +43,7 @@ test('on the board a wrong entry takes the place of the drawing and says how to 
   await openStage(page, 'Fabric');
   await field(page, 'Hook').fill('0');
   await expect(page.getByText('0 mm is too small. The smallest is 0.5 mm.')).toBeVisible();
+  await unfold(page, 'How it was measured');
   await field(page, 'How many rows').fill('0');
   await expect(page.getByText('0 is too small. The smallest is 1.')).toBeVisible();
   // three times the usual: a question, and the swatch is used

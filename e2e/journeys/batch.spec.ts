@@ -1,5 +1,5 @@
 import { expectAccessible } from '../accessible';
-import { BOTH_SIZES, choose, expect, field, planAt, test } from '../testServer';
+import { BOTH_SIZES, choose, expect, field, leadTo, planAt, test } from '../testServer';
 
 interface Kept {
   id: string;
@@ -11,7 +11,7 @@ test(
   BOTH_SIZES,
   async ({ page, server }) => {
     await page.goto(server.url + planAt(15));
-    await page.getByRole('button', { name: 'Make several' }).click();
+    await leadTo(page, 'Make several');
     await expect(page.getByRole('img', { name: '0 of 2 pieces done' })).toBeVisible();
     await field(page, 'Name of the batch').fill('Three for the wardens');
     await field(page, 'How many of 1').fill('1');

@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import { readFileSync } from 'node:fs';
 import type { HoursSpec } from '@keep-snug/core/sittings';
 import { expectAccessible } from '../accessible';
-import { BOTH_SIZES, expect, field, PHONE_PLAN, test } from '../testServer';
+import { BOTH_SIZES, expect, field, leadTo, PHONE_PLAN, test } from '../testServer';
 
 const HOURS = '/hours/f0000000-0000-4000-8000-000000000001';
 
@@ -17,7 +17,7 @@ test.beforeEach(async ({ server }) =>
 
 test('a day that cannot be met is said so, and what would help is taken', BOTH_SIZES, async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN.replace(/\d+$/, '000000000016'));
-  await page.getByRole('button', { name: 'When it is done' }).click();
+  await leadTo(page, 'When it is done');
   const panel = page.getByRole('dialog', { name: 'When' });
   await panel.getByRole('textbox', { name: /is wanted$/ }).fill('tomorrow');
   await expect(panel.getByText(/^Not by /)).toBeVisible();

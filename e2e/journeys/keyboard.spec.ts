@@ -19,6 +19,8 @@ test('a plan, from its thing to a ticked row, without a pointer', async ({ page,
   await page.getByRole('button', { name: 'New plan' }).waitFor();
   await tabTo(page, 'New plan');
   await page.keyboard.press('Enter');
+  await tabTo(page, /something else/i);
+  await page.keyboard.press('Enter');
   await tabTo(page, 'Name');
   await page.keyboard.type('ring box');
   for (const [name, size] of [

@@ -1,13 +1,14 @@
-import { expect, field, measureThing, openStage, test, tick, BOTH_SIZES } from '../testServer';
+import { expect, field, measureAnew, measureThing, openStage, test, unfold, tick, BOTH_SIZES } from '../testServer';
 
 test('from inches to a counted row, kept through reload and restart', BOTH_SIZES, async ({ page, emptyServer }) => {
   await page.goto(emptyServer.url);
   await expect(page.getByRole('heading', { name: 'No projects yet' })).toBeVisible();
-  await page.getByRole('button', { name: 'New plan' }).click();
+  await measureAnew(page);
   await measureThing(page);
   await expect(page.getByText('= 82.6 mm')).toBeVisible();
   await page.getByRole('button', { name: 'Plan a cover' }).click();
 
+  await unfold(page, 'Measure a swatch');
   // no swatch yet: an estimate, marked as one
   await expect(page.getByText(/No swatch yet/)).toBeVisible();
   await page.getByRole('button', { name: 'Measure stitches of a swatch' }).click();

@@ -1,5 +1,5 @@
 import { expectAccessible } from '../accessible';
-import { expect, openStage, planAt, tick, test } from '../testServer';
+import { expect, openStage, planAt, tick, test, unfold } from '../testServer';
 
 const SLING = planAt(9);
 
@@ -10,6 +10,7 @@ test('runs typed from a trial row are added up, drawn on the piece, and a count 
   await page.goto(server.url + SLING);
   await page.getByRole('heading', { level: 1 }).first().waitFor();
   await openStage(page, 'Fabric');
+  await unfold(page, 'More about this yarn');
   for (const [index, stitches] of [3, 12, 5, 14].entries()) {
     await page.getByRole('button', { name: index === 0 ? 'This yarn’s colours repeat' : 'Add a run' }).click();
     await page.getByRole('textbox', { name: `Length of run ${index + 1}` }).fill(String(stitches));

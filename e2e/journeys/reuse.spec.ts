@@ -1,5 +1,5 @@
 import type { Worked } from '@keep-snug/core';
-import { choose, expect, field, openStage, test, PHONE_PLAN } from '../testServer';
+import { choose, expect, field, openStage, test, unfold, PHONE_PLAN } from '../testServer';
 
 test('a thing and a swatch serve another plan', async ({ page, server }) => {
   await page.goto(`${server.url}/things`);
@@ -7,6 +7,7 @@ test('a thing and a swatch serve another plan', async ({ page, server }) => {
   await expect(field(page, 'Name of the plan')).toHaveValue('Pouch for the ringing notebook');
   await openStage(page, 'Fabric');
   await choose(page, 'Yarn', 'slate wool');
+  await unfold(page, 'Measure a swatch');
   await choose(page, 'Swatch', 'slate wool on 4 mm');
   await expect(field(page, 'Length of the stitches')).toHaveValue('104 mm');
   await page.goto(server.url);

@@ -1,5 +1,5 @@
 import { expectAccessible } from '../accessible';
-import { BOTH_SIZES, choose, expect, field, openStage, planAt, tick, test } from '../testServer';
+import { BOTH_SIZES, choose, expect, field, leadTo, openStage, planAt, tick, test } from '../testServer';
 
 test(
   'scraps: are they enough, where does each run out, and anew from the scale',
@@ -19,7 +19,7 @@ test(
     const planned = await page.getByText(/^scrap 2: /).innerText();
     await expectAccessible(page);
     const before = page.url();
-    await page.getByRole('button', { name: 'Copy plan' }).click();
+    await leadTo(page, 'Copy plan');
     await expect.poll(() => page.url()).not.toBe(before);
     await page.getByRole('button', { name: 'Start making' }).click();
     for (const step of [

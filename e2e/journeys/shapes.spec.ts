@@ -1,5 +1,5 @@
 import type { Plan, Worked } from '@keep-snug/core';
-import { choose, expect, field, openStage, planAt, test, type TestServer } from '../testServer';
+import { choose, expect, field, leadTo, openStage, planAt, test, unfold, type TestServer } from '../testServer';
 
 /** The sample data has a plan of each shape. */
 const SHAPE_PLANS = {
@@ -55,7 +55,7 @@ test('a looser fit, and the next count up, are those of the sheet', async ({ pag
 
 test('ways to make it: compared in words, taken by a press, and taken back', async ({ page, server }) => {
   await page.goto(server.url + planAt(1));
-  await page.getByRole('button', { name: 'Compare ways to make it' }).first().click();
+  await leadTo(page, 'Compare ways to make it');
   await expect(page.getByRole('group', { name: 'Round base with sides' })).toContainText('use an oval base instead');
   await expect(page.getByRole('group', { name: 'Over-the-rail caddy' })).toContainText(/bar/);
   const way = page.getByRole('group', { name: 'Oval base, in the round' }).first();
@@ -83,8 +83,10 @@ test('another stitch brings its multiple, its rows and its options', async ({ pa
 test('no gauge but a chain that reaches round: everything follows it', async ({ page, server }) => {
   await page.goto(server.url + planAt(7));
   await openStage(page, 'Fabric');
+  await unfold(page, 'How it was measured');
   await page.getByRole('button', { name: 'Remove: Stitches (width)', exact: true }).click();
   await page.getByRole('button', { name: 'Remove: Rows (height)', exact: true }).click();
+  await unfold(page, 'Measure something else');
   await page.getByRole('button', { name: 'Measure with a chain around the item' }).click();
   await field(page, 'How many chains').fill('30');
   // 128 mm round over 30 chains

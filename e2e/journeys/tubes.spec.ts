@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { bands, fitted, measured, sheet } from '../planned';
-import { choose, expect, field, openStage, test } from '../testServer';
+import { choose, expect, field, openStage, test, unfold } from '../testServer';
 
 /** Bags worked in rounds, each from the measured thing to the written pattern. */
 
@@ -132,8 +132,10 @@ test('a tote of two yarns held together, each counted by itself', async ({ page,
   ]);
   await page.getByRole('button', { name: 'Plan a cover' }).click();
   await openStage(page, 'Fabric');
+  await unfold(page, 'More about this yarn');
   await page.getByRole('button', { name: 'Hold another yarn with it' }).click();
   const second = page.getByRole('group', { name: 'Yarn 2', exact: true });
+  await second.getByRole('button', { name: 'More about this yarn' }).click();
   await second.getByRole('textbox', { name: 'Yarn name' }).fill('sand');
   await fitted(page, 'Side handles');
   await field(page, 'Rounds above it').fill('3');

@@ -1,4 +1,4 @@
-import { choose, expect, field, fromMenu, openStage, test } from '../testServer';
+import { choose, expect, field, fromMenu, openStage, test, unfold } from '../testServer';
 
 interface Kept<T> {
   body: T;
@@ -41,6 +41,7 @@ test('a yarn and its swatch are put in the box and size a new plan', async ({ pa
   await page.getByRole('button', { name: 'Plan a cover' }).click();
   await openStage(page, 'Fabric');
   await expect(page.getByRole('combobox', { name: 'Yarn', exact: true })).toContainText('kelp linen');
+  await unfold(page, 'How it was measured');
   await expect(field(page, 'Length of the stitches')).toHaveValue('90 mm');
 
   // what is on the shelf is drawn there, and what is deleted stays away
@@ -58,6 +59,7 @@ test('a plan without a swatch is an estimate everywhere, until rows of a swatch 
 }) => {
   await page.goto(`${server.url}/plan/b0000000-0000-4000-8000-000000000004`);
   await openStage(page, 'Fabric');
+  await unfold(page, 'Measure a swatch');
   await expect(page.getByRole('button', { name: /^Stitches to 10 cm: .*, estimate. Workings/ })).toBeVisible();
   await page.getByRole('button', { name: 'Measure stitches of a swatch' }).click();
   await expect(page.getByRole('button', { name: /^Stitches to 10 cm: .*, estimate. Workings/ })).toBeVisible();

@@ -1,4 +1,4 @@
-import type { LengthUnit, Schools, Voice } from '@keep-snug/core';
+import type { LengthUnit, Method, Schools, Voice } from '@keep-snug/core';
 import type { Paper } from '@keep-snug/core/paper';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -25,6 +25,8 @@ export interface Choices {
   foundation: Schools['foundation'];
   /** Patterns in sentences, or in abbreviations. */
   voice: Voice;
+  /** What stitches are usually measured with here. */
+  measuredWith: Method;
   /** What a printer here takes. */
   paper: Paper;
 }
@@ -49,6 +51,7 @@ export const useSettings = create<Settings>()(
       ring: 'wrapped',
       foundation: 'chain',
       voice: 'full',
+      measuredWith: 'ruler',
       paper: 'A4',
       set: (change) => set(change),
     }),

@@ -3,22 +3,44 @@ import {
   fabricFromSwatch,
   FIRST_FABRIC,
   gaugeElsewhere,
+  hookFor,
   planFor,
+  withWhatGoes,
   yarnOf,
   type FabricSpec,
   type Plan,
   type ThingSpec,
+  type YarnSpec,
 } from '@keep-snug/core';
 import type { SwatchRecord } from '@keep-snug/core/documents';
+import { useHistory } from '@/data/history';
 import { useLibrary } from '@/data/library';
 import { useUsed } from '@/data/used';
 import { handNow, ratesNow } from './useHand';
 import type { LocalDocument } from '@/data/types';
 
-/** Makes a plan for a thing, with the last fabric used, and returns its id. */
+/** Makes a plan for a thing, with the last fabric used and with what goes with the thing, and returns its id. */
 export function newPlan(thing: ThingSpec): string {
   const { add } = useLibrary.getState();
-  return add('plans', planFor(thing, byOwnHand(usualFabric())));
+  const plan = planFor(thing, byOwnHand(usualFabric()));
+  const id = add('plans', plan);
+  const { plan: whole, added } = withWhatGoes(plan);
+  // a step of its own, so that it can be taken back
+  if (added.length > 0) useHistory.getState().edit(id, () => whole);
+  return id;
+}
+
+/** Makes the plan that a start has become, and returns its id. */
+export const planOfStart = (plan: Plan): string =>
+  useLibrary.getState().add('plans', { ...plan, fabric: byOwnHand(plan.fabric) });
+
+/** The usual stitch in another yarn: by the newest swatch of it, else on a hook it is usually worked firmly with. */
+export function fabricIn(yarn: YarnSpec): FabricSpec {
+  const { swatches, yarns } = useLibrary.getState().shelves;
+  const id = here(yarns).find(([, { yarn: held }]) => held.name === yarn.name && yarn.name !== undefined)?.[0];
+  const swatch = here(swatches).find(([, one]) => one.yarn === id && countMeasures(one.gauge) > 0)?.[1];
+  if (id !== undefined && swatch) return fabricFromSwatch(swatch, yarn);
+  return { stitch: usualFabric().stitch, hookMm: hookFor(yarn), yarn };
 }
 
 /** The same for an item measured in the maker's own chains: so many of them reach around it. */

@@ -13,7 +13,7 @@ const PLACES = SCREENS.flatMap(({ path, place }) => (place ? [{ to: path as Href
 /** The places, always reachable but from a room of its own: a bar below on a phone, a rail at the left when wide. */
 export function Places({ children }: { children: ReactNode }) {
   const wide = useWide();
-  const alone = isAlone(usePathname());
+  const alone = isAlone(usePathname(), wide);
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
       {wide && !alone ? <Rail wide /> : null}

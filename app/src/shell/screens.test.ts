@@ -18,6 +18,14 @@ it('every route is a screen of the list, and every screen of the list has its ro
 });
 
 it('a screen is alone by the whole of its path', () => {
-  expect(['/make/7', '/new', '/sheet/7'].map(isAlone)).toEqual([true, true, true]);
-  expect(['/', '/newer', '/makes', '/plan/7'].map(isAlone)).toEqual([false, false, false, false]);
+  const alone = (path: string) => isAlone(path, false);
+  expect(['/make/7', '/new', '/sheet/7', '/starts', '/start/phone-pouch', '/plan/7'].map(alone)).toEqual(
+    Array.from({ length: 6 }, () => true),
+  );
+  expect(['/', '/newer', '/makes', '/batch/7'].map(alone)).toEqual([false, false, false, false]);
+});
+
+it('where there is room the places stand beside a plan', () => {
+  expect(isAlone('/plan/7', true)).toBe(false);
+  expect(isAlone('/make/7', true)).toBe(true);
 });

@@ -7,11 +7,11 @@ interface Screen {
   id: string;
   path: string;
   /** What it shows one of, by the id behind its path. */
-  of?: DocumentKind;
+  of?: DocumentKind | 'starts';
   /** One of the places that are always in reach, as it is named and drawn there. */
   place?: { name: string; icon: 'bench' | 'things' | 'yarn' | 'ledger' | 'settings' };
-  /** It has the page to itself: something is begun, followed or read there. */
-  alone?: true;
+  /** It has the page to itself, or a phone's: something is begun, followed or read there. */
+  alone?: true | 'phone';
   /** At which sizes the docs show it. */
   pictured?: readonly ('phone' | 'wide')[];
 }
@@ -19,5 +19,5 @@ interface Screen {
 export const SCREENS = list as readonly Screen[];
 
 /** Whether a path is that of a screen which has the page to itself. */
-export const isAlone = (at: string): boolean =>
-  SCREENS.some(({ path, of, alone }) => alone && (of ? at.startsWith(`${path}/`) : at === path));
+export const isAlone = (at: string, wide: boolean): boolean =>
+  SCREENS.some(({ path, alone }) => (wide ? alone === true : alone) && (at === path || at.startsWith(`${path}/`)));

@@ -1,6 +1,7 @@
 import { TERN_POINT } from '../demo';
 import type { Plan } from '../plan/plan';
-import { proposalsFor, shapeTaking } from './proposals';
+import { FIRST_FABRIC, planFor } from '../plan/newPlan';
+import { proposalsFor, shapeTaking, withWhatGoes } from './proposals';
 import { reckon } from '../reckon/reckon';
 import { carrierDefinition } from '../craft/things';
 import { withShape } from '../plan/withShape';
@@ -45,6 +46,17 @@ describe('what goes with a plan', () => {
       pouch.fittings!.filter(({ kind }) => kind === 'button-loop'),
     );
     expect(() => reckon(taking.plan)).not.toThrow();
+  });
+
+  it('is on from the start: channels, a saddle over a bar that is still to be measured, a strap', () => {
+    const kinds = (plan: Plan) => withWhatGoes(plan).added.map(({ id }) => id);
+    const tools = { kind: 'tools', tools: [{ length: { mm: 140 }, grip: { mm: 9 }, count: 5 }] };
+    expect(kinds(planFor(tools, FIRST_FABRIC))).toEqual(['dividers']);
+    const pouch = planOf('Field phone');
+    const hung = withWhatGoes({ ...pouch, carrier: carrierDefinition('bar').start });
+    expect(hung.plan.shape.kind).toBe('saddle');
+    expect(kinds({ ...pouch, carrier: carrierDefinition('body').start })).toEqual(['strap']);
+    expect(withWhatGoes(pouch)).toEqual({ plan: pouch, added: [] });
   });
 
   it('can be made wherever it is proposed', () => {

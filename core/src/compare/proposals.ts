@@ -2,7 +2,7 @@ import { attempt } from '../base/figure';
 import { belongsOn, fittingDefinition } from '../fittings';
 import type { Plan } from '../plan/plan';
 import { SHAPES, shapeDefinition } from '../shapes';
-import { carrierDefinition, thingDefinition, type GoesWith } from '../craft/things';
+import { barFault, carrierDefinition, isFlat, thingDefinition, type GoesWith } from '../craft/things';
 import { withFitting } from '../plan/withFitting';
 import { withShape } from '../plan/withShape';
 import { workOut } from '../reckon/build';
@@ -20,16 +20,49 @@ export interface Proposal {
  * What usually goes with a plan's item and with what carries it, where it is missing and can be made (handbook 1, 6).
  * @returns each with the plan that has it; none where nothing is missing
  */
-export function proposalsFor(plan: Plan): Proposal[] {
+export const proposalsFor = (plan: Plan): Proposal[] => proposalsThat(isPossible, plan);
+
+function proposalsThat(can: (plan: Plan) => boolean, plan: Plan): Proposal[] {
   const sources = [
     thingDefinition(plan.thing.kind)?.goesWith,
     plan.carrier && carrierDefinition(plan.carrier.kind).goesWith,
   ];
   return sources.flatMap((goesWith) => {
     const proposal = goesWith && proposed(plan, goesWith);
-    return proposal && isPossible(proposal.plan) ? proposal : [];
+    return proposal && can(proposal.plan) ? proposal : [];
   });
 }
+
+/** Things and carriers bring no more than one each, and neither brings another. */
+const MOST = 4;
+
+/**
+ * A plan with all that usually goes with its item and with what carries it: channels for tools, a saddle over a bar, a strap for
+ * the body (handbook 1, 6).
+ *
+ * @returns the plan, and what came to it; the plan as it was where nothing did
+ */
+export function withWhatGoes(plan: Plan): { plan: Plan; added: readonly Proposal[] } {
+  let now = plan;
+  const added: Proposal[] = [];
+  for (let turn = 0; turn < MOST; turn += 1) {
+    const [next] = proposalsThat((one) => isPossible(measured(one)), now);
+    if (!next) break;
+    added.push(next);
+    now = next.plan;
+  }
+  return { plan: now, added };
+}
+
+/** A bar that is still to be measured, taken as any. */
+function measured({ carrier, ...plan }: Plan): Plan {
+  if (carrier?.kind !== 'bar' || !barFault(carrier)) return carrier ? { ...plan, carrier } : plan;
+  const size = isFlat(carrier) ? { width: ANY_BAR } : { section: 'round' as const, diameter: ANY_BAR };
+  return { ...plan, carrier: { ...carrier, ...size } };
+}
+
+/** Any bar, to see whether something goes over one. */
+const ANY_BAR = { mm: 40 };
 
 function proposed(plan: Plan, { shape, fitting, because }: GoesWith): Proposal | undefined {
   if (shape && plan.shape.kind !== shape)

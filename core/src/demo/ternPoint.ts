@@ -34,16 +34,16 @@ const slateYarn = {
 
 const oatGauge = {
   stitches: [
-    { count: 20, overMm: 118, by: 'ruler' as const },
-    { count: 17, overMm: 100, by: 'ruler' as const },
+    { count: 20, overMm: 118, counted: 'edges' as const, by: 'ruler' as const },
+    { count: 17, overMm: 100, counted: 'edges' as const, by: 'ruler' as const },
   ],
-  rows: [{ count: 24, overMm: 120, by: 'ruler' as const }],
-  chains: [{ count: 20, overMm: 112, by: 'ruler' as const }],
+  rows: [{ count: 24, overMm: 120, counted: 'edges' as const, by: 'ruler' as const }],
+  chains: [{ count: 20, overMm: 112, counted: 'edges' as const, by: 'ruler' as const }],
 };
 
 const slateGauge = {
-  stitches: [{ count: 20, overMm: 104, by: 'ruler' as const }],
-  rows: [{ count: 22, overMm: 101, by: 'ruler' as const }],
+  stitches: [{ count: 20, overMm: 104, counted: 'edges' as const, by: 'ruler' as const }],
+  rows: [{ count: 22, overMm: 101, counted: 'edges' as const, by: 'ruler' as const }],
 };
 
 const fieldPhone: Plan = {
@@ -143,10 +143,10 @@ const kelpYarn = {
 };
 
 const kelpGauge = {
-  stitches: [{ count: 16, overMm: 112, by: 'ruler' as const }],
-  rows: [{ count: 16, overMm: 98, by: 'ruler' as const }],
-  roundStitches: [{ count: 24, overMm: 166, by: 'tape' as const }],
-  rounds: [{ count: 12, overMm: 79, by: 'tape' as const }],
+  stitches: [{ count: 16, overMm: 112, counted: 'edges' as const, by: 'ruler' as const }],
+  rows: [{ count: 16, overMm: 98, counted: 'edges' as const, by: 'ruler' as const }],
+  roundStitches: [{ count: 24, overMm: 166, counted: 'edges' as const, by: 'tape' as const }],
+  rounds: [{ count: 12, overMm: 79, counted: 'edges' as const, by: 'tape' as const }],
   state: 'washed' as const,
 };
 
@@ -568,7 +568,10 @@ export const TERN_POINT: Kept = {
       yarn: OAT,
       stitch: 'double',
       hookMm: 4,
-      gauge: { stitches: [{ count: 20, overMm: 123 }], rows: [{ count: 12, overMm: 127 }] },
+      gauge: {
+        stitches: [{ count: 20, overMm: 123, counted: 'edges' as const }],
+        rows: [{ count: 12, overMm: 127, counted: 'edges' as const }],
+      },
     },
     [id('f', 2)]: { name: 'slate wool on 4 mm', yarn: SLATE, stitch: 'single', hookMm: 4, gauge: slateGauge },
     [id('f', 4)]: { name: 'kelp cotton cord on 5 mm', yarn: KELP, stitch: 'single', hookMm: 5, gauge: kelpGauge },
@@ -577,7 +580,10 @@ export const TERN_POINT: Kept = {
       yarn: OAT,
       stitch: 'single',
       hookMm: 4.5,
-      gauge: { stitches: [{ count: 16, overMm: 101, by: 'tape' }], rows: [{ count: 18, overMm: 97, by: 'tape' }] },
+      gauge: {
+        stitches: [{ count: 16, overMm: 101, counted: 'edges' as const, by: 'tape' }],
+        rows: [{ count: 18, overMm: 97, counted: 'edges' as const, by: 'tape' }],
+      },
     },
   },
   hours: { [HOURS_ID]: ternPointHours('2026-12-01') },

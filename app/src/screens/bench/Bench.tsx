@@ -51,7 +51,7 @@ export function Bench() {
     <ListPage
       title="Bench"
       says="What you are making, and what you plan to make."
-      main={{ name: 'New plan', do: () => router.push('/new') }}
+      main={{ name: 'New plan', do: () => router.push('/starts') }}
       over={
         <>
           <SaveReminder />
@@ -301,8 +301,8 @@ function Empty() {
   return (
     <EmptyPlace
       title="No projects yet"
-      text="Measure an item (width, height and depth are enough) and get a pattern for a cover."
-      action={{ name: 'Plan your first cover', do: () => router.push('/new') }}
+      text="Say what you want to make, and two to four measurements of what goes in. You get a pattern that fits it."
+      action={{ name: 'Plan your first cover', do: () => router.push('/starts') }}
     >
       <View onLayout={onLayout}>
         <Tape lengthMm={200} px={box.width} outMm={4} />

@@ -7,6 +7,7 @@ import { WhenPanel } from '@/ui/when/WhenPanel';
 import { startMake, useMakeOf } from '@/reading/start';
 import { Action } from '@/ui/actions/Action';
 import { IconAction } from '@/ui/actions/IconAction';
+import { MoreMenu } from '@/ui/actions/MoreMenu';
 import { RoomBar } from '@/ui/layout/RoomBar';
 import { useHistory } from '@/data/history';
 import { useWide } from '@/theme/useWide';
@@ -20,46 +21,68 @@ interface Props {
   onTitle: (title: string) => void;
 }
 
-/** The plan's name, a step back and on again, and where it leads. */
+/** The plan's name, a step back and on again, and where else it leads: in words where there is room, else in a menu. */
 export function BoardBar({ id, plan, ready, onTitle }: Props) {
   const wide = useWide();
   const canUndo = useHistory((state) => (state.byPlan[id]?.past.length ?? 0) > 0);
   const canRedo = useHistory((state) => (state.byPlan[id]?.future.length ?? 0) > 0);
   const { undo, redo } = useHistory.getState();
+  const [when, setWhen] = useState(false);
+  const make = useMakeOf(id);
+  const others = useOthers({ id, plan, ready, onWhen: () => setWhen(true) });
   return (
     <RoomBar back={{ to: '/', name: 'the bench' }}>
       <TitleField title={plan.title} onChange={onTitle} />
       <IconAction label="Undo" icon="undo" disabled={!canUndo} onPress={() => undo(id)} />
       <IconAction label="Redo" icon="redo" disabled={!canRedo} onPress={() => redo(id)} />
-      {wide ? <Onward id={id} plan={plan} ready={ready} /> : null}
+      {wide ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12, alignItems: 'center' }}>
+          {others.map(({ name, short = name, able, do: go }) => (
+            <Action key={name} label={name} disabled={!able} onPress={go}>
+              {short}
+            </Action>
+          ))}
+          <Onward id={id} plan={plan} ready={ready} />
+        </View>
+      ) : (
+        <MoreMenu of={plan.title} entries={others.filter(({ able }) => able)} />
+      )}
+      {when ? <WhenPanel id={make ?? id} title={plan.title} onClose={() => setWhen(false)} /> : null}
     </RoomBar>
   );
 }
 
-/** Where a plan leads: other ways to make it, its sheet, and its making. */
+/** Somewhere a plan leads besides its pattern and its making. */
+interface Other {
+  name: string;
+  /** In a bar, where its place says the rest. */
+  short?: string;
+  able: boolean;
+  do: () => void;
+}
+
+function useOthers({ plan, id, ready, onWhen }: Omit<Props, 'onTitle'> & { onWhen: () => void }): Other[] {
+  const router = useRouter();
+  return [
+    { name: 'Copy plan', able: true, do: () => router.push(`/plan/${copyPlan(plan)}`) },
+    { name: 'Compare ways to make it', short: 'Compare', able: true, do: () => router.push(`/ways/${id}`) },
+    { name: 'Make several', able: ready, do: () => router.push(`/batch/${newBatch(plan)}`) },
+    { name: 'When it is done', short: 'When', able: ready, do: onWhen },
+  ];
+}
+
+/** What a plan is for: its pattern, and its making. */
 export function Onward({ id, plan, ready }: Omit<Props, 'onTitle'>) {
   const router = useRouter();
   const make = useMakeOf(id);
-  const [when, setWhen] = useState(false);
   return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12, alignItems: 'center' }}>
-      <Action onPress={() => router.push(`/plan/${copyPlan(plan)}`)}>Copy plan</Action>
-      <Action label="Compare ways to make it" onPress={() => router.push(`/ways/${id}`)}>
-        Compare
-      </Action>
-      <Action disabled={!ready} onPress={() => router.push(`/batch/${newBatch(plan)}`)}>
-        Make several
-      </Action>
-      <Action disabled={!ready} label="When it is done" onPress={() => setWhen(true)}>
-        When
-      </Action>
+    <>
       <Action disabled={!ready} onPress={() => router.push(`/sheet/${id}`)}>
         Pattern
       </Action>
       <Action main disabled={!ready} onPress={() => router.push(`/make/${make ?? startMake(id, plan)}`)}>
         {make ? 'Continue' : 'Start making'}
       </Action>
-      {when ? <WhenPanel id={make ?? id} title={plan.title} onClose={() => setWhen(false)} /> : null}
-    </View>
+    </>
   );
 }

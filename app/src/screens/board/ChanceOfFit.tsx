@@ -8,13 +8,15 @@ import {
   type Plan,
   timesInHundred,
 } from '@keep-snug/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
+import { Press } from '@/ui/actions/Press';
 import { useBox } from '@/ui/layout/useBox';
 import { Words } from '@/ui/layout/Words';
 import { useBoard } from '@/data/board';
-import { useWide } from '@/theme/useWide';
 import { useChance } from '@/platform/useReckonWorker';
+import { CountedAsk, leavesOpen } from './CountedAsk';
 import { ChancePicture } from './ChancePicture';
 import { useReader } from '@/reading/useWorked';
 
@@ -36,38 +38,78 @@ interface Props {
   edit: (work: (plan: Plan) => Plan) => void;
 }
 
-/** How often such a piece would fit, the ways it fails, and what would help most. */
-export function ChanceOfFit({ id, plan, edit }: Props) {
+/** How often such a piece would fit, the ways it fails, and what would help most: in a column of its own. */
+export function ChanceOfFit(props: Props) {
+  return leavesOpen(props.plan) ? <CountedAsk {...props} /> : <InAColumn {...props} />;
+}
+
+function InAColumn({ id, plan, edit }: Props) {
   const { found } = useChance(plan);
-  const estimated = countMeasures(plan.fabric.gauge ?? {}) === 0;
-  const swatch = found?.helps.find((help) => help.id === 'swatch');
-  const wide = useWide();
   const { box, onLayout } = useBox();
   // its place is kept while it is worked out, so that nothing below it moves under a finger
-  const room = { minHeight: wide ? 168 : 92 };
-  if (!found)
-    return (
-      <View onLayout={onLayout} style={room}>
-        <Words as="small" tone="faint">
-          Working out how often it fits…
-        </Words>
-      </View>
-    );
-  const picture = Math.min(box.width, wide ? box.width : 120);
   return (
-    <View
-      onLayout={onLayout}
-      style={{
-        ...room,
-        flexDirection: wide ? 'column' : 'row',
-        gap: wide ? 4 : 14,
-        alignItems: wide ? 'stretch' : 'center',
-      }}
-    >
-      {picture > 0 ? <ChancePicture chance={found} width={picture} height={wide ? 72 : 54} /> : null}
-      <View style={{ flex: wide ? undefined : 1 }}>
-        {estimated && swatch ? <Estimate chance={found} then={swatch.share} /> : <Sure chance={found} />}
-        <Helps id={id} chance={found} edit={edit} />
+    <View onLayout={onLayout} style={{ minHeight: 168, gap: 4 }}>
+      {found ? (
+        <Told id={id} plan={plan} edit={edit} chance={found} width={box.width} />
+      ) : (
+        <Words as="small" tone="faint">
+          {WORKING}
+        </Words>
+      )}
+    </View>
+  );
+}
+
+const WORKING = 'Working out how often it fits…';
+
+/** The same in a line, and the rest of it behind a press. */
+export function HowSure(props: Props) {
+  return leavesOpen(props.plan) ? <CountedAsk {...props} /> : <InOneLine {...props} />;
+}
+
+function InOneLine({ id, plan, edit }: Props) {
+  const { found } = useChance(plan);
+  const [open, setOpen] = useState(false);
+  const { box, onLayout } = useBox();
+  const swatch = swatchFor(plan, found);
+  return (
+    <View onLayout={onLayout}>
+      <Press
+        {...(found ? { expanded: open } : { disabled: true })}
+        onPress={() => setOpen(!open)}
+        style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', columnGap: 12 }}
+      >
+        <Words tone={swatch ? 'thread' : 'ink'} style={{ flexShrink: 1 }} live>
+          {found ? inALine(found, swatch) : WORKING}
+        </Words>
+        {found ? (
+          <Words as="smallStrong" tone="sea" style={{ flexShrink: 0 }}>
+            {open ? 'Less' : 'How sure'}
+          </Words>
+        ) : null}
+      </Press>
+      {found && open ? <Told id={id} plan={plan} edit={edit} chance={found} width={box.width} /> : null}
+    </View>
+  );
+}
+
+/** What a swatch would do for it, where nothing was measured yet. */
+const swatchFor = ({ fabric }: Plan, found: Chance | null): Help | undefined =>
+  countMeasures(fabric.gauge ?? {}) === 0 ? found?.helps.find(({ id }) => id === 'swatch') : undefined;
+
+const inALine = ({ share }: Chance, swatch: Help | undefined): string =>
+  swatch
+    ? `Estimated. Crochet ten rows, measure them, and about ${inFives(swatch.share)} of 100 fit.`
+    : `Fits ${timesInHundred(share)}.`;
+
+function Told({ id, plan, edit, chance, width }: Props & { chance: Chance; width: number }) {
+  const swatch = swatchFor(plan, chance);
+  return (
+    <View style={{ gap: 4 }}>
+      {width > 0 ? <ChancePicture chance={chance} width={Math.min(width, 288)} height={72} /> : null}
+      <View>
+        {swatch ? <Estimate chance={chance} then={swatch.share} /> : <Sure chance={chance} />}
+        <Helps id={id} chance={chance} edit={edit} />
       </View>
     </View>
   );

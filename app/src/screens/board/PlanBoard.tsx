@@ -3,6 +3,7 @@ import { memo, useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Clash } from '@/ui/notices/Clash';
 import { KeysPanel } from '@/ui/notices/KeysPanel';
+import { ThumbBar } from '@/ui/layout/ThumbBar';
 import { Words } from '@/ui/layout/Words';
 import { WorkingsPanel } from '@/ui/notices/WorkingsPanel';
 import { typingIn } from '@/platform/typingIn';
@@ -10,11 +11,11 @@ import { useBoard } from '@/data/board';
 import { useHistory } from '@/data/history';
 import { useUsed } from '@/data/used';
 import { useColours } from '@/theme/useTheme';
-import { useWide } from '@/theme/useWide';
+import { useLow, useWide } from '@/theme/useWide';
 import { AdviceList } from '@/ui/notices/AdviceList';
 import { BoardBar, Onward } from './BoardBar';
 import { Cautions } from '@/ui/notices/Cautions';
-import { ChanceOfFit } from './ChanceOfFit';
+import { ChanceOfFit, HowSure } from './ChanceOfFit';
 import { BOARD_KEYS } from './keys';
 import { StageList } from './StageList';
 import type { StageProps } from './stages';
@@ -46,6 +47,7 @@ export function PlanBoard(props: Props) {
 /** The drawing, the stages, the sums. */
 const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocument<Plan> }) {
   const wide = useWide();
+  const low = useLow();
   const plan = held.body;
   const { worked, faults } = useWorked(plan);
   const edit = useCallback(
@@ -65,23 +67,27 @@ const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocume
       {wide ? (
         <Wide stages={stages} />
       ) : (
-        <ScrollView role="main" stickyHeaderIndices={[0]} style={{ flex: 1 }}>
-          <View>
-            <OneView id={id} edit={edit} />
-          </View>
-          <View style={{ gap: 10, padding: 16 }}>
-            {worked ? <Headline worked={worked} /> : null}
-            {worked ? <ChanceOfFit id={id} plan={plan} edit={edit} /> : null}
-            <Onward id={id} plan={plan} ready={ready} />
-            <AdviceList advice={worked?.advice ?? []} edit={edit} />
-          </View>
-          <StageList {...stages} />
-          {worked ? (
-            <View style={{ padding: 16 }}>
-              <Cautions cautions={worked.cautions} edit={edit} />
+        <>
+          <ScrollView role="main" {...(low ? {} : { stickyHeaderIndices: [0] })} style={{ flex: 1 }}>
+            <View>
+              <OneView id={id} edit={edit} low={low} />
             </View>
-          ) : null}
-        </ScrollView>
+            <View style={{ gap: 10, padding: 16 }}>
+              {worked ? <Headline worked={worked} /> : null}
+              {worked ? <HowSure id={id} plan={plan} edit={edit} /> : null}
+              <AdviceList advice={worked?.advice ?? []} edit={edit} />
+            </View>
+            <StageList {...stages} />
+            {worked ? (
+              <View style={{ padding: 16 }}>
+                <Cautions cautions={worked.cautions} edit={edit} />
+              </View>
+            ) : null}
+          </ScrollView>
+          <ThumbBar>
+            <Onward id={id} plan={plan} ready={ready} />
+          </ThumbBar>
+        </>
       )}
       {showsKeys ? <KeysPanel keys={BOARD_KEYS} onClose={() => setShowsKeys(false)} /> : null}
       <WorkingsPanel />

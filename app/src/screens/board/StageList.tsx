@@ -1,5 +1,5 @@
-import { formatDifference, formatLength, formatLengthNumber, term, gaugeText } from '@keep-snug/core';
-import { memo } from 'react';
+import { countMeasures, formatDifference, formatLength, formatLengthNumber, term, gaugeText } from '@keep-snug/core';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { Press } from '@/ui/actions/Press';
@@ -25,10 +25,11 @@ const Body = memo(function Body({ stage, ...props }: StageProps & { stage: Stage
 });
 
 /** The stages on the tape that holds them together: each closed one shows its decision in a line. */
-export const StageList = memo(function StageList({ id, first = 'fit', without = [], ...props }: Props) {
+export const StageList = memo(function StageList({ id, first, without = [], ...props }: Props) {
   const colours = useColours();
   const { terms, units } = useReader();
-  const open = useBoard((state) => state.stages[id] ?? first);
+  const [wanting] = useState(() => first ?? stageWanting(props));
+  const open = useBoard((state) => state.stages[id] ?? wanting);
   const say: Say = {
     length: (mm) => formatLength(mm, units),
     number: (mm) => formatLengthNumber(mm, units),
@@ -47,6 +48,13 @@ export const StageList = memo(function StageList({ id, first = 'fit', without = 
     </View>
   );
 });
+
+/** The stage that most needs an answer: one with something to mend, else the fabric until it is measured, else the fit. */
+function stageWanting({ plan, faults }: StageProps): string {
+  const wrong = faults.map(({ path }) => stageOwning(STAGES, path)).find(Boolean);
+  if (wrong) return wrong.id;
+  return countMeasures(plan.fabric.gauge ?? {}) === 0 ? 'fabric' : 'fit';
+}
 
 interface LineProps extends StageProps {
   id: string;

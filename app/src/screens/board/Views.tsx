@@ -39,22 +39,26 @@ function useWork(plan: Plan, drawn: PickedPlan | null, edit: Work['edit']): Work
 }
 
 /** On a phone: one view at a time, which stays in sight while the stages are worked through. */
-export function OneView({ id, edit }: Props) {
+export function OneView({ id, edit, low }: Props & { low: boolean }) {
   const { drawn, work } = useDrawnNow(id, edit);
-  return drawn ? <Shown drawn={drawn} work={work} /> : <Unready id={id} />;
+  return drawn ? <Shown drawn={drawn} work={work} low={low} /> : <Unready id={id} />;
 }
 
-const Shown = memo(function Shown({ drawn, work }: { drawn: PickedPlan; work: Work }) {
+/** How high a view is drawn, px: the flat one with its tape, the others, and any on a low screen. */
+const TALL = { flat: 210, other: 250, low: 150 } as const;
+
+const Shown = memo(function Shown({ drawn, work, low }: { drawn: PickedPlan; work: Work; low: boolean }) {
   const colours = useColours();
   const shown = useBoard((state) => state.view);
   const setShown = useBoard((state) => state.look);
   const view = drawn.views.find(({ id }) => id === shown) ?? drawn.views[0]!;
+  const height = low ? TALL.low : view.id === 'flat' ? TALL.flat : TALL.other;
   return (
     <View
       style={{ backgroundColor: colours.chalk, borderBottomWidth: 1, borderColor: colours.line, paddingHorizontal: 8 }}
     >
       <Tabs label="Views" options={drawn.views} value={view.id} onChange={setShown} />
-      <Drawing view={view} tape={view.id === 'flat'} height={view.id === 'flat' ? 210 : 250} work={work} />
+      <Drawing view={view} tape={view.id === 'flat'} height={height} work={work} />
     </View>
   );
 });

@@ -12,7 +12,7 @@ import { PlanBoard } from './PlanBoard';
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 let mockWide = false;
 jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
-jest.mock('@/theme/useWide', () => ({ useWide: () => mockWide }));
+jest.mock('@/theme/useWide', () => ({ useWide: () => mockWide, useLow: () => false }));
 jest.mock('./useBoardKeys', () => ({ useBoardKeys: jest.fn() }));
 jest.mock('@/platform/useReckonWorker', () => ({
   useChance: () => ({ found: null, stale: false }),
@@ -137,9 +137,16 @@ describe('the board', () => {
   });
 
   it('leads to other ways to make it', () => {
-    show(<Room id={phoneId} />);
+    mockWide = true;
+    const { unmount } = show(<Room id={phoneId} />);
     fireEvent.press(screen.getByLabelText('Compare ways to make it'));
     expect(mockGo.push).toHaveBeenLastCalledWith(`/ways/${phoneId}`);
+    unmount();
+    // on a phone they stand in a menu, and what a plan is for at the thumb
+    mockWide = false;
+    show(<Room id={phoneId} />);
+    expect(screen.queryByLabelText('Compare ways to make it')).toBeNull();
+    expect(screen.getByLabelText(`More: ${phone.title}`)).toBeTruthy();
   });
 
   it('follows a hand that draws, and all of it once it lets go', () => {

@@ -20,7 +20,7 @@ import { useSettings } from '@/data/settings';
 import { GaugeChart } from '@/screens/yarn/GaugeChart';
 import { AdviceList } from '@/ui/notices/AdviceList';
 import { Cautions } from '@/ui/notices/Cautions';
-import { ChanceOfFit, failures } from './ChanceOfFit';
+import { ChanceOfFit, failures, HowSure } from './ChanceOfFit';
 import { StageList } from './StageList';
 import { lastsText, Supplies } from './Supplies';
 import { useWorked } from '@/reading/useWorked';
@@ -79,6 +79,7 @@ describe('the fabric', () => {
     choose('Stitch', stitchDefinition('net')!.name.US);
     expect(now.fabric).toMatchObject({ stitch: 'net' });
     expect(now.fabric.gauge).toMatchObject({ stitch: 'single' });
+    fireEvent.press(screen.getByLabelText('Measure a swatch'));
     expect(screen.getByText(/follow from your swatch in single crochet/)).toBeTruthy();
     expect(screen.getByText('Measure stitches of a swatch')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Chains in a loop'), '7');
@@ -135,12 +136,15 @@ describe('the fabric', () => {
 
   it('tells the same counts on another hook, larger and looser or smaller and firmer', () => {
     show(<Board start={phone} stage="fabric" />);
+    fireEvent.press(screen.getByLabelText('How it was measured'));
     expect(screen.getByText(/^4\.5 mm: \d+ % larger, looser/)).toBeTruthy();
     expect(screen.getByText(/^3\.5 mm: \d+ % smaller, firmer/)).toBeTruthy();
   });
 
   it('may be begun with a chain alone that reaches round', () => {
     show(<Board start={{ ...phone, fabric: { ...phone.fabric, gauge: {} } }} stage="fabric" />);
+    fireEvent.press(screen.getByLabelText('Measure a swatch'));
+    fireEvent.press(screen.getByLabelText('Measure something else'));
     fireEvent.press(screen.getByText('Measure with a chain around the item'));
     // nothing is assumed before it is counted
     expect(now.fabric.gauge?.chains).toBeUndefined();
@@ -222,6 +226,79 @@ describe('the chance of fit', () => {
     show(<ChanceOfFit id="p" plan={phone} edit={jest.fn()} />);
     expect(screen.queryByText(/times in 100/)).toBeNull();
     expect(failures({ ...chance(phone, 1000), tight: 0, loose: 0, short: 1 })).toMatch(/hardly ever/);
+  });
+});
+
+describe('how sure it is, in a line', () => {
+  const line = (plan: Plan) => {
+    mockChance.mockReturnValue({ found: chance(plan, 4000), stale: false });
+    return show(<HowSure id="p" plan={plan} edit={jest.fn()} />);
+  };
+
+  it('of an estimate says what would firm it up, and the rest behind a press', () => {
+    line({ ...phone, fabric: { ...phone.fabric, gauge: {} } });
+    expect(screen.getByText(/^Estimated\. Crochet ten rows, measure them, and about \d+ of 100 fit\.$/)).toBeTruthy();
+    expect(screen.queryByText(/too tight/)).toBeNull();
+    fireEvent.press(screen.getByText('How sure'));
+    expect(screen.getByText(/too tight/)).toBeTruthy();
+    fireEvent.press(screen.getByText('Less'));
+    expect(screen.queryByText(/too tight/)).toBeNull();
+  });
+
+  it('of a swatch says how often it fits', () => {
+    line(phone);
+    expect(screen.getByText(/^Fits \d+ times in 100\.$/)).toBeTruthy();
+  });
+
+  it('of measures that do not say how they were counted is not said before they do', () => {
+    const stitches = [{ count: 20, overMm: 118 }];
+    const open: Plan = { ...phone, fabric: { ...phone.fabric, gauge: { stitches } } };
+    mockChance.mockReturnValue({ found: chance(open, 1000), stale: false });
+    let said = open;
+    show(<HowSure id="p" plan={open} edit={(work) => (said = work(open))} />);
+    expect(screen.queryByText(/Fits/)).toBeNull();
+    expect(screen.getByText('How were the 20 stitches counted?')).toBeTruthy();
+    fireEvent.press(screen.getByText('I counted the whole ones in that length'));
+    expect(said.fabric.gauge!.stitches).toEqual([{ count: 20, overMm: 118, counted: 'whole' }]);
+  });
+});
+
+describe('a measure', () => {
+  it('is two fields, and which they are says how it was counted', () => {
+    show(<Board start={{ ...phone, fabric: { ...phone.fabric, gauge: {} } }} stage="fabric" />);
+    fireEvent.press(screen.getByLabelText('Measure a swatch'));
+    fireEvent.press(screen.getByText('Measure stitches of a swatch'));
+    fireEvent.changeText(screen.getByLabelText('Length of the stitches'), '118');
+    expect(now.fabric.gauge!.stitches).toEqual([expect.objectContaining({ count: 20, overMm: 118, counted: 'edges' })]);
+    fireEvent.press(screen.getByText('how many in a length'));
+    expect(now.fabric.gauge!.stitches![0]).toMatchObject({ overMm: 118, counted: 'whole' });
+    fireEvent.changeText(screen.getByLabelText('Length counted in'), '10 cm');
+    fireEvent.changeText(screen.getByLabelText('Whole stitches in it'), '17.5');
+    expect(now.fabric.gauge!.stitches![0]).toMatchObject({ count: 17.5, overMm: 100, counted: 'whole' });
+  });
+
+  it('is taken with what the house measures with, said once and kept', () => {
+    show(<Board start={{ ...phone, fabric: { ...phone.fabric, gauge: {} } }} stage="fabric" />);
+    fireEvent.press(screen.getByLabelText('Measure a swatch'));
+    fireEvent.press(screen.getByText('Measure stitches of a swatch'));
+    fireEvent.changeText(screen.getByLabelText('Length of the stitches'), '118');
+    choose('Measured with', 'calipers');
+    expect(now.fabric.gauge!.stitches![0]!.by).toBe('calliper');
+    fireEvent.press(screen.getByText('Measure rows of a swatch'));
+    fireEvent.changeText(screen.getByLabelText('Length of the rows'), '100');
+    expect(now.fabric.gauge!.rows![0]!.by).toBe('calliper');
+    useSettings.getState().set({ measuredWith: 'ruler' });
+  });
+});
+
+describe('what a piece is carried by', () => {
+  it('brings what goes with it, and takes it off again', () => {
+    show(<Board start={phone} stage="thing" />);
+    choose('Carried by', 'The body');
+    expect(now.fittings!.map(({ kind }) => kind)).toContain('strap');
+    fireEvent.press(screen.getByText('Take it off again'));
+    expect(now.fittings!.map(({ kind }) => kind)).not.toContain('strap');
+    expect(now.carrier?.kind).toBe('body');
   });
 });
 

@@ -1,4 +1,4 @@
-import { plural } from '@keep-snug/core';
+import { METHODS, plural } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -70,6 +70,7 @@ const CHOICES: { [K in keyof Choices]: { name: string; options: readonly { id: C
       { id: 'stitches', name: 'foundation stitches' },
     ],
   },
+  measuredWith: { name: 'Stitches measured with', options: METHODS },
   voice: {
     name: 'Patterns',
     options: [

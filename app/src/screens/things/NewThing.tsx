@@ -84,7 +84,7 @@ function Measuring() {
 
   return (
     <View style={{ flex: 1, backgroundColor: colours.chalk }}>
-      <RoomBar back={{ to: '/', name: 'the bench' }}>
+      <RoomBar back={{ to: '/starts', name: 'what people make' }}>
         <Title style={{ fontSize: 20, flex: 1 }}>What should it hold?</Title>
       </RoomBar>
       <ScrollView role="main" contentContainerStyle={{ alignItems: 'center' }}>

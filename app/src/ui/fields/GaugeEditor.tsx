@@ -1,6 +1,6 @@
 import {
   type Counted,
-  DEFAULT_METHOD,
+  countMeasures,
   LONGEST_MM,
   METHODS,
   type GaugeMeasure,
@@ -10,12 +10,15 @@ import {
 } from '@keep-snug/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { Fold } from '@/ui/layout/Fold';
 import { FieldRow } from '@/ui/layout/FieldRow';
 import { Action } from '@/ui/actions/Action';
 import { LengthField } from './LengthField';
 import { NumberField } from './NumberField';
 import { Pick } from './Pick';
+import { Tabs } from '@/ui/layout/Tabs';
 import { Words } from '@/ui/layout/Words';
+import { useSettings } from '@/data/settings';
 import { CountedPicture } from './CountedPicture';
 
 const LISTS = [
@@ -28,8 +31,8 @@ const LISTS = [
 
 type ListKey = (typeof LISTS)[number]['key'];
 
-/** What is counted off where the maker has not said otherwise. */
-const ASKED: Asked = { count: 20, by: DEFAULT_METHOD };
+/** What is counted off where the maker has not said otherwise: from the edge of one to the edge of another. */
+const asksFor = (by: Method): Asked => ({ count: 20, by, counted: 'edges' });
 
 /** A line of a swatch while it is filled in: nothing is assumed that was not counted. */
 type Asked = Partial<GaugeMeasure>;
@@ -55,76 +58,78 @@ interface Props {
   round?: boolean;
   /** What is asked for from the start. */
   asks?: readonly ListKey[];
+  /** What it is for: measures of the other way of working stand behind a press. */
+  worked?: 'rows' | 'rounds';
 }
 
 /**
  * A swatch: so many stitches, rows, chains over a length, measured as often as wanted. A line that is asked for counts
  * only once its length is there: nothing is taken for measured that was not.
  */
-export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props) {
+export function GaugeEditor({ gauge, onChange, round = false, asks = [], worked }: Props) {
+  const usual = useSettings((state) => state.measuredWith);
   const [asked, setAsked] = useState<Partial<Record<ListKey, Asked>>>(() =>
-    Object.fromEntries(asks.map((key) => [key, ASKED])),
+    Object.fromEntries(asks.map((key) => [key, asksFor(usual)])),
   );
   const ask = (key: ListKey, measure?: Asked) => setAsked((old) => ({ ...old, [key]: measure }));
+  const isOpen = (key: ListKey) => (gauge[key]?.length ?? 0) > 0 || asked[key] !== undefined;
+  const inSight = LISTS.filter(({ key }) => !worked || FIRST[worked].includes(key) || isOpen(key));
+  const others = LISTS.filter((list) => !inSight.includes(list));
+  const drawn = ({ key, name, one }: (typeof LISTS)[number]) => (
+    <MeasureList
+      key={key}
+      name={name}
+      one={one}
+      list={gauge[key] ?? []}
+      waits={asked[key]}
+      piece={round && key !== 'chains'}
+      onPut={(next) => onChange({ ...gauge, [key]: next })}
+      onAsk={(measure) => ask(key, measure)}
+      onAround={key === 'chains' && round ? () => ask(key, { reaches: 'round' }) : undefined}
+      onMeasure={() => ask(key, asksFor(usual))}
+    />
+  );
+  const thickness = (
+    <FieldRow>
+      <LengthField
+        label="Thickness of two layers"
+        mm={gauge.twoLayers?.mm}
+        typed={gauge.twoLayers?.typed}
+        help="Optional. Press two layers together between the jaws of a calliper."
+        min={0.2}
+        max={100}
+        onChange={({ mm, typed }) =>
+          onChange({ ...gauge, twoLayers: { mm, by: 'calliper', typed: typed.slice(0, 60) } })
+        }
+        onClear={() => {
+          const { twoLayers: _layers, ...rest } = gauge;
+          onChange(rest);
+        }}
+      />
+    </FieldRow>
+  );
   return (
     <View style={{ gap: 8 }}>
-      {LISTS.map(({ key, name, one }) => {
-        const list: readonly GaugeMeasure[] = gauge[key] ?? [];
-        const waits = asked[key];
-        const all: readonly Asked[] = waits ? [...list, waits] : list;
-        const put = (next: readonly GaugeMeasure[]) => onChange({ ...gauge, [key]: next });
-        const change = (index: number, next: Asked) => {
-          if (!isMeasured(next)) return ask(key, next);
-          if (index < list.length) return put(list.map((old, at) => (at === index ? next : old)));
-          ask(key);
-          return put([...list, next]);
-        };
-        const takeOff = (index: number) => (index < list.length ? put(list.filter((_, at) => at !== index)) : ask(key));
-        return (
-          <View key={key} role="group" aria-label={name}>
-            {all.map((measure, index) => (
-              <Measured
-                key={`${index} of ${all.length}`}
-                name={all.length > 1 ? `${name}, ${index + 1}` : name}
-                one={one}
-                piece={round && key !== 'chains'}
-                measure={measure}
-                onChange={(next) => change(index, next)}
-                onRemove={() => takeOff(index)}
-              />
-            ))}
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-              {waits ? null : (
-                <Action onPress={() => ask(key, ASKED)}>
-                  {list.length > 0 ? `Add another measurement of ${one}` : `Measure ${one} of a swatch`}
-                </Action>
-              )}
-              {key === 'chains' && round ? (
-                <Action onPress={() => ask(key, { reaches: 'round' })}>Measure with a chain around the item</Action>
-              ) : null}
-            </View>
-          </View>
-        );
-      })}
-      <FieldRow>
-        <LengthField
-          label="Thickness of two layers"
-          mm={gauge.twoLayers?.mm}
-          typed={gauge.twoLayers?.typed}
-          help="Optional. Press two layers together between the jaws of a calliper."
-          min={0.2}
-          max={100}
-          onChange={({ mm, typed }) =>
-            onChange({ ...gauge, twoLayers: { mm, by: 'calliper', typed: typed.slice(0, 60) } })
-          }
-          onClear={() => {
-            const { twoLayers: _layers, ...rest } = gauge;
-            onChange(rest);
-          }}
-        />
-      </FieldRow>
-      {Object.values(gauge).some((list) => Array.isArray(list) && list.length > 0) ? (
+      {inSight.map(drawn)}
+      {worked ? (
+        <Fold title="Measure something else" says={elseInALine(others.map(({ one }) => one))}>
+          {others.map(drawn)}
+          {thickness}
+        </Fold>
+      ) : (
+        thickness
+      )}
+      {countMeasures(gauge) > 0 || Object.values(asked).some(Boolean) ? (
         <FieldRow>
+          <Pick
+            label="Measured with"
+            value={methodIn(gauge) ?? usual}
+            options={METHODS}
+            onChange={(by) => {
+              useSettings.getState().set({ measuredWith: by as Method });
+              if (countMeasures(gauge) > 0) onChange(measuredBy(gauge, by as Method));
+            }}
+          />
           <Pick
             label="Swatch state"
             value={gauge.state ?? 'as-worked'}
@@ -135,6 +140,78 @@ export function GaugeEditor({ gauge, onChange, round = false, asks = [] }: Props
       ) : null}
     </View>
   );
+}
+
+/** What is measured first for a piece in rows, and for one in rounds. */
+const FIRST: Readonly<Record<'rows' | 'rounds', readonly ListKey[]>> = {
+  rows: ['stitches', 'rows'],
+  rounds: ['roundStitches', 'rounds'],
+};
+
+const elseInALine = (others: readonly string[]): string => [...others, 'thickness'].join(', ');
+
+interface ListProps {
+  name: string;
+  one: string;
+  list: readonly GaugeMeasure[];
+  /** A measure that is being filled in. */
+  waits: Asked | undefined;
+  piece: boolean;
+  onPut: (list: readonly GaugeMeasure[]) => void;
+  onAsk: (measure?: Asked) => void;
+  onAround: (() => void) | undefined;
+  onMeasure: () => void;
+}
+
+/** What was measured of one kind, as often as wanted. */
+function MeasureList({ name, one, list, waits, piece, onPut, onAsk, onAround, onMeasure }: ListProps) {
+  const all: readonly Asked[] = waits ? [...list, waits] : list;
+  const change = (index: number, next: Asked) => {
+    if (!isMeasured(next)) return onAsk(next);
+    if (index < list.length) return onPut(list.map((old, at) => (at === index ? next : old)));
+    onAsk();
+    return onPut([...list, next]);
+  };
+  const takeOff = (index: number) => (index < list.length ? onPut(list.filter((_, at) => at !== index)) : onAsk());
+  return (
+    <View role="group" aria-label={name}>
+      {all.map((measure, index) => (
+        <Measured
+          key={`${index} of ${all.length}`}
+          name={all.length > 1 ? `${name}, ${index + 1}` : name}
+          one={one}
+          piece={piece}
+          measure={measure}
+          onChange={(next) => change(index, next)}
+          onRemove={() => takeOff(index)}
+        />
+      ))}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
+        {waits ? null : (
+          <Action onPress={onMeasure}>
+            {list.length > 0 ? `Add another measurement of ${one}` : `Measure ${one} of a swatch`}
+          </Action>
+        )}
+        {onAround ? <Action onPress={onAround}>Measure with a chain around the item</Action> : null}
+      </View>
+    </View>
+  );
+}
+
+/** What its measures were taken with, where that is said. */
+const methodIn = (gauge: GaugeSpec): Method | undefined =>
+  LISTS.flatMap(({ key }) => gauge[key] ?? []).find(({ by }) => by !== undefined)?.by;
+
+/** A gauge that was measured with something else; what was read by calipers stays so. */
+function measuredBy(gauge: GaugeSpec, by: Method): GaugeSpec {
+  const before = methodIn(gauge);
+  const lists = LISTS.flatMap(({ key }) => {
+    const list: readonly GaugeMeasure[] = gauge[key] ?? [];
+    return list.length === 0
+      ? []
+      : [[key, list.map((one) => (one.by === before && !one.reaches ? { ...one, by } : one))]];
+  });
+  return { ...gauge, ...(Object.fromEntries(lists) as Partial<GaugeSpec>) };
 }
 
 interface MeasuredProps {
@@ -148,6 +225,7 @@ interface MeasuredProps {
 }
 
 function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredProps) {
+  const inLength = measure.counted === 'whole' || measure.counted === 'anywhere';
   return (
     <View style={{ gap: 2 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
@@ -158,22 +236,25 @@ function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredPro
           Remove
         </Action>
       </View>
+      {measure.reaches ? null : <HowCounted name={name} one={one} measure={measure} onChange={onChange} />}
       <FieldRow>
         <NumberField
-          label={`How many ${one}`}
+          label={inLength ? `Whole ${one} in it` : `How many ${one}`}
           value={measure.count}
           min={1}
           max={1000}
+          {...(inLength ? { help: 'A half at its end counts: 17.5.' } : {})}
           onChange={(count) => onChange({ ...measure, count })}
           onNothing={() => onChange(withoutKey(measure, 'count'))}
         />
-        {measure.reaches ? <Words as="small">reach just around the item</Words> : null}
-        {measure.reaches ? null : (
+        {measure.reaches ? (
+          <Words as="small">reach just around the item</Words>
+        ) : (
           <LengthField
-            label={`Length of the ${one}`}
+            label={inLength ? 'Length counted in' : `Length of the ${one}`}
             mm={measure.overMm}
             typed={measure.typed}
-            help="Measure along the stitches."
+            help={HELPS[measure.counted ?? 'edges']}
             min={1}
             max={LONGEST_MM}
             onChange={({ mm, typed, by = measure.by }) =>
@@ -182,36 +263,30 @@ function Measured({ name, one, piece, measure, onChange, onRemove }: MeasuredPro
             onNothing={() => onChange(withoutKey(withoutKey(measure, 'overMm'), 'typed'))}
           />
         )}
-        {measure.reaches ? null : (
-          <Pick
-            label={`${name}: measured with`}
-            value={measure.by ?? DEFAULT_METHOD}
-            options={METHODS}
-            onChange={(by) => onChange({ ...measure, by: by as Method })}
-          />
-        )}
       </FieldRow>
-      {measure.reaches ? null : (
-        <HowCounted name={name} measure={measure} chains={one === 'chains'} onChange={onChange} />
-      )}
       {piece ? <MeasuredOn name={name} measure={measure} onChange={onChange} /> : null}
     </View>
   );
 }
 
-/** How the tape lay over the stitches, in words; whole ones within a length hide a half on average. */
-const WAYS: readonly { id: Counted; name: string }[] = [
-  { id: 'edges', name: 'from edge to edge' },
-  { id: 'whole', name: 'whole ones, begun at an edge' },
-  { id: 'anywhere', name: 'whole ones, laid anywhere' },
-  { id: 'reaching', name: 'chained until they reached' },
+/** Which two things were said: how long so many are, or how many a length holds; with how older measures were taken. */
+const WAYS: readonly { id: Counted; name: (one: string) => string }[] = [
+  { id: 'edges', name: (one) => `the length of so many ${one}` },
+  { id: 'whole', name: () => 'how many in a length' },
+  { id: 'anywhere', name: () => 'how many in a length laid anywhere' },
+  { id: 'reaching', name: () => 'chained until they reached' },
 ];
 
-const ofStitches = WAYS.filter(({ id }) => id !== 'reaching');
-const ofChains = WAYS.filter(({ id }) => id === 'edges' || id === 'reaching');
+/** Where the tape is laid. */
+const HELPS: Readonly<Record<Counted, string>> = {
+  edges: 'From the edge of the first to the edge of the last.',
+  whole: 'Its zero on the edge of one.',
+  anywhere: 'Laid down anywhere.',
+  reaching: 'Along the chain.',
+};
 
 /** A swatch, or the piece itself: what was measured on that is strayed from no more. */
-function MeasuredOn({ name, measure, onChange }: Omit<HowCountedProps, 'chains'>) {
+function MeasuredOn({ name, measure, onChange }: Omit<HowCountedProps, 'one'>) {
   const change = (id: string) => {
     const { on: _on, ...rest } = measure;
     onChange(id === 'piece' ? { ...rest, on: 'piece' } : rest);
@@ -233,29 +308,27 @@ function MeasuredOn({ name, measure, onChange }: Omit<HowCountedProps, 'chains'>
 
 interface HowCountedProps {
   name: string;
+  one: string;
   measure: Asked;
-  chains: boolean;
   onChange: (measure: Asked) => void;
 }
 
-/** What the tape lay over: a plan said to fit can miss by it. */
-function HowCounted({ name, measure, chains, onChange }: HowCountedProps) {
-  const counted = measure.counted ?? 'edges';
-  const change = (id: string) => {
-    const { counted: _counted, ...rest } = measure;
-    onChange(id === 'edges' ? rest : { ...rest, counted: id as Counted });
-  };
+/** What is known of it: the two fields below follow, and with them how it was counted. */
+function HowCounted({ name, one, measure, onChange }: HowCountedProps) {
+  const { counted } = measure;
+  const isOffered = (id: Counted) =>
+    id === counted || id === 'edges' || id === (one === 'chains' ? 'reaching' : 'whole');
   return (
-    <View style={{ gap: 4, paddingBottom: 8 }}>
-      <FieldRow>
-        <Pick
-          label={`${name}: how you counted`}
-          value={counted}
-          options={chains ? ofChains : ofStitches}
-          onChange={change}
-        />
-      </FieldRow>
-      <CountedPicture counted={counted} />
+    <View style={{ gap: 4, paddingBottom: 4 }}>
+      <Tabs
+        as="radio"
+        label={`${name}: what you measured`}
+        options={WAYS.filter(({ id }) => isOffered(id)).map(({ id, name: words }) => ({ id, name: words(one) }))}
+        // one that came in without saying it is neither yet
+        value={counted ?? ('' as Counted)}
+        onChange={(next) => onChange({ ...measure, counted: next })}
+      />
+      {counted ? <CountedPicture counted={counted} /> : null}
     </View>
   );
 }

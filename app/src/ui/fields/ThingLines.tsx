@@ -2,12 +2,9 @@ import {
   capital,
   blankDraft,
   draftOf,
-  formatLength,
-  lengthReading,
   memberKinds,
   METHODS,
   thingDefinition,
-  unitDoubt,
   usualMethod,
   type LengthField,
   type LinesDraft,
@@ -24,10 +21,9 @@ import { useController, useFieldArray, useFormContext, type Path } from 'react-h
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { FieldRow } from '@/ui/layout/FieldRow';
-import { Notice } from '@/ui/notices/Notice';
+import { LengthLine } from './LengthLine';
 import { Pick } from './Pick';
 import { TextField } from './TextField';
-import { useInstrument } from './useInstrument';
 import { Words } from '@/ui/layout/Words';
 import { useShelf } from '@/data/library';
 import { useSettings } from '@/data/settings';
@@ -104,7 +100,6 @@ interface MeasureProps extends LinesProps {
 /** One measure: the length in any unit, how it was taken, and the tape laid where it belongs. */
 function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tried }: MeasureProps) {
   const { control } = useFormContext<ThingDraft>();
-  const units = useSettings((state) => state.units);
   const text = useController({ control, name: `${at}texts.${field.key}` as Path<ThingDraft> }).field;
   const way = useController({ control, name: `${at}ways.${field.key}` as Path<ThingDraft> }).field;
   const line = String(text.value ?? '');
@@ -115,28 +110,21 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
     text.onChange(next);
     if (way.value === 'photograph') way.onChange(usualMethod(definition, field.key));
   };
-  const calipers = useInstrument('calliper', (value) => {
-    text.onChange(`${value} mm`);
-    way.onChange('calliper');
-  });
-  const meant = unitDoubt(line, units, field.usual);
-  const reading = fault || line.trim() === '' ? undefined : lengthReading(line, measure?.mm, units);
   return (
     <View style={{ flexDirection: 'row', columnGap: 12 }}>
       <Asked sketch={definition.sketch} at={sketchAt} />
       <View style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 8 }}>
-        <TextField
+        <LengthLine
           label={field.label}
           inputRef={text.ref}
-          value={line}
-          onChange={typed}
-          onFocus={calipers.focus}
-          onBlur={() => {
-            calipers.leave();
-            text.onBlur();
-          }}
+          text={line}
+          onText={typed}
+          onCalipers={() => way.onChange('calliper')}
+          onBlur={text.onBlur}
+          mm={measure?.mm}
           error={fault}
-          hint={reading ?? calipers.says ?? field.help ?? ''}
+          help={field.help ?? ''}
+          usual={field.usual}
         />
         {apart ? (
           <Pick
@@ -145,15 +133,6 @@ function MeasureLine({ field, definition, measure, sketchAt, at, path, read, tri
             options={METHODS}
             onChange={way.onChange}
           />
-        ) : null}
-        {meant ? (
-          <Notice
-            tone="thread"
-            word={`Did you mean ${meant}?`}
-            text={`${line.trim()} is read as ${formatLength(measure?.mm ?? 0, units)}.`}
-          >
-            <Action onPress={() => text.onChange(`${line.trim()} ${meant}`)}>{`Use ${line.trim()} ${meant}`}</Action>
-          </Notice>
         ) : null}
       </View>
     </View>

@@ -28,29 +28,60 @@ function without(yarn: YarnSpec, key: keyof YarnSpec): YarnSpec {
   return isSized(yarn) && !isSized(rest) ? yarn : rest;
 }
 
+/** How thick a yarn is, as labels say it. */
+export function WeightPick({ yarn, onChange, thicknessError }: Omit<Props, 'nameError'>) {
+  const terms = useSettings((state) => state.terms);
+  return (
+    <Pick
+      label="Weight"
+      value={yarn.category === undefined ? UNKNOWN : String(yarn.category)}
+      options={[
+        { id: UNKNOWN, name: 'not known' },
+        ...CATEGORIES.map(({ id, name }) => ({ id: String(id), name: `${name[terms]} (${id})` })),
+      ]}
+      onChange={(id) => onChange(id === UNKNOWN ? without(yarn, 'category') : { ...yarn, category: Number(id) })}
+      hint={thicknessError ?? 'Weight, metres or wraps: any one of them is enough.'}
+    />
+  );
+}
+
 /** Name, thickness by whichever of three is at hand, fibre. */
 export function YarnFields({ yarn, onChange, nameError, thicknessError }: Props) {
-  const terms = useSettings((state) => state.terms);
+  return (
+    <FieldRow>
+      <NameLine yarn={yarn} onChange={onChange} nameError={nameError} />
+      <WeightPick yarn={yarn} onChange={onChange} thicknessError={thicknessError} />
+      <LabelFields yarn={yarn} onChange={onChange} />
+    </FieldRow>
+  );
+}
+
+function NameLine({ yarn, onChange, nameError }: Omit<Props, 'thicknessError'>) {
+  return (
+    <TextField
+      label="Yarn name"
+      value={yarn.name ?? ''}
+      error={nameError}
+      onChange={(name) => onChange(isBlank(name) ? without(yarn, 'name') : { ...yarn, name: upTo(name, 120) })}
+    />
+  );
+}
+
+/** What else its label says, where its thickness stands elsewhere. */
+export function MoreYarnFields(props: Omit<Props, 'nameError' | 'thicknessError'>) {
+  return (
+    <FieldRow>
+      <NameLine {...props} />
+      <LabelFields {...props} />
+    </FieldRow>
+  );
+}
+
+function LabelFields({ yarn, onChange }: Omit<Props, 'nameError' | 'thicknessError'>) {
   const put = (change: Partial<YarnSpec>) => onChange({ ...yarn, ...change });
   const fibres = yarn.fibre && !FIBRES.includes(yarn.fibre) ? [yarn.fibre, ...FIBRES] : FIBRES;
   return (
-    <FieldRow>
-      <TextField
-        label="Yarn name"
-        value={yarn.name ?? ''}
-        error={nameError}
-        onChange={(name) => (isBlank(name) ? onChange(without(yarn, 'name')) : put({ name: upTo(name, 120) }))}
-      />
-      <Pick
-        label="Weight"
-        value={yarn.category === undefined ? UNKNOWN : String(yarn.category)}
-        options={[
-          { id: UNKNOWN, name: 'not known' },
-          ...CATEGORIES.map(({ id, name }) => ({ id: String(id), name: `${name[terms]} (${id})` })),
-        ]}
-        onChange={(id) => (id === UNKNOWN ? onChange(without(yarn, 'category')) : put({ category: Number(id) }))}
-        hint={thicknessError ?? 'Weight, metres or wraps: any one of them is enough.'}
-      />
+    <>
       <YarnageField yarn={yarn} onChange={put} onClear={() => onChange(without(yarn, 'metresPer100g'))} />
       <NumberField
         label="One ball weighs"
@@ -77,6 +108,6 @@ export function YarnFields({ yarn, onChange, nameError, thicknessError }: Props)
         options={[{ id: UNKNOWN, name: 'not known' }, ...fibres.map((id) => ({ id, name: id }))]}
         onChange={(fibre) => (fibre === UNKNOWN ? onChange(without(yarn, 'fibre')) : put({ fibre }))}
       />
-    </FieldRow>
+    </>
   );
 }

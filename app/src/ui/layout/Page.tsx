@@ -4,6 +4,7 @@ import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { Action } from '@/ui/actions/Action';
 import { KeepingLines } from '@/ui/notices/KeepingLines';
+import { ThumbBar } from './ThumbBar';
 import { Title } from './Title';
 import { Words } from './Words';
 
@@ -99,15 +100,16 @@ function PageHead({ title, says, main }: Head) {
 }
 
 function AtTheThumb({ main }: Head) {
-  const colours = useColours();
   const wide = useWide();
   if (wide || !main) return null;
   return (
-    <View style={[STYLES.thumb, { borderColor: colours.line, backgroundColor: colours.chalk }]}>
-      <Action main onPress={main.do}>
-        {main.name}
-      </Action>
-    </View>
+    <ThumbBar>
+      <View style={{ flexGrow: 1 }}>
+        <Action main onPress={main.do}>
+          {main.name}
+        </Action>
+      </View>
+    </ThumbBar>
   );
 }
 
@@ -120,5 +122,4 @@ const STYLES = StyleSheet.create({
   body: { padding: PAGE.padding, gap: 20 },
   item: { paddingHorizontal: PAGE.padding, paddingBottom: 10 },
   head: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 8 },
-  thumb: { borderTopWidth: 1, paddingHorizontal: 20, paddingVertical: 8 },
 });

@@ -30,7 +30,7 @@ it('what is shown is off by half a step at most, and a step is never larger than
 });
 
 it('a difference below half its uncertainty is nothing', () => {
-  expect(formatDifference(-0.6, 6.1)).toBe('about 0 (± 5 mm)');
+  expect(formatDifference(-0.6, 6.1)).toBe('within 5 mm');
   expect(formatDifference(8.2, 3)).toBe('+8 mm');
   expect(formatDifference(-8.2, 3)).toBe('−8 mm');
 });

@@ -31,9 +31,9 @@ export function formatKnown(mm: number, sd = 1, unit: LengthUnit = 'mm'): string
   return formatLength(Math.round(mm / step) * step, unit);
 }
 
-/** The difference of two lengths: what is less than half its own uncertainty is nothing, `about 0 (± 6 mm)`. */
+/** The difference of two lengths: what is less than half its own uncertainty is nothing, `within 6 mm`. */
 export function formatDifference(mm: number, sd: number, unit: LengthUnit = 'mm'): string {
-  if (Math.abs(mm) < sd / 2) return `about 0 (± ${formatKnown(sd, sd, unit)})`;
+  if (Math.abs(mm) < sd / 2) return `within ${formatKnown(sd, sd, unit)}`;
   const sign = mm > 0 ? '+' : '−';
   return `${sign}${formatKnown(Math.abs(mm), sd, unit)}`;
 }

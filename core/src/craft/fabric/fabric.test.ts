@@ -2,8 +2,18 @@ import fc from 'fast-check';
 import { prior } from '../../base/figure';
 import { doubtGauge, workFabric } from './fabric';
 import { fitness, gapOf, sameCountsOn } from './fitness';
+import { hookFor } from './hooks';
 import { onHook, swatchOf } from './swatch';
-import { gaugeSpread, measuredOf, PIECE_STRAYS, updateGauge, type GaugeMeasure } from './gauge';
+import {
+  countingOf,
+  gaugeSpread,
+  measuredOf,
+  PIECE_STRAYS,
+  saidCounted,
+  unsaidCounts,
+  updateGauge,
+  type GaugeMeasure,
+} from './gauge';
 import { CATEGORIES, yarnDiameter } from './yarn';
 import type { FabricSpec } from './types';
 
@@ -199,6 +209,7 @@ describe('how it was counted', () => {
   it('adds what was not counted, and widens what was guessed at', () => {
     expect([of({}).count, of({ counted: 'whole' }).count, of({ counted: 'anywhere' }).count]).toEqual([20, 20.5, 21]);
     expect(of({ counted: 'reaching' }).count).toBe(19.5);
+    expect(of({ counted: 'whole', count: 20.5 })).toMatchObject({ count: 20.625, q: 0.19 });
     expect(gaugeSpread(of({ counted: 'anywhere' }))).toBeGreaterThan(gaugeSpread(of({ counted: 'whole' })));
   });
 
@@ -319,5 +330,54 @@ describe('thickness', () => {
     const double = fabric.also('double', 'rows').thickness;
     expect(double.value).toBeCloseTo((4.5 * 1.6) / 1.8, 9);
     expect(double.sd!).toBeGreaterThan(0.1);
+  });
+});
+
+describe('a hook for a yarn', () => {
+  it.each([
+    [{ category: 1 }, 2.5],
+    [{ metresPer100g: 190 }, 4],
+    [{ category: 5 }, 5.5],
+    [{ metresPer100g: 5000 }, 1],
+    [{ metresPer100g: 5 }, 25],
+  ])('%o is worked firmly on %d mm', (yarn, hook) => {
+    expect(hookFor(yarn)).toBe(hook);
+  });
+});
+
+describe('how it was counted', () => {
+  const gauge = {
+    stitches: [
+      { count: 20, overMm: 118 },
+      { count: 17, overMm: 100, counted: 'whole' as const },
+    ],
+    chains: [{ count: 40, reaches: 'round' as const }],
+  };
+
+  it('is asked of what does not say it, and of nothing else', () => {
+    expect(unsaidCounts(gauge)).toEqual([{ count: 20, overMm: 118 }]);
+    expect(unsaidCounts({})).toEqual([]);
+  });
+
+  it('once said it is asked no more, and what said it keeps its own', () => {
+    const said = saidCounted(gauge, 'edges');
+    expect(unsaidCounts(said)).toEqual([]);
+    expect(said.stitches!.map(({ counted }) => counted)).toEqual(['edges', 'whole']);
+    expect(said.chains).toEqual(gauge.chains);
+  });
+
+  it('whole ones and a half: the mean of those who type a half from a quarter on and those who wait for it', () => {
+    const seen = (from: number) => {
+      const left = Array.from({ length: 4000 }, (_, index) => (index + 0.5) / 4000).filter(
+        (rest) => rest >= from && rest < from + 0.5,
+      );
+      return left.map((rest) => rest - 0.5);
+    };
+    const rests = [...seen(0.25), ...seen(0.5)];
+    const mean = rests.reduce((sum, rest) => sum + rest, 0) / rests.length;
+    const sd = Math.sqrt(rests.reduce((sum, rest) => sum + (rest - mean) ** 2, 0) / rests.length);
+    const { more, q } = countingOf({ count: 20.5, counted: 'whole' });
+    expect(more).toBeCloseTo(mean, 3);
+    expect(q).toBeCloseTo(sd, 2);
   });
 });

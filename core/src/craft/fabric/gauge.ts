@@ -38,6 +38,18 @@ export const COUNTINGS: Readonly<Record<Counted, Counting>> = {
   reaching: { more: -0.5, q: 0.29 },
 };
 
+/**
+ * Whole ones and a half in a length: some type a half from a quarter on and some once it is there, so that a quarter of one is
+ * over in the mean of the two, and the half typed already has it or not (law, handbook 2.1).
+ */
+const WITH_A_HALF: Counting = { more: 0.125, q: 0.19 };
+
+/** What was not counted of a measure, by how it was. */
+export function countingOf({ count, counted, reaches }: GaugeMeasure): Counting {
+  const hasHalf = counted === 'whole' && Math.abs((count % 1) - 0.5) < 1e-9;
+  return hasHalf ? WITH_A_HALF : COUNTINGS[counted ?? (reaches ? 'reaching' : 'edges')];
+}
+
 /** How the swatch was when it was measured. */
 export type SwatchState = 'as-worked' | 'blocked' | 'washed';
 
@@ -56,6 +68,22 @@ export interface GaugeSpec {
   pattern?: FieldValues;
   /** The hook it was worked with, where that is not the fabric's own. */
   hookMm?: number;
+}
+
+const LISTED = ['stitches', 'rows', 'roundStitches', 'rounds', 'chains'] as const;
+
+const isUnsaid = ({ counted, reaches }: GaugeMeasure): boolean => counted === undefined && reaches === undefined;
+
+/** The measures of a gauge that do not say how they were counted: a piece said to fit can miss by it (handbook 2.1). */
+export const unsaidCounts = (gauge: GaugeSpec): readonly GaugeMeasure[] =>
+  LISTED.flatMap((list) => gauge[list] ?? []).filter(isUnsaid);
+
+/** A gauge whose measures were all counted so, but for those that say so themselves. */
+export function saidCounted(gauge: GaugeSpec, counted: Counted): GaugeSpec {
+  const said = LISTED.flatMap((list) =>
+    gauge[list] ? [[list, gauge[list].map((one) => (isUnsaid(one) ? { ...one, counted } : one))]] : [],
+  );
+  return { ...gauge, ...(Object.fromEntries(said) as Partial<GaugeSpec>) };
 }
 
 /** A gauge measure with its length in mm and that length's standard uncertainty. */
@@ -77,7 +105,7 @@ export interface Measured {
  */
 export function measuredOf(measure: GaugeMeasure, girth?: Figure<'mm'>): Measured {
   const round = measure.reaches === 'round' && girth;
-  const { more, q } = COUNTINGS[measure.counted ?? (measure.reaches ? 'reaching' : 'edges')];
+  const { more, q } = countingOf(measure);
   // one chain that reaches is one chain
   const of = { count: Math.max(0.5, measure.count + more), q, onPiece: measure.on === 'piece' };
   if (round) return { ...of, mm: girth.value, sdMm: girth.sd ?? 0, from: 'reaches round the item' };

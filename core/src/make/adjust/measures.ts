@@ -161,7 +161,7 @@ function measured(
     count,
     overMm,
     ...(method ? { by: method } : {}),
-    ...(counted === 'whole' ? { counted: 'whole' } : {}),
+    counted: counted === 'whole' ? 'whole' : 'edges',
     ...(id === built.pieces[0]!.id ? { on: 'piece' } : {}),
   };
 }

@@ -7,17 +7,29 @@ import {
   type FieldValues,
   type Measure,
   type BarSection,
+  type Plan,
+  withWhatGoes,
 } from '@keep-snug/core';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { Action } from '@/ui/actions/Action';
 import { FieldRow } from '@/ui/layout/FieldRow';
 import { faultAt, OptionFields } from '@/ui/fields/OptionFields';
 import { Pick } from '@/ui/fields/Pick';
 import { RadioList } from '@/ui/fields/RadioList';
 import { Words } from '@/ui/layout/Words';
+import { Notice } from '@/ui/notices/Notice';
 import { MeasureField } from '@/ui/fields/MeasureField';
 import type { StageProps } from './definition';
 
 const NONE = '';
+
+/** What came with what it is carried by, and the plan without it. */
+interface Came {
+  bare: Plan;
+  names: readonly string[];
+  because: string;
+}
 
 /** What carries the finished piece: nothing, a bar, or the body. */
 export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>) {
@@ -25,6 +37,14 @@ export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>
   const definition = CARRIERS.find(({ id }) => id === carrier?.kind);
   const set = (next: CarrierSpec | undefined) =>
     edit(({ carrier: _old, ...old }) => (next ? { ...old, carrier: next } : old));
+  const [came, setCame] = useState<Came | null>(null);
+  const carry = (kind: string) => {
+    if (kind === NONE) return set(undefined);
+    const next: Plan = { ...plan, carrier: carrierDefinition(kind as CarrierSpec['kind']).start };
+    const { plan: whole, added } = withWhatGoes(next);
+    setCame(added.length > 0 ? { bare: next, names: added.map(({ name }) => name), because: added[0]!.because } : null);
+    edit(() => whole);
+  };
   const missing = faultAt(faults, 'carrier') ?? faultAt(faults, 'carrier.section');
   return (
     <View style={{ gap: 8 }}>
@@ -33,10 +53,24 @@ export function CarrierFields({ plan, faults, edit }: Omit<StageProps, 'worked'>
           label="Carried by"
           value={carrier?.kind ?? NONE}
           options={[{ id: NONE, name: 'nothing (hand or pocket)' }, ...CARRIERS]}
-          onChange={(kind) => set(kind === NONE ? undefined : carrierDefinition(kind as CarrierSpec['kind']).start)}
+          onChange={carry}
           hint={definition?.examples ?? ''}
         />
       </FieldRow>
+      {came && carrier ? (
+        <Notice tone="sea" word={`With it: ${came.names.join(', ').toLowerCase()}`} text={came.because}>
+          <View style={{ flexDirection: 'row' }}>
+            <Action
+              onPress={() => {
+                setCame(null);
+                edit(() => came.bare);
+              }}
+            >
+              Take it off again
+            </Action>
+          </View>
+        </Notice>
+      ) : null}
       {missing ? (
         <Words as="small" tone="rowan">
           {missing}

@@ -1,5 +1,7 @@
 import {
   countMeasures,
+  gaugeText,
+  type LengthUnit,
   isOfAnotherStitch,
   onHook,
   shapeDefinition,
@@ -18,6 +20,7 @@ import {
 } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
+import { Fold } from '@/ui/layout/Fold';
 import { FieldRow } from '@/ui/layout/FieldRow';
 import { FigureLine } from '@/ui/lists/FigureLine';
 import { NumberField } from '@/ui/fields/NumberField';
@@ -35,12 +38,16 @@ import type { Stage, StageProps } from './definition';
 
 function Body({ plan, worked, faults, edit }: StageProps) {
   const { fabric } = plan;
+  const { units } = useReader();
   const { bands = [] } = fabric;
   const put = (next: FabricSpec) => edit((old) => ({ ...old, fabric: next }));
   const shape = shapeDefinition(plan.shape.kind)!;
+  const isIn = (part: string) => faults.some(({ path }) => path.startsWith(`fabric.${part}`));
   return (
     <View style={{ gap: 8 }}>
-      <HeldYarns fabric={fabric} onChange={put} />
+      <HeldYarns fabric={fabric} onChange={put}>
+        {fabric.yarn ? <RepeatPart plan={plan} edit={edit} whole={faults.length === 0} /> : null}
+      </HeldYarns>
       <FieldRow>
         <NumberField
           label="Hook"
@@ -53,6 +60,19 @@ function Body({ plan, worked, faults, edit }: StageProps) {
         />
       </FieldRow>
       <StitchPart plan={plan} faults={faults} edit={edit} />
+      <Fold
+        title={isSwatched(fabric) ? 'How it was measured' : 'Measure a swatch'}
+        says={worked ? gaugeLine(fabric, worked, units) : 'stitches and rows'}
+        wrong={isIn('gauge')}
+      >
+        <SwatchPart fabric={fabric} onChange={put} worked={shape.worked} />
+        {worked ? (
+          <View>
+            <Sizes fabric={worked.fabric} />
+            {faults.length === 0 ? <OtherHooks fabric={fabric} /> : null}
+          </View>
+        ) : null}
+      </Fold>
       {bands.length > 0 || shape.bands ? (
         <BandFields
           bands={bands}
@@ -62,17 +82,15 @@ function Body({ plan, worked, faults, edit }: StageProps) {
           onChange={(next) => edit(({ picks: _picks, ...old }) => ({ ...old, fabric: { ...old.fabric, bands: next } }))}
         />
       ) : null}
-      <SwatchPart fabric={fabric} onChange={put} />
-      {fabric.yarn ? <RepeatPart plan={plan} edit={edit} whole={faults.length === 0} /> : null}
-      {worked ? (
-        <View>
-          <Sizes fabric={worked.fabric} />
-          {faults.length === 0 ? <OtherHooks fabric={fabric} /> : null}
-        </View>
-      ) : null}
     </View>
   );
 }
+
+/** Whether its stitch was measured, and not another one's. */
+const isSwatched = (fabric: FabricSpec): boolean => countMeasures(fabric.gauge ?? {}) > 0 && !isOfAnotherStitch(fabric);
+
+const gaugeLine = (fabric: FabricSpec, { gauges }: Worked, units: LengthUnit): string =>
+  `${isSwatched(fabric) ? 'measured' : 'estimated'}: ${gaugeText(gauges[0]!, units)}`;
 
 /** The stitch, and what can be set of it. */
 function StitchPart({ plan: { fabric }, faults, edit }: Omit<StageProps, 'worked'>) {
@@ -131,8 +149,7 @@ export const fabricStage: Stage = {
   name: 'Fabric',
   owns: ['fabric'],
   summary: ({ fabric }, worked, say) => {
-    const isSwatched = countMeasures(fabric.gauge ?? {}) > 0 && !isOfAnotherStitch(fabric);
-    const size = worked ? `; ${isSwatched ? '' : 'estimate '}${say.gauge(worked.gauges[0]!)}` : '';
+    const size = worked ? `; ${isSwatched(fabric) ? '' : 'estimate '}${say.gauge(worked.gauges[0]!)}` : '';
     const bands = fabric.bands?.length ? ` and more in ${fabric.bands.length} bands` : '';
     return `${yarnOf(fabric).name ?? 'yarn'}, ${say.term(fabric.stitch)}${bands}, hook ${fabric.hookMm} mm${size}`;
   },

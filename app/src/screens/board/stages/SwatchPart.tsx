@@ -28,10 +28,12 @@ const NONE = '';
 interface Props {
   fabric: FabricSpec;
   onChange: (fabric: FabricSpec) => void;
+  /** How the piece is worked: such a swatch says the most of it. */
+  worked: 'rows' | 'rounds';
 }
 
 /** What is known of the stitch's size: a swatch, the maker's own hand, or an estimate. */
-export function SwatchPart({ fabric, onChange }: Props) {
+export function SwatchPart({ fabric, onChange, worked }: Props) {
   const { terms } = useReader();
   const isOther = isOfAnotherStitch(fabric);
   const hook = otherHookOf(fabric);
@@ -47,7 +49,7 @@ export function SwatchPart({ fabric, onChange }: Props) {
         </Words>
       ) : null}
       {hook === undefined || isOther ? null : <OnAnotherHook fabric={fabric} hook={hook} onChange={onChange} />}
-      <GaugeEditor round gauge={gauge} onChange={(next) => onChange({ ...fabric, gauge: next })} />
+      <GaugeEditor round worked={worked} gauge={gauge} onChange={(next) => onChange({ ...fabric, gauge: next })} />
       {isMeasured ? <KeepSwatch fabric={fabric} /> : <OwnHand fabric={fabric} onChange={onChange} />}
       {isMeasured || isOther ? null : (
         <Words as="small" tone="thread">
@@ -59,7 +61,7 @@ export function SwatchPart({ fabric, onChange }: Props) {
 }
 
 /** What was measured on another hook: its sizes follow, unless it is the hook that was mistyped. */
-function OnAnotherHook({ fabric, hook, onChange }: Props & { hook: number }) {
+function OnAnotherHook({ fabric, hook, onChange }: Omit<Props, 'worked'> & { hook: number }) {
   const { hookMm: _other, ...gauge } = fabric.gauge!;
   return (
     <View>
@@ -74,7 +76,7 @@ function OnAnotherHook({ fabric, hook, onChange }: Props & { hook: number }) {
 }
 
 /** The swatches of this yarn, those on this hook first, those in another stitch or on another hook by its name. */
-function SwatchPick({ fabric, isMeasured, onChange }: Props & { isMeasured: boolean }) {
+function SwatchPick({ fabric, isMeasured, onChange }: Omit<Props, 'worked'> & { isMeasured: boolean }) {
   const { terms } = useReader();
   const yarn = useYarnInBox(yarnOf(fabric));
   const swatches = useShelf('swatches');
@@ -138,7 +140,7 @@ function KeepSwatch({ fabric }: Pick<Props, 'fabric'>) {
 }
 
 /** Estimating by what the swatches in the box show of the maker's own hand. */
-function OwnHand({ fabric, onChange }: Props) {
+function OwnHand({ fabric, onChange }: Omit<Props, 'worked'>) {
   const hand = useHand(yarnOf(fabric));
   const word = useWord();
   if (!hand) return null;

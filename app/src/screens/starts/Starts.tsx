@@ -1,0 +1,80 @@
+import { FIRST_FABRIC, readStart, STARTS, type StartDefinition } from '@keep-snug/core';
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { useShelf } from '@/data/library';
+import { useSettings } from '@/data/settings';
+import { Drawing } from '@/drawing/Drawing';
+import { useIdleTurn } from '@/platform/idleQueue';
+import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
+import { useColours } from '@/theme/useTheme';
+import { Action } from '@/ui/actions/Action';
+import { Press } from '@/ui/actions/Press';
+import { RoomBar } from '@/ui/layout/RoomBar';
+import { Title } from '@/ui/layout/Title';
+import { useBox } from '@/ui/layout/useBox';
+import { Words } from '@/ui/layout/Words';
+
+/** "What do you want to make?": a shelf of covers, each as it often comes out. */
+export function Starts() {
+  const colours = useColours();
+  const router = useRouter();
+  const { box, onLayout } = useBox();
+  const hasThings = useShelf('things').length > 0;
+  const across = Math.max(2, Math.min(4, Math.floor(box.width / 190)));
+  const width = Math.floor((box.width - (across - 1) * GAP) / across);
+  return (
+    <View style={{ flex: 1, backgroundColor: colours.chalk }}>
+      <RoomBar back={{ to: '/', name: 'the bench' }}>
+        <Title style={STYLES.title}>What do you want to make?</Title>
+      </RoomBar>
+      <ScrollView role="main" contentContainerStyle={{ alignItems: 'center' }}>
+        <View style={STYLES.page}>
+          <View style={{ flexDirection: 'row' }}>
+            <Action onPress={() => router.push('/new')}>
+              {hasThings ? 'For one of my things, or something else' : 'Something else: measure it'}
+            </Action>
+          </View>
+          <View onLayout={onLayout} style={STYLES.shelf}>
+            {box.width > 0 ? STARTS.map((start) => <Card key={start.id} start={start} width={width} />) : null}
+          </View>
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+/** One cover: its drawing, its name, and what sets it apart. */
+function Card({ start, width }: { start: StartDefinition; width: number }) {
+  const colours = useColours();
+  const router = useRouter();
+  const reader = useReader();
+  const units = useSettings((state) => state.units);
+  const { plan } = useMemo(() => readStart(start, {}, FIRST_FABRIC, units), [start, units]);
+  const isItsTurn = useIdleTurn(reckonedFor(plan, reader) !== null);
+  const views = isItsTurn ? (reckonFor(plan, reader).worked?.views ?? []) : [];
+  const view = views.find(({ id }) => id === 'folded') ?? views[0];
+  return (
+    <Press
+      label={`${start.name}: ${start.says}`}
+      onPress={() => router.push(`/start/${start.id}`)}
+      style={{ ...STYLES.card, width, backgroundColor: colours.surface, borderColor: colours.line }}
+    >
+      <View style={{ height: TALL }}>{view ? <Drawing view={view} height={TALL} bare /> : null}</View>
+      <Words as="strong">{start.name}</Words>
+      <Words as="small" tone="faint">
+        {start.says}
+      </Words>
+    </Press>
+  );
+}
+
+const GAP = 12;
+const TALL = 116;
+
+const STYLES = StyleSheet.create({
+  title: { fontSize: 20, flex: 1 },
+  page: { width: '100%', maxWidth: 880, padding: 20, gap: 12 },
+  shelf: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
+  card: { justifyContent: 'flex-start', padding: 12, gap: 4, borderWidth: 1 },
+});

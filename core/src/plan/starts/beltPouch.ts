@@ -1,0 +1,14 @@
+import { boxAsks, type StartDefinition } from './definition';
+
+export const beltPouch: StartDefinition = {
+  id: 'belt-pouch',
+  name: 'Belt pouch',
+  says: 'firm, in layers, worn on a belt',
+  asks: boxAsks([52, 158, 16]),
+  plan: {
+    thing: { kind: 'slab', name: 'pliers' },
+    shape: { kind: 'layered' },
+    fit: { name: 'slides' },
+    fittings: [{ kind: 'flap' }],
+  },
+};

@@ -1,0 +1,14 @@
+import { boxAsks, type StartDefinition } from './definition';
+
+export const notebookWrap: StartDefinition = {
+  id: 'notebook-wrap',
+  name: 'Notebook wrap',
+  says: 'rows run round it; ties hold it shut',
+  asks: boxAsks([105, 148, 14]),
+  plan: {
+    thing: { kind: 'slab', name: 'notebook' },
+    shape: { kind: 'strip-along' },
+    fit: { name: 'snug' },
+    fittings: [{ kind: 'flap' }],
+  },
+};
