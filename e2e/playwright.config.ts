@@ -22,7 +22,14 @@ export default defineConfig({
   expect: { timeout: 40_000 },
   // a small machine may stand still for a moment; what passes only when retried is told, and twice in a run is a failure
   retries: 1,
-  use: { browserName: 'chromium', launchOptions: browser, locale: 'en-GB', serviceWorkers: 'block' },
+  // what is not there is not waited for till the end
+  use: {
+    browserName: 'chromium',
+    actionTimeout: 60_000,
+    launchOptions: browser,
+    locale: 'en-GB',
+    serviceWorkers: 'block',
+  },
   projects: [
     { name: 'wide', grepInvert: /@phone-only/, use: { viewport: { width: 1280, height: 800 } } },
     {

@@ -257,7 +257,10 @@ export {
   type MakeState,
   nextCount,
   type StepPlace,
+  tapeChecks,
+  usedGrams,
   tapeOf,
+  type TapeCheck,
 } from './make/log';
 export { type Caution } from './craft/cautions';
 export { type Plan, PLAN_FORMAT } from './plan/plan';

@@ -1,5 +1,5 @@
 import type { Plan } from '@keep-snug/core';
-import { choose, expect, field, openStage, test, BOTH_SIZES, PHONE_PLAN } from '../testServer';
+import { choose, expect, field, openStage, test, unfold, BOTH_SIZES, PHONE_PLAN } from '../testServer';
 
 const TOTE = '/plan/b0000000-0000-4000-8000-000000000016';
 const FLASK = '/plan/b0000000-0000-4000-8000-000000000009';
@@ -58,6 +58,7 @@ test('a repair is one press: a loop too small, a foundation too tight', async ({
   await page.getByRole('button', { name: /^Chain \d+\.$/ }).click();
   await expect(page.getByText(/does not pass over its button/)).toBeHidden();
   await openStage(page, 'Fabric');
+  await unfold(page, 'How it was measured');
   await page
     .getByRole('group', { name: 'Chains' })
     .getByRole('textbox', { name: 'Length of the chains' })

@@ -35,7 +35,7 @@ test('a hook case in staggered spikes, joined in one pass with its flap, snaps i
   await fitted(page, 'Flap');
   await fitted(page, 'Snap');
   await choose(page, 'Where', 'two, in the flap’s corners');
-  await fitted(page, 'Dividers');
+  // each tool had its channel from the start
   await field(page, 'Channel to make shallower').fill('4');
   await expect(page.getByText(/^From the left: .*slim|^From the left: /)).toBeVisible();
   const chain = await page.getByRole('heading', { name: /^Chain \d+, skip 1: \d+ stitches/ }).textContent();

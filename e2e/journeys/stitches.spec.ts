@@ -4,6 +4,7 @@ import {
   expect,
   field,
   openStage,
+  unfold,
   PHONE_MAKE,
   PHONE_PLAN,
   planAt,
@@ -103,6 +104,7 @@ test('every stitch is found by a word of it, and a practice swatch becomes the g
   await page.goto(server.url + planAt(2));
   await openStage(page, 'Fabric');
   await choose(page, 'Stitch', 'half double crochet');
+  await unfold(page, 'Measure a swatch');
   await choose(page, 'Swatch', 'half double crochet on 4 mm');
   await expect(page.getByRole('button', { name: /^Stitches to 10 cm: 17\. Workings/ })).toBeVisible();
 });

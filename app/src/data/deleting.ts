@@ -1,6 +1,7 @@
 import type { DocumentKind } from '@keep-snug/core/documents';
 import { create } from 'zustand';
 import { everyHeld, useLibrary } from './library';
+import { settleYarn } from './takeFromBox';
 import type { LocalDocument } from './types';
 
 interface Last {
@@ -32,6 +33,8 @@ export const useDeleting = create<Deleting>()((set, get) => ({
     const held = heldNow(kind, id);
     if (!held) return;
     useLibrary.getState().remove(kind, id);
+    // its yarn comes back to the box
+    if (kind === 'makes') settleYarn(id);
     set({ last: { done: 'Deleted', kind, id, name, held } });
   },
   takeTheirs: (kind, id, name) => {
@@ -54,6 +57,7 @@ export const useDeleting = create<Deleting>()((set, get) => ({
     // where the server knows of it already, it comes back as one that was deleted
     if (heldNow(kind, id)) putBack([{ kind, id, held }]);
     else lay(kind, id, held.body);
+    if (kind === 'makes') settleYarn(id);
     set({ last: null });
   },
   forget: () => set({ last: null }),

@@ -5,10 +5,13 @@ import {
   nextStep,
   paceWithin,
   partsOf,
+  tapeChecks,
   planFollowed,
   stepsToMake,
   tapeOf,
+  type KeptEvent,
   type MakingStep,
+  type TapeCheck,
   type Make,
   type MakePart,
   type MakeState,
@@ -34,6 +37,10 @@ export interface Progress {
   lengthMm: number;
   /** Where sections and pieces end along the tape, mm. */
   marksMm: readonly number[];
+  /** When the tape is laid on the work. */
+  checks: readonly TapeCheck[];
+  /** Those of them along the tape: measured, passed without, still to come. */
+  checksAt: readonly CheckAt[];
   /** Rows or rounds done of the piece on the hook. */
   rowsDone: number;
   /** What is made by itself, each with its own progress, and which of them is on the hook. */
@@ -41,6 +48,12 @@ export interface Progress {
   part: string | undefined;
   /** How fast it goes, and what is left at that pace, minutes; nothing before it shows. */
   pace: (Pace & { left: number }) | undefined;
+}
+
+/** Where along the tape it is asked for, and what came of it. */
+export interface CheckAt {
+  mm: number;
+  is: 'measured' | 'passed' | 'ahead';
 }
 
 /** A row or a round, as it begins a line. */
@@ -66,6 +79,7 @@ export function useProgress(id: string, make: Make, chosen?: string): Progress |
   const { worked: told } = reckonFor(plan, reader);
   const steps = useMemo(() => stepsToMake(told?.steps ?? []), [told]);
   const state = useMemo(() => foldMake(events, steps), [events, steps]);
+  const checks = useMemo(() => (told ? tapeChecks(steps, ringedIn(told)) : []), [told, steps]);
   const pace = useMemo(() => paceWithin(plan, steps, events), [plan, steps, events]);
   if (!told) return null;
   const worked = { ...told, steps };
@@ -86,9 +100,24 @@ export function useProgress(id: string, make: Make, chosen?: string): Progress |
     ),
     lengthMm: tape.length,
     marksMm: tape.marks,
+    checks,
+    checksAt: checks
+      .filter(({ piece: of }) => tape.starts[of] !== undefined)
+      .map(({ step, piece: of, mm }) => ({
+        mm: tape.starts[of]! + mm,
+        is: measuredAfter(events, step) ? 'measured' : isDone.has(step) ? 'passed' : 'ahead',
+      })),
     rowsDone: done.filter((step) => step.row !== null && step.piece === piece.id && step.copy === next?.copy).length,
     parts: partsOf(steps, told.pieces, isDone),
     part: next && (next.copy === undefined ? next.piece : `${next.piece}@${next.copy}`),
     pace: pace && { ...pace, left: minutesLeft(plan, worked, isDone, pace.factor) },
   };
 }
+
+/** Pieces that begin in a ring. */
+const ringedIn = ({ pieces }: Worked): ReadonlySet<string> =>
+  new Set(pieces.filter(({ foundation }) => foundation.kind === 'ring').map(({ id }) => id));
+
+/** Whether something was measured when this was the last step done. */
+export const measuredAfter = (events: readonly KeptEvent[], step: string): boolean =>
+  events.some((event) => event.kind === 'measured' && event.atStep === step);

@@ -1,5 +1,5 @@
 import { duration, isBlank, MAKE_FORMAT, notionsText, plural, roundedAmount, upTo } from '@keep-snug/core';
-import { batchTotals, variantPlan, type BatchRecord } from '@keep-snug/core/batches';
+import { batchTotals, variantPlan, yarnLabel, type BatchRecord } from '@keep-snug/core/batches';
 import { dayText, withWanted } from '@keep-snug/core/sittings';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
@@ -75,18 +75,27 @@ function Wanted({ id }: { id: string }) {
 
 /** What to buy and how long it takes, all pieces together. */
 function Totals({ batch, now }: { batch: BatchRecord; now: Extract<BatchNow, { ok: true }> }) {
-  const { yarns, notions, minutes, pieces } = useMemo(() => batchTotals(batch, now.worked), [batch, now.worked]);
+  const box = useShelf('yarns');
+  const { yarns, notions, minutes, pieces } = useMemo(
+    () =>
+      batchTotals(batch, now.worked, {
+        there: (label) => box.find(([, { body }]) => yarnLabel(body.yarn) === label)?.[1].body.gramsLeft,
+        still: (variant) =>
+          now.pieces.reduce((sum, piece) => sum + (piece.variant === variant ? 1 - piece.done : 0), 0),
+      }),
+    [batch, now, box],
+  );
   return (
     <CardBox label="To buy">
       <Words as="heading" level={2}>
         To buy
       </Words>
-      {yarns.map(({ name, metres, grams, balls }) => (
+      {yarns.map(({ name, metres, grams, there, balls }) => (
         <View key={name} style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12 }}>
           <Words style={{ flexGrow: 1, flexBasis: 160 }}>{name}</Words>
-          <Words as="strong">{balls === null ? `about ${roundedAmount(metres)} m` : plural(balls, 'ball')}</Words>
+          <Words as="strong">{buyText({ metres, grams: grams.value, there, balls })}</Words>
           <Words as="small" tone="faint" style={{ minWidth: 190 }}>
-            {`about ${roundedAmount(metres)} m, ${roundedAmount(grams.value)} g (± ${roundedAmount(grams.sd)})`}
+            {`about ${roundedAmount(metres)} m, ${roundedAmount(grams.value)} g (± ${roundedAmount(grams.sd)})${there === undefined ? '' : `; you have ${roundedAmount(there)} g`}`}
           </Words>
         </View>
       ))}
@@ -97,6 +106,23 @@ function Totals({ batch, now }: { batch: BatchRecord; now: Extract<BatchNow, { o
       <Words as="small">{`${plural(pieces, 'piece')}, about ${duration(minutes.value)} in all.`}</Words>
     </CardBox>
   );
+}
+
+/** What is missing of a yarn: nothing, whole balls, or so many metres. */
+function buyText({
+  metres,
+  grams,
+  there = 0,
+  balls,
+}: {
+  metres: number;
+  grams: number;
+  there: number | undefined;
+  balls: number | null;
+}): string {
+  if (balls !== null) return balls === 0 ? 'you have enough' : plural(balls, 'ball');
+  const short = metres * (1 - there / Math.max(grams, 1e-9));
+  return short <= 0 ? 'you have enough' : `about ${roundedAmount(short)} m`;
 }
 
 /** The order of work, yarn by yarn, each piece with its make. */

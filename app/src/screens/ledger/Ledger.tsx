@@ -42,6 +42,7 @@ import { Charts } from './Charts';
 import { Compare } from './Compare';
 import { finishedMake, fitsOf, latestOf, wordsOf, type Fits } from '@/data/finished';
 import type { LocalDocument } from '@/data/types';
+import { settleYarn } from '@/data/takeFromBox';
 import { FITTED } from '@/reading/fitted';
 
 /** What a finished piece looks like, where there is none. */
@@ -156,6 +157,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
               name: 'Move back to the bench',
               do: () => {
                 happened(id, { kind: 'reopened' });
+                settleYarn(id);
                 open(`/make/${id}`);
               },
             },

@@ -4,7 +4,8 @@ import { nothingHere, samplesHere, serverHasEvents } from '@/fixtures/serverHas'
 import { show } from '@/fixtures/show';
 import { useEvents } from '@/data/events';
 import { useLibrary } from '@/data/library';
-import { notYetTaken, takeFromBox } from '@/data/takeFromBox';
+import { settleYarn, takenBy } from '@/data/takeFromBox';
+import { useDeleting } from '@/data/deleting';
 import { finishedMake, fitsOf, wordsOf } from '@/data/finished';
 import { Ledger } from './Ledger';
 
@@ -92,15 +93,41 @@ it('tells time at the hook by the ticks, and yarn beside what was planned', () =
   expect(told.perMinute).toBeCloseTo(17.6, 1);
 });
 
-it('what is used comes off what the box has of that yarn, each gram once', () => {
-  const left = () =>
-    Object.values(useLibrary.getState().shelves.yarns).find(({ body }) => body.name === 'oat cotton')!.body.gramsLeft;
-  const { plan } = makeOf(MAKE_IDS.fieldPhone);
-  takeFromBox(plan, 12);
-  expect(left()).toBe(80);
-  takeFromBox({ ...plan, fabric: { ...plan.fabric, yarn: { metresPer100g: 100 } } }, 12);
-  expect(left()).toBe(80);
-  takeFromBox(plan, 200);
-  expect(left()).toBe(0);
-  expect([notYetTaken(30, []), notYetTaken(30, [50]), notYetTaken(30, [50, 38])]).toEqual([30, 30, 18]);
+describe('the yarn box and a make', () => {
+  const make = MAKE_IDS.fieldPhone;
+  const yarn = () =>
+    Object.values(useLibrary.getState().shelves.yarns).find(({ body }) => body.name === 'oat cotton')!.body;
+  const happen = (...list: Parameters<ReturnType<typeof useEvents.getState>['happened']>[1][]) => {
+    for (const what of list) useEvents.getState().happened(make, what);
+    settleYarn(make);
+  };
+
+  it('what is used comes off once, however often it is told', () => {
+    expect(yarn().gramsLeft).toBe(92);
+    happen({ kind: 'weighed', grams: 60 }, { kind: 'weighed', grams: 48 });
+    expect([yarn().gramsLeft, yarn().taken]).toEqual([80, { [make]: 12 }]);
+    settleYarn(make);
+    expect(yarn().gramsLeft).toBe(80);
+    happen({ kind: 'finished', grams: 30 });
+    expect(yarn().gramsLeft).toBe(62);
+  });
+
+  it('and comes back where the make is opened again, or given up', () => {
+    happen({ kind: 'weighed', grams: 60 }, { kind: 'weighed', grams: 48 }, { kind: 'finished', grams: 30 });
+    happen({ kind: 'reopened' });
+    expect(yarn().gramsLeft).toBe(80);
+    useDeleting.getState().remove('makes', make, 'phone pouch');
+    expect([yarn().gramsLeft, yarn().taken]).toEqual([92, undefined]);
+    useDeleting.getState().undo();
+    expect(yarn().gramsLeft).toBe(80);
+  });
+
+  it('never below nothing, and no more comes back than was taken', () => {
+    const record = { name: 'oat', yarn: { category: 4 }, gramsLeft: 10 };
+    const emptied = takenBy(record, 'm', 30);
+    expect(emptied).toEqual({ ...record, gramsLeft: 0, taken: { m: 10 } });
+    expect(takenBy(emptied, 'm', 0)).toEqual(record);
+    const unknown = { name: 'oat', yarn: { category: 4 } };
+    expect(takenBy(unknown, 'm', 30)).toEqual(unknown);
+  });
 });

@@ -27,12 +27,11 @@ import { TextField } from '@/ui/fields/TextField';
 import { Words } from '@/ui/layout/Words';
 import { useEvents, useMakeEvents } from '@/data/events';
 import { useSettings } from '@/data/settings';
-import { notYetTaken, takeFromBox } from '@/data/takeFromBox';
+import { settleYarn } from '@/data/takeFromBox';
 import { Learnt } from './Learnt';
 import { atTheHook } from '@/ui/lists/PaceLine';
 import { PictureField } from '@/ui/fields/PictureField';
 import type { Progress } from '@/reading/useProgress';
-import { weighedOf } from './WeighPanel';
 import { FITTED } from '../../reading/fitted';
 
 interface Props {
@@ -92,7 +91,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
     // asked once, at its field: what is kept all the same teaches nothing of the hand
     if (Object.entries(now).some(([key, doubt]) => asked[key as keyof FinishDoubts] !== doubt)) return setAsked(now);
     happened(id, finish);
-    if (grams) takeFromBox(make.plan, notYetTaken(grams, weighedOf(events)));
+    settleYarn(id);
     return setSaved(true);
   };
   if (saved)

@@ -139,6 +139,7 @@ export function MakeRoom({ id, held }: Props) {
           breadth={TAPE_BREADTH}
           outMm={progress.reachedMm}
           marks={progress.marksMm}
+          checks={progress.checksAt}
         />
         <View role="main" style={[STYLES.room, flat ? { flexDirection: left ? 'row-reverse' : 'row' } : null]}>
           <View style={STYLES.above}>

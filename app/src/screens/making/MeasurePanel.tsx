@@ -35,7 +35,7 @@ export function MeasurePanel({ id, make, progress, mended, onClose }: Props) {
   if (said && !again)
     return (
       <Panel title="What the tape says" onClose={onClose}>
-        <MendWays id={id} make={make} mended={mended} onTaken={onClose} />
+        <MendWays id={id} make={make} mended={mended} progress={progress} onTaken={onClose} />
         <Action onPress={() => setAgain(true)}>Measure something else</Action>
       </Panel>
     );

@@ -1,12 +1,10 @@
 import {
-  inOrder,
   lastingWays,
   planFollowed,
   roundedAmount,
   sectionWord,
-  standingEvents,
   yarnLeft,
-  type KeptEvent,
+  yarnOf,
   type Make,
   type MendChoice,
   type Worked,
@@ -19,12 +17,14 @@ import { MiniPiece } from '@/drawing/MiniPiece';
 import { Action } from '@/ui/actions/Action';
 import { FieldRow } from '@/ui/layout/FieldRow';
 import { NumberField } from '@/ui/fields/NumberField';
+import { Pick } from '@/ui/fields/Pick';
+import { Tabs } from '@/ui/layout/Tabs';
 import { Panel } from '@/ui/layout/Panel';
 import { ShareBar } from '@/ui/lists/ShareBar';
 import { Words } from '@/ui/layout/Words';
 import { useEvents, useMakeEvents } from '@/data/events';
 import { readBy, useReader } from '@/reading/useWorked';
-import { takeFromBox } from '@/data/takeFromBox';
+import { settleYarn } from '@/data/takeFromBox';
 import { eventsReadBy } from './useMended';
 import { asWritten, WaysOn } from './WaysOn';
 import { courseWord, type Progress } from '@/reading/useProgress';
@@ -37,37 +37,58 @@ interface Props {
   onClose: () => void;
 }
 
-/** The ball on the scale: how far it goes, and where it runs out. */
+const WAYS = [
+  { id: 'scale', name: 'on a scale' },
+  { id: 'eye', name: 'by eye' },
+] as const;
+
+/** The ball that is left: how far it goes, and where it runs out. */
 export function WeighPanel({ id, make, progress, onClose }: Props) {
   const happened = useEvents((state) => state.happened);
   const events = useMakeEvents(id);
+  const [way, setWay] = useState<(typeof WAYS)[number]['id']>('scale');
   const [grams, setGrams] = useState<number>();
   const plan = useMemo(() => planFollowed(make.plan, events), [make.plan, events]);
   const worked = progress.worked as Worked;
   const left = useMemo(() => yarnLeft(plan, worked, events), [plan, worked, events]);
   const weigh = () => {
-    happened(id, { kind: 'weighed', grams: grams! });
-    const before = weighedOf(events).at(-1);
-    if (before !== undefined && before > grams!) takeFromBox(make.plan, before - grams!);
+    happened(id, { kind: 'weighed', grams: grams!, ...(way === 'eye' ? { by: 'eye' } : {}) });
+    settleYarn(id);
     setGrams(undefined);
   };
   return (
     <Panel title="Weigh the ball" onClose={onClose}>
+      <Tabs
+        as="radio"
+        label="How you tell what is left"
+        options={WAYS}
+        value={way}
+        onChange={(next) => {
+          setWay(next);
+          setGrams(undefined);
+        }}
+      />
       <Words as="small" tone="faint">
-        Only the ball, without a bowl. Weighed once more some rows on, it tells what your stitches truly take.
+        {way === 'eye'
+          ? 'Told by eye it is known to about a fifth. A scale knows it to a gram.'
+          : 'Only the ball, without a bowl. Weighed once more some rows on, it tells what your stitches truly take.'}
       </Words>
-      <FieldRow>
-        <NumberField
-          key={events.length}
-          label="The ball weighs"
-          unit="g"
-          value={grams}
-          min={0}
-          max={100_000}
-          onChange={setGrams}
-          onNothing={() => setGrams(undefined)}
-        />
-      </FieldRow>
+      {way === 'eye' ? (
+        <ByEye key={events.length} ballGrams={yarnOf(plan.fabric).ballGrams} onSay={setGrams} />
+      ) : (
+        <FieldRow>
+          <NumberField
+            key={events.length}
+            label="The ball weighs"
+            unit="g"
+            value={grams}
+            min={0}
+            max={100_000}
+            onChange={setGrams}
+            onNothing={() => setGrams(undefined)}
+          />
+        </FieldRow>
+      )}
       <Action main={!left} disabled={grams === undefined} onPress={weigh}>
         See how far it goes
       </Action>
@@ -77,6 +98,52 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
         <Lasting id={id} make={make} left={left} progress={progress} onTaken={onClose} />
       ) : null}
     </Panel>
+  );
+}
+
+/** How much of a ball is left, as eyes tell it. */
+const SHARES = [
+  { id: '0.1', name: 'hardly any' },
+  { id: '0.25', name: 'a quarter' },
+  { id: '0.33', name: 'a third' },
+  { id: '0.5', name: 'half' },
+  { id: '0.67', name: 'two thirds' },
+  { id: '0.75', name: 'three quarters' },
+  { id: '0.9', name: 'nearly all' },
+] as const;
+
+/** A usual ball, until it is said what one weighs, g. */
+const USUAL_BALL_G = 50;
+
+/** What is left without a scale: a share of a ball, and what a whole one weighs. */
+function ByEye({ ballGrams, onSay }: { ballGrams: number | undefined; onSay: (grams: number) => void }) {
+  const [share, setShare] = useState('');
+  const [ball, setBall] = useState(ballGrams ?? USUAL_BALL_G);
+  const say = (of: string, whole: number) => of && onSay(Math.round(10 * Number(of) * whole) / 10);
+  return (
+    <FieldRow>
+      <Pick
+        label="Of the ball is left"
+        value={share}
+        options={[{ id: '', name: 'choose' }, ...SHARES]}
+        onChange={(next) => {
+          setShare(next);
+          say(next, ball);
+        }}
+      />
+      <NumberField
+        label="A whole ball weighs"
+        unit="g"
+        value={ball}
+        min={1}
+        max={5000}
+        onChange={(whole) => {
+          setBall(whole);
+          say(share, whole);
+        }}
+        onNothing={() => undefined}
+      />
+    </FieldRow>
   );
 }
 
@@ -104,10 +171,6 @@ function Lasting({ id, make, left, progress, onTaken }: LastingProps) {
   if (choices.length > 0) return <WaysOn choices={choices} onTake={take} />;
   return left.runsOut ? <Words as="small">{remedy(left.runsOut.section, progress)}</Words> : null;
 }
-
-/** What the ball weighed each time, g. */
-export const weighedOf = (events: readonly KeptEvent[]): number[] =>
-  standingEvents(inOrder(events)).flatMap((event) => (event.kind === 'weighed' ? event.grams : []));
 
 /** Surer than this nobody need worry. */
 const SURE = 0.95;

@@ -130,13 +130,25 @@ describe('the counter room', () => {
     open();
     fireEvent.press(screen.getByLabelText('Row 35 done'));
     expect(screen.getByText('A good moment for the tape')).toBeTruthy();
-    // put off, it comes again with the next row, and nothing waits for it
-    fireEvent.press(screen.getByText('Later'));
+    fireEvent.press(screen.getByText('Looks right'));
     expect(screen.queryByText('A good moment for the tape')).toBeNull();
     act(() => tick(steps(phoneId)[36]!));
-    expect(screen.getByText('A good moment for the tape')).toBeTruthy();
-    fireEvent.press(screen.getByText('Looks right'));
-    act(() => tick(steps(phoneId)[37]!));
+    expect(screen.queryByText('A good moment for the tape')).toBeNull();
+  });
+
+  it('takes what the tape says in place, and who works on leaves it unanswered', () => {
+    steps(phoneId).slice(23, 35).forEach(tick);
+    open();
+    fireEvent.press(screen.getByLabelText('Row 35 done'));
+    fireEvent.changeText(screen.getByLabelText('All 35 rows so far'), '17,5 cm');
+    fireEvent.press(screen.getByText('Keep it'));
+    expect(useEvents.getState().byMake[phoneId]!.at(-1)).toMatchObject({
+      kind: 'measured',
+      what: 'rows',
+      count: 35,
+      mm: 175,
+      by: 'tape',
+    });
     expect(screen.queryByText('A good moment for the tape')).toBeNull();
   });
 

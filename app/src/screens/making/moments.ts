@@ -1,27 +1,27 @@
-import { sectionWord, type KeptEvent } from '@keep-snug/core';
-import type { Progress } from '@/reading/useProgress';
+import { sectionWord, type KeptEvent, type TapeCheck } from '@keep-snug/core';
+import { measuredAfter, type Progress } from '@/reading/useProgress';
 
-/** Rows are worth counting again every so often, mm (handbook 8). */
-const EVERY_MM = 40;
-
-export interface Moment {
-  /** The step it comes after. */
-  step: string;
-  text: string;
+/** The moment to measure that has come with the last row, where nobody did yet. */
+export function momentOf({ checks, state, next }: Progress, events: readonly KeptEvent[]): TapeCheck | null {
+  const check = checks.find(({ step }) => step === state.last?.step);
+  if (!check || !next || next.row === null || measuredAfter(events, check.step)) return null;
+  return check;
 }
 
-/** Whether now is a moment to measure: after the first course, every 40 mm, and where a section ends (handbook 8). */
-export function momentOf({ worked, state, next, piece }: Progress, events: readonly KeptEvent[]): Moment | null {
-  const done = worked.steps.find(({ id }) => id === state.last?.step);
-  if (!done || done.row === null || done.piece !== piece.id || !next || next.row === null) return null;
-  const measured = events.some((event) => event.kind === 'measured' && event.atStep === done.id);
-  if (measured) return null;
-  if (done.row === 1)
-    return { step: done.id, text: 'The first one is done. Is it as wide as planned? Now a change costs least.' };
-  if (next.section !== done.section)
-    return { step: done.id, text: `The ${sectionWord(next.section)} comes next. Measure before you start it.` };
-  const before = worked.steps.find(({ piece: of, row }) => of === done.piece && row === done.row! - 1);
-  const passed = (mm: number | null | undefined) => Math.floor((mm ?? 0) / EVERY_MM);
-  if (passed(done.heightMm) === passed(before?.heightMm)) return null;
-  return { step: done.id, text: 'Count and measure again: heights drift.' };
+/** Why now, as it is asked. */
+export function momentText({ because, before, what }: TapeCheck): string {
+  if (because === 'first') return 'The first one is done. Is it as wide as planned? Now a change costs least.';
+  if (what === 'diameter') return `The base is done, and the ${sectionWord(before!)} comes next. Measure across it.`;
+  if (because === 'section') return `The ${sectionWord(before!)} comes next. Measure before you start it.`;
+  return 'Count and measure again: heights drift.';
 }
+
+const LIES: Readonly<Record<TapeCheck['what'], (count: number, rows: string) => string>> = {
+  width: (count) => `Across its ${count} stitches`,
+  girth: (count) => `All round its ${count} stitches`,
+  diameter: () => 'Through the middle of the base',
+  rows: (count, rows) => (count === 1 ? `Its first ${rows.slice(0, -1)}` : `All ${count} ${rows} so far`),
+};
+
+/** What the tape is laid on, as its line is called. */
+export const momentLabel = ({ what, count }: TapeCheck, worked: 'rows' | 'rounds'): string => LIES[what](count, worked);

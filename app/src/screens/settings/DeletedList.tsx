@@ -3,6 +3,7 @@ import { ListLine } from '@/ui/lists/ListLine';
 import { Words } from '@/ui/layout/Words';
 import { Away, listDeleted, type DeletedDocument } from '@/data/api';
 import { useLibrary } from '@/data/library';
+import { settleYarn } from '@/data/takeFromBox';
 import { useLine, useWaiting } from '@/data/sync';
 
 /** What was deleted within the last thirty days, on any device, each to be brought back. */
@@ -30,7 +31,10 @@ export function DeletedList() {
       title={nameOf(body)}
       says={`${ONE[kind]}, deleted ${new Date(deletedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}`}
       action="Bring back"
-      onPress={() => lay(kind, id, body)}
+      onPress={() => {
+        lay(kind, id, body);
+        if (kind === 'makes') settleYarn(id);
+      }}
     />
   ));
 }

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import Svg from 'react-native-svg';
-import { G, Line, Path, Rect, Text as SvgText } from './ink';
+import { Circle, G, Line, Path, Rect, Text as SvgText } from './ink';
 import { useSettings } from '@/data/settings';
 import { FAMILY } from '@/theme/type';
 import { useColours } from '@/theme/useTheme';
@@ -8,6 +8,10 @@ import { tapeTicks, type Tick } from '@keep-snug/core';
 
 const BREADTH = 26;
 const NONE: readonly number[] = [];
+const NO_CHECKS: NonNullable<Props['checks']> = [];
+
+/** How large a check's dot is, px, and how far from the tape's edge. */
+const DOT = { radius: 3.5, in: 6 } as const;
 
 interface Props {
   lengthMm: number;
@@ -20,6 +24,8 @@ interface Props {
   upright?: boolean;
   /** Places to mark across the tape, mm. */
   marks?: readonly number[];
+  /** Where something is checked, mm, and what came of it: a full dot, an open one, one still to come. */
+  checks?: readonly { mm: number; is: 'measured' | 'passed' | 'ahead' }[];
 }
 
 /** The measuring tape: scale, spine and progress, with real ticks in the unit in use. */
@@ -41,6 +47,7 @@ export const TapeStrip = memo(function TapeStrip({
   outMm,
   upright = false,
   marks = NONE,
+  checks = NO_CHECKS,
 }: Props) {
   const colours = useColours();
   const units = useSettings((state) => state.units);
@@ -95,6 +102,18 @@ export const TapeStrip = memo(function TapeStrip({
               {label}
             </SvgText>
           ))}
+        {checks.map(({ mm, is }, index) => (
+          <Circle
+            key={`check ${index}`}
+            cx={upright ? breadth - DOT.in : at(mm)}
+            cy={upright ? at(mm) : breadth - DOT.in}
+            r={DOT.radius}
+            fill={is === 'measured' ? colours.ink : 'none'}
+            stroke={is === 'ahead' ? colours.faint : colours.ink}
+            strokeWidth={1.5}
+            opacity={is === 'ahead' ? 0.5 : 1}
+          />
+        ))}
         {marks.map((mm) => (
           <Line
             key={`mark ${mm}`}

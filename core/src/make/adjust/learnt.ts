@@ -71,7 +71,12 @@ function withSizes(gauge: GaugeSpec, worked: Worked, events: readonly KeptEvent[
   const measured = (list: keyof GaugeSpec, by: number | undefined, count: number, mm: number): GaugeSpec =>
     by === undefined
       ? {}
-      : { [list]: [...((gauge[list] as [] | undefined) ?? []), { count, overMm: by * mm, by: 'tape', counted: 'edges' }] };
+      : {
+          [list]: [
+            ...((gauge[list] as [] | undefined) ?? []),
+            { count, overMm: by * mm, by: 'tape', counted: 'edges' },
+          ],
+        };
   const { stitchWidth, rowHeight } = worked.fabric;
   return {
     ...gauge,

@@ -25,6 +25,13 @@ export interface YarnLeft {
 /** A kitchen scale reads to so much, g (prior, handbook 8). */
 export const SCALE_SD_G = 1;
 
+/** By how much of the ball is left, without a scale, it is told to so much of itself (prior, handbook 8). */
+const EYE_SPREAD = 0.2;
+
+/** How well a weighing is known, g. */
+const sdOf = ({ grams, by }: Pick<Weighing, 'grams' | 'by'>): number =>
+  by === 'eye' ? Math.max(SCALE_SD_G, EYE_SPREAD * grams) : SCALE_SD_G;
+
 /**
  * What the scale says of a make: grams a metre as the plan has them, narrowed by what the worked part took, and how far
  * what is left goes (law of the normal; handbook 8, weighing).
@@ -51,7 +58,7 @@ export function yarnLeft(plan: Plan, worked: Worked, events: readonly KeptEvent[
     grams: last.grams,
     colour: colour === ONE_YARN ? null : colour,
     needs,
-    lasts: 1 - chanceBelow(0, { value: last.grams - needs.value, sd: Math.hypot(needs.sd, SCALE_SD_G) }),
+    lasts: 1 - chanceBelow(0, { value: last.grams - needs.value, sd: Math.hypot(needs.sd, sdOf(last)) }),
     rowsShort: rowsFor(takes, worked, colour, (needs.value - last.grams) / each.value),
     runsOut: courseAfter(takes, colour, doneBy(last), last.grams / each.value),
   };
@@ -79,6 +86,8 @@ type Weighing = Extract<KeptEvent, { kind: 'weighed' }>;
 interface Took {
   metres: number;
   grams: number;
+  /** How well that is known, g. */
+  sd: number;
 }
 
 function between(plan: Plan, weighed: readonly Weighing[], metresBy: (event: KeptEvent) => number): Took | undefined {
@@ -89,7 +98,8 @@ function between(plan: Plan, weighed: readonly Weighing[], metresBy: (event: Kep
   if (before === undefined) return undefined;
   const metres = metresBy(last) - (first !== last ? metresBy(first!) : 0);
   const grams = before - last.grams;
-  return metres > 0 && grams > 0 ? { metres, grams } : undefined;
+  const sd = Math.hypot(first !== last ? sdOf(first!) : SCALE_SD_G, sdOf(last));
+  return metres > 0 && grams > 0 ? { metres, grams, sd } : undefined;
 }
 
 /** Grams a metre: as the plan has it, and as the work took it, each by its precision. */
@@ -99,7 +109,7 @@ function gramsEach({ supplies }: Worked, colour: string, took: Took | undefined)
   const [grams, metres] = own ? [own.grams, own.metres] : [all, supplies.yarn.metres.value];
   const planned = { value: grams / metres, sd: ((sd / all) * grams) / metres };
   if (!took || isOtherBall(took.grams / took.metres / planned.value)) return planned;
-  const read = { value: took.grams / took.metres, sd: (Math.SQRT2 * SCALE_SD_G) / took.metres };
+  const read = { value: took.grams / took.metres, sd: took.sd / took.metres };
   const [a, b] = [1 / planned.sd ** 2, 1 / read.sd ** 2];
   return { value: (a * planned.value + b * read.value) / (a + b), sd: 1 / Math.sqrt(a + b) };
 }

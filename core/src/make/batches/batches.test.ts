@@ -56,6 +56,15 @@ describe('a batch', () => {
     for (const { name, count } of notions) if (!/hook|needle|marker/.test(name)) expect(count % 24).toBe(0);
   });
 
+  it('what there is of a yarn is not bought, and what is made needs none', () => {
+    const all = batchTotals(batch).yarns;
+    const has = batchTotals(batch, undefined, { there: (name) => (name === all[0]!.name ? 1000 : undefined) });
+    expect(has.yarns[0]).toMatchObject({ there: 1000, balls: 0 });
+    expect(has.yarns.slice(1).map(({ balls }) => balls)).toEqual(all.slice(1).map(({ balls }) => balls));
+    const made = batchTotals(batch, undefined, { still: () => 0 });
+    expect(made.yarns.map(({ metres, balls }) => [metres, balls])).toEqual(all.map(() => [0, 0]));
+  });
+
   it('is worked yarn by yarn, every piece once', () => {
     const order = batchOrder(batch);
     expect(order).toHaveLength(12);

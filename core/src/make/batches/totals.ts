@@ -10,8 +10,18 @@ interface BatchYarn {
   name: string;
   metres: number;
   grams: { value: number; sd: number };
-  /** Whole balls that suffice nine times in ten, where a ball’s weight is known. */
+  /** Of it there is in the house, g; nothing where nobody weighed it. */
+  there?: number;
+  /** Whole balls that suffice nine times in ten with what there is, where a ball’s weight is known. */
   balls: number | null;
+}
+
+/** What a batch has already. */
+interface BatchHas {
+  /** Grams there are of a yarn, by its label. */
+  there?: (yarn: string) => number | undefined;
+  /** How many pieces of a variant are still to be made; all where nothing is said. */
+  still?: (variant: string) => number;
 }
 
 interface BatchTotals {
@@ -43,14 +53,18 @@ export function workVariants(batch: BatchRecord): WorkedVariant[] {
 const isTool = ({ name }: Notion): boolean => /hook|needle|markers?$/.test(name);
 
 /**
- * What to buy for all of a batch: the sums of its pieces. One hand makes them all, so that where it takes more yarn or time
+ * What to buy for all of a batch: the sums of its pieces that are still to be made, less the yarn there is. One hand makes them all, so that where it takes more yarn or time
  * than reckoned it does in every piece: spreads add up as they are (law of what is wholly shared; handbook 7).
  */
-export function batchTotals(batch: BatchRecord, all: readonly WorkedVariant[] = workVariants(batch)): BatchTotals {
+export function batchTotals(
+  batch: BatchRecord,
+  all: readonly WorkedVariant[] = workVariants(batch),
+  { there = () => undefined, still }: BatchHas = {},
+): BatchTotals {
   const yarns = new Map<string, { yarn: YarnSpec; metres: number; grams: number; sd: number }>();
   const minutes = { value: 0, sd: 0 };
   for (const { variant, worked } of all) {
-    const { count } = variant;
+    const count = still?.(variant.id) ?? variant.count;
     const { time } = worked.supplies;
     minutes.value += count * time.value;
     minutes.sd += count * (time.sd ?? 0);
@@ -65,12 +79,17 @@ export function batchTotals(batch: BatchRecord, all: readonly WorkedVariant[] = 
     }
   }
   return {
-    yarns: [...yarns].map(([name, { yarn, metres, grams, sd }]) => ({
-      name,
-      metres,
-      grams: { value: grams, sd },
-      balls: yarn.ballGrams ? ballsFor({ value: grams, sd }, yarn.ballGrams) : null,
-    })),
+    yarns: [...yarns].map(([name, { yarn, metres, grams, sd }]) => {
+      // what is said of the plan's yarn is not said of each of its colours
+      const has = there(name) ?? (name === yarnLabel(yarn) ? yarn.gramsLeft : undefined);
+      return {
+        name,
+        metres,
+        grams: { value: grams, sd },
+        ...(has === undefined ? {} : { there: has }),
+        balls: yarn.ballGrams ? Math.max(0, ballsFor({ value: grams - (has ?? 0), sd }, yarn.ballGrams)) : null,
+      };
+    }),
     notions: notionsOfAll(all),
     minutes,
     pieces: batch.variants.reduce((sum, { count }) => sum + count, 0),

@@ -23,7 +23,7 @@ export type Happening =
       atStep: string | null;
     }
   /** Of the ball that is left. */
-  | { kind: 'weighed'; grams: number }
+  | { kind: 'weighed'; grams: number; by?: 'eye' }
   /** Where a row or round ended in a yarn that repeats: so many stitches into one of its runs, counted from 0. */
   | { kind: 'landed'; run: number; stitches: number; atStep: string }
   /** `asked`: the plan as it was changed to, where that was the question. */

@@ -7,5 +7,7 @@ export * from './ridges';
 export * from './pace';
 export * from './parts';
 export * from './tape';
+export * from './tapeChecks';
 export * from './ticks';
 export * from './types';
+export * from './used';

@@ -23,7 +23,17 @@ export const DOCUMENT_FORMS: Readonly<Record<DocumentKind, Form>> = {
   things: { is: 'object', keys: { name, thing: required(thingForm) } },
   yarns: {
     is: 'object',
-    keys: { name, yarn: required(yarnForm), gramsLeft: optional({ is: 'number', min: 0, max: 100_000, unit: 'g' }) },
+    keys: {
+      name,
+      yarn: required(yarnForm),
+      gramsLeft: optional({ is: 'number', min: 0, max: 100_000, unit: 'g' }),
+      taken: optional({
+        is: 'map',
+        of: { is: 'number', min: 0, max: 100_000, unit: 'g' },
+        max: 10_000,
+        note: 'what makes took of it, by the id of each',
+      }),
+    },
   },
   swatches: {
     is: 'object',

@@ -45,7 +45,14 @@ const happenings: Record<string, Record<string, Key>> = {
     counted: optional(stepId),
     atStep: required({ is: 'either', of: [stepId, nothing] }),
   },
-  weighed: { grams: required({ is: 'number', min: 0, max: 100_000, unit: 'g' }) },
+  weighed: {
+    grams: required({ is: 'number', min: 0, max: 100_000, unit: 'g' }),
+    by: optional({
+      is: 'one-of',
+      values: ['eye'],
+      note: 'by how much of the ball is left; on a scale where nothing is said',
+    }),
+  },
   landed: {
     run: required({ is: 'number', min: 0, max: MOST_RUNS - 1, whole: true, note: 'which of the yarn’s runs, from 0' }),
     stitches: required({ is: 'number', min: 0, max: 2000, unit: 'stitches' }),

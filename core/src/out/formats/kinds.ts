@@ -19,6 +19,8 @@ export interface YarnRecord {
   yarn: YarnSpec;
   /** Grams in the house. */
   gramsLeft?: number;
+  /** Grams that makes took of it, by the id of each. */
+  taken?: Readonly<Record<string, number>>;
 }
 
 /** A swatch: what one yarn measured on one hook in one stitch. */

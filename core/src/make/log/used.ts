@@ -1,0 +1,17 @@
+import type { KeptEvent } from './events';
+import { inOrder } from './order';
+import { standingEvents } from './ticks';
+
+/**
+ * What a make has used of its yarn by now: what its finish says, else what its weighings differ by.
+ *
+ * @param events of one make, in any order
+ * @returns g; 0 where nothing tells
+ */
+export function usedGrams(events: readonly KeptEvent[]): number {
+  const ordered = standingEvents(inOrder(events));
+  const ending = ordered.filter(({ kind }) => kind === 'finished' || kind === 'reopened').at(-1);
+  if (ending?.kind === 'finished' && ending.grams !== undefined) return ending.grams;
+  const weighed = ordered.flatMap((event) => (event.kind === 'weighed' ? event.grams : []));
+  return Math.max(0, (weighed[0] ?? 0) - (weighed.at(-1) ?? 0));
+}
