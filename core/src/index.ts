@@ -225,6 +225,7 @@ export {
   thicknessText,
   toldStep,
   type Voice,
+  checkText,
   writtenPattern,
   type WrittenLine,
   type WrittenPattern,

@@ -39,7 +39,7 @@ test('a caddy over a rail: tabs chained out beyond both edges, two pockets behin
   expect([...found].sort((a, b) => a - b)).toEqual(found);
   expect(texts.match(/join with a slip stitch to the other end/g)).toHaveLength(2);
   expect(texts.match(/With the pocket laid flat/g)).toHaveLength(2);
-  await expect(page.getByText(/button 20 mm/i).first()).toBeVisible();
+  await expect(page.getByText(/buttons? \(20 mm\)/i).first()).toBeVisible();
 });
 
 test('a pouch of groups from a ring, its flap bordered and looped in the pass that joins it', async ({

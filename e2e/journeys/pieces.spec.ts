@@ -107,7 +107,6 @@ test('a phone pouch worked sideways in five bands, a loop in the row along its f
   ]);
   await fitted(page, 'Tassel');
   await choose(page, 'Hangs from', 'a side edge');
-  await fitted(page, 'Strap');
   await choose(page, 'Strap', 'sewn cloth');
   await field(page, 'Body loop').fill('110 cm');
   await sheet(page);

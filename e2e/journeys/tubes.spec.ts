@@ -74,7 +74,7 @@ test('a sling on a disc: plain rounds, open Vs, plain rounds, its step levelled,
     ],
     'rounds',
   );
-  await fitted(page, 'Strap');
+  await openStage(page, 'Fittings');
   await choose(page, 'Strap', 'a chain with rows along it');
   await fill(page, [
     ['Body loop', '110 cm'],

@@ -105,6 +105,7 @@ export function pieceSteps(
   colourOf: (row: number) => string | undefined = () => undefined,
   tail?: number,
   atChange?: string,
+  goesIn: GoesIn = 'item',
 ): Step[] {
   const words = new Map<Instruction[], string>();
   const wordsOf = (work: Instruction[]) => {
@@ -163,7 +164,7 @@ export function pieceSteps(
         heightMm: piece.reach(row),
         row,
         of: piece.rows,
-        check: rowCheck(piece, course, row, counted, schools),
+        check: rowCheck(piece, course, row, counted, schools, goesIn),
         work,
         turned: course.turned,
       }),
@@ -172,7 +173,8 @@ export function pieceSteps(
   return steps;
 }
 
-const UNCOUNTED = 'Chains that begin a row or round of this piece do not count as a stitch.';
+/** Said where a piece is begun; of a whole pattern once, at its head. */
+export const UNCOUNTED = 'Chains that begin a row or round of this piece do not count as a stitch.';
 
 /** Whether its courses begin with chains that are no stitch. */
 const isChainedUp = ({ courses }: Piece): boolean =>
@@ -289,6 +291,7 @@ function rowCheck(
   row: number,
   counted: string | null,
   schools: Schools,
+  goesIn: GoesIn,
 ): Check | null {
   const count = counted ?? plural(ends, 'stitch', 'stitches');
   if (row === 1 && piece.worked === 'rows')
@@ -309,7 +312,7 @@ function rowCheck(
         : 'If it cups, use a larger hook. If it ruffles, use a smaller hook. Then start the base again.',
     };
   }
-  if (kind === 'round') return roundCheck(piece, instructions, section, count, schools);
+  if (kind === 'round') return roundCheck(piece, instructions, section, count, schools, goesIn);
   return {
     look: `${count}${rowsTold(piece, row)}.`,
     repair:
@@ -317,21 +320,32 @@ function rowCheck(
   };
 }
 
+/** What a piece is tried with: the item, several things, or its own size where nothing was measured that goes in. */
+export type GoesIn = 'item' | 'things' | 'size';
+
 /** What is seen of a last round: its count, and whether the item goes in where that is what it is for. */
 function roundCheck(
-  { beside, rectangle }: Piece,
+  { beside, rectangle, width, fabric }: Piece,
   instructions: readonly Instruction[],
   section: string,
   count: string,
   schools: Schools,
+  goesIn: GoesIn,
 ): Check {
   const joined = instructions.some((one) => one.do === 'join') ? ' (do not count a joining slip stitch)' : '';
   const off = 'If the count is off, pull out to the round with the mistake.';
   // what is made beside it holds nothing, a rectangle is flat, and a shoulder closes over what is in
   if (beside || rectangle || section === 'shoulder') return { look: `${count}${joined}.`, repair: off };
+  const gauge = `check your ${term('gauge', schools.terms)}.`;
+  if (goesIn === 'size')
+    return {
+      look: `${count}${joined}. Laid flat it is about ${checked(width.value, fabric.stitchWidth.value, 'wide', schools)}.`,
+      repair: `${off} If the count is right but the size is not, ${gauge}`,
+    };
+  const what = goesIn === 'things' ? 'What belongs in it goes in' : 'The item goes in';
   return {
-    look: `${count}${joined}. The item goes in.`,
-    repair: `${off} If the count is right but the item does not fit, check your ${term('gauge', schools.terms)}.`,
+    look: `${count}${joined}. ${what}.`,
+    repair: `${off} If the count is right but it does not fit, ${gauge}`,
   };
 }
 

@@ -87,7 +87,7 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
     case 'crossed':
       return `[${term('skip', terms)} 1, ${term(one.stitch, terms)} in the next, ${term(one.stitch, terms)} in the one ${terms === 'US' ? 'skipped' : 'missed'}] ${timesWord(one.times)}`;
     case 'wrapped':
-      return `${term(one.stitch, terms)} around the post of the one just made`;
+      return `wrapped ${term(one.stitch, terms)} around the post of the one just made`;
     case 'loop':
       return one.closes === 'same-stitch'
         ? `chain ${one.chains} for the loop and ${term('slip', terms)} into the stitch just made`

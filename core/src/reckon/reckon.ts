@@ -4,7 +4,7 @@ import { ONE_SITTING_MINUTES } from './supplies';
 import { type WorkedFabric } from '../craft/fabric';
 import { derive } from '../base/figure';
 import { pieceHues, type HuedRows } from './hues';
-import { wordText, type Schools } from '../pattern';
+import { wordText, type GoesIn, type Schools } from '../pattern';
 import { withMisfit } from './misfit';
 import type { Plan } from '../plan/plan';
 import type { Piece, WorkStep } from '../shapes';
@@ -74,10 +74,14 @@ export function toMake(plan: Plan, out: WorkedOut): Pick<Worked, 'steps' | 'supp
   const { after, walked } = workedThrough(out);
   const pieces = allPieces(out);
   return {
-    steps: allSteps(pieces, after, out.schools, walked, plan.fabric),
+    steps: allSteps(pieces, after, out.schools, walked, plan.fabric, triedWith(out.thing)),
     supplies: suppliesOf(plan, out, after, walked),
   };
 }
+
+/** What a piece is tried with: nothing was measured that goes into a bag of a wished size. */
+const triedWith = ({ profile, pockets, wants = [] }: WorkedOut['thing']): GoesIn =>
+  profile === 'given' ? 'size' : pockets > 1 || wants.length > 1 ? 'things' : 'item';
 
 /** What is done beside the rows, and all work as it was walked. */
 export function workedThrough(out: WorkedOut): { after: readonly WorkStep[]; walked: Map<Work, Walked> } {

@@ -1,7 +1,7 @@
 import { coloursOf, tailsDone } from './supplies';
 import { RIM } from '../fittings';
 import { pieceEnd } from '../shapes/common/joins';
-import { inOrder, pieceSteps, workSteps, type Schools, type Step } from '../pattern';
+import { inOrder, pieceSteps, workSteps, type GoesIn, type Schools, type Step } from '../pattern';
 import { tailOf, tailsAsked, walk, nth, withTails, type Sewing, type Walked, type Work } from '../piece';
 import type { Plan } from '../plan/plan';
 import type { Piece, WorkStep } from '../shapes';
@@ -144,13 +144,15 @@ export function allSteps(
   schools: Schools,
   told: ReadonlyMap<Work, Walked>,
   spec: Plan['fabric'],
+  goesIn: GoesIn,
 ): Step[] {
   const steps: Step[] = [];
   const asked = tailsAsked(worksIn(after));
   for (const piece of pieces) {
     const colourOf = coloursOf(piece, spec);
     const tail = asked.get(tailOf(piece.id, 'start'));
-    for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail, tailsDone(spec).atChange))
+    const { atChange } = tailsDone(spec);
+    for (const step of pieceSteps(piece, schools, pieces.length > 1, colourOf, tail, atChange, goesIn))
       steps.push(step);
     const onIt = workSteps(afterPiece(after, piece.id), piece.id, schools, told);
     for (const step of onIt) {

@@ -18,8 +18,29 @@ const US_SIZES: Readonly<Record<string, string>> = {
   '10': 'N-15',
 };
 
-/** A hook’s size in mm, and as it is called in the United States where it has a name there. */
-export function hookSize(hookMm: number): string {
+/** The old numbers of British and Canadian hooks, which many a case is still marked with (as sold). */
+const UK_SIZES: Readonly<Record<string, string>> = {
+  '2': '14',
+  '2.25': '13',
+  '2.5': '12',
+  '3': '11',
+  '3.25': '10',
+  '3.5': '9',
+  '4': '8',
+  '4.5': '7',
+  '5': '6',
+  '5.5': '5',
+  '6': '4',
+  '6.5': '3',
+  '7': '2',
+  '8': '0',
+  '9': '00',
+  '10': '000',
+};
+
+/** A hook’s size in mm, and as it is called where the pattern’s terms are spoken, where it has a name there. */
+export function hookSize(hookMm: number, terms: 'US' | 'UK' = 'US'): string {
   const size = formatNumber(hookMm, 2);
-  return US_SIZES[size] ? `${size} mm (US ${US_SIZES[size]})` : `${size} mm`;
+  const named = (terms === 'US' ? US_SIZES : UK_SIZES)[size];
+  return named ? `${size} mm (${terms} ${named})` : `${size} mm`;
 }

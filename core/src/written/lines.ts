@@ -78,7 +78,7 @@ export function linesOf(
       text: known !== undefined && isRun ? first.lead + repeats(first, known, voice) : text,
       count,
       note: note === null || first.row === last.row ? note : ofLast(note, last.row!),
-      measures: isRun ? measured(last, reads) : null,
+      measures: isRun && last.row! - first.row! >= MEASURED_FROM - 1 ? measured(last, reads) : null,
       rows: first.row === null ? null : { from: first.row, to: last.row! },
     };
   });
@@ -91,6 +91,9 @@ function repeats({ kind }: Step, row: number, voice: Voice): string {
   const word = kind === 'round' ? 'round' : 'row';
   return voice === 'full' ? `Repeat ${word} ${row}.` : `Rep ${kind === 'round' ? 'Rnd' : 'Row'} ${row}.`;
 }
+
+/** Fewer rows in one line are not measured by themselves (ours). */
+const MEASURED_FROM = 8;
 
 /** How well a height by rows is known, as a share (prior: gauge with a swatch, handbook 2.1). */
 const ROWS_SPREAD = 0.03;

@@ -13,7 +13,8 @@ function sectionText({ name, lines, checks }: WrittenSection): string {
     return label ? `**${plain(label)}:** ${text}` : text;
   });
   const checked = checks.map(
-    ({ at, look, repair }) => `*Check${at ? ` (${plain(at)})` : ''}:* ${plain(look)} *If not:* ${plain(repair)}`,
+    ({ at, look, repair }) =>
+      `*Check${at ? ` (${plain(at)})` : ''}:* ${plain(look)}${repair === null ? '' : ` *If not:* ${plain(repair)}`}`,
   );
   return [`## ${plain(name)}`, ...told, ...(checked.length > 0 ? [list(checked)] : [])].join('\n\n');
 }

@@ -1,20 +1,12 @@
 import { stitchPattern, yarnOf, CATEGORIES } from '../craft/fabric';
 import type { Figure } from '../base/figure';
-import { DEFAULT_SCHOOLS, term, wordText, type Schools, type Step } from '../pattern';
+import { DEFAULT_SCHOOLS, term, UNCOUNTED, wordText, type Schools, type Step } from '../pattern';
 import type { Plan } from '../plan/plan';
 import { sectionWord } from '../drawing';
 import { LEVELS, techniquesIn } from '../pattern/techniques';
-import {
-  listed,
-  capital,
-  formatKnown,
-  formatNumber,
-  plural,
-  roundedAmount,
-  withArticle,
-  type LengthUnit,
-} from '../base/units';
-import { duration, notionsText, yarnText } from './amounts';
+import { listed, capital, formatKnown, formatNumber, withArticle, type LengthUnit } from '../base/units';
+import { workThing, type WorkedThing } from '../craft/things';
+import { coloursText, duration, gramsUp, notionsText, yarnText } from './amounts';
 import { gaugeText } from './gauge';
 import { abbreviationsIn, specialIn, type Abbreviation, type SpecialStitch } from './glossary';
 import { hookSize } from './hookSizes';
@@ -26,7 +18,8 @@ interface WrittenCheck {
   /** The row it belongs to, or nothing. */
   at: string;
   look: string;
-  repair: string;
+  /** What to do where it is not so; nothing where it was told before. */
+  repair: string | null;
 }
 
 /** Lines of one section, and its checks below them, so that the rows stay readable. */
@@ -67,7 +60,7 @@ type Reads = Reading & Pick<Schools, 'ring' | 'hand' | 'rounds' | 'turningChainC
  */
 export function writtenPattern(plan: Plan, worked: Worked, reading: Reading): WrittenPattern {
   const reads: Reads = { ...DEFAULT_SCHOOLS, ...plan.schools, ...reading };
-  const sections = sectionsOf(worked, reads);
+  const sections = sectionsOf(worked, reads).map(saidOnce(notesOf(worked, reads)));
   const lines = sections.flatMap((section) => section.lines);
   const texts = lines.flatMap(({ text, note, count, label }) => [label, text, note ?? '', count ?? '']);
   const special = specialIn(
@@ -92,8 +85,19 @@ export function writtenPattern(plan: Plan, worked: Worked, reading: Reading): Wr
 function termsLine(terms: Schools['terms']): string {
   return terms === 'US'
     ? 'Written in US crochet terms (US single crochet = UK double crochet).'
-    : 'Written in UK crochet terms.';
+    : 'Written in UK crochet terms (UK double crochet = US single crochet).';
 }
+
+/** What holds throughout is said at the head, and not again where each piece begins. */
+function saidOnce(notes: readonly string[]): (section: WrittenSection) => WrittenSection {
+  if (!notes.includes(NONE_COUNT)) return (section) => section;
+  return (section) => ({
+    ...section,
+    lines: section.lines.map((line) => (line.note === UNCOUNTED ? { ...line, note: null } : line)),
+  });
+}
+
+const NONE_COUNT = 'The chains that begin a row or round do not count as a stitch.';
 
 /** Steps in working order, those that follow each other in one section under its heading. */
 function groupsOf({ steps }: Pick<Worked, 'steps'>): { name: string; steps: Step[] }[] {
@@ -116,6 +120,7 @@ function headingOf({ pieceName, section }: Step): string {
 
 function sectionsOf(worked: Worked, reads: Reads): WrittenSection[] {
   const told = new Map<string, Map<string, number>>();
+  const repaired = new Set<string>();
   return groupsOf(worked).map(({ name, steps }) => {
     const { piece } = steps[0]!;
     if (!told.has(piece)) told.set(piece, new Map());
@@ -123,17 +128,27 @@ function sectionsOf(worked: Worked, reads: Reads): WrittenSection[] {
       id: steps[0]!.id,
       name,
       lines: linesOf(steps, reads.voice, reads, told.get(piece)!),
-      checks: checksOf(steps),
+      checks: checksOf(steps, repaired),
     };
   });
 }
 
-/** The checks of a section; two seams that are checked alike are told of once. */
-function checksOf(steps: readonly Step[]): WrittenCheck[] {
+/**
+ * The checks of a section; two seams that are checked alike are told of once, and what to do is told the first time.
+ *
+ * @param repaired what was told to do already, added to
+ */
+function checksOf(steps: readonly Step[], repaired: Set<string>): WrittenCheck[] {
   const checks: WrittenCheck[] = [];
   for (const { check, row, kind } of steps) {
-    if (!check || checks.some(({ look, repair }) => look === check.look && repair === check.repair)) continue;
-    checks.push({ at: row === null ? '' : `${kind === 'round' ? 'Round' : 'Row'} ${row}`, ...check });
+    if (!check || checks.some(({ look }) => look === check.look)) continue;
+    const known = repaired.has(check.repair);
+    repaired.add(check.repair);
+    checks.push({
+      at: row === null ? '' : `${kind === 'round' ? 'Round' : 'Row'} ${row}`,
+      look: check.look,
+      repair: known ? null : check.repair,
+    });
   }
   return checks;
 }
@@ -143,23 +158,24 @@ function factsOf(plan: Plan, worked: Worked, reads: Reads): WrittenPattern['fact
   const { terms, units } = reads;
   const { width, height } = worked.outside;
   const known = bothUnits(units);
-  const { thing, supplies } = worked;
-  const colours = supplies.byColour.map(({ name, grams }) => `${name} ${roundedAmount(grams)} g`);
-  const together = supplies.byYarn.map(({ name, grams }) => `${name} ${roundedAmount(grams)} g`);
-  const sizes = [thing.width, thing.height, thing.depth].filter(({ value }) => value > 0).map(known);
+  const { supplies } = worked;
+  const { ballGrams } = yarnOf(plan.fabric);
+  const together = supplies.byYarn.map(({ name, grams }) => `${name} ${gramsUp(grams)} g`);
+  const thing = workThing(plan.thing);
   const fact = (name: string, text: string) => ({ name, text });
+  const oneInside = thing.profile === 'flat' || thing.profile === 'round';
   return [
     fact('Level', levelOf(worked, terms)),
-    fact('Finished size', `about ${known(width)} × ${known(height)}; inside ${known(worked.inside.girth)} around`),
     fact(
-      'Fits',
-      `${String(plan.thing.name ?? 'item')}, ${sizes.join(' × ')}, ${known(thing.girth)} around; ${plan.fit.name}`,
+      'Finished size',
+      `about ${known(width)} × ${known(height)}${oneInside ? `; inside ${known(worked.inside.girth)} around` : ''}`,
     ),
-    fact('Yarn', `${yarnNamed(plan, terms)}: ${yarnText(supplies)}`),
+    fact('Fits', fitsText(plan, thing, known)),
+    fact('Yarn', `${yarnNamed(plan, terms)}: ${yarnText(supplies, ballGrams)}`),
     ...(together.length > 0 ? [fact('Held together', together.join(', '))] : []),
-    ...(colours.length > 0 ? [fact('By colour', colours.join(', '))] : []),
-    fact('Hook', `${hookSize(plan.fabric.hookMm)}, or the size that gives the ${term('gauge', terms)}`),
-    fact('Notions', `${notionsText(supplies.notions.filter(({ name }) => name !== 'hook'))}, scissors, tape measure`),
+    ...(supplies.byColour.length > 0 ? [fact('By colour', coloursText(supplies, ballGrams))] : []),
+    fact('Hook', `${hookSize(plan.fabric.hookMm, terms)}, or the size that gives the ${term('gauge', terms)}`),
+    fact('Notions', toHave(worked)),
     gaugeFact(worked, reads),
     ...multipleOf(plan, worked),
     fact('Time', `about ${duration(supplies.time.value)}`),
@@ -167,6 +183,40 @@ function factsOf(plan: Plan, worked: Worked, reads: Reads): WrittenPattern['fact
       fact(piece.name, piece.times > 1 ? `${piece.summary}; make ${piece.times}` : piece.summary),
     ),
   ];
+}
+
+/** What it is for: one thing with its sizes, several by their names, a bag by what it is meant for. */
+function fitsText({ thing: spec, fit }: Plan, thing: WorkedThing, known: (figure: Figure) => string): string {
+  const name = String(spec.name ?? 'item');
+  if (thing.profile === 'given') return name;
+  if (thing.wants) return `${namesIn(thing.wants)}; ${fit.name}`;
+  const sizes = [thing.width, thing.height, thing.depth].filter(({ value }) => value > 0).map(known);
+  return `${name}, ${sizes.join(' × ')}, ${known(thing.girth)} around; ${fit.name}`;
+}
+
+/** Names as they follow each other, those alike with how many there are. */
+function namesIn(wants: readonly { name: string }[]): string {
+  const counts = new Map<string, number>();
+  for (const { name } of wants) counts.set(name, (counts.get(name) ?? 0) + 1);
+  return listed(
+    [...counts].map(([name, count]) =>
+      count > 1 && !/s$/.test(name) ? `${count} ${name}s` : count > 1 ? `${count} ${name}` : name,
+    ),
+  );
+}
+
+/** What its steps ask for that nobody has at hand by chance, by the word they ask with. */
+const ASKED_FOR: readonly (readonly [RegExp, string])[] = [
+  [/\bpins?\b/i, 'pins'],
+  [/\bcard\b/i, 'a piece of card'],
+];
+
+/** All that is needed besides yarn and hook. */
+function toHave({ supplies, steps }: Worked): string {
+  const said = steps.map(({ text, check }) => `${text} ${check?.repair ?? ''}`).join(' ');
+  const asked = ASKED_FOR.filter(([word]) => word.test(said)).map(([, name]) => name);
+  const notions = notionsText(supplies.notions.filter(({ name }) => name !== 'hook'));
+  return [notions, ...asked, 'scissors', 'tape measure'].join(', ');
 }
 
 /** A sheet goes to readers of either unit. */
@@ -222,35 +272,48 @@ function levelOf(worked: Worked, terms: Schools['terms']): string {
 
 /** What holds throughout: how it is worked, what counts, which side, how repeats are written. */
 function notesOf(worked: Worked, reads: Reads): string[] {
-  const { steps, pieces } = worked;
+  const { steps } = worked;
   const said = steps.map((step) => toldStep(step, reads.voice, reads).text).join('\n');
   const rounds = steps.some(({ kind }) => kind === 'round');
   const rows = steps.some(({ kind }) => kind === 'row');
-  const joined = steps.some(({ work }) => work?.some((one) => one.do === 'join' || one.do === 'close-loop'));
   const chains = steps.flatMap(({ work }) => work?.filter((one) => one.do === 'turning-chain') ?? []);
   const counts = chains.some((one) => one.do === 'turning-chain' && one.counts);
-  const copies = pieces.filter(({ times }) => times > 1);
   return [
     rows && rounds
       ? 'Worked partly in rows, partly in rounds.'
       : rounds
         ? 'Worked in the round.'
         : 'Worked flat, in rows.',
-    ...(rounds ? [joined ? 'Each round is joined.' : 'Rounds run on in a spiral; they are not joined.'] : []),
+    ...roundsNote(steps),
     ...(chains.length > 0
-      ? [
-          `The chains that begin a row or round ${counts ? 'count as a stitch where it says so' : 'do not count as a stitch'}.`,
-        ]
+      ? [counts ? 'The chains that begin a row or round count as a stitch where it says so.' : NONE_COUNT]
       : []),
-    ...(/[[*]/.test(said)
-      ? [
-          'Brackets [ ] are worked as often as stated, * to ; as often as fits; parentheses ( ) hold what goes into one place.',
-        ]
-      : []),
-    ...copies.map(({ name, times }) => `${name}: make ${plural(times, 'piece')}.`),
+    ...signsIn(said),
     ...(reads.hand === 'left' ? ['Written for the hook in the left hand: sides are named as you see them.'] : []),
     ...finishing(worked, reads),
   ];
+}
+
+/** How rounds end, as far as they all end so. */
+function roundsNote(steps: readonly Step[]): string[] {
+  const rounds = steps.filter(({ kind, work }) => kind === 'round' && work);
+  if (rounds.length === 0) return [];
+  const joined = rounds.filter(({ work }) => work!.some((one) => one.do === 'join' || one.do === 'close-loop'));
+  if (joined.length === rounds.length) return ['Each round is joined.'];
+  if (joined.length === 0) return ['Rounds run on in a spiral; they are not joined.'];
+  return ['Some rounds are joined, and say so; the others run on in a spiral.'];
+}
+
+/** The signs that stand in the rows, each with what it means. */
+function signsIn(said: string): string[] {
+  const signs = [
+    /\[/.test(said) ? 'brackets [ ] are worked as often as stated' : '',
+    /\*/.test(said) ? '* to ; as often as fits' : '',
+    /\((?=[^)]*\b(?:chain|crochet|ch|sc|hdc|dc|tr|htr)\b)/.test(said)
+      ? 'parentheses ( ) hold what goes into one place'
+      : '',
+  ].filter(Boolean);
+  return signs.length > 0 ? [`${capital(signs.join('; '))}.`] : [];
 }
 
 const FINISH = { washed: 'Wash and dry', blocked: 'Block' } as const;

@@ -8,8 +8,12 @@ export function lineText({ label, text, count, note, measures }: WrittenLine): s
     .join(' ');
 }
 
+/** A check in words: what is looked at, and what to do where it is not so, where that was not told before. */
+export const checkText = ({ look, repair }: WrittenSection['checks'][number]): string =>
+  repair === null ? look : `${look} If not: ${repair}`;
+
 function sectionText({ name, lines, checks }: WrittenSection): string {
-  const checked = checks.map(({ at, look, repair }) => `  Check${at ? ` (${at})` : ''}: ${look} If not: ${repair}`);
+  const checked = checks.map((check) => `  Check${check.at ? ` (${check.at})` : ''}: ${checkText(check)}`);
   return [name.toUpperCase(), ...lines.map(lineText), ...checked].join('\n');
 }
 

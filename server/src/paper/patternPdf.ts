@@ -1,4 +1,4 @@
-import { writtenPattern, type Plan, type Reading, type Worked, type WrittenPattern } from '@keep-snug/core';
+import { checkText, writtenPattern, type Plan, type Reading, type Worked, type WrittenPattern } from '@keep-snug/core';
 import { planLink } from '@keep-snug/core/link';
 import { viewSvg, type Paper } from '@keep-snug/core/paper';
 import type { Content } from 'pdfmake/interfaces';
@@ -127,8 +127,8 @@ function section({ name, lines, checks }: WrittenPattern['sections'][number]): C
         { canvas: [{ type: 'line' as const, x1: 0, y1: 2, x2: WIDE, y2: 2, lineWidth: 0.4, lineColor: LINE }] },
       ],
     })),
-    ...checks.map(({ at, look, repair }): Content => ({
-      text: [{ text: `Check${at ? ` (${at})` : ''}: `, bold: true }, `${look} If not: ${repair}`],
+    ...checks.map((check): Content => ({
+      text: [{ text: `Check${check.at ? ` (${check.at})` : ''}: `, bold: true }, checkText(check)],
       style: 'small',
       margin: [0, 2, 0, 0],
     })),

@@ -301,7 +301,7 @@ function Empty() {
   return (
     <EmptyPlace
       title="No projects yet"
-      text="Say what you want to make, and two to four measurements of what goes in. You get a pattern that fits it."
+      text="Choose a cover and type two to four measurements. You get a pattern that fits."
       action={{ name: 'Plan your first cover', do: () => router.push('/starts') }}
     >
       <View onLayout={onLayout}>

@@ -308,7 +308,7 @@ describe('supplies in words', () => {
     show(<Supplies worked={worked} />);
     expect(yarnText(worked.supplies)).toMatch(/^about \d+ m \(\d+ yd\), \d+ g; buy \d balls$/);
     expect(screen.getByText(/^kelp: about \d+ m, \d+ g, \d+ rows$/)).toBeTruthy();
-    expect(notionsText(worked.supplies.notions)).toMatch(/hook 5 mm, tapestry needle/);
+    expect(notionsText(worked.supplies.notions)).toMatch(/hook \(5 mm\), tapestry needle/);
     expect([lastsText(0.99), lastsText(0.2), lastsText(0.7)]).toEqual([
       'You have enough yarn (99 in 100).',
       'You do not have enough yarn (it lasts 20 times in 100).',

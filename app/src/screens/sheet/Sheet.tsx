@@ -1,4 +1,5 @@
 import {
+  checkText,
   patternText,
   writtenPattern,
   type Plan,
@@ -232,12 +233,12 @@ function Section({ name, lines, checks }: WrittenSection) {
       {lines.map((line) => (
         <Line key={line.id} {...line} />
       ))}
-      {checks.map(({ at, look, repair }) => (
+      {checks.map((check) => (
         <LinkedWords
-          key={`${at} ${look}`}
+          key={`${check.at} ${check.look}`}
           as="small"
           tone="faint"
-          text={`Check${at ? ` (${at})` : ''}: ${look} If not: ${repair}`}
+          text={`Check${check.at ? ` (${check.at})` : ''}: ${checkText(check)}`}
         />
       ))}
     </Part>

@@ -15,7 +15,7 @@ import { Title } from '@/ui/layout/Title';
 import { useBox } from '@/ui/layout/useBox';
 import { Words } from '@/ui/layout/Words';
 
-/** "What do you want to make?": a shelf of covers, each as it often comes out. */
+/** "What would you like to make?": a shelf of covers, each as it often comes out. */
 export function Starts() {
   const colours = useColours();
   const router = useRouter();
@@ -26,7 +26,7 @@ export function Starts() {
   return (
     <View style={{ flex: 1, backgroundColor: colours.chalk }}>
       <RoomBar back={{ to: '/', name: 'the bench' }}>
-        <Title style={STYLES.title}>What do you want to make?</Title>
+        <Title style={STYLES.title}>What would you like to make?</Title>
       </RoomBar>
       <ScrollView role="main" contentContainerStyle={{ alignItems: 'center' }}>
         <View style={STYLES.page}>

@@ -61,8 +61,8 @@ function place({ built, fabric, thing, options }: FittingContext): Placed {
           },
         ],
         check: {
-          look: 'Folded and filled, does it go round and leave a bow?',
-          repair: 'Add chains before you sew it on.',
+          look: 'Before you cut the tie: round the filled piece, does it leave a bow?',
+          repair: 'Add chains until it does.',
         },
         minutes: 6,
       },

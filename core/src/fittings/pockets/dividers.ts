@@ -125,7 +125,7 @@ function place(context: FittingContext): Placed {
       holds: wants[index]!.girth,
       give: usedStretch(context),
     })),
-    notions: [{ name: 'stitch markers', count: lines.length }],
+    notions: [{ name: 'stitch marker', count: lines.length }],
   };
 }
 

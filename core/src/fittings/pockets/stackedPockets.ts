@@ -1,6 +1,6 @@
 import { chosen, derive } from '../../base/figure';
 import { nth, tailOf } from '../../piece';
-import { formatNumber, mmToken, mostToken, plural, typedToken } from '../../base/units';
+import { formatNumber, listed, mmToken, mostToken, plural, typedToken } from '../../base/units';
 import type { WorkStep } from '../../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
 import { frontOf, plainRows, refuse, smallPiece } from '../common';
@@ -51,7 +51,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
         open: true,
         mm: 3 * count * (2 * high + width.value),
         tails: tops.map((_, index) => tailOf(nth(piece.id, index + 1), 'end')),
-        says: `sew the small pockets to the front, centred, from the lowest up: side, bottom and side through the front alone, the top open. Their top edges lie ${tops.map((top) => `{mm:${formatNumber(top)}}`).join(', ')} below the front’s top edge.`,
+        says: `${SEWN[count === 1 ? 'one' : 'several']} ${listed(tops.map((top) => `{mm:${formatNumber(top)}}`))} below the front’s top edge.`,
       },
     ],
     check: {
@@ -83,6 +83,13 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
     areas: [{ face: 'front', x: [margin.value / 2, face.width - margin.value / 2], y: [tops.at(-1)!, face.height] }],
   };
 }
+
+/** How they are sewn on, to where their tops lie. */
+const SEWN = {
+  one: 'sew the small pocket to the front, centred: side, bottom and side through the front alone, the top open. Its top edge lies',
+  several:
+    'sew the small pockets to the front, centred, from the lowest up: side, bottom and side through the front alone, the tops open. Their top edges lie',
+} as const;
 
 export const stackedPockets: FittingDefinition = {
   id: 'stacked-pockets',

@@ -82,5 +82,5 @@ it('what the tape said on the way counts as well', () => {
   });
   const made = fabricMade(plan, [measured])!;
   const lists = [...(made.gauge!.stitches ?? []), ...(made.gauge!.roundStitches ?? [])];
-  expect(lists).toEqual([{ count: 10, overMm: 10 * fabric.stitchWidth.value * 1.1, by: 'ruler' }]);
+  expect(lists).toEqual([{ count: 10, overMm: 10 * fabric.stitchWidth.value * 1.1, by: 'ruler', counted: 'edges' }]);
 });

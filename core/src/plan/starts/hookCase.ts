@@ -18,7 +18,7 @@ export const hookCase: StartDefinition = {
       kind: 'length',
       at: 'thing.tools[*].grip',
       label: 'Grip, at its thickest',
-      help: 'Where they are thickest, across.',
+      help: 'Of the thickest of them.',
       usualMm: 9,
     },
   ],

@@ -76,7 +76,7 @@ const sized = (notion: Notion, { units }: Schools): Notion =>
 /** The markers that hang in a piece while it is worked. */
 function markersOf(notes: Readonly<Record<number, string>>, times: number): Notion[] {
   const count = markersIn(notes) * times;
-  return count > 0 ? [{ name: 'stitch markers', count }] : [];
+  return count > 0 ? [{ name: 'stitch marker', count }] : [];
 }
 
 /** Hooks for bands that are worked on others. */

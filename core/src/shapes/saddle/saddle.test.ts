@@ -64,7 +64,7 @@ it('marks both folds, goes on without turning, and is odd, or is turned through'
   expect(last.note).toMatch(
     /Mark this fold and the other, \d+ stitches on\. Continue over the first face alone, without turning/,
   );
-  expect(odd.supplies.notions).toContainEqual({ name: 'stitch markers', count: 3 });
+  expect(odd.supplies.notions).toContainEqual({ name: 'stitch marker', count: 3 });
   const [first] = rowsOf(odd, 'span');
   expect(first!.turned).toBe(false);
   const even = reckon(caddy({ spanRows: 'nearest' }, { carrier: { ...bar, dropFront: { mm: 117 } } }));
@@ -150,7 +150,7 @@ it('asks for its bar, for the bar’s size, and for a tab that holds its hole', 
 it('parts a pocket between the things that share it, and says which side is heavier', () => {
   const worked = reckon(Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'saddle')!);
   expect(worked.steps.find(({ id }) => id === 'part-pocket-front')!.text).toMatch(
-    /hide notebook, pen, pen.*between stitch 20 and 21, between 25 and 26 of 30/,
+    /hide notebook, pen and pen.*between stitch 20 and 21, between 25 and 26 of 30/,
   );
   expect(worked.advice.map(({ id }) => id)).toContain('lopsided');
 });

@@ -2,7 +2,7 @@ import { divide, lineOf, type Divided } from '../../craft/counts';
 import type { WorkedFabric } from '../../craft/fabric';
 import type { Room } from '../../craft/fit';
 import type { PocketWant } from '../../craft/things';
-import { formatNumber, plural } from '../../base/units';
+import { formatNumber, listed, plural } from '../../base/units';
 import type { ShapeContext, WorkStep } from '../definition';
 import { BELOW_TABS, type Tab } from './courses';
 import { masses, sidesOf, type Shares } from './shares';
@@ -92,7 +92,7 @@ export function partings(
     if (wants.length < 2) return [];
     const { lines } = partedInto(wants, half, easeShare, fabric);
     const between = lines.map((at) => `${at} and ${at + 1}`).join(', between ');
-    const names = wants.map(({ name }) => name).join(', ');
+    const names = listed(wants.map(({ name }) => name));
     return [
       {
         id: `part-pocket-${id}`,

@@ -307,7 +307,7 @@ function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembl
     section: 'joining',
     kind: 'assembly',
     does: [{ do: 'mark', says: marksIn(piece) }],
-    notions: [{ name: 'stitch markers', count: 2 * (piece.sections.length - 1) }],
+    notions: [{ name: 'stitch marker', count: 2 * (piece.sections.length - 1) }],
   };
   return stripWork({
     strip,

@@ -217,7 +217,7 @@ function inThirds({ folds }: FieldValues, { width }: Piece): WorkStep[] {
   return [
     {
       id: 'fold-thirds',
-      section: 'closing',
+      section: 'finishing',
       kind: 'finish',
       does: [{ do: 'fill', says: 'Put in what it is for.' }],
       text: `Fold one side over the middle third and the other over both: each third is {mm:${formatNumber(width.value / 3)}} wide.`,

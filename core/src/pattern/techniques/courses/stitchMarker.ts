@@ -16,5 +16,5 @@ export const stitchMarker: Technique = {
     text: 'Hung around the post, it slides to the neighbour.',
     repair: 'Take it out and hook it through both strands of the V.',
   },
-  words: ['stitch markers', 'marker', 'markers', 'bottom fold markers'],
+  words: ['stitch marker', 'marker', 'markers', 'bottom fold markers'],
 };

@@ -7,7 +7,7 @@ export const doubleTogether: Technique = {
   id: 'double-together',
   family: 'stitch',
   level: { is: 'intermediate', since: 'shaping' },
-  name: 'two {double} together',
+  name: '{double} 2 together',
   abbreviation: '{dc}2tog',
   symbol: (x, y, w, h) =>
     `${move(x - 0.35 * w, y + 0.45 * h)}${line(x, y - 0.45 * h)}${line(x + 0.35 * w, y + 0.45 * h)}${move(x - 0.28 * w, y + 0.05 * h)}${line(x - 0.08 * w, y - 0.05 * h)}${move(x + 0.08 * w, y - 0.05 * h)}${line(x + 0.28 * w, y + 0.05 * h)}`,

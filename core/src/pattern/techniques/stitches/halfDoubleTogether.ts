@@ -7,7 +7,7 @@ export const halfDoubleTogether: Technique = {
   id: 'half-double-together',
   family: 'stitch',
   level: { is: 'intermediate', since: 'shaping' },
-  name: 'two {half-double} together',
+  name: '{half-double} 2 together',
   abbreviation: '{hdc}2tog',
   symbol: (x, y, w, h) =>
     `${move(x - 0.3 * w, y + 0.4 * h)}${line(x, y - 0.4 * h)}${line(x + 0.3 * w, y + 0.4 * h)}${move(x - 0.25 * w, y - 0.4 * h)}${line(x + 0.25 * w, y - 0.4 * h)}`,

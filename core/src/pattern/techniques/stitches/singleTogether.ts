@@ -7,7 +7,7 @@ export const singleTogether: Technique = {
   id: 'single-together',
   family: 'stitch',
   level: { is: 'intermediate', since: 'shaping' },
-  name: 'two {single} together',
+  name: '{single} 2 together',
   abbreviation: '{sc}2tog',
   symbol: (x, y, w, h) => `${move(x - 0.3 * w, y + 0.4 * h)}${line(x, y - 0.3 * h)}${line(x + 0.3 * w, y + 0.4 * h)}`,
   also: ['a decrease', 'US sc2tog is UK dc2tog'],
