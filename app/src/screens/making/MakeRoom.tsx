@@ -155,10 +155,10 @@ export function MakeRoom({ id, held }: Props) {
                 <PartTabs progress={progress} onChoose={setPart} />
                 <Glance progress={progress} title={held.body.title} />
                 <PaceLine {...progress} />
-                <Latest progress={progress} />
                 {practised ? null : (
                   <TapeAsks id={id} progress={progress} mended={mended} onMeasure={() => setOpen('measure')} />
                 )}
+                <Latest progress={progress} />
                 {progress.state.done.length === 0 ? (
                   <Cautions cautions={progress.worked.cautions.filter(({ setAside }) => !setAside)} />
                 ) : null}

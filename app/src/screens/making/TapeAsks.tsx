@@ -65,7 +65,6 @@ function InPlace({ id, check, progress, onPass, onMeasure }: InPlaceProps) {
         <FieldRow>
           <LengthField
             label={momentLabel(check, progress.piece.worked)}
-            help="Lay it flat, and do not pull."
             mm={said?.mm}
             typed={said?.typed}
             min={1}
@@ -73,12 +72,14 @@ function InPlace({ id, check, progress, onPass, onMeasure }: InPlaceProps) {
             onChange={setSaid}
             onNothing={() => setSaid(undefined)}
           />
+          <View style={{ justifyContent: 'center' }}>
+            <Action disabled={!said} onPress={keep}>
+              Keep it
+            </Action>
+          </View>
         </FieldRow>
       </SubmitProvider>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-        <Action disabled={!said} onPress={keep}>
-          Keep it
-        </Action>
         <Action onPress={onPass}>Looks right</Action>
         <Action onPress={onMeasure}>Measure something else</Action>
       </View>

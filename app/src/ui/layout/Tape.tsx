@@ -105,13 +105,12 @@ export const TapeStrip = memo(function TapeStrip({
         {checks.map(({ mm, is }, index) => (
           <Circle
             key={`check ${index}`}
-            cx={upright ? breadth - DOT.in : at(mm)}
-            cy={upright ? at(mm) : breadth - DOT.in}
+            cx={upright ? DOT.in : at(mm)}
+            cy={upright ? at(mm) : DOT.in}
             r={DOT.radius}
-            fill={is === 'measured' ? colours.ink : 'none'}
+            fill={is === 'measured' ? colours.ink : colours.surface}
             stroke={is === 'ahead' ? colours.faint : colours.ink}
             strokeWidth={1.5}
-            opacity={is === 'ahead' ? 0.5 : 1}
           />
         ))}
         {marks.map((mm) => (
