@@ -79,7 +79,17 @@ const openTable = async (page: Page) => {
 };
 
 /** What is awaited on a screen before its picture is taken. */
-const READY: Readonly<Record<string, (page: Page) => Promise<void>>> = { days: daysLaid };
+/** Seven hooks, as they are typed. */
+const hooksTyped = async (page: Page) => {
+  for (const [label, text] of [
+    ['Sizes of the hooks', '2 2.5 3 3.5 4 5 6'],
+    ['Their length', '150'],
+    ['Grip, at its thickest', '9'],
+  ] as const)
+    await field(page, label).fill(text);
+};
+
+const READY: Readonly<Record<string, (page: Page) => Promise<void>>> = { days: daysLaid, start: hooksTyped };
 
 const SHOTS: readonly Shot[] = [
   ...SCREENS.flatMap(({ id, path, of, pictured = [] }) =>

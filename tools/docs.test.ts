@@ -1,5 +1,6 @@
 import { formatsTables, publishedPlanSchema, withTables } from '@keep-snug/core/formats';
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { chapters, guidePage } from './guide';
 import { workings, workingsPage } from './workings';
 
 const doc = (path: string) => readFileSync(new URL(`../docs/${path}`, import.meta.url), 'utf8');
@@ -18,6 +19,13 @@ it('the tables of the formats are those of the definitions', () => {
 it('the workings are those of the docstrings', () => {
   expect(workings().length).toBeGreaterThan(100);
   expect(doc('WORKINGS.md')).toBe(workingsPage());
+});
+
+it('the guide is what the app tells, with pictures that are there', () => {
+  expect(doc('GUIDE.md')).toBe(guidePage());
+  const pictured = chapters().flatMap(({ picture }) => picture ?? []);
+  expect(pictured.length).toBeGreaterThan(4);
+  expect(pictured.filter((picture) => !existsSync(folder(`docs/screenshots/${picture}.png`)))).toEqual([]);
 });
 
 describe('the handbook', () => {

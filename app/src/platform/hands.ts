@@ -3,9 +3,19 @@
 /** Whether the device has a way of its own to hand something on. */
 export const canShare = (): boolean => typeof globalThis.navigator?.share === 'function';
 
-/** Hands a text on by the device's own way; whoever changes their mind is told nothing. */
-export const share = (title: string, text: string): void =>
-  void navigator.share({ title, text }).catch(() => undefined);
+/** Hands a text or an address on by the device's own way; whoever changes their mind is told nothing. */
+export const share = (what: { title: string; text?: string; url?: string }): void =>
+  void navigator.share(what).catch(() => undefined);
+
+const fileOf = (blob: Blob, name: string): File => new File([blob], name, { type: blob.type || 'application/pdf' });
+
+/** Whether the device hands files on as well. */
+export const canShareFile = (blob: Blob, name: string): boolean =>
+  canShare() && Boolean(navigator.canShare?.({ files: [fileOf(blob, name)] }));
+
+/** Hands a file on by the device's own way. */
+export const shareFile = (blob: Blob, name: string, title: string): void =>
+  void navigator.share({ title, files: [fileOf(blob, name)] }).catch(() => undefined);
 
 /** Copies a text. @throws Error where the browser lets no page do that */
 export async function copyText(text: string): Promise<void> {

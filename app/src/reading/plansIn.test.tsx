@@ -28,16 +28,37 @@ beforeEach(() => {
 it('plans of several files are put on the bench, and what cannot be read is told at its file', async () => {
   const brought = await bringIn([
     file('one.json', JSON.stringify(plan)),
-    file('two.json', JSON.stringify([plan, { ...plan, title: 'The second' }])),
+    file(
+      'two.json',
+      JSON.stringify([
+        { ...plan, title: 'Another' },
+        { ...plan, title: 'The second' },
+      ]),
+    ),
     file('bad.json', '{'),
     file('huge.json', 'x', 50_000_000),
   ]);
-  expect(brought.added.map(({ title }) => title)).toEqual([plan.title, plan.title, 'The second']);
+  expect(brought.added.map(({ title }) => title)).toEqual([plan.title, 'Another', 'The second']);
   expect(titles()).toHaveLength(3);
   expect(brought.faults).toEqual([
     { at: 'bad.json', message: expect.stringMatching(/was cut off/) },
     { at: 'huge.json', message: expect.stringMatching(/^50 MB is too large for plans; at most 20 MB/) },
   ]);
+});
+
+it('the same plan opened twice says that it is there', async () => {
+  const [first] = (await bringIn([file('one.json', JSON.stringify(plan))])).added;
+  const again = await bringIn([file('again.json', JSON.stringify(plan))]);
+  expect(again).toEqual({ added: [], known: [{ id: first!.id, title: plan.title }], faults: [] });
+  expect(titles()).toHaveLength(1);
+});
+
+it('a PDF of a pattern brings its plan in; one that says nothing of a plan is told', async () => {
+  const pdf = (text: string) => ({ ...file('pattern.pdf', text), type: 'application/pdf' });
+  const brought = await bringIn([pdf(`%PDF-1.3 /Keywords (${planLink(plan, 'http://10.0.0.9:1')}) endobj`)]);
+  expect(brought.added.map(({ title }) => title)).toEqual([plan.title]);
+  const other = await bringIn([pdf('%PDF-1.3 nothing')]);
+  expect(other.faults).toEqual([{ at: 'pattern.pdf', message: expect.stringMatching(/^This PDF says nothing/) }]);
 });
 
 it('a picture of a printed page brings its plan in; one without a code says so at its file', async () => {

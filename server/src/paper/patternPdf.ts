@@ -33,7 +33,8 @@ export function patternPdf(kept: Plan, plan: Plan, worked: Worked, reading: Read
     pageSize: on.paper === 'A4' ? 'A4' : 'LETTER',
     pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN + 12],
     defaultStyle: { font: READING, fontSize: 10.5, lineHeight: 1.2 },
-    info: { title: pattern.title, creator: 'Keep Snug' },
+    // whoever opens the file in the app has the whole plan, with the paper or without
+    info: { title: pattern.title, creator: 'Keep Snug', keywords: planLink(kept, on.origin) },
     styles: {
       title: { font: HEADING, fontSize: 24, margin: [0, 0, 0, 2] },
       heading: { font: HEADING, fontSize: 14, margin: [0, 14, 0, 4] },

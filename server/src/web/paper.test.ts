@@ -1,4 +1,5 @@
 import { TERN_POINT } from '@keep-snug/core/demo';
+import { fragmentAmong, textInFragment } from '@keep-snug/core/link';
 import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
@@ -48,7 +49,11 @@ const pdf = async (asked: request.Test) => {
     res.on('end', () => done(null, Buffer.concat(parts)));
   });
   expect([status, headers['content-type']]).toEqual([200, 'application/pdf']);
-  return { ...readBack(body as Buffer), named: String(headers['content-disposition']) };
+  return {
+    ...readBack(body as Buffer),
+    said: (body as Buffer).toString('latin1'),
+    named: String(headers['content-disposition']),
+  };
 };
 
 const posted = (ask: object) => pdf(request(server).post('/api/paper').send(ask));
@@ -57,7 +62,7 @@ describe('a plan on paper', () => {
   it('is a PDF of the kept plan, in its own fonts, with what makers look for', async () => {
     const id = randomUUID();
     await request(server).put(`/api/plans/${id}`).set('If-None-Match', '*').send(bare);
-    const { text, fonts, pages, size, named } = await pdf(request(server).get(`/api/plans/${id}/pattern.pdf`));
+    const { text, fonts, pages, size, named, said } = await pdf(request(server).get(`/api/plans/${id}/pattern.pdf`));
     for (const part of [
       bare.title,
       'Finished size',
@@ -79,6 +84,8 @@ describe('a plan on paper', () => {
     );
     expect(fonts.every((font) => / yes +yes +yes /.test(font))).toBe(true);
     expect(named).toContain('field-phone-pouch-pattern.pdf');
+    // the file says of itself which plan it is
+    expect(JSON.parse(textInFragment(fragmentAmong(said)!)!)).toMatchObject({ title: bare.title });
   });
 
   it.each(PLANS.map((plan) => [plan.title, plan] as const))('%s: short, UK, on Letter', async (_, plan) => {

@@ -1,6 +1,6 @@
-import { byCode, isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
+import { byCode, fileNameOf, isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
@@ -29,6 +29,7 @@ import { useUsed } from '@/data/used';
 import { Batches } from './Batches';
 import { DaysCard } from './DaysCard';
 import { PlansIn } from './PlansIn';
+import { SharePanel } from '@/ui/share/SharePanel';
 import type { LocalDocument } from '@/data/types';
 
 type Makes = readonly [string, LocalDocument<Make>][];
@@ -259,6 +260,7 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const isItsTurn = useIdleTurn(reckonedFor(plan, reader) !== null);
   const piece = isItsTurn ? reckonFor(plan, reader).worked?.pieces[0] : undefined;
   const hasFaults = isItsTurn && !piece;
+  const [sharing, setSharing] = useState(false);
   const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
     useUsed.getState().touch(id);
     router.push(to);
@@ -285,12 +287,16 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
           of={plan.title}
           entries={[
             ...(hasFaults ? [] : [{ name: 'Pattern', do: () => open(`/sheet/${id}`) }]),
+            ...(hasFaults ? [] : [{ name: 'Share', do: () => setSharing(true) }]),
             { name: 'Copy plan', do: () => router.push(`/plan/${copyPlan(plan)}`) },
             { name: 'Delete', do: () => remove('plans', id, plan.title) },
           ]}
         />
       </View>
       <Clash kind="plans" id={id} held={held} />
+      {sharing ? (
+        <SharePanel plan={plan} file={fileNameOf(plan.title, 'pdf')} onClose={() => setSharing(false)} />
+      ) : null}
     </CardBox>
   );
 }
@@ -303,6 +309,7 @@ function Empty() {
       title="No projects yet"
       text="Choose a cover and type two to four measurements. You get a pattern that fits."
       action={{ name: 'Plan your first cover', do: () => router.push('/starts') }}
+      also={{ name: 'How it goes', do: () => router.push('/guide') }}
     >
       <View onLayout={onLayout}>
         <Tape lengthMm={200} px={box.width} outMm={4} />

@@ -23,7 +23,9 @@ export function PlansIn() {
   return (
     <View style={{ gap: 10 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-        <Action onPress={() => void chooseFiles('application/json,.json,image/*').then(take)}>Open plan files</Action>
+        <Action onPress={() => void chooseFiles('application/json,.json,application/pdf,.pdf,image/*').then(take)}>
+          Open plan files
+        </Action>
         {hasCamera() ? <Action onPress={() => setScanning(true)}>Scan a printed code</Action> : null}
       </View>
       {scanning ? (
@@ -48,6 +50,13 @@ export function PlansIn() {
           ) : null}
         </Notice>
       ) : null}
+      {brought?.known.map(({ id, title }) => (
+        <Notice key={id} tone="sea" word="Already here" text={`${title} lies on your bench as it is in the file.`}>
+          <View style={{ flexDirection: 'row' }}>
+            <Action onPress={() => router.push(`/plan/${id}`)}>Open it</Action>
+          </View>
+        </Notice>
+      ))}
       {brought?.faults.map(({ at, message }) => (
         <Notice key={`${at} ${message}`} tone="rowan" word={at} text={message} />
       ))}

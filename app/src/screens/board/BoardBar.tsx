@@ -10,7 +10,7 @@ import { IconAction } from '@/ui/actions/IconAction';
 import { MoreMenu } from '@/ui/actions/MoreMenu';
 import { RoomBar } from '@/ui/layout/RoomBar';
 import { useHistory } from '@/data/history';
-import { useWide } from '@/theme/useWide';
+import { useNarrow, useWide } from '@/theme/useWide';
 import { copyPlan } from '@/reading/copyPlan';
 import { TitleField } from './TitleField';
 
@@ -24,6 +24,9 @@ interface Props {
 /** The plan's name, a step back and on again, and where else it leads: in words where there is room, else in a menu. */
 export function BoardBar({ id, plan, ready, onTitle }: Props) {
   const wide = useWide();
+  const narrow = useNarrow('bar');
+  const oneWord = useNarrow('word');
+  const router = useRouter();
   const canUndo = useHistory((state) => (state.byPlan[id]?.past.length ?? 0) > 0);
   const canRedo = useHistory((state) => (state.byPlan[id]?.future.length ?? 0) > 0);
   const { undo, redo } = useHistory.getState();
@@ -34,7 +37,7 @@ export function BoardBar({ id, plan, ready, onTitle }: Props) {
     <RoomBar back={{ to: '/', name: 'the bench' }}>
       <TitleField title={plan.title} onChange={onTitle} />
       <IconAction label="Undo" icon="undo" disabled={!canUndo} onPress={() => undo(id)} />
-      <IconAction label="Redo" icon="redo" disabled={!canRedo} onPress={() => redo(id)} />
+      {narrow ? null : <IconAction label="Redo" icon="redo" disabled={!canRedo} onPress={() => redo(id)} />}
       {wide ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12, alignItems: 'center' }}>
           {others.map(({ name, short = name, able, do: go }) => (
@@ -45,7 +48,14 @@ export function BoardBar({ id, plan, ready, onTitle }: Props) {
           <Onward id={id} plan={plan} ready={ready} />
         </View>
       ) : (
-        <MoreMenu of={plan.title} entries={others.filter(({ able }) => able)} />
+        <MoreMenu
+          of={plan.title}
+          entries={[
+            ...(narrow && canRedo ? [{ name: 'Redo', do: () => redo(id) }] : []),
+            ...(oneWord && ready ? [{ name: 'Pattern', do: () => router.push(`/sheet/${id}`) }] : []),
+            ...others.filter(({ able }) => able),
+          ]}
+        />
       )}
       {when ? <WhenPanel id={make ?? id} title={plan.title} onClose={() => setWhen(false)} /> : null}
     </RoomBar>
@@ -75,11 +85,14 @@ function useOthers({ plan, id, ready, onWhen }: Omit<Props, 'onTitle'> & { onWhe
 export function Onward({ id, plan, ready }: Omit<Props, 'onTitle'>) {
   const router = useRouter();
   const make = useMakeOf(id);
+  const oneWord = useNarrow('word');
   return (
     <>
-      <Action disabled={!ready} onPress={() => router.push(`/sheet/${id}`)}>
-        Pattern
-      </Action>
+      {oneWord ? null : (
+        <Action disabled={!ready} onPress={() => router.push(`/sheet/${id}`)}>
+          Pattern
+        </Action>
+      )}
       <Action main disabled={!ready} onPress={() => router.push(`/make/${make ?? startMake(id, plan)}`)}>
         {make ? 'Continue' : 'Start making'}
       </Action>

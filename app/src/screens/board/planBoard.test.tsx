@@ -12,7 +12,7 @@ import { PlanBoard } from './PlanBoard';
 const mockGo = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 let mockWide = false;
 jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
-jest.mock('@/theme/useWide', () => ({ useWide: () => mockWide, useLow: () => false }));
+jest.mock('@/theme/useWide', () => ({ useWide: () => mockWide, useLow: () => false, useNarrow: () => false }));
 jest.mock('./useBoardKeys', () => ({ useBoardKeys: jest.fn() }));
 jest.mock('@/platform/useReckonWorker', () => ({
   useChance: () => ({ found: null, stale: false }),

@@ -22,9 +22,10 @@ export function OpenPlan() {
     if (text === undefined) return undefined;
     let left = false;
     void bringIn([{ name: 'This link', size: text.length, text: async () => text }]).then(
-      ({ added, faults: found }) => {
+      ({ added, known, faults: found }) => {
         if (left) return;
-        if (added[0]) router.replace(`/plan/${added[0].id}`);
+        const plan = added[0] ?? known[0];
+        if (plan) router.replace(`/plan/${plan.id}`);
         else setFaults(found);
       },
     );

@@ -116,6 +116,7 @@ export function SettingsPage() {
       <ChoiceOf of="turningChain" />
       <ChoiceOf of="ring" />
       <ChoiceOf of="foundation" />
+      <ChoiceOf of="measuredWith" />
       <ChoiceOf of="voice" />
       <ChoiceOf of="paper" />
       <ChoiceOf of="letters" />
@@ -138,8 +139,9 @@ export function SettingsPage() {
 function ToStitches() {
   const router = useRouter();
   return (
-    <View style={{ flexDirection: 'row', marginLeft: -4 }}>
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, marginLeft: -4 }}>
       <Action onPress={() => router.push('/stitches')}>Stitches: how each is worked</Action>
+      <Action onPress={() => router.push('/guide')}>How it goes</Action>
     </View>
   );
 }

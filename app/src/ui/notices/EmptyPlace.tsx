@@ -14,12 +14,14 @@ interface Props {
   /** What will come to stand here, and how. */
   text: string;
   action: { name: string; do: () => void };
+  /** What else leads on from here, as a link. */
+  also?: { name: string; do: () => void };
   /** One drawing that shows it. */
   children: ReactNode;
 }
 
 /** A place with nothing in it: still being fetched, or empty, taught with one drawing and one action. */
-export function EmptyPlace({ title, text, action, children }: Props) {
+export function EmptyPlace({ title, text, action, also, children }: Props) {
   const colours = useColours();
   const loaded = useLibrary((state) => state.loaded);
   const reached = useLine((state) => state.reached);
@@ -42,9 +44,12 @@ export function EmptyPlace({ title, text, action, children }: Props) {
         {title}
       </Words>
       <Words style={{ maxWidth: 560 }}>{text}</Words>
-      <Action main onPress={action.do}>
-        {action.name}
-      </Action>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16 }}>
+        <Action main onPress={action.do}>
+          {action.name}
+        </Action>
+        {also ? <Action onPress={also.do}>{also.name}</Action> : null}
+      </View>
     </View>
   );
 }

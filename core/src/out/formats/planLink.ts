@@ -22,6 +22,9 @@ export const planFragment = (plan: Plan): string => toUrl(deflateSync(strToU8(JS
 /** The address that opens a plan in this house. */
 export const planLink = (plan: Plan, origin: string): string => `${origin}/open#${planFragment(plan)}`;
 
+/** The fragment of an address that opens a plan, where one stands among other text: what a PDF says of itself. */
+export const fragmentAmong = (text: string): string | undefined => /\/open#([\w-]{20,})/.exec(text)?.[1];
+
 /**
  * Unpacks so much as there may be, and no more.
  * @throws where it is cut off, or unpacks to a flood

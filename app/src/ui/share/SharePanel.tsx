@@ -1,0 +1,75 @@
+import type { Plan } from '@keep-snug/core';
+import { planLink } from '@keep-snug/core/link';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Away, printed } from '@/data/api';
+import { useSettings } from '@/data/settings';
+import { canShare, canShareFile, copyText, share, shareFile } from '@/platform/hands';
+import { origin } from '@/platform/page';
+import { saveBlob } from '@/platform/saveText';
+import { useSchools } from '@/reading/useSchools';
+import { Action } from '@/ui/actions/Action';
+import { Panel } from '@/ui/layout/Panel';
+import { Words } from '@/ui/layout/Words';
+import { Busy } from '@/ui/notices/Busy';
+import { Notice } from '@/ui/notices/Notice';
+
+interface Props {
+  plan: Plan;
+  /** The file a PDF is saved as. */
+  file: string;
+  onClose: () => void;
+}
+
+const AWAY = 'PDFs are made by the server, and it does not answer. Send a link, or try again when you are online.';
+const NO_CLIPBOARD = 'This browser lets no page copy. Select the link and copy it by hand:';
+
+/** A plan handed on: by the device's own share sheet where it has one, else copied or saved. */
+export function SharePanel({ plan, file, onClose }: Props) {
+  const { terms, units, hand } = useSchools();
+  const { voice, paper } = useSettings.getState();
+  const [state, setState] = useState<{ said: string } | { fault: string } | 'busy' | null>(null);
+  const link = planLink(plan, origin());
+  const sendLink = () => {
+    if (canShare()) return share({ title: plan.title, url: link });
+    return void copyText(link).then(
+      () => setState({ said: 'The link is copied. Paste it where you like.' }),
+      () => setState({ fault: `${NO_CLIPBOARD} ${link}` }),
+    );
+  };
+  const sendPdf = () => {
+    setState('busy');
+    void printed({ plan, of: 'pattern', style: voice, terms, units, hand, paper }).then(
+      (made) => {
+        if (made.is === 'refused') return setState({ fault: made.message });
+        if (canShareFile(made.blob, file)) shareFile(made.blob, file, plan.title);
+        else saveBlob(made.blob, file);
+        return setState(canShareFile(made.blob, file) ? null : { said: `Saved as ${file}` });
+      },
+      (error: unknown) => setState({ fault: error instanceof Away ? AWAY : String(error) }),
+    );
+  };
+  return (
+    <Panel title="Share" onClose={onClose}>
+      <Words>A link or a PDF holds the whole plan: whoever has Keep Snug opens it, and anyone can read the PDF.</Words>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 8 }}>
+        <Action main onPress={sendLink}>
+          {canShare() ? 'Send a link' : 'Copy a link'}
+        </Action>
+        <Action disabled={state === 'busy'} onPress={sendPdf}>
+          {canShare() ? 'Send a PDF' : 'Save a PDF'}
+        </Action>
+      </View>
+      {state === 'busy' ? <Busy /> : null}
+      {state !== null && typeof state === 'object' ? (
+        'said' in state ? (
+          <Words as="small" live>
+            {state.said}
+          </Words>
+        ) : (
+          <Notice tone="rowan" word="Not sent" text={state.fault} />
+        )
+      ) : null}
+    </Panel>
+  );
+}
