@@ -48,8 +48,8 @@ describe('dividers', () => {
   });
 
   it('give a tool of 10 mm in fabric of 4 a channel of half the girth round both', () => {
-    // (10 π × 1.06 + 4 π) / 2
-    expect(channelWidth(tool(10), mm(4), 0).value).toBeCloseTo(22.93, 2);
+    // (10 π × 1.12 + 4 π) / 2
+    expect(channelWidth(tool(10), mm(4), 0).value).toBeCloseTo(23.876, 2);
   });
 
   it('fill the front to the column, a line between each, whatever is left over', () => {

@@ -195,6 +195,8 @@ export interface ShapeDefinition {
   begins?: FieldValues;
   /** The stitch it is always worked in, where that is not the plan’s. */
   stitch?: string;
+  /** What its front is counted in, where it is folded off one strip: its folds are free until a side is joined (handbook 8). */
+  foldedBy?: 'rows' | 'stitches';
   /** What runs around the thing: its stitches, or its rows one after the other where it is worked sideways. */
   around?: 'rows';
   options: readonly Field[];

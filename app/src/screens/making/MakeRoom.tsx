@@ -18,6 +18,7 @@ import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { Beside } from './Beside';
 import { Latest } from './Checks';
+import { FoldAsks } from './FoldAsks';
 import { Glance, where } from './Glance';
 import { PANELS } from './panels';
 import { Controls } from './Controls';
@@ -157,6 +158,9 @@ export function MakeRoom({ id, held }: Props) {
                 <PaceLine {...progress} />
                 {practised ? null : (
                   <TapeAsks id={id} progress={progress} mended={mended} onMeasure={() => setOpen('measure')} />
+                )}
+                {practised ? null : (
+                  <FoldAsks id={id} make={held.body} progress={progress} onFold={() => setOpen('fold')} />
                 )}
                 <Latest progress={progress} />
                 {progress.state.done.length === 0 ? (

@@ -152,6 +152,24 @@ describe('the counter room', () => {
     expect(screen.queryByText('A good moment for the tape')).toBeNull();
   });
 
+  it('asks to lay the strip round the item before it is joined, and folds it elsewhere without pulling out', () => {
+    const all = steps(phoneId);
+    const rows = all.filter(({ row }) => row !== null);
+    const folds = all.findIndex(({ section }) => section === 'joining');
+    all.slice(23, folds).forEach(tick);
+    open();
+    expect(screen.getByText('Before you join: lay it round the item')).toBeTruthy();
+    fireEvent.press(screen.getByText('Try the folds'));
+    expect(screen.getByText(/^Pocket: 35 rows, /)).toBeTruthy();
+    fireEvent.press(screen.getByText('One row deeper'));
+    expect(screen.getByText(/^Pocket: 36 rows, /)).toBeTruthy();
+    fireEvent.press(screen.getByText('Fold it there'));
+    const decided = useEvents.getState().byMake[phoneId]!.at(-1)!;
+    expect(decided).toMatchObject({ kind: 'decided', choice: 'refold', from: null });
+    expect(decided.kind === 'decided' && reckon(decided.plan).pieces[0]!.rows).toBe(rows.at(-1)!.row);
+    expect(screen.queryByText('Before you join: lay it round the item')).toBeNull();
+  });
+
   it('brings the fold’s marker and its check at their row', () => {
     steps(phoneId).slice(23, 35).forEach(tick);
     open();

@@ -5,6 +5,7 @@ import { KeysPanel } from '@/ui/notices/KeysPanel';
 import { WhenPanel } from '@/ui/when/WhenPanel';
 import { ChartPanel } from './ChartPanel';
 import { FinishPanel } from './FinishPanel';
+import { FoldPanel } from './FoldPanel';
 import { MAKE_KEYS } from './keys';
 import { LandedPanel } from './LandedPanel';
 import { LogPanel } from './LogPanel';
@@ -94,6 +95,10 @@ export const PANELS: readonly MakePanel[] = [
   {
     id: 'changed',
     draw: ({ id, make, changed, onClose }) => changed && <ChangedPanel {...{ id, make, changed, onClose }} />,
+  },
+  {
+    id: 'fold',
+    draw: ({ id, make, progress, onClose }) => <FoldPanel {...{ id, make, progress, onClose }} />,
   },
   {
     id: 'finish',

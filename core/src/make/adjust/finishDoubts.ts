@@ -5,7 +5,7 @@ import { reckon } from '../../reckon/reckon';
 import { formatDuration, mmToken, plural } from '../../base/units';
 import { ratesMade } from './learntRates';
 import { sizesMade } from './learnt';
-import { planFollowed } from './mend';
+import { planFollowed } from './here';
 
 type Finish = Extract<Happening, { kind: 'finished' }>;
 

@@ -1,4 +1,6 @@
 export * from './mend';
+export { planFollowed } from './here';
+export * from './refold';
 export * from './learnt';
 export * from './weighed';
 export * from './learntRates';

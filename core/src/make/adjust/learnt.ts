@@ -2,7 +2,7 @@ import type { FabricSpec, GaugeSpec } from '../../craft/fabric';
 import { finishOf, inOrder, standingEvents, type KeptEvent } from '../log';
 import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
-import { planFollowed } from './mend';
+import { planFollowed } from './here';
 import { withMeasures, type Measured } from './measures';
 import { workOut } from '../../reckon/build';
 import type { Worked } from '../../reckon/types';

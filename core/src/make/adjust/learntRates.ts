@@ -14,7 +14,7 @@ import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { rowMinutes, slowerBy, TIME_SPREAD, YARN_SPREAD } from '../../reckon/supplies';
 import { fabricMade } from './learnt';
-import { planFollowed } from './mend';
+import { planFollowed } from './here';
 import type { Worked } from '../../reckon/types';
 import { fittingDefinition } from '../../fittings';
 

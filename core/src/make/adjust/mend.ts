@@ -1,11 +1,8 @@
 import type { BegunSpec } from '../../plan/begun';
 import { chanceInputs } from '../../reckon/chanceInputs';
-import { seedOf } from '../../reckon/chance';
 import { chanceOfFit, inputsOf, type ChanceInputs, type Sample } from '../../craft/fit';
 import {
-  foldMake,
   inOrder,
-  lastDecision,
   standingEvents,
   stepsToMake,
   type KeptEvent,
@@ -20,6 +17,7 @@ import { workFaults, type Piece } from '../../piece';
 import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { begunOf } from './begunOf';
+import { hereOf, readAgainst, type Here } from './here';
 import {
   CHANGED_FINDERS,
   FINDERS,
@@ -30,9 +28,9 @@ import {
   type Short,
   type Situation,
 } from './candidates';
-import { bandsRead, readBy, unreadOf, withMeasures, type BandsRead, type Measured, type ReadAgainst } from './measures';
+import { bandsRead, readBy, unreadOf, withMeasures, type BandsRead } from './measures';
 import { reckonedOrNot, type ToMake } from './reckoned';
-import { alikeUpTo, isWorked, standingOf, type Standing } from './progress';
+import { alikeUpTo, isWorked } from './progress';
 import { yarnLeft } from './weighed';
 import { metresIn, takenBy, takesOf, type Takes } from './takes';
 import type { WorkedOut, Worked } from '../../reckon/types';
@@ -129,8 +127,6 @@ export function mend(plan: Plan, events: readonly KeptEvent[]): Mended {
   };
 }
 
-const readAgainst = ({ worked, before }: Here): ReadAgainst => ({ steps: worked.steps, out: before });
-
 /**
  * The ways to go on where the plan of a make was changed after it was begun: as begun, by the new plan as far as the work
  * allows, or with the count that is on the hook.
@@ -165,50 +161,6 @@ export function lastingWays(plan: Plan, events: readonly KeptEvent[], short: Omi
 /** The plan that was last asked about: what the make was begun with, or what it was changed to since. */
 export const planAsked = (plan: Plan, events: readonly KeptEvent[]): Plan =>
   standingEvents(inOrder(events)).reduce((last, event) => (event.kind === 'decided' && event.asked) || last, plan);
-
-function hereOf(plan: Plan, events: readonly KeptEvent[]): Here {
-  const followed = planFollowed(plan, events);
-  const worked = reckon(followed);
-  const before = workOut(followed);
-  const steps = stepsToMake(worked.steps);
-  const state = foldMake(events, steps);
-  return {
-    followed,
-    worked,
-    state,
-    steps,
-    before,
-    standing: standingOf(steps, state),
-    takes: takesOf(followed, before, worked),
-    measures: measuresSince(inOrder(events)),
-    seed: seedOf(plan),
-  };
-}
-
-/** The plan a make follows: that of the last decision that stands, else the one it was begun with. */
-export const planFollowed = (plan: Plan, events: readonly KeptEvent[]): Plan =>
-  lastDecision(inOrder(events))?.plan ?? plan;
-
-/** What was measured since the last decision, whose plan has taken in what was measured before. */
-function measuresSince(ordered: readonly KeptEvent[]): Measured[] {
-  const standing = standingEvents(ordered);
-  const decision = lastDecision(ordered);
-  const since = decision ? standing.slice(standing.indexOf(decision) + 1) : standing;
-  return since.filter((event): event is Measured & KeptEvent => event.kind === 'measured');
-}
-
-/** Where a make stands, and what it follows. */
-interface Here {
-  followed: Plan;
-  worked: Worked;
-  state: MakeState;
-  steps: readonly MakingStep[];
-  before: WorkedOut;
-  standing: Standing;
-  takes: Takes;
-  measures: readonly Measured[];
-  seed: number;
-}
 
 /**
  * The plan followed, at the gauge that the tape read. Where its shape would come out otherwise now than it is worked, or does not

@@ -110,6 +110,17 @@ const level = <T extends Span>(asked: readonly T[], mm: number): T[] =>
 export const reachOfOne = ({ rowHeight, stitch, worked }: WorkedFabric): Reach =>
   reachOf(rowHeight.value, worked === 'rounds' ? stitch.roundShares : stitch.rowShares);
 
+/**
+ * How high so many rows of a piece reach before it is divided: of several bands by the rows there are in all.
+ *
+ * @param rows in all, where they are counted; else as many as come nearest to `mm`
+ */
+export function reachIn(fabric: WorkedFabric, mm: number, rows?: number): Reach {
+  if (!fabric.bands) return reachOfOne(fabric);
+  const bands = fabric.bands.map(rowsOfBand);
+  return reachOfBands(bands, rows ?? rowsInBands(bands, mm) ?? fixedRows(bands) + 1);
+}
+
 /** How high a piece of so many courses is: band upon band, each of its own heights (law, handbook 3 and 4.3). */
 export function longOf(fabric: WorkedFabric, rows: number): number {
   if (!fabric.bands) return reachOfOne(fabric)(rows);

@@ -1,9 +1,9 @@
 import { BASES } from '../../craft/fabric';
-import { chosen, derive, type Figure } from '../../base/figure';
+import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import { bottomGive, crossing, flapTurn } from '../../craft/fit';
 import { nearestRow, type Reach } from '../../craft/counts';
 import type { Border, Fold } from '../../piece';
-import { type ChoiceField, type FieldValues } from '../../base/units';
+import { plural, type ChoiceField, type Field, type FieldValues } from '../../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, WorkStep } from '../definition';
 import { crocheted, joinOf, pieceEnd } from './joins';
 import { joinedSides, rimOf, type StripJoin } from './stripWork';
@@ -27,19 +27,76 @@ export interface StripLength {
 export function stripLengths(context: ShapeContext, edging: Mm, reach?: Reach): StripLength[] {
   const { thing, demands } = context;
   const whole = wholeFront(context);
-  const front = stripFront(context) ?? whole;
   const border = bordersOf(edging, context);
-  const first = { name: 'front', figure: lessEdging(front, border, 1) };
+  const chosenFront = foldedAt(context, reach);
+  const front = chosenFront ? withBorder(chosenFront, border) : (stripFront(context) ?? whole);
+  const first = { name: 'front', figure: chosenFront ?? lessEdging(front, border, 1) };
   if (!demands.flap) {
     const back = { name: 'back', figure: lessEdging({ ...whole }, border, 1) };
-    return [first, context.options.pocketMm === undefined ? { ...back, asBefore: true } : back];
+    const level = context.options.pocketMm === undefined && context.options.allRows === undefined;
+    return inAll([first, level ? { ...back, asBefore: true } : back], context, reach);
   }
-  return [
-    first,
-    { name: 'back', figure: wantedBack(context) },
-    { name: 'turn', figure: turnFrom(front, first.figure, context, reach) },
-    { name: 'flap', figure: lessEdging(flapOverlap(demands, thing.height), border, 1) },
-  ];
+  return inAll(
+    [
+      first,
+      { name: 'back', figure: wantedBack(context) },
+      { name: 'turn', figure: turnFrom(front, first.figure, context, reach) },
+      { name: 'flap', figure: lessEdging(flapOverlap(demands, thing.height), border, 1) },
+    ],
+    context,
+    reach,
+  );
+}
+
+/** Where the strip is folded by number, for whoever counts rows or has laid the piece round the thing; empty it follows from sizes. */
+export const frontRowsField = (noun: 'Rows' | 'Stitches'): Field => ({
+  key: 'frontRows',
+  kind: 'number',
+  label: `${noun} of the front`,
+  help: 'Left empty: as many as cover the item. To fold it elsewhere type another number.',
+  unit: noun === 'Rows' ? 'rows' : 'stitches',
+  whole: true,
+  min: 1,
+  max: 5000,
+  optional: true,
+});
+
+/** The front as it is folded by number; nothing where it follows from its size, or rows are of several bands. */
+function foldedAt({ options: { frontRows } }: ShapeContext, reach: Reach | undefined): Mm | undefined {
+  if (frontRows === undefined || !reach) return undefined;
+  return chosen(
+    reach(Number(frontRows)),
+    'mm',
+    `${plural(Number(frontRows), 'row or stitch', 'rows or stitches')}, typed`,
+  );
+}
+
+const withBorder = (front: Mm, border: Mm): Mm =>
+  border.value === 0 ? front : derive('mm', 'front + border', { front, border }, (v) => v.front + v.border);
+
+/**
+ * So many rows in all where they are counted: the last section takes what the others leave.
+ * @throws PlanProblem where they leave nothing
+ */
+function inAll(
+  lengths: StripLength[],
+  { options: { allRows } }: ShapeContext,
+  reach: Reach | undefined,
+): StripLength[] {
+  if (allRows === undefined || !reach) return lengths;
+  const all = Number(allRows);
+  const before = lengths.slice(0, -1).reduce((sum, { figure }) => sum + figure.value, 0);
+  const least = nearestRow(before, reach) + 1;
+  const last = lengths.at(-1)!;
+  if (all < least)
+    throw new PlanProblem([
+      {
+        path: 'shape.allRows',
+        message: `${plural(all, 'row')} leave none for the ${last.name}. It takes ${least} or more, or a front of fewer rows.`,
+      },
+    ]);
+  const rest = chosen(reach(all) - before, 'mm', `what ${all} rows leave`);
+  return [...lengths.slice(0, -1), { name: last.name, figure: rest }];
 }
 
 /** The front where its pocket is to be only so deep; undefined where it covers the thing. */

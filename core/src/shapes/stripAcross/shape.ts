@@ -8,7 +8,7 @@ import { countChoice, countFigure, pickAdvice } from '../common/choice';
 import { coverDrive, flapDrive } from '../common/drive';
 import { besideColumns, edgingDepth, leastReach, wantedRound, withRim } from '../common/flat';
 import { joinField, joinOf } from '../common/joins';
-import { outerWidth, reachOfOne, rowPiece, sectionLong } from '../common/rowPiece';
+import { outerWidth, reachIn, reachOfOne, rowPiece, sectionLong } from '../common/rowPiece';
 import { alsoOf, insideFaces, sized, type Sized } from '../common/sized';
 import {
   bordersOf,
@@ -17,6 +17,8 @@ import {
   flapPlace,
   flapReach,
   PASS,
+  frontRowsField,
+  type StripLength,
   passDepth,
   passOf,
   stripLengths,
@@ -41,6 +43,18 @@ const options: readonly Field[] = [
     help: 'Left empty: the front covers the item. A caddy’s back reaches above its pocket.',
     min: 10,
     max: LONGEST_MM,
+    optional: true,
+  },
+  frontRowsField('Rows'),
+  {
+    key: 'allRows',
+    kind: 'number',
+    label: 'Rows in all',
+    help: 'Left empty: as many as the sizes take. For a strip that is worked already.',
+    unit: 'rows',
+    whole: true,
+    min: 2,
+    max: 10_000,
     optional: true,
   },
 ];
@@ -77,7 +91,7 @@ function build(context: ShapeContext): Built {
     context,
   );
   const n = countFigure(choice, w, { asked: 'F', size: 'w', count: 'n' }, 'stitches', picks);
-  const lengths = stripLengths(context, edging, fabric.bands ? undefined : reachOfOne(fabric));
+  const lengths = foldedLengths(context, edging);
   const piece = rowPiece(
     { id: 'body', name: 'Strip', fabric, stitches: n, lengths, edge: 'opening', notes: markers },
     context,
@@ -131,6 +145,15 @@ function build(context: ShapeContext): Built {
     advice: pickAdvice(choice, fabric.stitch.rows),
     views: views(context, piece),
   };
+}
+
+/** Sections as they follow from sizes, or as the strip is folded by number. */
+function foldedLengths(context: ShapeContext, edging: Mm): StripLength[] {
+  const { fabric, options: given } = context;
+  const plain = stripLengths(context, edging, fabric.bands ? undefined : reachOfOne(fabric));
+  if (!fabric.bands || (given.frontRows === undefined && given.allRows === undefined)) return plain;
+  const long = plain.reduce((sum, { figure }) => sum + figure.value, 0);
+  return stripLengths(context, edging, reachIn(fabric, long, given.allRows as number | undefined));
 }
 
 /** The strip's width with the edging along both its sides (law, handbook 4.4). */
@@ -207,6 +230,7 @@ export const stripAcross: ShapeDefinition = {
   summary: 'One strip, folded at the bottom, sides joined, the end turned over as a flap.',
   why: 'One piece, no shaping; flap and dividers come easily.',
   worked: 'rows',
+  foldedBy: 'rows',
   besideColumns,
   bands: true,
   options,

@@ -17,6 +17,7 @@ import {
   flapReach,
   PASS,
   passDepth,
+  frontRowsField,
   passOf,
   stripLengths,
   stripWork,
@@ -328,6 +329,7 @@ export const stripAlong: ShapeDefinition = {
   summary: 'The same strip worked sideways: ribs run up the pouch, and it stretches round the item.',
   why: 'Ribs run up and give most round the item.',
   worked: 'rows',
+  foldedBy: 'stitches',
   around: 'rows',
   bands: true,
   options: [
@@ -344,6 +346,7 @@ export const stripAlong: ShapeDefinition = {
       max: 4,
       default: 0,
     },
+    frontRowsField('Stitches'),
   ],
   takes: {
     flat: true,
