@@ -39,3 +39,13 @@ it('what is low gets a smaller button, or none', () => {
   expect(closing(50)).toEqual([{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 12 }]);
   expect(closing(35)).toEqual([{ kind: 'flap' }]);
 });
+
+it.each([
+  ['field phone', 'Pouch for the field phone'],
+  ['the night watch’s flask', 'Pouch for the night watch’s flask'],
+  ['My phone', 'Pouch for my phone'],
+  ['Ann’s phone', 'Pouch for Ann’s phone'],
+])('a cover for %s is called %s', (name, title) => {
+  const thing = { kind: 'slab', name, width: { mm: 78 }, height: { mm: 164 }, depth: { mm: 14 } };
+  expect(planFor(thing, FIRST_FABRIC).title).toBe(title);
+});

@@ -15,6 +15,16 @@ function heightOf({ height }: ThingSpec): number | undefined {
   return typeof height === 'object' && 'mm' in height ? Number(height.mm) : undefined;
 }
 
+/** Whose something is, where its name says it: “my phone”, “Ann’s glasses”. */
+const OWNED = /^(?:my|our|your|his|her|their|[^\s]+[’']s)\b/i;
+
+/** A thing as it stands in a sentence: “the field phone”, “my phone”. */
+function calledSo(name: string): string {
+  const plain = name.replace(/^the /i, '');
+  if (!OWNED.test(plain)) return `the ${plain}`;
+  return plain.replace(/^(?:My|Our|Your|His|Her|Their)\b/, (own) => own.toLowerCase());
+}
+
 /** A plan for a thing of a known kind, begun as covers for its kind usually are; everything can be changed. */
 export function planFor(thing: ThingSpec, fabric: FabricSpec): Plan {
   const name = String(thing.name ?? '').trim() || 'thing';
@@ -23,7 +33,7 @@ export function planFor(thing: ThingSpec, fabric: FabricSpec): Plan {
   const lower = low.find(({ underMm }) => height !== undefined && height < underMm)?.fittings;
   return {
     format: PLAN_FORMAT,
-    title: `${word} for the ${name.replace(/^the /, '')}`.slice(0, 120),
+    title: `${word} for ${calledSo(name)}`.slice(0, 120),
     thing,
     fabric,
     shape: begunAs(shape.kind),

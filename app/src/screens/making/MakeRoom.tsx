@@ -18,6 +18,7 @@ import { useColours } from '@/theme/useTheme';
 import { useWide } from '@/theme/useWide';
 import { Beside } from './Beside';
 import { Latest } from './Checks';
+import { CountingLines } from './CountingLines';
 import { FoldAsks } from './FoldAsks';
 import { Glance, where } from './Glance';
 import { PANELS } from './panels';
@@ -155,6 +156,7 @@ export function MakeRoom({ id, held }: Props) {
                 {told}
                 <PartTabs progress={progress} onChoose={setPart} />
                 <Glance progress={progress} title={held.body.title} />
+                <CountingLines id={id} make={held.body} progress={progress} />
                 <PaceLine {...progress} />
                 {practised ? null : (
                   <TapeAsks id={id} progress={progress} mended={mended} onMeasure={() => setOpen('measure')} />

@@ -4,7 +4,7 @@ import { barFault, workBar } from '../../craft/things';
 import { work, type Instruction } from '../../craft/fabric';
 import type { Piece } from '../../shapes';
 import { nth, tailOf } from '../../piece';
-import { formatNumber, mmToken } from '../../base/units';
+import { formatNumber, mmToken, typedToken } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
 import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from '../common';
 
@@ -92,7 +92,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
       x: [at - width.value / 2, at + width.value / 2] as const,
       y: [0, button.value + 6] as const,
     })),
-    notions: [{ name: 'button', size: `${formatNumber(button.value)} mm`, count: 2 }],
+    notions: [{ name: 'button', size: typedToken(button.value), count: 2 }],
   };
 }
 

@@ -109,7 +109,7 @@ function place(context: FittingContext): Placed {
     },
     advice: tooSmall(chains.value, needed, path),
     areas: [buttonArea(across.share * flap.width.value, below.value, diameter.value)],
-    notions: [{ name: 'button', size: `${formatNumber(diameter.value)} mm`, count: 1 }],
+    notions: [{ name: 'button', size: typedToken(diameter.value), count: 1 }],
   };
 }
 

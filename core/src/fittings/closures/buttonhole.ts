@@ -120,7 +120,7 @@ function place(context: FittingContext): Placed {
         y: [seen - 3, seen + 3],
       },
     ],
-    notions: [{ name: 'button', size: `${formatNumber(diameter)} mm`, count: 1 }],
+    notions: [{ name: 'button', size: typedToken(diameter), count: 1 }],
   };
 }
 

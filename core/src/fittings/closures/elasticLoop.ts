@@ -1,5 +1,5 @@
 import { chosen, derive } from '../../base/figure';
-import { formatNumber } from '../../base/units';
+import { formatNumber, typedToken } from '../../base/units';
 import { acrossFlap, buttonArea, loopLength } from './buttonLoop';
 import { BUTTON_FIELDS, flapDown, frontOf, IN_FROM, sewnWhere } from '../common';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
@@ -71,7 +71,7 @@ function place(context: FittingContext): Placed {
     advice: [],
     areas: [buttonArea(share * flap.width.value, below.value, diameter.value)],
     notions: [
-      { name: 'button', size: `${formatNumber(diameter.value)} mm`, count: 1 },
+      { name: 'button', size: typedToken(diameter.value), count: 1 },
       { name: 'elastic cord', size: `{cut:${formatNumber(cut.value)}}`, count: 1 },
     ],
   };

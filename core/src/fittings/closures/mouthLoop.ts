@@ -72,7 +72,7 @@ function place({ built, fabric, thing, options, path }: FittingContext): Placed 
     },
     advice: [],
     areas: [buttonArea(inFrom, below.value, diameter.value)],
-    notions: [{ name: 'button', size: `${formatNumber(diameter.value)} mm`, count: 1 }],
+    notions: [{ name: 'button', size: typedToken(diameter.value), count: 1 }],
   };
 }
 

@@ -62,7 +62,7 @@ function place(context: FittingContext): Placed {
     },
     advice: tooClose(diameter.value, room / 2 - thickness.value, path),
     areas: [buttonArea(share * flap.width.value, below.value, diameter.value)],
-    notions: [{ name: 'button on a shank', size: `${formatNumber(diameter.value)} mm`, count: 1 }],
+    notions: [{ name: 'button on a shank', size: typedToken(diameter.value), count: 1 }],
   };
 }
 

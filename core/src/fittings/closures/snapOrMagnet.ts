@@ -89,7 +89,7 @@ function placed(kind: Kind, context: FittingContext): Placed {
         y: [y - across / 2, y + across / 2] as const,
       },
     ]),
-    notions: [{ name: kind.noun, size: `${formatNumber(across)} mm`, count }],
+    notions: [{ name: kind.noun, size: typedToken(across), count }],
   };
 }
 

@@ -1,7 +1,7 @@
 import { inOne, work, type Instruction } from '../../craft/fabric';
 import { chosen, derive, prior, type Figure } from '../../base/figure';
 import { tailOf, type Work } from '../../piece';
-import { formatNumber } from '../../base/units';
+import { formatNumber, typedToken } from '../../base/units';
 import { IN_FROM, frontOf, lengthOf, refuseBeside } from '../common';
 import { type FittingContext, type FittingDefinition, type Notion, type Placed } from '../definition';
 
@@ -133,7 +133,7 @@ function notionsOf({ notion, count }: OrnamentKind, across: number, yarn: number
   if (!notion) return {};
   return {
     notions: [
-      { name: notion, size: `${formatNumber(across)} mm`, count },
+      { name: notion, size: typedToken(across), count },
       {
         name: 'sewing needle that goes through its hole',
         size: `thread, or a hole of ${formatNumber(yarn)} mm for yarn`,

@@ -1,6 +1,7 @@
 export * from './mend';
 export { planFollowed } from './here';
 export * from './refold';
+export { countingAids, MARK, type CountingAids } from './aids';
 export * from './learnt';
 export * from './weighed';
 export * from './learntRates';

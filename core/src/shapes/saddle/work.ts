@@ -2,7 +2,7 @@ import { divide, lineOf, type Divided } from '../../craft/counts';
 import type { WorkedFabric } from '../../craft/fabric';
 import type { Room } from '../../craft/fit';
 import type { PocketWant } from '../../craft/things';
-import { formatNumber, listed, plural } from '../../base/units';
+import { formatNumber, listed, plural, typedToken } from '../../base/units';
 import type { ShapeContext, WorkStep } from '../definition';
 import { BELOW_TABS, type Tab } from './courses';
 import { masses, sidesOf, type Shares } from './shares';
@@ -39,7 +39,7 @@ export function tabButtons({ options: given }: ShapeContext, { spanRows }: Saddl
       repair: `Set the buttons ${spanRows > 20 ? 'two rows' : 'a row'} lower.`,
     },
     minutes: 8,
-    notions: [{ name: 'button', size: `${formatNumber(Number(given.buttonMm))} mm`, count: 2 }],
+    notions: [{ name: 'button', size: typedToken(Number(given.buttonMm)), count: 2 }],
   };
 }
 
