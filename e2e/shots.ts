@@ -78,7 +78,6 @@ const openTable = async (page: Page) => {
   await page.getByText(/“wide” is not a length/).waitFor();
 };
 
-/** What is awaited on a screen before its picture is taken. */
 /** Seven hooks, as they are typed. */
 const hooksTyped = async (page: Page) => {
   for (const [label, text] of [
@@ -89,6 +88,7 @@ const hooksTyped = async (page: Page) => {
     await field(page, label).fill(text);
 };
 
+/** What is awaited on a screen before its picture is taken. */
 const READY: Readonly<Record<string, (page: Page) => Promise<void>>> = { days: daysLaid, start: hooksTyped };
 
 const SHOTS: readonly Shot[] = [
