@@ -310,6 +310,7 @@ export {
   type RatesMade,
   sizesMade,
   type SizeMade,
+  chanceStanding,
   countingAids,
   type CountingAids,
   MARK,

@@ -1,5 +1,7 @@
-import { attempted,
+import {
+  attempted,
   chance,
+  chanceStanding,
   finishOf,
   paceWithin,
   perMinuteAt,
@@ -24,8 +26,9 @@ export interface FinishedMake {
   title: string;
   plan: Plan;
   sizes: readonly SizeMade[];
-  /** Chance of fit as it was said when it was begun, 0 to 1. */
+  /** Chance of fit as it stood when the last row was done, 0 to 1; and as it was said when it was begun. */
   said: number;
+  saidAtFirst: number;
   fits: Fits;
   grams?: number;
   /** Planned grams. */
@@ -78,7 +81,8 @@ function toldOf({ title, plan }: Make, events: readonly KeptEvent[]): FinishedMa
     title,
     plan,
     sizes: sizesMade(worked, events),
-    said: chance(plan, DRAWS).share,
+    said: chanceStanding(plan, events),
+    saidAtFirst: chance(plan, DRAWS).share,
     fits: fitsOf(events),
     planned: { grams: worked.supplies.yarn.grams.value },
     ...(time ? { perMinute: perMinuteAt(time) } : {}),

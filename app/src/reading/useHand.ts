@@ -12,6 +12,7 @@ import {
   type KeptEvent,
   type Make,
   type Rate,
+  type RatesMade,
   type YarnSpec,
   type OwnRatio,
   yarnUseFrom,
@@ -70,7 +71,7 @@ export function ratesNow(): { rate?: Rate; yarnUse?: OwnRatio; strapGrowth?: Own
   const { byMake } = useEvents.getState();
   const made = Object.entries(makes).flatMap(([id, { body, gone }]) => {
     const events = byMake[id] ?? [];
-    return gone || !isFinished(events) ? [] : (attempted(() => ratesMade(body.plan, events)) ?? []);
+    return gone || !isFinished(events) ? [] : (ratesOf(body, events) ?? []);
   });
   const [rate, yarnUse, strapGrowth] = [rateFrom(made), yarnUseFrom(made), strapGrowthFrom(made)];
   return { ...(rate ? { rate } : {}), ...(yarnUse ? { yarnUse } : {}), ...(strapGrowth ? { strapGrowth } : {}) };
@@ -91,6 +92,16 @@ function fabricsShown(
     return fabric ? [{ fabric, name: body.title, make: id }] : [];
   });
   return [...swatched, ...made];
+}
+
+const knownRates = new WeakMap<readonly KeptEvent[], RatesMade | undefined>();
+
+/** What a finished make took changes only with its own events: it is not worked out anew for every plan. */
+function ratesOf(make: Make, events: readonly KeptEvent[]): RatesMade | undefined {
+  if (knownRates.has(events)) return knownRates.get(events);
+  const made = attempted(() => ratesMade(make.plan, events));
+  knownRates.set(events, made);
+  return made;
 }
 
 const known = new WeakMap<readonly KeptEvent[], FabricSpec | undefined>();

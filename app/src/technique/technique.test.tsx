@@ -157,7 +157,7 @@ describe('the list of all of them', () => {
     fireEvent.changeText(screen.getByLabelText('Search stitches'), 'zzz');
     expect(screen.getByText(/Nothing here is called “zzz”/)).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Search stitches'), 'sc2tog');
-    fireEvent.press(screen.getByLabelText('Two single crochet together'));
+    fireEvent.press(screen.getByLabelText('Single crochet 2 together'));
     expect(useTechniqueTrail.getState().trail).toEqual(['single-together']);
   });
 });

@@ -61,7 +61,8 @@ function Beside({ one, other }: { one: FinishedMake; other: FinishedMake }) {
     ['Hook', ({ plan: { fabric } }) => `${formatNumber(fabric.hookMm, 2)} mm`],
     ['Width', (make) => size(make, 'width')],
     ['Height', (make) => size(make, 'height')],
-    ['Said to fit', ({ said }) => `${timesInHundred(said)}`],
+    ['Said to fit, begun', ({ saidAtFirst }) => timesInHundred(saidAtFirst)],
+    ['Said to fit, rows done', ({ said }) => timesInHundred(said)],
     ['Sits', ({ fits }) => FIT_WORDS[fits]],
     [
       'Yarn used',

@@ -56,7 +56,18 @@ it('charts what all of them say, and claims nothing of few', () => {
 it('compares two, line by line', () => {
   show(<Ledger />);
   fireEvent.press(screen.getByText('Compare two'));
-  for (const line of ['Yarn', 'Hook', 'Width', 'Height', 'Said to fit', 'Sits', 'Yarn used', 'Time', 'For next time'])
+  for (const line of [
+    'Yarn',
+    'Hook',
+    'Width',
+    'Height',
+    'Said to fit, begun',
+    'Said to fit, rows done',
+    'Sits',
+    'Yarn used',
+    'Time',
+    'For next time',
+  ])
     expect(screen.getByText(line)).toBeTruthy();
   expect(screen.getByText('One stitch less, or the smaller hook.')).toBeTruthy();
 });

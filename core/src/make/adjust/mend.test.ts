@@ -5,10 +5,11 @@ import { faultsOf } from '../../demo/fixtures/faultsOf';
 import { shapeTaking } from '../../compare/proposals';
 import { withFitting } from '../../plan/withFitting';
 import { checkEvents, checkPlan } from '../../out/formats';
-import type { Happening, KeptEvent } from '../log';
+import { stepsToMake, type Happening, type KeptEvent } from '../log';
 import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
-import { changedWays, mend, planAsked } from './mend';
+import { chance } from '../../reckon/chance';
+import { changedWays, chanceStanding, mend, planAsked } from './mend';
 
 const PLANS = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
 const [, phone] = PLANS.find(([title]) => title === 'Field phone pouch')!;
@@ -291,3 +292,35 @@ it.each(['drawstring', 'ties', 'mouth-loop'])(
     expect(mend(open, measured(open, 1.06)).choices.map(({ id }) => id)).not.toContain('fit-slides');
   },
 );
+
+describe('the chance that stands', () => {
+  it('is that of the plan as begun before anything is measured, and of the piece as the tape has it after', () => {
+    const plan = Object.values(TERN_POINT.plans)[0]!;
+    const { width } = reckon(plan).pieces[0]!;
+    const event = (n: number, what: Happening): KeptEvent => ({
+      id: `e${n}`,
+      make: 'm',
+      device: 'd',
+      at: '2026-01-01T00:00:00Z',
+      n,
+      ...what,
+    });
+    const rows = stepsToMake(reckon(plan).steps)
+      .slice(0, 20)
+      .map(({ id }, n) => event(n, { kind: 'ticked', step: id, under: null }));
+    const first = chanceStanding(plan, rows);
+    expect(Math.abs(first - chance(plan, 4000).share)).toBeLessThan(0.05);
+    const taped = (share: number) =>
+      event(100, {
+        kind: 'measured',
+        piece: 'body',
+        what: 'width',
+        count: 16,
+        mm: share * width.value,
+        by: 'tape',
+        atStep: null,
+      });
+    expect(chanceStanding(plan, [...rows, taped(1)])).toBeGreaterThan(first);
+    expect(chanceStanding(plan, [...rows, taped(0.88)])).toBeLessThan(0.3);
+  });
+});

@@ -128,6 +128,21 @@ export function mend(plan: Plan, events: readonly KeptEvent[]): Mended {
 }
 
 /**
+ * How often such a piece fits by all that is known of it now: the plan that is followed, at the gauge its tape has read. Once the
+ * last course is done it is what was said of the piece that was made (handbook 10).
+ *
+ * @param plan the plan the make was begun with
+ * @param events all that happened to the make, in any order
+ * @returns 0 to 1
+ * @throws PlanProblem where the plan followed cannot be reckoned
+ */
+export function chanceStanding(plan: Plan, events: readonly KeptEvent[]): number {
+  const here = hereOf(plan, events);
+  const measured = withMeasures(here.followed, readAgainst(here), here.measures);
+  return asWritten(here, measured === here.followed ? here.before : asMeasured(here, measured)).chance;
+}
+
+/**
  * The ways to go on where the plan of a make was changed after it was begun: as begun, by the new plan as far as the work
  * allows, or with the count that is on the hook.
  *

@@ -232,8 +232,12 @@ export function takenEach(
   if (spec.weighed && fabric)
     return { scale: weighedScale(spec, fabric), spread: WEIGHED_SPREAD, from: 'your weighed swatch' };
   const taken = spec.yarnUse;
-  if (taken)
-    return { scale: taken.ratio, spread: taken.spread, from: `your own use of yarn, from ${taken.makes} finished` };
+  if (taken) {
+    // learnt at the size the stitches came out; how large these will is as unsure as their gauge
+    const { value = 1, sd = 0 } = fabric?.stitchWidth ?? {};
+    const spread = Math.hypot(taken.spread, sd / value);
+    return { scale: taken.ratio, spread, from: `your own use of yarn, from ${taken.makes} finished` };
+  }
   return { scale: 1, spread: YARN_SPREAD, from: 'every stitch at its factor of a stitch’s width' };
 }
 
