@@ -4,6 +4,7 @@ import { borderCount, fabricAt, plainFoundation, type Walked, type Work } from '
 import { formatNumber, mmToken, plural, withArticle } from '../base/units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
+import { adviceIn } from './moments';
 import { countedWords } from './counted';
 import { wordRow } from './wording';
 import { borderCounted, wordWork } from './workWords';
@@ -134,6 +135,7 @@ export function pieceSteps(
       note: begun.note ?? (isChainedUp(piece) ? UNCOUNTED : null),
     },
   ];
+  const advice = adviceIn(piece);
   const skipsFirst = steps[0]!.row === 1;
   // rounds keep their right side outside; turned rows change sides from there on
   let turns = turnsToRounds(piece);
@@ -157,7 +159,7 @@ export function pieceSteps(
         text: `${lead}${wordsOf(work)}${turned ? ' Turn.' : ''}`,
         lead,
         turns: turned,
-        note: noteOf(piece, course, row, colourOf, atChange),
+        note: [noteOf(piece, course, row, colourOf, atChange), advice.get(row)].filter(Boolean).join(' ') || undefined,
         ends: course.ends,
         counted,
         side,

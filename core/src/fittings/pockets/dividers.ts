@@ -107,7 +107,8 @@ function place(context: FittingContext): Placed {
         does: [...lineWork(line, lines, columns, deepest, fabric), ...across],
         check: {
           look: 'Has every stitch caught both layers, and does each tool slide in?',
-          repair: 'Unpick the line and move it by a column.',
+          repair:
+            'A line pulls at first and gives later. Where a tool does not go in, unpick the line and move it by a column.',
         },
         minutes: 5 * lines.length,
       },

@@ -280,7 +280,7 @@ function foldStep(fold: Fold, look: string, by: string): WorkStep {
     section: 'joining',
     kind: 'assembly',
     does: [{ do: 'fold', fold }],
-    text: 'Fold the strip at the bottom fold markers, wrong sides together, so that the front lies on the back.',
+    text: 'Fold the strip at the bottom fold markers, wrong sides together, so that the front lies on the back. Pin each side in three places, or use stitch markers.',
     check: {
       look: `Slip the item in: does the front cover it, and do the ${look}?`,
       repair: `Move the fold by a ${by}.`,

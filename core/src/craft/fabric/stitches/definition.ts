@@ -55,6 +55,8 @@ export interface StitchPattern {
   symbols: readonly (readonly ChartSymbol[])[];
   /** What people count of it beside stitches: groups in one place, or else loops of chains and holes. */
   counted?: { one: string; many: string; loops?: true };
+  /** It curls at first, and lies in the course of it that is named here. */
+  settlesIn?: number;
   /** Chains skipped at the start of row 1; whether they count as its first stitch. */
   foundation: (turningChainCounts: boolean) => { skipped: number; counts: boolean };
   row: (context: CourseContext) => Instruction[];

@@ -32,6 +32,7 @@ export const halfDoubleV = fixed({
   },
   gap: 0.2,
   counted: { one: 'V', many: 'Vs' },
+  settlesIn: 3,
   symbols: [[post(0, -0.22), post(0, 0.22)]],
   foundation: () => ({ skipped: 1, counts: false }),
   row: (context) => {

@@ -1,0 +1,9 @@
+import type { Piece } from '../../piece';
+
+/** What experienced hands do without being asked, said at the course it applies to (handbook 8, advice at its moment). */
+export interface Moment {
+  id: string;
+  /** At which course of a piece, from 1; nothing where it does not apply. */
+  at: (piece: Piece) => number | undefined;
+  says: string;
+}

@@ -1,0 +1,14 @@
+import type { Moment } from './definition';
+
+/** From about so many stitches on a base shows which way it curls (handbook 8). */
+const SHOWS_FROM = 30;
+
+export const growingCurls: Moment = {
+  id: 'growing-curls',
+  at: ({ worked, cupped, courses }) => {
+    if (worked !== 'rounds' || cupped) return undefined;
+    const at = courses.findIndex(({ section, ends }) => section === 'base' && ends >= SHOWS_FROM);
+    return at > 1 ? at + 1 : undefined;
+  },
+  says: 'A little curl in the first rounds settles. Turn the right side outside now, if it is not.',
+};
