@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
-import { MiniPiece } from '@/drawing/MiniPiece';
+import { Drawing } from '@/drawing/Drawing';
 import { courseWord, useProgress } from '@/reading/useProgress';
 import { Action } from '@/ui/actions/Action';
 import { CardBox } from '@/ui/layout/CardBox';
@@ -26,6 +26,7 @@ import { useLibrary, useShelf } from '@/data/library';
 import { useIdle } from '@/platform/useIdle';
 import { useIdleTurn } from '@/platform/idleQueue';
 import { useUsed } from '@/data/used';
+import { useWide } from '@/theme/useWide';
 import { Batches } from './Batches';
 import { DaysCard } from './DaysCard';
 import { PlansIn } from './PlansIn';
@@ -37,6 +38,7 @@ type Makes = readonly [string, LocalDocument<Make>][];
 /** What is on the hook now, what is planned, and the plans of what was made. */
 export function Bench() {
   const router = useRouter();
+  const wide = useWide();
   const all = useShelf('makes');
   const byMake = useEvents((state) => state.byMake);
   // finished ones lie in the ledger: nothing is reckoned for them here
@@ -57,9 +59,13 @@ export function Bench() {
         <>
           <SaveReminder />
           {shelf.length + all.length === 0 ? <Empty /> : null}
-          {open.map(([id, held]) => (
-            <MakeStrip key={id} id={id} held={held} />
-          ))}
+          <View style={STYLES.strips}>
+            {open.map(([id, held]) => (
+              <View key={id} style={STYLES.strip}>
+                <MakeStrip id={id} held={held} />
+              </View>
+            ))}
+          </View>
           {isIdle ? (
             <>
               <DaysCard />
@@ -77,14 +83,17 @@ export function Bench() {
               ...section(
                 'Not started',
                 finding.found.filter(({ state }) => state === 'waiting'),
+                wide,
               ),
               ...section(
                 'Being made',
                 finding.search ? finding.found.filter(({ state }) => state === 'on the hook') : [],
+                wide,
               ),
               ...section(
                 'Made before',
                 finding.found.filter(({ state }) => state === 'made'),
+                wide,
               ),
             ]
           : NOTHING
@@ -98,6 +107,10 @@ const NOTHING: Item[] = [];
 const NONE: Entry[] = [];
 
 const lastFirst = (makes: Makes) => [...makes].sort(([, a], [, b]) => byCode(b.body.startedAt, a.body.startedAt));
+
+/** A list in rows of so many. */
+const rowsOf = <T,>(list: readonly T[], many: number): T[][] =>
+  list.flatMap((_, index) => (index % many === 0 ? [list.slice(index, index + many)] : []));
 
 interface Entry {
   id: string;
@@ -121,7 +134,10 @@ function planEntries(plans: readonly [string, LocalDocument<Plan>][], all: Makes
   });
 }
 
-function section(title: string, entries: readonly Entry[]): Item[] {
+/** So many plans stand beside each other. */
+const across = (wide: boolean): number => (wide ? 2 : 1);
+
+function section(title: string, entries: readonly Entry[], wide: boolean): Item[] {
   if (entries.length === 0) return [];
   const heading = () => (
     <Words as="heading" level={2}>
@@ -130,7 +146,19 @@ function section(title: string, entries: readonly Entry[]): Item[] {
   );
   return [
     { key: title, draw: heading },
-    ...entries.map(({ id, held }) => ({ key: id, draw: () => <PlanLine id={id} held={held} /> })),
+    ...rowsOf(entries, across(wide)).map((row) => ({
+      key: row.map(({ id }) => id).join(' '),
+      draw: () => (
+        <View style={STYLES.row}>
+          {row.map(({ id, held }) => (
+            <View key={id} style={STYLES.inRow}>
+              <PlanLine id={id} held={held} />
+            </View>
+          ))}
+          {row.length < across(wide) ? <View style={STYLES.inRow} /> : null}
+        </View>
+      ),
+    })),
   ];
 }
 
@@ -258,7 +286,9 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const reader = useReader();
   const remove = useDeleting((state) => state.remove);
   const isItsTurn = useIdleTurn(reckonedFor(plan, reader) !== null);
-  const piece = isItsTurn ? reckonFor(plan, reader).worked?.pieces[0] : undefined;
+  const worked = isItsTurn ? reckonFor(plan, reader).worked : null;
+  const piece = worked?.pieces[0];
+  const view = worked?.views.find((one) => one.id === 'folded') ?? worked?.views[0];
   const hasFaults = isItsTurn && !piece;
   const [sharing, setSharing] = useState(false);
   const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
@@ -270,16 +300,14 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
       <View style={STYLES.line}>
         <Press label={`Open the plan: ${plan.title}`} onPress={() => open(`/plan/${id}`)} style={STYLES.card}>
           <View style={STYLES.inCard}>
-            <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 180 }}>
+            <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 140 }}>
               <Words as="strong">{plan.title}</Words>
               <Words as="small" tone="faint">
                 {hasFaults ? 'an entry needs a fix' : (piece?.summary ?? ' ')}
               </Words>
             </View>
             {hasFaults ? null : (
-              <View style={STYLES.mini}>
-                {piece ? <MiniPiece piece={piece} rowsDone={0} width={96} height={26} /> : null}
-              </View>
+              <View style={STYLES.mini}>{view ? <Drawing view={view} height={STYLES.mini.height} bare /> : null}</View>
             )}
           </View>
         </Press>
@@ -322,6 +350,10 @@ const STYLES = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', columnGap: 8 },
   begin: { flexDirection: 'row', justifyContent: 'flex-end' },
   card: { flex: 1, padding: 14 },
-  mini: { width: 96, height: 26 },
+  mini: { width: 84, height: 64 },
+  strips: { flexDirection: 'row', flexWrap: 'wrap', gap: 20 },
+  strip: { flexGrow: 1, flexBasis: 440, maxWidth: '100%' },
+  row: { flexDirection: 'row', columnGap: 10 },
+  inRow: { flex: 1, minWidth: 0 },
   inCard: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 6 },
 });

@@ -3,7 +3,7 @@ import { boxAsks, type StartDefinition } from './definition';
 export const notebookWrap: StartDefinition = {
   id: 'notebook-wrap',
   name: 'Notebook wrap',
-  says: 'rows run round it; ties hold it shut',
+  says: 'ribs run up it, a flap covers the top',
   asks: boxAsks([105, 148, 14]),
   plan: {
     thing: { kind: 'slab', name: 'notebook' },
