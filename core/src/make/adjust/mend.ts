@@ -87,9 +87,11 @@ interface Gauge {
 /** Pulling out takes so much of the time the work took (prior, handbook 8). */
 const RIPPING = 0.15;
 
-/** Carrying on is well where its chance is so good, or nothing gains so much on it (handbook 8). */
+/** Carrying on is well where its chance is so good (handbook 8). */
 const GOOD_ENOUGH = 0.8;
-const WORTH_IT = 0.05;
+
+/** Another way has to gain so much on it, as a share of all (handbook 8). */
+export const WORTH_IT = 0.05;
 
 /** What fits less often than this is never recommended (handbook 8). */
 const LEAST_CHANCE = 0.2;

@@ -55,7 +55,7 @@ describe('where a strip may be folded', () => {
       piece: 'body',
       what: 'rows',
       count: rows,
-      mm: 1.08 * height.value,
+      mm: 1.16 * height.value,
       by: 'tape',
       atStep: null,
     };

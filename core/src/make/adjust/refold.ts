@@ -11,6 +11,7 @@ import type { KeptEvent } from '../log';
 import { allPieces } from '../../reckon/steps';
 import { begunOf } from './begunOf';
 import { hereOf, readAgainst } from './here';
+import { WORTH_IT } from './mend';
 import { withMeasures } from './measures';
 
 /** A strip folded at a place: where, and what comes of it. All mm but the counts. */
@@ -74,7 +75,10 @@ export function refolding(plan: Plan, events: readonly KeptEvent[]): Refolding |
   });
   if (places.length < 2) return undefined;
   const best = places.reduce((most, one) => (one.chance > most.chance + 1e-9 ? one : most));
-  return { counted: foldedBy, now, places, best: best.front };
+  const planned = places.find(({ front }) => front === now);
+  // nobody moves a fold for less
+  const gains = !planned || best.chance >= planned.chance + WORTH_IT;
+  return { counted: foldedBy, now, places, best: gains ? best.front : now };
 }
 
 const countOf = ({ built }: WorkedOut, counted: 'rows' | 'stitches'): number => built.pieces[0]!.sections[0]![counted];

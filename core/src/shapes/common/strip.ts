@@ -249,6 +249,8 @@ interface StripWork extends Omit<StripJoin, 'tails'> {
   /** How both layers lie when the fold is right, and by what to move it when it is not. */
   look: string;
   by: string;
+  /** Where it is folded, where that is not at the markers of its rows: it was chosen after they were worked. */
+  at?: string | undefined;
 }
 
 /** What a pass around leaves for an edging. */
@@ -262,6 +264,7 @@ export function stripWork({
   rim,
   look,
   by,
+  at,
   ...given
 }: StripWork): Pick<Built, 'assembly' | 'rim'> {
   // what goes on from the last row takes its tail along
@@ -269,18 +272,21 @@ export function stripWork({
   const { fold, joins } = joinedSides({ ...given, tails: goesOn ? ['start'] : ['start', 'end'] });
   const bordered = given.pass === 'around' && crocheted(given.join) ? BORDERED : undefined;
   return {
-    assembly: [...first, ...pieceEnd(given.strip.piece), ...last, foldStep(fold, look, by), ...joins],
+    assembly: [...first, ...pieceEnd(given.strip.piece), ...last, foldStep(fold, { look, by, at }), ...joins],
     rim: rim ?? bordered ?? (() => rimOf(given.strip, given.edging)),
   };
 }
 
-function foldStep(fold: Fold, look: string, by: string): WorkStep {
+function foldStep(
+  fold: Fold,
+  { look, by, at = 'at the bottom fold markers' }: Pick<StripWork, 'look' | 'by' | 'at'>,
+): WorkStep {
   return {
     id: 'fold',
     section: 'joining',
     kind: 'assembly',
     does: [{ do: 'fold', fold }],
-    text: 'Fold the strip at the bottom fold markers, wrong sides together, so that the front lies on the back. Pin each side in three places, or use stitch markers.',
+    text: `Fold the strip ${at}, wrong sides together, so that the front lies on the back. Pin each side in three places, or use stitch markers.`,
     check: {
       look: `Slip the item in: does the front cover it, and do the ${look}?`,
       repair: `Move the fold by a ${by}.`,

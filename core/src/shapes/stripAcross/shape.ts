@@ -200,6 +200,8 @@ function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, '
     first: edging > 0 ? [edgedFirst(piece.id, edgingAround(piece, edging, edgingColour(given)))] : [],
     look: 'rows of both layers lie side by side',
     by: 'row',
+    // its rows were there before it was known where
+    at: given.allRows === undefined ? undefined : `after row ${piece.sections[0]!.rows}, and move the markers there`,
   });
 }
 
