@@ -94,9 +94,11 @@ function Totals({ batch, now }: { batch: BatchRecord; now: Extract<BatchNow, { o
         <View key={name} style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 12 }}>
           <Words style={{ flexGrow: 1, flexBasis: 160 }}>{name}</Words>
           <Words as="strong">{buyText({ metres, grams: grams.value, there, balls })}</Words>
-          <Words as="small" tone="faint" style={{ minWidth: 190 }}>
-            {`about ${roundedAmount(metres)} m, ${roundedAmount(grams.value)} g (± ${roundedAmount(grams.sd)})${there === undefined ? '' : `; you have ${roundedAmount(there)} g`}`}
-          </Words>
+          {grams.value < LEAST_G ? null : (
+            <Words as="small" tone="faint" style={{ minWidth: 190 }}>
+              {`about ${roundedAmount(metres)} m, ${roundedAmount(grams.value)} g (± ${roundedAmount(grams.sd)})${there === undefined ? '' : `; you have ${roundedAmount(there)} g`}`}
+            </Words>
+          )}
         </View>
       ))}
       <Words
@@ -107,6 +109,9 @@ function Totals({ batch, now }: { batch: BatchRecord; now: Extract<BatchNow, { o
     </CardBox>
   );
 }
+
+/** Less than so much is none, g. */
+const LEAST_G = 0.5;
 
 /** What is missing of a yarn: nothing, whole balls, or so many metres. */
 function buyText({
@@ -120,6 +125,7 @@ function buyText({
   there: number | undefined;
   balls: number | null;
 }): string {
+  if (grams < LEAST_G) return 'nothing more';
   if (balls !== null) return balls === 0 ? 'you have enough' : plural(balls, 'ball');
   const short = metres * (1 - there / Math.max(grams, 1e-9));
   return short <= 0 ? 'you have enough' : `about ${roundedAmount(short)} m`;
