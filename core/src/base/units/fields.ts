@@ -10,6 +10,8 @@ interface FieldBase {
   /** One line under the field: what to do, not what it is called. */
   help?: string;
   optional?: boolean;
+  /** Seldom set: it stands behind a press, with its like. */
+  refines?: true;
   /** Whether it changes anything beside what else is set; it is shown only then. Always where nothing is said. */
   when?: (values: FieldValues) => boolean;
 }

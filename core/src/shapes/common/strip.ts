@@ -59,6 +59,7 @@ export const frontRowsField = (noun: 'Rows' | 'Stitches'): Field => ({
   min: 1,
   max: 5000,
   optional: true,
+  refines: true,
 });
 
 /** The front as it is folded by number; nothing where it follows from its size, or rows are of several bands. */

@@ -56,6 +56,7 @@ const options: readonly Field[] = [
     min: 2,
     max: 10_000,
     optional: true,
+    refines: true,
   },
 ];
 

@@ -1,5 +1,6 @@
-import { fittingDefinition, SHAPES, shapeDefinition, withShape } from '@keep-snug/core';
+import { fittingDefinition, type Field, SHAPES, shapeDefinition, withShape } from '@keep-snug/core';
 import { View } from 'react-native';
+import { Fold } from '@/ui/layout/Fold';
 import { FieldRow } from '@/ui/layout/FieldRow';
 import { faultAt, OptionFields } from '@/ui/fields/OptionFields';
 import { Pick as PickField } from '@/ui/fields/Pick';
@@ -10,6 +11,7 @@ import type { Stage, StageProps } from './definition';
 function Body({ plan, faults, edit }: StageProps) {
   const shape = shapeDefinition(plan.shape.kind)!;
   const word = useWord();
+  const refining = shape.options.filter(({ refines }) => refines);
   return (
     <View style={{ gap: 8 }}>
       {SHAPES.length > 1 ? (
@@ -27,15 +29,38 @@ function Body({ plan, faults, edit }: StageProps) {
       <Words>{word(shape.summary)}</Words>
       <Parked plan={plan} />
       <Faults faults={faults} />
-      <OptionFields
-        fields={shape.options}
-        values={plan.shape}
-        path="shape"
-        faults={faults}
-        onChange={(key, value) => edit((old) => ({ ...old, shape: { ...old.shape, [key]: value } }))}
-      />
+      <Options fields={shape.options.filter(({ refines }) => !refines)} {...{ plan, faults, edit }} />
+      {refining.length > 0 ? (
+        <Fold
+          title="Folded by number"
+          says={setIn(refining, plan)}
+          wrong={refining.some(({ key }) => faultAt(faults, `shape.${key}`) !== undefined)}
+        >
+          <Options fields={refining} {...{ plan, faults, edit }} />
+        </Fold>
+      ) : null}
     </View>
   );
+}
+
+function Options({ fields, plan, faults, edit }: Omit<StageProps, 'worked'> & { fields: readonly Field[] }) {
+  return (
+    <OptionFields
+      fields={fields}
+      values={plan.shape}
+      path="shape"
+      faults={faults}
+      onChange={(key, value) => edit((old) => ({ ...old, shape: { ...old.shape, [key]: value } }))}
+    />
+  );
+}
+
+/** What is set of seldom set options, in a line. */
+function setIn(fields: readonly Field[], { shape }: StageProps['plan']): string {
+  const set = fields.filter(({ key }) => shape[key] !== undefined);
+  return set.length > 0
+    ? set.map(({ key, label }) => `${label.toLowerCase()}: ${String(shape[key])}`).join(', ')
+    : 'where the sizes have it';
 }
 
 function Faults({ faults }: Pick<StageProps, 'faults'>) {
