@@ -10,6 +10,9 @@ import { centredOn, frontOf, mouthAt, plainRows, refuse, refuseOpen, toTheFold }
 /** Room under the handle for a hand, mm (prior, handbook 6). */
 const ROOM_MM = 90;
 
+/** Stitches of its base where the opening is wide enough. */
+const FOOT = 10;
+
 const up: Instruction = { do: 'turning-chain', chains: 1, counts: false };
 
 /** Down from the foot to the run, one stitch less at each end of a row. */
@@ -67,18 +70,29 @@ function tongueJoin({ id, stitches: foot, rows }: Piece, { piece: body }: MouthP
   ];
 }
 
+/**
+ * Stitches of its base: what is chosen, else ten, or half of a narrow half, so that what goes in still passes.
+ *
+ * @throws PlanProblem where those chosen leave nothing of the half free
+ */
+function footOf(asked: unknown, half: number, path: string): number {
+  if (asked === undefined) return Math.max(2, Math.min(FOOT, Math.floor(half / 2)));
+  const foot = Number(asked);
+  if (foot > half - 1)
+    refuse(
+      `${path}.foot`,
+      `A foot of ${plural(foot, 'stitch', 'stitches')} is wider than half the round (${half}). Use ${half - 1} or fewer.`,
+    );
+  return foot;
+}
+
 /** A centred tongue over the mouth: starts in the middle of one half, narrows, runs, widens, joins the other (handbook 6). */
 function place({ built, options, path }: FittingContext): Placed {
   const mouth = mouthAt(built, path);
   const { fabric } = mouth;
   refuseOpen(fabric, 'A tongue handle', path);
   const half = Math.floor(mouth.stitches / 2);
-  const foot = Math.min(Number(options.foot), Math.floor(half) - 1);
-  if (Number(options.foot) > half - 1)
-    refuse(
-      `${path}.foot`,
-      `A foot of ${plural(Number(options.foot), 'stitch', 'stitches')} is wider than half the round (${half}). Use ${Math.floor(half) - 1} or fewer.`,
-    );
+  const foot = footOf(options.foot, half, path);
   const narrow = Math.min(Number(options.run), foot);
   // a stitch less at each end of a row, so that it stays in the middle
   const run = narrow + ((foot - narrow) % 2);
@@ -203,11 +217,12 @@ export const tongueHandle: FittingDefinition = {
       key: 'foot',
       kind: 'number',
       label: 'Stitches at the base',
+      help: 'Left empty: ten, or fewer on a small opening.',
       unit: 'stitches',
       whole: true,
       min: 2,
       max: 60,
-      default: 10,
+      optional: true,
     },
     {
       key: 'run',
