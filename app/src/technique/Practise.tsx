@@ -12,7 +12,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { FieldRow } from '@/ui/layout/FieldRow';
-import { NumberField } from '@/ui/fields/NumberField';
+import { HookField } from '@/ui/fields/HookField';
 import { Pick } from '@/ui/fields/Pick';
 import { useSchools } from '@/reading/useSchools';
 import { newId } from '@/platform/ids';
@@ -67,7 +67,7 @@ export function Practise({ stitch }: { stitch: string }) {
           ]}
           onChange={setYarn}
         />
-        <NumberField label="Hook" unit="mm" value={hookMm} min={0.5} max={40} onChange={setHook} />
+        <HookField value={hookMm} onChange={setHook} />
       </FieldRow>
       <Action main onPress={start}>
         Start the swatch

@@ -1,4 +1,5 @@
 import type { FabricSpec } from '../craft/fabric';
+import { firstFittings } from './lowered';
 import { PLAN_FORMAT, type Plan } from './plan';
 import { begunAs } from './withShape';
 import { thingDefinition, type ThingSpec } from '../craft/things';
@@ -9,11 +10,6 @@ export const FIRST_FABRIC: FabricSpec = {
   hookMm: 4,
   yarn: { name: 'medium yarn', category: 4, metresPer100g: 190 },
 };
-
-/** What a thing's height was measured as, mm; nothing where it has none. */
-function heightOf({ height }: ThingSpec): number | undefined {
-  return typeof height === 'object' && 'mm' in height ? Number(height.mm) : undefined;
-}
 
 /** Whose something is, where its name says it: “my phone”, “Ann’s glasses”. */
 const OWNED = /^(?:my|our|your|his|her|their|[^\s]+[’']s)\b/i;
@@ -28,16 +24,14 @@ function calledSo(name: string): string {
 /** A plan for a thing of a known kind, begun as covers for its kind usually are; everything can be changed. */
 export function planFor(thing: ThingSpec, fabric: FabricSpec): Plan {
   const name = String(thing.name ?? '').trim() || 'thing';
-  const { word, shape, fit, fittings, low = [] } = thingDefinition(thing.kind)!.start;
-  const height = heightOf(thing);
-  const lower = low.find(({ underMm }) => height !== undefined && height < underMm)?.fittings;
+  const { start } = thingDefinition(thing.kind)!;
   return {
     format: PLAN_FORMAT,
-    title: `${word} for ${calledSo(name)}`.slice(0, 120),
+    title: `${start.word} for ${calledSo(name)}`.slice(0, 120),
     thing,
     fabric,
-    shape: begunAs(shape.kind),
-    fit,
-    fittings: [...(lower ?? fittings)],
+    shape: begunAs(start.shape.kind),
+    fit: start.fit,
+    fittings: firstFittings(start, thing),
   };
 }

@@ -15,16 +15,18 @@ export function Guide() {
       says="From an empty bench to a finished cover, and the second one."
       main={{ name: 'Choose what to make', do: () => router.push('/starts') }}
     >
-      {chapters.map(({ title, text }, index) => (
-        <CardBox key={title}>
-          <Words as="heading" level={2}>{`${index + 1}. ${title}`}</Words>
-          {text.map((one) => (
-            <Words key={one} style={{ maxWidth: 640 }}>
-              {one}
-            </Words>
-          ))}
-        </CardBox>
-      ))}
+      <View style={{ gap: 20, maxWidth: 720 }}>
+        {chapters.map(({ title, text }, index) => (
+          <CardBox key={title}>
+            <Words as="heading" level={2}>{`${index + 1}. ${title}`}</Words>
+            {text.map((one) => (
+              <Words key={one} style={{ maxWidth: 640 }}>
+                {one}
+              </Words>
+            ))}
+          </CardBox>
+        ))}
+      </View>
       <View style={{ flexDirection: 'row' }}>
         <Action onPress={() => router.push('/stitches')}>Stitches: how each is worked</Action>
       </View>

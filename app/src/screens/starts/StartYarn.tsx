@@ -5,7 +5,7 @@ import { useSettings } from '@/data/settings';
 import { fabricIn, usualFabric } from '@/reading/newPlan';
 import { useYarnInBox } from '@/reading/useYarnInBox';
 import { FieldRow } from '@/ui/layout/FieldRow';
-import { NumberField } from '@/ui/fields/NumberField';
+import { HookField } from '@/ui/fields/HookField';
 import { Pick } from '@/ui/fields/Pick';
 
 const OTHER = '';
@@ -50,15 +50,7 @@ export function StartYarn({ fabric, onChange }: Props) {
           onChange={(id) => thick(Number(id))}
         />
       )}
-      <NumberField
-        label="Hook"
-        unit="mm"
-        value={fabric.hookMm}
-        min={0.5}
-        max={40}
-        onChange={(hookMm) => onChange(onHook(fabric, hookMm))}
-        help="The size in mm printed on it."
-      />
+      <HookField value={fabric.hookMm} onChange={(hookMm) => onChange(onHook(fabric, hookMm))} />
       <View style={{ flexBasis: '100%' }} />
     </FieldRow>
   );

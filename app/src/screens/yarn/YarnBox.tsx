@@ -21,6 +21,7 @@ import { Clash } from '@/ui/notices/Clash';
 import { EmptyPlace } from '@/ui/notices/EmptyPlace';
 import { FieldRow } from '@/ui/layout/FieldRow';
 import { Action } from '@/ui/actions/Action';
+import { HookField } from '@/ui/fields/HookField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { ListTools } from '@/ui/lists/ListTools';
 import { MoreMenu } from '@/ui/actions/MoreMenu';
@@ -235,12 +236,8 @@ function Swatch({ id, held, yarn }: { id: string; held: LocalDocument<SwatchReco
               )}
               onChange={(stitch) => change({ ...body, stitch })}
             />
-            <NumberField
-              label="Hook"
-              unit="mm"
+            <HookField
               value={body.hookMm}
-              min={0.5}
-              max={40}
               onChange={(hookMm) => change({ ...body, hookMm, name: upTo(`${yarn.name} on ${hookMm} mm`, 120) })}
             />
           </FieldRow>

@@ -28,12 +28,15 @@ interface SizesAsk {
 
 export type StartAsk = LengthAsk | SizesAsk;
 
+type StartFitting = NonNullable<Plan['fittings']>[number];
+
 /** What of a plan a start says: all but its yarn, hook and stitch, which the maker has. */
-type StartPlan = Pick<Plan, 'shape' | 'fit' | 'fittings' | 'carrier'> & {
+type StartPlan = Pick<Plan, 'shape' | 'fit' | 'carrier'> & {
   /** Without its measures, which are asked. */
   thing: ThingSpec;
+  fittings?: readonly StartFitting[];
   /** Of what is lower than so much, mm: the first that it is. */
-  low?: readonly { underMm: number; fittings: NonNullable<Plan['fittings']> }[];
+  low?: readonly { underMm: number; fittings: readonly StartFitting[] }[];
   /** What it is worked in, where the cover lives by it. */
   stitch?: string;
 };

@@ -1,14 +1,8 @@
 import { lengthFault, parseLength, typedLength, type LengthField, type LengthUnit } from '../../base/units';
 import type { FabricSpec } from '../../craft/fabric';
-import {
-  carrierDefinition,
-  mmOf,
-  thingDefinition,
-  usualMethod,
-  type Measure,
-  type ThingSpec,
-} from '../../craft/things';
+import { carrierDefinition, thingDefinition, usualMethod, type Measure, type ThingSpec } from '../../craft/things';
 import { applyChange } from '../change';
+import { firstFittings } from '../lowered';
 import { PLAN_FORMAT, type Plan } from '../plan';
 import { begunAs } from '../withShape';
 import type { StartAsk, StartDefinition } from './definition';
@@ -48,7 +42,7 @@ export function readStart(
     },
     begun(start, fabric),
   );
-  return { plan: closed(plan, start), faults };
+  return { plan: { ...plan, fittings: firstFittings(start.plan, plan.thing) }, faults };
 }
 
 /** How an ask is worded, and within what it is taken: as its kind of thing has it, in the words of the start. */
@@ -60,10 +54,7 @@ export function askedField(ask: LengthAsk, { plan }: StartDefinition): LengthFie
 /** A length as it would be typed that stands in a line before anything is. */
 export const usualText = (ask: LengthAsk, units: LengthUnit): string => typedLength({ mm: ask.usualMm }, units);
 
-function begun(
-  { name, plan: { thing, shape, fit, fittings = [], carrier, stitch } }: StartDefinition,
-  fabric: FabricSpec,
-) {
+function begun({ name, plan: { thing, shape, fit, carrier, stitch } }: StartDefinition, fabric: FabricSpec) {
   const plan: Plan = {
     format: PLAN_FORMAT,
     title: name,
@@ -71,16 +62,8 @@ function begun(
     fabric: stitch === undefined || fabric.gauge ? fabric : { ...fabric, stitch },
     shape: { ...begunAs(shape.kind), ...shape },
     fit,
-    fittings: [...fittings],
   };
   return carrier ? { ...plan, carrier } : plan;
-}
-
-/** What is low gets a smaller button, or none. */
-function closed(plan: Plan, { plan: { low = [] } }: StartDefinition): Plan {
-  const height = mmOf(plan.thing, 'height');
-  const lower = low.find(({ underMm }) => height !== undefined && height < underMm);
-  return lower ? { ...plan, fittings: [...lower.fittings] } : plan;
 }
 
 function readLength(

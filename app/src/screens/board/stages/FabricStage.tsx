@@ -23,7 +23,7 @@ import { Action } from '@/ui/actions/Action';
 import { Fold } from '@/ui/layout/Fold';
 import { FieldRow } from '@/ui/layout/FieldRow';
 import { FigureLine } from '@/ui/lists/FigureLine';
-import { NumberField } from '@/ui/fields/NumberField';
+import { HookField } from '@/ui/fields/HookField';
 import { OptionFields } from '@/ui/fields/OptionFields';
 import { Pick } from '@/ui/fields/Pick';
 import { useWord } from '@/reading/useWord';
@@ -49,15 +49,7 @@ function Body({ plan, worked, faults, edit }: StageProps) {
         {fabric.yarn ? <RepeatPart plan={plan} edit={edit} whole={faults.length === 0} /> : null}
       </HeldYarns>
       <FieldRow>
-        <NumberField
-          label="Hook"
-          unit="mm"
-          value={fabric.hookMm}
-          min={0.5}
-          max={40}
-          onChange={(hookMm) => put(onHook(fabric, hookMm))}
-          help="The size in mm printed on it."
-        />
+        <HookField value={fabric.hookMm} onChange={(hookMm) => put(onHook(fabric, hookMm))} />
       </FieldRow>
       <StitchPart plan={plan} faults={faults} edit={edit} />
       <Fold
