@@ -19,7 +19,7 @@ interface Board {
 /** What of the board is open, whichever plan lies on it. */
 export const useBoard = create<Board>()((set) => ({
   stages: {},
-  view: 'flat',
+  view: 'finished',
   dragging: false,
   gesture: null,
   openStage: (plan, stage) => set(({ stages }) => ({ stages: { ...stages, [plan]: stage } })),

@@ -5,7 +5,8 @@ import type { Colours } from '@/theme/colours';
 import { Circle, G, Line, Path, Polygon, Polyline, Rect, Text } from '@/ui/layout/ink';
 import { lettering, type Ink } from './lettering';
 
-type MarkPart = Exclude<Part, { type: 'cloth' | 'dimension' | 'border' }>;
+/** What only a portrait shows is left out. */
+type MarkPart = Exclude<Part, { type: 'cloth' | 'dimension' | 'border' | 'band' }>;
 
 type MarkInks = {
   [Type in MarkPart['type']]: (part: Extract<MarkPart, { type: Type }>, ink: Ink, key: string) => ReactElement;

@@ -148,6 +148,8 @@ export function moved(parts: readonly Part[], dx: number, dy: number): Part[] {
         const across = part.along === 'x' ? dy : dx;
         return { ...part, from: part.from + by, to: part.to + by, at: (part.at ?? 0) + across };
       }
+      case 'band':
+        return { ...part, way: part.way.map(([x, y]) => [x + dx, y + dy] as const) };
       case 'dots':
       case 'cut':
         return { ...part, points: part.points.map(([x, y]) => [x + dx, y + dy] as const) };

@@ -15,6 +15,7 @@ export type Part = (
   | { type: 'dots'; points: readonly (readonly [number, number])[]; diameter: number; label: string }
   | CutPart
   | BorderPart
+  | BandPart
   /** An end of yarn where it hangs. */
   | { type: 'tail'; x: number; y: number; towards: 'left' | 'right' }
   | { type: 'words'; x: number; y: number; text: string }
@@ -25,6 +26,19 @@ export type Part = (
 export interface Hue {
   colour?: string;
   hex?: string;
+}
+
+/**
+ * A strip of fabric that hangs from the piece or lies on it: a strap, a handle, a tab. Where it runs is not to scale, so that
+ * only portraits show it: as a curve, its first end, then two hands and an end for each stretch.
+ */
+export interface BandPart extends Hue {
+  type: 'band';
+  way: readonly (readonly [number, number])[];
+  wide: number;
+  /** Where it lies: on the front, on the back, or behind all of it. */
+  on: 'front' | 'back' | 'behind';
+  label: string;
 }
 
 /** Rounds worked all along a box, outwards from it; `x`, `y`, `w`, `h` are what they are worked on. */
@@ -99,6 +113,10 @@ export type ClothRole = 'front' | 'back' | 'turn' | 'flap' | 'base' | 'wall' | '
 export interface RowLines {
   count: number;
   stacked: 'x' | 'y' | 'out';
+  /** Rows stacked upwards whose first lies on top: what hangs down from where it began. */
+  down?: true;
+  /** Which row of its piece the first of them is, where that is not its first. */
+  first?: number;
   /** Stitches in a row, so that single ones can be drawn. */
   stitches: number;
   /** Where they are of several stitches, one after the other as they are stacked: a stitch, its rows, their mm together. */

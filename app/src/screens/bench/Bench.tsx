@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
-import { Drawing } from '@/drawing/Drawing';
+import { Portrait } from '@/drawing/portrait/Portrait';
 import { courseWord, useProgress } from '@/reading/useProgress';
 import { Action } from '@/ui/actions/Action';
 import { CardBox } from '@/ui/layout/CardBox';
@@ -288,7 +288,6 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const isItsTurn = useIdleTurn(reckonedFor(plan, reader) !== null);
   const worked = isItsTurn ? reckonFor(plan, reader).worked : null;
   const piece = worked?.pieces[0];
-  const view = worked?.views.find((one) => one.id === 'folded') ?? worked?.views[0];
   const hasFaults = isItsTurn && !piece;
   const [sharing, setSharing] = useState(false);
   const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
@@ -307,7 +306,9 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
               </Words>
             </View>
             {hasFaults ? null : (
-              <View style={STYLES.mini}>{view ? <Drawing view={view} height={STYLES.mini.height} bare /> : null}</View>
+              <View style={STYLES.mini}>
+                {worked ? <Portrait plan={plan} worked={worked} {...STYLES.mini} /> : null}
+              </View>
             )}
           </View>
         </Press>

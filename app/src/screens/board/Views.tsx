@@ -8,6 +8,7 @@ import { useBox } from '@/ui/layout/useBox';
 import { Words } from '@/ui/layout/Words';
 import { useBoard } from '@/data/board';
 import { useColours } from '@/theme/useTheme';
+import { Finished } from './Finished';
 import { usePlanNow } from './usePlanNow';
 import { stageOwning, STAGES } from './stages';
 import { drawnFor, reckonFor, useLastGood, useReader } from '@/reading/useWorked';
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** The drawing as it stands this very moment: it follows a hand even while the rest of the board waits. */
-function useDrawnNow(id: string, edit: Work['edit']): { drawn: PickedPlan | null; work: Work } {
+function useDrawnNow(id: string, edit: Work['edit']): { plan: Plan; drawn: PickedPlan | null; work: Work } {
   const plan = usePlanNow(id);
   const moving = useBoard((state) => state.dragging);
   const reader = useReader();
@@ -26,7 +27,7 @@ function useDrawnNow(id: string, edit: Work['edit']): { drawn: PickedPlan | null
   const last = useLastGood(now);
   // a hand that draws past what can be worked keeps hold of the drawing; once it rests, what is missing is told instead
   const drawn = moving ? last : now;
-  return { drawn, work: useWork(plan, drawn, edit) };
+  return { plan, drawn, work: useWork(plan, drawn, edit) };
 }
 
 /** What the drawing needs to be drawn on. */
@@ -40,25 +41,49 @@ function useWork(plan: Plan, drawn: PickedPlan | null, edit: Work['edit']): Work
 
 /** On a phone: one view at a time, which stays in sight while the stages are worked through. */
 export function OneView({ id, edit, low }: Props & { low: boolean }) {
-  const { drawn, work } = useDrawnNow(id, edit);
-  return drawn ? <Shown drawn={drawn} work={work} low={low} /> : <Unready id={id} />;
+  const { plan, drawn, work } = useDrawnNow(id, edit);
+  return drawn ? <Shown plan={plan} drawn={drawn} work={work} low={low} /> : <Unready id={id} />;
 }
 
 /** How high a view is drawn, px: the flat one with its tape, the others, and any on a low screen. */
 const TALL = { flat: 210, other: 250, low: 150 } as const;
 
-const Shown = memo(function Shown({ drawn, work, low }: { drawn: PickedPlan; work: Work; low: boolean }) {
+/** The piece as it will lie there, beside the views that are drawn of it. */
+const FINISHED = { id: 'finished', name: 'Finished' };
+
+/** What was reckoned whole, and not only for a hand that draws. */
+const isWhole = (drawn: PickedPlan | Worked): drawn is Worked => 'pieces' in drawn;
+
+interface ShownProps {
+  plan: Plan;
+  drawn: PickedPlan | Worked;
+  work: Work;
+  low: boolean;
+}
+
+const Shown = memo(function Shown({ plan, drawn, work, low }: ShownProps) {
   const colours = useColours();
   const shown = useBoard((state) => state.view);
   const setShown = useBoard((state) => state.look);
+  const seen = shown === FINISHED.id && isWhole(drawn) ? drawn : null;
   const view = drawn.views.find(({ id }) => id === shown) ?? drawn.views[0]!;
   const height = low ? TALL.low : view.id === 'flat' ? TALL.flat : TALL.other;
   return (
     <View
       style={{ backgroundColor: colours.chalk, borderBottomWidth: 1, borderColor: colours.line, paddingHorizontal: 8 }}
     >
-      <Tabs label="Views" options={drawn.views} value={view.id} onChange={setShown} />
-      <Drawing view={view} tape={view.id === 'flat'} height={height} work={work} />
+      <Tabs
+        label="Views"
+        options={[FINISHED, ...drawn.views]}
+        value={seen ? FINISHED.id : view.id}
+        onChange={setShown}
+        oneLine
+      />
+      {seen ? (
+        <Finished plan={plan} worked={seen} height={TALL.other} />
+      ) : (
+        <Drawing view={view} tape={view.id === 'flat'} height={height} work={work} />
+      )}
     </View>
   );
 });
@@ -86,6 +111,10 @@ export function AllViews({ id, edit, plan, worked }: AllProps) {
         </>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
+        <View style={{ flex: 1, minWidth: 200 }}>
+          <Words as="smallStrong">{FINISHED.name}</Words>
+          <Finished plan={plan} worked={worked} height={restHeight} />
+        </View>
         {rest.map((view) => (
           <View key={view.id} style={{ flex: 1 }}>
             <Words as="smallStrong">{view.name}</Words>

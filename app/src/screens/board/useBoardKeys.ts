@@ -4,7 +4,7 @@ import { useHistory } from '@/data/history';
 import { STAGES } from './stages';
 import { focused, namedToEnd } from '@/platform/page';
 
-const VIEWS = ['flat', 'folded', 'cut'];
+const VIEWS = ['finished', 'flat', 'folded', 'cut'];
 
 /** The figure that has the focus, or else the first: a button that opens workings. */
 function focusedFigure(): HTMLElement | null {

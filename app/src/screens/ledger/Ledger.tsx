@@ -13,6 +13,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { MiniPiece } from '@/drawing/MiniPiece';
+import { Portrait } from '@/drawing/portrait/Portrait';
 import { atTheHook } from '@/ui/lists/PaceLine';
 import { FinishedPicture } from '@/ui/fields/PictureField';
 import { SizesBeside } from '@/ui/lists/SizesBeside';
@@ -165,7 +166,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
           ]}
         />
       </View>
-      <MiniPiece piece={piece} rowsDone={0} width={140} height={34} />
+      <Portrait plan={plan} worked={worked} width={140} height={96} />
       <Words>
         {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${plan.fit.name}.`}
       </Words>

@@ -13,6 +13,7 @@ import { useReader, useWorked } from '@/reading/useWorked';
 import { AdviceList } from '@/ui/notices/AdviceList';
 import { Cautions } from '@/ui/notices/Cautions';
 import { Drawing } from '@/drawing/Drawing';
+import { Portrait } from '@/drawing/portrait/Portrait';
 import { Action } from '@/ui/actions/Action';
 import { FieldRow } from '@/ui/layout/FieldRow';
 import { Panel } from '@/ui/layout/Panel';
@@ -78,6 +79,7 @@ export function Sheet({ plan, back }: Props) {
           <View {...{ dataSet: { print: 'only' } }}>
             <Words as="title">{worked.title}</Words>
           </View>
+          <Portraits plan={plan} worked={worked} />
           <Head {...pattern} />
           <Views views={worked.views} />
           <AdviceList advice={worked.advice} />
@@ -133,6 +135,19 @@ function Reading({ children }: { children: ReactNode }) {
         />
       </View>
       {children}
+    </View>
+  );
+}
+
+/** The finished piece: closed, and open where it opens. */
+function Portraits({ plan, worked }: { plan: Plan; worked: Worked }) {
+  return (
+    <View {...{ dataSet: { print: 'whole' } }} style={{ flexDirection: 'row', columnGap: 16 }}>
+      {(['front', 'open'] as const).map((face) => (
+        <View key={face} style={{ flex: 1 }}>
+          <Portrait plan={plan} worked={worked} face={face} height={220} />
+        </View>
+      ))}
     </View>
   );
 }

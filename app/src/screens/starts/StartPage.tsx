@@ -14,7 +14,7 @@ import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useSettings } from '@/data/settings';
 import { NOTHING_SAID, useStartDrafts } from '@/data/startDraft';
-import { Drawing } from '@/drawing/Drawing';
+import { Portrait } from '@/drawing/portrait/Portrait';
 import { planOfStart, usualFabric } from '@/reading/newPlan';
 import { useLastGood, useWorked } from '@/reading/useWorked';
 import { useColours } from '@/theme/useTheme';
@@ -144,10 +144,9 @@ function Seen({ plan, isWhole, wide }: { plan: Plan; isWhole: boolean; wide: boo
   const { worked, faults } = useWorked(plan);
   const shown = useLastGood(worked);
   if (!shown) return <Words tone="rowan">{faults[0]?.message ?? ''}</Words>;
-  const view = shown.views.find(({ id }) => id === 'folded') ?? shown.views[0]!;
   return (
     <View style={{ gap: 4 }}>
-      <Drawing view={view} height={wide ? 360 : 176} bare />
+      <Portrait plan={plan} worked={shown} height={wide ? 360 : 176} />
       <Words as="small" tone={worked ? 'faint' : 'rowan'} live>
         {worked ? (isWhole ? madeOf(worked) : 'Drawn as one often is, until you say yours.') : faults[0]!.message}
       </Words>

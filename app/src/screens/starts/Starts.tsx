@@ -1,10 +1,10 @@
-import { FIRST_FABRIC, readStart, STARTS, type StartDefinition } from '@keep-snug/core';
+import { FIRST_FABRIC, readStart, STARTS, type Plan, type StartDefinition } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useShelf } from '@/data/library';
 import { useSettings } from '@/data/settings';
-import { Drawing } from '@/drawing/Drawing';
+import { Portrait } from '@/drawing/portrait/Portrait';
 import { useIdleTurn } from '@/platform/idleQueue';
 import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
 import { useColours } from '@/theme/useTheme';
@@ -36,7 +36,11 @@ export function Starts() {
             </Action>
           </View>
           <View onLayout={onLayout} style={STYLES.shelf}>
-            {box.width > 0 ? STARTS.map((start) => <Card key={start.id} start={start} width={width} />) : null}
+            {box.width > 0
+              ? STARTS.map((start, index) => (
+                  <Card key={start.id} start={start} width={width} hex={SHELF[index % SHELF.length]!} />
+                ))
+              : null}
           </View>
         </View>
       </ScrollView>
@@ -44,23 +48,32 @@ export function Starts() {
   );
 }
 
+/** Yarns that the covers on the shelf are shown in, so that they are told apart; a plan begins undyed. */
+const SHELF = ['#C9A227', '#5E7F8E', '#DDD2BC', '#8C4A3F', '#6F8F5B', '#46566B', '#B98B6B'];
+
+const inYarn = (plan: Plan, hex: string): Plan => {
+  const { yarn } = plan.fabric;
+  return yarn ? { ...plan, fabric: { ...plan.fabric, yarn: { ...yarn, hex } } } : plan;
+};
+
 /** One cover: its drawing, its name, and what sets it apart. */
-function Card({ start, width }: { start: StartDefinition; width: number }) {
+function Card({ start, width, hex }: { start: StartDefinition; width: number; hex: string }) {
   const colours = useColours();
   const router = useRouter();
   const reader = useReader();
   const units = useSettings((state) => state.units);
-  const { plan } = useMemo(() => readStart(start, {}, FIRST_FABRIC, units), [start, units]);
+  const plan = useMemo(() => inYarn(readStart(start, {}, FIRST_FABRIC, units).plan, hex), [start, units, hex]);
   const isItsTurn = useIdleTurn(reckonedFor(plan, reader) !== null);
-  const views = isItsTurn ? (reckonFor(plan, reader).worked?.views ?? []) : [];
-  const view = views.find(({ id }) => id === 'folded') ?? views[0];
+  const worked = isItsTurn ? reckonFor(plan, reader).worked : null;
   return (
     <Press
       label={`${start.name}: ${start.says}`}
       onPress={() => router.push(`/start/${start.id}`)}
       style={{ ...STYLES.card, width, backgroundColor: colours.surface, borderColor: colours.line }}
     >
-      <View style={{ height: TALL }}>{view ? <Drawing view={view} height={TALL} bare /> : null}</View>
+      <View style={{ height: TALL }}>
+        {worked ? <Portrait plan={plan} worked={worked} width={width - 26} height={TALL} /> : null}
+      </View>
       <Words as="strong">{start.name}</Words>
       <Words as="small" tone="faint">
         {start.says}

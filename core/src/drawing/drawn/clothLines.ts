@@ -26,7 +26,7 @@ export function clothBands(part: Cloth): ClothBand[] {
     const place =
       rows.stacked === 'x'
         ? { x: part.x + from * part.w, w: share * part.w }
-        : { y: part.y + (1 - done) * part.h, h: share * part.h };
+        : { y: part.y + (rows.down ? from : 1 - done) * part.h, h: share * part.h };
     const { symbols } = stitchPattern(stitch, pattern);
     return {
       cloth: { ...part, ...place, rows: { ...rows, count } },
@@ -90,7 +90,7 @@ function rowLines({ x, y, w, h, top, form, rows }: Cloth, scale: number): string
 /** Where a band meets the one before it. */
 function firstLine({ x, y, w, h, rows }: Cloth, scale: number): string {
   if (rows.stacked === 'x') return `M${px(x * scale)} ${px(y * scale)}V${px((y + h) * scale)}`;
-  return `M${px(x * scale)} ${px((y + h) * scale)}H${px((x + w) * scale)}`;
+  return `M${px(x * scale)} ${px((rows.down ? y : y + h) * scale)}H${px((x + w) * scale)}`;
 }
 
 /** Rounds from the middle outwards, as one path. */

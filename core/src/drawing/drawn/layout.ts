@@ -110,6 +110,8 @@ export function mirrored(view: View): View {
       case 'button':
       case 'words':
         return { ...part, x: flip(part.x) };
+      case 'band':
+        return { ...part, way: part.way.map(([x, y]) => [flip(x), y] as const) };
       case 'dots':
       case 'cut':
         return { ...part, points: part.points.map(([x, y]) => [flip(x), y] as const) };

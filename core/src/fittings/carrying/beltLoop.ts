@@ -55,7 +55,19 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
         minutes: 8,
       },
     ],
-    parts: {},
+    parts: {
+      folded: [
+        {
+          type: 'band',
+          way: [0, 1 / 3, 2 / 3, 1].map(
+            (share) => [face.x + face.width / 2, face.y + from + share * (belt + ROOM_MM)] as const,
+          ),
+          wide: piece.width.value,
+          on: 'back',
+          label: 'belt loop',
+        },
+      ],
+    },
     advice: [],
     areas: [
       {

@@ -2,6 +2,7 @@ import { BUTTON_THICKNESS_MM, slotChains } from '../../craft/counts';
 import { chosen, derive, prior } from '../../base/figure';
 import { barFault, workBar } from '../../craft/things';
 import { work, type Instruction } from '../../craft/fabric';
+import type { Part } from '../../drawing/parts';
 import type { Piece } from '../../shapes';
 import { nth, tailOf } from '../../piece';
 import { formatNumber, mmToken, typedToken } from '../../base/units';
@@ -73,18 +74,29 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
       },
     ],
     parts: {
-      folded: [x, face.width - x].map(
-        (at) =>
-          ({
-            type: 'line',
-            kind: 'cord',
-            x1: face.x + at,
-            y1: face.y - 0.12 * face.height,
-            x2: face.x + at,
-            y2: face.y,
-            label: 'tab',
-          }) as const,
-      ),
+      folded: [x, face.width - x].flatMap((at): Part[] => [
+        {
+          type: 'line',
+          kind: 'cord',
+          x1: face.x + at,
+          y1: face.y - 0.12 * face.height,
+          x2: face.x + at,
+          y2: face.y,
+          label: 'tab',
+        },
+        {
+          type: 'band',
+          way: [
+            [face.x + at, face.y + 4],
+            [face.x + at, face.y - length.value / 8],
+            [face.x + at, face.y - length.value / 4],
+            [face.x + at, face.y - length.value / 2],
+          ],
+          wide: width.value,
+          on: 'behind',
+          label: 'tab',
+        },
+      ]),
     },
     advice: [],
     areas: [x, face.width - x].map((at) => ({

@@ -149,7 +149,7 @@ function placeTag({ built, options }: FittingContext): Placed {
       folded: [
         {
           type: 'line',
-          kind: 'slot',
+          kind: 'seam',
           x1: face.x + 12,
           y1: face.y + y,
           x2: face.x + 12 + wide,

@@ -4,12 +4,10 @@ import {
   stitchDefinition,
   stitchPattern,
   type BaseId,
-  type Instruction,
   type StitchPattern,
 } from '../../craft/fabric';
-import { placesOf, tracedRow, type Schools, type WorkedPlace } from '..';
-import type { Into } from './moves';
-import { TECHNIQUES } from './techniques';
+import type { Schools, WorkedPlace } from '..';
+import { laidCloth, rowHigh, type LaidPoint } from './laid';
 
 /** A line of yarn in a piece of fabric, and what it is part of. */
 export interface YarnLine {
@@ -87,112 +85,24 @@ interface Worked {
 }
 
 function worked(pattern: StitchPattern, stitches: number, counts: boolean): Worked {
-  const { skipped } = pattern.foundation(counts);
-  const whole = heights(pattern).reduce((sum, high) => sum + high, 0) + MARGIN + 14;
-  const edge = MARGIN + stitches * W;
-  const lines: YarnLine[] = [];
-  const tops: Top[][] = [];
-  const floors: number[] = [];
-  let there: (WorkedPlace & Top)[] = chainOf(stitches, whole);
-  lines.push(...there.map(({ x, y }): YarnLine => ({ part: 'chain', row: 0, d: oval(x, y) })));
-  let floor = 0;
-  for (let row = 1; row <= ROWS; row += 1) {
-    const below = row === 1 ? 'chain' : 'pattern';
-    const course = pattern.row({ stitches, course: row, below, turningChainCounts: counts });
-    const high = heights(pattern)[row - 1]!;
-    const fromRight = row % 2 === 1;
-    const met = fromRight ? [...there].reverse() : there;
-    const instructions: Instruction[] = met.at(-1)?.kind === 'top' ? [...course, { do: 'last-in-top' }] : course;
-    // the chains that are skipped lie beyond the row
-    const begun = row === 1 ? [...placesOf(Math.max(0, chainsBefore(instructions, skipped)), 'chain'), ...met] : met;
-    const traced = tracedRow(instructions, begun) ?? tracedRow(instructions, met);
-    if (!traced) break;
-    const y = whole - floor - high;
-    const made: (WorkedPlace & Top)[] = [];
-    let at = 0;
-    for (const { one, into, made: places } of traced) {
-      if (one.do === 'turning-chain' && !one.counts)
-        lines.push(...besideRow(row, { y, foot: whole - floor }, edge, fromRight));
-      const feet = into.filter((place): place is WorkedPlace & Top => 'x' in place);
-      for (const [index, place] of places.entries()) {
-        const column = at + place.columns / 2;
-        at += place.columns;
-        const x = MARGIN + (fromRight ? stitches - column : column) * W;
-        made.push({ ...place, x, y });
-        const stands = { x: feet.length > 0 ? middleOf(feet).x : x, y: whole - floor };
-        const foot = footOf(one, stands, { feet, index, before: made.at(-2), below: heights(pattern)[row - 2] ?? 0 });
-        lines.push(...drawnPlace(one, place, { x, y }, foot, row, pattern.base));
-      }
-    }
-    floor += high;
-    floors.push(floor);
-    there = fromRight ? [...made].reverse() : made;
-    tops.push(there.map(({ x, y: top }) => ({ x, y: top })));
-  }
-  return { lines, tops, floors, ground: whole };
-}
-
-interface Around {
-  /** The tops it is worked into, and which of the stitches made there it is. */
-  feet: readonly Top[];
-  index: number;
-  /** The stitch made before it, and how high the row below is. */
-  before: Top | undefined;
-  below: number;
-}
-
-/** Where the hook first goes in for a stitch, as its technique tells it. */
-const firstInto = (stitch: string): Into | undefined =>
-  TECHNIQUES.find((one) => one.stitch === stitch)?.moves?.flatMap((move) => (move.do === 'in' ? [move.into] : []))[0];
-
-/** Where a stitch’s legs come from: crossed ones from each other’s place, a spike from a row farther down. */
-function footOf(one: Instruction, stands: Top, { feet, index, before, below }: Around): Top {
-  if (one.do === 'crossed') return { x: feet[feet.length - 1 - index]?.x ?? stands.x, y: stands.y };
-  if (one.do === 'wrapped' && before) return { x: before.x, y: (before.y + stands.y) / 2 };
-  if (one.do !== 'work') return stands;
-  const into = firstInto(one.stitch);
-  if (into?.kind === 'below') return { x: stands.x, y: stands.y + 0.85 * below };
-  // it begins where the stitch before it ended
-  if (into?.kind === 'stitch' && into.at === 0 && before) return { x: (stands.x + before.x) / 2, y: stands.y };
-  return stands;
-}
-
-/** The chains that bring the hook up and are no stitch: at the edge the row begins from. */
-function besideRow(
-  row: number,
-  { y, foot }: { y: number; foot: number },
-  edge: number,
-  fromRight: boolean,
-): YarnLine[] {
-  const x = fromRight ? edge + 2 : MARGIN - 2;
-  return column({ x, y: y + 6 }, { x, y: foot }, row);
-}
-
-/** Chains that row 1 leaves out before its first stitch. */
-function chainsBefore(instructions: readonly Instruction[], skipped: number): number {
-  const [first] = instructions;
-  if (first?.do !== 'skip') return 0;
-  return first.counts ? skipped - 1 : skipped;
-}
-
-const heights = (pattern: StitchPattern): number[] =>
-  Array.from({ length: ROWS }, (_, index) => {
-    const share = pattern.rowShares?.[index % pattern.rowShares.length] ?? 1;
-    return H * Math.max(0.7, (pattern.factors.rowHeight / BASES.single.rowHeight) * share);
+  const laid = laidCloth(pattern, { columns: stitches, rows: ROWS, turningChainCounts: counts, turned: true });
+  const high = Array.from({ length: ROWS }, (_, index) => rowHigh(pattern, index + 1));
+  const ground = H * high.reduce((sum, one) => sum + one, 0) + MARGIN + 14;
+  const seen = ({ x, y }: LaidPoint): Top => ({ x: MARGIN + x * W, y: ground - y * H });
+  const chain = Array.from({ length: stitches }, (_, index) => seen({ x: index + 0.5, y: 0 }));
+  const lines = laid.stitches.flatMap((stitch) => {
+    const [top, foot] = [seen(stitch.top), seen(stitch.foot)];
+    if (!stitch.beside) return drawnPlace(stitch.one, stitch.place, top, foot, stitch.row, pattern.base);
+    const x = top.x + (stitch.top.x > 0 ? 2 : -2);
+    return column({ x, y: top.y + 6 }, { x, y: foot.y }, stitch.row);
   });
-
-const chainOf = (stitches: number, floor: number): (WorkedPlace & Top)[] =>
-  Array.from({ length: stitches }, (_, index) => ({
-    kind: 'chain',
-    columns: 1,
-    x: MARGIN + (index + 0.5) * W,
-    y: floor,
-  }));
-
-const middleOf = (places: readonly Top[]): Top => ({
-  x: places.reduce((sum, { x }) => sum + x, 0) / places.length,
-  y: places[0]!.y,
-});
+  return {
+    lines: [...chain.map(({ x, y }): YarnLine => ({ part: 'chain', row: 0, d: oval(x, y) })), ...lines],
+    tops: laid.tops.map((row) => row.map(seen)),
+    floors: laid.floors.map((floor) => floor * H),
+    ground,
+  };
+}
 
 const n = (value: number) => Number(value.toFixed(1));
 const oval = (x: number, y: number) =>

@@ -53,6 +53,9 @@ function linesOf({ piece, counts }: Sections, section: Section, upright: boolean
       count: section.rows,
       stacked: upright ? 'y' : 'x',
       stitches,
+      ...(section.from > 1 ? { first: section.from } : {}),
+      // it is worked up the back; the front was begun at its mouth, and the flap comes down over it
+      ...(upright && section.name !== 'back' ? { down: true } : {}),
       ...bandsDrawn(piece, section.from, section.to),
     };
   return { count: rows, stacked: upright ? 'x' : 'y', stitches: section.stitches, ...bandsDrawn(piece) };

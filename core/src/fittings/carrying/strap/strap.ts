@@ -1,10 +1,11 @@
 import { chosen, type Advice, type Figure } from '../../../base/figure';
 import { formatKnownGrams, formatNumber, leastToken, mmToken, mostToken, typedToken } from '../../../base/units';
 import { strapReaches } from '../../../craft/fit';
+import type { Part } from '../../../drawing/parts';
 import { frontOf, growth, refuse } from '../../common';
 import type { FittingContext, FittingDefinition, Placed } from '../../definition';
 import { ENDS, endOf, held, HOOKED } from './ends';
-import { SEWN_MM, type Mm, type StrapKind } from './kind';
+import { SEWN_MM, type Made, type Mm, type StrapKind } from './kind';
 import { STRAPS } from './kinds';
 import { loopOf, strapLength } from './length';
 import { loadOf, ownGrowth } from './load';
@@ -58,6 +59,7 @@ function place(context: FittingContext): Placed {
           diameter: 6,
           label: 'strap anchors',
         },
+        worn(face, length.value, bandWide(made, kind.columns(rows), context)),
       ],
     },
     advice: advise(length, grows.value, load, tested === undefined && kind.stretch > 0, rows, kind),
@@ -70,6 +72,32 @@ function place(context: FittingContext): Placed {
       ? { wants: [strapReaches(length.value - 2 * end.mm, edgeToEdge ? 0 : face.width, loop, grows)] }
       : {}),
   };
+}
+
+/** A strap stands up over the piece by at most so much of its height: it is longer than any picture (ours, by eye). */
+const SEEN_HIGH = 0.75;
+
+/** And its curve is too tight for its true width: it is drawn no wider than so much of the piece (ours, by eye). */
+const SEEN_WIDE = 0.2;
+
+function worn(face: ReturnType<typeof frontOf>, length: number, wide: number): Part {
+  const rise = Math.min(SEEN_HIGH * Math.max(face.height, face.width), length / 2.4);
+  const [left, right] = [face.x + 1, face.x + face.width - 1];
+  const bow = 0.12 * rise;
+  const low = face.y + Math.min(SEWN_MM, 0.2 * face.height);
+  const way: [number, number][] = [
+    [left, low],
+    [left - bow, low - 1.3 * rise],
+    [right + bow, low - 1.3 * rise],
+    [right, low],
+  ];
+  return { type: 'band', way, wide: Math.min(wide, SEEN_WIDE * face.width), on: 'behind', label: 'strap' };
+}
+
+/** How wide it is seen: its piece’s own width, or as many strands as carry it. */
+function bandWide({ piece }: Made, columns: number, { fabric }: FittingContext): number {
+  const w = fabric.stitchWidth.value;
+  return piece ? Math.min(piece.width.value, piece.height.value) : w * Math.min(4, Math.max(1, 0.7 * columns));
 }
 
 /** Anchors opposite each other: the two side seams, or half the round apart (handbook 6). */

@@ -1,0 +1,78 @@
+import type { Plan, Schools, Worked } from '@keep-snug/core';
+import { portraitOf, type FaceId, type InkNode, type InkTag, type Portrait } from '@keep-snug/core/portrait';
+import { createElement, memo, useId, useMemo, type ComponentType, type ReactElement } from 'react';
+import { useSettings } from '@/data/settings';
+import {
+  Circle,
+  ClipPath,
+  Defs,
+  G,
+  LinearGradient,
+  Path,
+  Pattern,
+  RadialGradient,
+  Rect,
+  Stop,
+  Svg,
+} from '@/ui/layout/ink';
+
+export interface PortraitProps {
+  plan: Plan;
+  worked: Pick<Worked, 'views' | 'fabric' | 'pieces'>;
+  /** Which side is seen; the front where there is no such side. */
+  face?: FaceId;
+  /** Of its place, px; it is drawn as large as that allows. */
+  width: number;
+  height: number;
+}
+
+const INKS = {
+  g: G,
+  path: Path,
+  rect: Rect,
+  circle: Circle,
+  defs: Defs,
+  pattern: Pattern,
+  clipPath: ClipPath,
+  linearGradient: LinearGradient,
+  radialGradient: RadialGradient,
+  stop: Stop,
+} satisfies Record<InkTag, unknown>;
+
+const drawn = ({ tag, props, children }: InkNode, key: number): ReactElement =>
+  createElement(INKS[tag] as ComponentType<object>, { key, ...props }, ...children.map(drawn));
+
+const known = new WeakMap<object, { hand: Schools['hand']; portrait: Portrait }>();
+
+/** The portrait of what was reckoned; the same is not laid twice. */
+function portraitFor({ plan, worked }: Pick<PortraitProps, 'plan' | 'worked'>, hand: Schools['hand']): Portrait {
+  const before = known.get(worked.views);
+  if (before?.hand === hand) return before.portrait;
+  const portrait = portraitOf(plan, worked, hand);
+  known.set(worked.views, { hand, portrait });
+  return portrait;
+}
+
+/** A finished piece in yarn, from one side. */
+export const PortraitInk = memo(function PortraitInk({ plan, worked, face, width, height }: PortraitProps) {
+  const hand = useSettings((state) => state.hand);
+  const id = useId().replaceAll(/\W/g, '');
+  const seen = useMemo(() => {
+    const { faces, paint } = portraitFor({ plan, worked }, hand);
+    const one = faces.find((other) => other.id === face) ?? faces[0];
+    return one ? { text: one.text, ...paint(one, `${id}-`) } : undefined;
+  }, [plan, worked, face, hand, id]);
+  if (!seen) return null;
+  const { x, y, width: w, height: h } = seen.box;
+  return (
+    <Svg
+      {...{ role: 'img', 'aria-label': seen.text }}
+      width={width}
+      height={height}
+      viewBox={`${x} ${y} ${w} ${h}`}
+      preserveAspectRatio="xMidYMid meet"
+    >
+      {seen.nodes.map(drawn)}
+    </Svg>
+  );
+});

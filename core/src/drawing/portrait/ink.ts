@@ -1,0 +1,31 @@
+/** Elements a portrait is made of, by the names a browser, a printer and the app’s own ink all know. */
+export type InkTag =
+  'g' | 'path' | 'rect' | 'circle' | 'defs' | 'pattern' | 'clipPath' | 'linearGradient' | 'radialGradient' | 'stop';
+
+export type InkValue = string | number;
+
+/** One element with its properties, written as they are in code. */
+export interface InkNode {
+  tag: InkTag;
+  props: Readonly<Record<string, InkValue>>;
+  children: readonly InkNode[];
+}
+
+export const ink = (tag: InkTag, props: InkNode['props'], children: readonly InkNode[] = []): InkNode => ({
+  tag,
+  props,
+  children,
+});
+
+/** A number as a picture writes it, to a hundredth of a mm. */
+export const mm = (value: number): number => Math.round(value * 100) / 100;
+
+/** A box whose corners are rounded, as a path. */
+export function roundedBox(x: number, y: number, w: number, h: number, r: number): string {
+  const c = Math.max(0, Math.min(r, w / 2, h / 2));
+  const turn = (dx: number, dy: number) => `a${mm(c)} ${mm(c)} 0 0 1 ${mm(dx)} ${mm(dy)}`;
+  return (
+    `M${mm(x + c)} ${mm(y)}h${mm(w - 2 * c)}${turn(c, c)}v${mm(h - 2 * c)}${turn(-c, c)}` +
+    `h${mm(2 * c - w)}${turn(-c, -c)}v${mm(2 * c - h)}${turn(c, -c)}Z`
+  );
+}
