@@ -1,11 +1,22 @@
 const preset = require('jest-expo/jest-preset');
 
+const SCRIPT = '\\.[jt]sx?$';
+const [transformer, options] = preset.transform[SCRIPT];
+
 module.exports = {
   displayName: 'app',
   cacheDirectory: `${__dirname}/../.cache/jest`,
   preset: 'jest-expo',
   setupFiles: [`${__dirname}/../tools/jest-properties.cjs`],
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  // scripts that come when they are first used are asked for like all others here
+  transform: {
+    ...preset.transform,
+    [SCRIPT]: [
+      transformer,
+      { ...options, plugins: [...(options.plugins ?? []), '@babel/plugin-transform-dynamic-import'] },
+    ],
+  },
   // what comes in the newer kind of modules alone is translated too
   transformIgnorePatterns: preset.transformIgnorePatterns.map((pattern) => pattern.replace('(?!', '(?!uuid|immer|')),
   moduleNameMapper: {

@@ -3,6 +3,7 @@ import { benchFirstLoad } from './firstLoad';
 import { benchGrowth } from './growth';
 import { benchMend } from './mend';
 import { benchPaint } from './paint';
+import { benchPortrait } from './portrait';
 import { benchReckon, benchSearch, benchSheet } from './reckon';
 import { benchRepeat } from './repeat';
 import { benchTables } from './tables';
@@ -16,6 +17,7 @@ const BENCHMARKS: Readonly<Record<string, () => void | Promise<void>>> = {
   search: benchSearch,
   mend: benchMend,
   repeat: benchRepeat,
+  portrait: benchPortrait,
   firstLoad: benchFirstLoad,
   paint: benchPaint,
   tick: benchTick,

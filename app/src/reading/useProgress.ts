@@ -43,6 +43,8 @@ export interface Progress {
   checksAt: readonly CheckAt[];
   /** Rows or rounds done of the piece on the hook. */
   rowsDone: number;
+  /** Rows done of each piece, of its first copy; nothing once every one is. */
+  rowsMade: Readonly<Record<string, number>> | undefined;
   /** What is made by itself, each with its own progress, and which of them is on the hook. */
   parts: readonly MakePart[];
   part: string | undefined;
@@ -108,10 +110,18 @@ export function useProgress(id: string, make: Make, chosen?: string): Progress |
         is: measuredAfter(events, step) ? 'measured' : isDone.has(step) ? 'passed' : 'ahead',
       })),
     rowsDone: done.filter((step) => step.row !== null && step.piece === piece.id && step.copy === next?.copy).length,
+    rowsMade: next ? rowsMadeOf(done) : undefined,
     parts: partsOf(steps, told.pieces, isDone),
     part: next && (next.copy === undefined ? next.piece : `${next.piece}@${next.copy}`),
     pace: pace && { ...pace, left: minutesLeft(plan, worked, isDone, pace.factor) },
   };
+}
+
+/** Rows done of each piece; of what is made twice, of the one that is seen first. */
+function rowsMadeOf(done: readonly MakingStep[]): Record<string, number> {
+  const rows: Record<string, number> = {};
+  for (const { row, piece, copy = 1 } of done) if (row !== null && copy === 1) rows[piece] = (rows[piece] ?? 0) + 1;
+  return rows;
 }
 
 /** Pieces that begin in a ring. */

@@ -60,10 +60,22 @@ interface PanelWish {
   bands?: RowLines['bands'];
   rounds?: RowLines['rounds'];
   high?: number;
+  first?: number;
 }
 
 /** A rectangle of fabric with its rows upwards, unless it is said otherwise. */
-export function panel({ x = 0, y = 0, rows, stitches, stacked = 'y', bands, rounds, high, ...rest }: PanelWish): Cloth {
+export function panel({
+  x = 0,
+  y = 0,
+  rows,
+  stitches,
+  stacked = 'y',
+  bands,
+  rounds,
+  high,
+  first,
+  ...rest
+}: PanelWish): Cloth {
   const lines = {
     count: Math.max(1, rows),
     stacked,
@@ -71,6 +83,7 @@ export function panel({ x = 0, y = 0, rows, stitches, stacked = 'y', bands, roun
     ...(bands ? { bands } : {}),
     ...(rounds ? { rounds } : {}),
     ...(high === undefined ? {} : { high }),
+    ...(first === undefined ? {} : { first }),
   };
   return { type: 'cloth', x, y, ...rest, rows: lines };
 }

@@ -10,6 +10,9 @@ import type { Worked } from './types';
 /** What a portrait is drawn from. */
 type Seen = Pick<Worked, 'views' | 'fabric' | 'pieces'>;
 
+/** Rows done, by the id of their piece. */
+export type RowsMade = Readonly<Record<string, number>>;
+
 /** A finished piece in yarn, from each side there is to see. */
 export interface Portrait {
   faces: readonly Face[];
@@ -21,9 +24,15 @@ export interface Portrait {
  * The finished piece as it would lie there: every stitch of its courses in its yarn.
  *
  * @param plan a plan, and what `reckon` says of it
+ * @param made rows done of each piece, where it is not finished: what is still to come is drawn in outline
  * @source handbook 14
  */
-export function portraitOf(plan: Plan, { views, fabric, pieces }: Seen, hand: Schools['hand']): Portrait {
+export function portraitOf(
+  plan: Plan,
+  { views, fabric, pieces }: Seen,
+  hand: Schools['hand'],
+  made?: RowsMade,
+): Portrait {
   const { stitch, pattern } = plan.fabric;
   const hex = hexOf(plan.palette, plan.fabric, mainColour(plan.fabric));
   const weave: Weave = {
@@ -31,6 +40,7 @@ export function portraitOf(plan: Plan, { views, fabric, pieces }: Seen, hand: Sc
     ...(pattern ? { pattern } : {}),
     ...(hex ? { hex } : {}),
     stitchMm: fabric.stitchWidth.value,
+    ...(made ? { madeOf: (role: string) => made[pieceOf(pieces, role).id] ?? 0 } : {}),
     tileOf: (id, options, role) => yarnRepeat(id, options, turnedIn(pieces, role)),
   };
   const seen = hand === 'left' ? views.map(mirrored) : views;
@@ -38,9 +48,10 @@ export function portraitOf(plan: Plan, { views, fabric, pieces }: Seen, hand: Sc
 }
 
 /** Whether what shows a section is worked in turned rows. */
-function turnedIn(pieces: Worked['pieces'], role: string): boolean {
-  const own = pieces.find(({ id, sections }) => id === role || sections.some(({ name }) => roleOf(name) === role));
-  return (own ?? pieces[0]!).worked === 'rows';
-}
+const turnedIn = (pieces: Worked['pieces'], role: string): boolean => pieceOf(pieces, role).worked === 'rows';
+
+/** The piece that shows a section; what says nothing is the first. */
+const pieceOf = (pieces: Worked['pieces'], role: string): Worked['pieces'][number] =>
+  pieces.find(({ id, sections }) => id === role || sections.some(({ name }) => roleOf(name) === role)) ?? pieces[0]!;
 
 export type { Face, FaceId, InkNode, InkTag, Painted } from '../drawing/portrait';

@@ -1,6 +1,7 @@
 import { checkText, writtenPattern, type Plan, type Reading, type Worked, type WrittenPattern } from '@keep-snug/core';
 import { planLink } from '@keep-snug/core/link';
-import { viewSvg, type Paper } from '@keep-snug/core/paper';
+import { portraitSvg, viewSvg, type Paper } from '@keep-snug/core/paper';
+import { portraitOf } from '@keep-snug/core/portrait';
 import type { Content } from 'pdfmake/interfaces';
 import { drawing, HEADING, pdfOf, POINTS_PER_MM, READING } from './pdf';
 
@@ -49,6 +50,7 @@ export function patternPdf(kept: Plan, plan: Plan, worked: Worked, reading: Read
     content: [
       { text: pattern.title, style: 'title' },
       { text: pattern.terms, style: 'small', margin: [0, 0, 0, 8] },
+      portraits(plan, worked, on.hand),
       ...pictures(worked, reading.units, on.hand),
       facts(pattern.facts),
       ...listed('Safety', pattern.safety),
@@ -60,6 +62,24 @@ export function patternPdf(kept: Plan, plan: Plan, worked: Worked, reading: Read
     ],
   });
 }
+
+/** The finished piece, closed and open, as it will lie there. */
+function portraits(plan: Plan, worked: Worked, hand: OnPaper['hand']): Content {
+  const { faces, paint } = portraitOf(plan, worked, hand);
+  const half = (WIDE - 16) / 2;
+  const shown = faces.filter(({ id }) => id !== 'back');
+  return {
+    columnGap: 16,
+    margin: [0, 0, 0, 8],
+    columns: shown.map((face) => {
+      const svg = portraitSvg(paint(face, `${face.id}-`), { width: half, height: PORTRAIT_HIGH }, face.text);
+      return { svg, width: half, fit: [half, PORTRAIT_HIGH] as [number, number] };
+    }),
+  };
+}
+
+/** Of a portrait, pt. */
+const PORTRAIT_HIGH = 170;
 
 /** The flat view over the whole breadth, the others beside each other below it. */
 function pictures({ views }: Worked, units: Reading['units'], hand: OnPaper['hand']): Content[] {

@@ -1,5 +1,12 @@
 import type { Plan, Schools, Worked } from '@keep-snug/core';
-import { portraitOf, type FaceId, type InkNode, type InkTag, type Portrait } from '@keep-snug/core/portrait';
+import {
+  portraitOf,
+  type FaceId,
+  type InkNode,
+  type InkTag,
+  type Portrait,
+  type RowsMade,
+} from '@keep-snug/core/portrait';
 import { createElement, memo, useId, useMemo, type ComponentType, type ReactElement } from 'react';
 import { useSettings } from '@/data/settings';
 import {
@@ -19,6 +26,8 @@ import {
 export interface PortraitProps {
   plan: Plan;
   worked: Pick<Worked, 'views' | 'fabric' | 'pieces'>;
+  /** Rows done of each piece, where it is not finished. */
+  made?: RowsMade | undefined;
   /** Which side is seen; the front where there is no such side. */
   face?: FaceId;
   /** Of its place, px; it is drawn as large as that allows. */
@@ -54,14 +63,18 @@ function portraitFor({ plan, worked }: Pick<PortraitProps, 'plan' | 'worked'>, h
 }
 
 /** A finished piece in yarn, from one side. */
-export const PortraitInk = memo(function PortraitInk({ plan, worked, face, width, height }: PortraitProps) {
+export const PortraitInk = memo(function PortraitInk({ plan, worked, made, face, width, height }: PortraitProps) {
   const hand = useSettings((state) => state.hand);
   const id = useId().replaceAll(/\W/g, '');
+  // counted anew at every row, and the same until then
+  const rows = made && JSON.stringify(made);
   const seen = useMemo(() => {
-    const { faces, paint } = portraitFor({ plan, worked }, hand);
+    const { faces, paint } = rows
+      ? portraitOf(plan, worked, hand, JSON.parse(rows) as RowsMade)
+      : portraitFor({ plan, worked }, hand);
     const one = faces.find((other) => other.id === face) ?? faces[0];
     return one ? { text: one.text, ...paint(one, `${id}-`) } : undefined;
-  }, [plan, worked, face, hand, id]);
+  }, [plan, worked, rows, face, hand, id]);
   if (!seen) return null;
   const { x, y, width: w, height: h } = seen.box;
   return (

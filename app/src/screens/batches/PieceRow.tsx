@@ -1,22 +1,27 @@
-import { View } from 'react-native';
-import Svg, { Line, Rect } from 'react-native-svg';
-import { useColours } from '@/theme/useTheme';
+import { StyleSheet, View } from 'react-native';
+import { Portrait } from '@/drawing/portrait/Portrait';
 import { Words } from '@/ui/layout/Words';
 import type { PieceNow } from './pieces';
 
 /** The tallest piece, px. */
 const TALLEST = 92;
 
-/** All pieces of a batch to one scale, in their yarns: filled as far as they are done. */
+/** All pieces of a batch to one scale, each in its size and yarn: what is not made yet is faint. */
 export function PieceRow({ pieces }: { pieces: readonly PieceNow[] }) {
-  const colours = useColours();
   const scale = TALLEST / Math.max(1, ...pieces.map(({ mm }) => mm.height));
   const done = pieces.filter((piece) => piece.done === 1).length;
   return (
     <View role="img" aria-label={`${done} of ${pieces.length} pieces done`} style={{ gap: 6 }}>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: 8 }} aria-hidden>
+      <View style={STYLES.row} aria-hidden>
         {pieces.map((piece) => (
-          <Shape key={`${piece.variant} ${piece.number}`} piece={piece} scale={scale} fallback={colours.cloth.front} />
+          <View key={`${piece.variant} ${piece.number}`} style={{ opacity: FAINT + (1 - FAINT) * piece.done }}>
+            <Portrait
+              plan={piece.plan}
+              worked={piece.worked}
+              width={Math.max(24, piece.mm.width * scale * ROOM)}
+              height={Math.max(24, piece.mm.height * scale * ROOM)}
+            />
+          </View>
         ))}
       </View>
       <Words as="smallStrong">{`${done} of ${pieces.length} done`}</Words>
@@ -24,27 +29,10 @@ export function PieceRow({ pieces }: { pieces: readonly PieceNow[] }) {
   );
 }
 
-function Shape({ piece, scale, fallback }: { piece: PieceNow; scale: number; fallback: string }) {
-  const colours = useColours();
-  const [w, h] = [Math.max(6, piece.mm.width * scale), Math.max(6, piece.mm.height * scale)];
-  const up = h * piece.done;
-  return (
-    <Svg width={w} height={h}>
-      <Rect x={0} y={h - up} width={w} height={up} fill={piece.hex ?? fallback} />
-      {piece.done === 0 ? <Rect x={3} y={h - 8} width={w - 6} height={5} fill={piece.hex ?? fallback} /> : null}
-      {piece.done > 0 && piece.done < 1 ? (
-        <Line x1={0} x2={w} y1={h - up} y2={h - up} stroke={colours.ink} strokeWidth={1.5} />
-      ) : null}
-      <Rect
-        x={0.75}
-        y={0.75}
-        width={w - 1.5}
-        height={h - 1.5}
-        fill="none"
-        stroke={piece.done === 1 ? colours.ink : colours.faint}
-        strokeWidth={1.5}
-        {...(piece.done === 0 ? { strokeDasharray: '4 3' } : {})}
-      />
-    </Svg>
-  );
-}
+/** How much is seen of what is not begun. */
+const FAINT = 0.45;
+
+/** What hangs from a piece takes room too. */
+const ROOM = 1.25;
+
+const STYLES = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: 8 } });

@@ -16,6 +16,8 @@ import {
   stepsToMake,
   type KeptEvent,
   type Make,
+  type Plan,
+  type Worked,
 } from '@keep-snug/core';
 import type { LocalDocument } from '@/data/types';
 
@@ -26,7 +28,8 @@ export interface PieceNow extends BatchPiece {
   make: string | undefined;
   /** How much of its steps is done, 0 to 1. */
   done: number;
-  hex: string | undefined;
+  plan: Plan;
+  worked: Worked;
   mm: { width: number; height: number };
 }
 
@@ -41,6 +44,7 @@ export function batchNow(
 ): BatchNow {
   const tried = attempt(() => {
     const worked = workVariants(batch);
+    const plans = new Map(batch.variants.map((variant) => [variant.id, variantPlan(batch, variant)]));
     const own = makes
       .filter(([, { body }]) => body.batch?.batch === id)
       .sort(([, a], [, b]) => byCode(a.body.startedAt, b.body.startedAt));
@@ -53,7 +57,8 @@ export function batchNow(
         name: of.variant.name,
         make: make?.[0],
         done: make ? doneOf(make[1].body, byMake[make[0]] ?? []) : 0,
-        hex: variantPlan(batch, of.variant).fabric.yarn?.hex,
+        plan: plans.get(piece.variant)!,
+        worked: of.worked,
         mm: { width: width.value, height: height.value },
       };
     });

@@ -1,6 +1,6 @@
 import { byCode, fileNameOf, isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
@@ -180,6 +180,7 @@ function ToldStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
       row={`${row}${next?.row ? `, ${sectionWord(next.section)}` : ''}`}
       next={next ? `Next: ${next.text}` : 'Next: mark as finished.'}
       begun={state.done.length > 0}
+      seen={<Portrait plan={held.body.plan} worked={progress.worked} made={progress.rowsMade} {...STYLES.seen} />}
       tape={{ lengthMm, outMm: Math.max(reachedMm, lengthMm * 0.01), marks: marksMm }}
     />
   );
@@ -192,12 +193,14 @@ interface StripProps {
   next: string;
   begun: boolean;
   tape?: { lengthMm: number; outMm: number; marks: readonly number[] };
+  /** As far as it is made. */
+  seen?: ReactNode;
 }
 
 /** Any length, for a tape of which nothing is known yet, mm. */
 const SOME_MM = 300;
 
-function StripCard({ id, held, row, next, begun, tape }: StripProps) {
+function StripCard({ id, held, row, next, begun, tape, seen }: StripProps) {
   const make = held.body;
   const router = useRouter();
   const { box, onLayout } = useBox();
@@ -205,6 +208,7 @@ function StripCard({ id, held, row, next, begun, tape }: StripProps) {
   return (
     <CardBox>
       <View style={STYLES.line}>
+        <View style={STYLES.seen}>{seen}</View>
         <View style={{ flex: 1 }}>
           <Words as="heading" level={2} style={{ fontSize: 22, lineHeight: 28 }}>
             {make.title}
@@ -352,6 +356,7 @@ const STYLES = StyleSheet.create({
   begin: { flexDirection: 'row', justifyContent: 'flex-end' },
   card: { flex: 1, padding: 14 },
   mini: { width: 84, height: 64 },
+  seen: { width: 72, height: 72 },
   strips: { flexDirection: 'row', flexWrap: 'wrap', gap: 20 },
   strip: { flexGrow: 1, flexBasis: 440, maxWidth: '100%' },
   row: { flexDirection: 'row', columnGap: 10 },

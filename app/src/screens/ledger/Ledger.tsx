@@ -166,11 +166,15 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
           ]}
         />
       </View>
-      <Portrait plan={plan} worked={worked} width={140} height={96} />
-      <Words>
-        {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${plan.fit.name}.`}
-      </Words>
-      <CameOut id={id} worked={worked} />
+      <View style={{ flexDirection: 'row', columnGap: 16 }}>
+        <Portrait plan={plan} worked={worked} width={96} height={120} />
+        <View style={{ flex: 1, gap: 8 }}>
+          <Words>
+            {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${plan.fit.name}.`}
+          </Words>
+          <CameOut id={id} worked={worked} />
+        </View>
+      </View>
       <Clash kind="makes" id={id} held={held} />
       {state.notes.map((note) => (
         <Words key={note.id} as="small" tone="thread">{`Note: ${note.text}`}</Words>

@@ -1,6 +1,7 @@
-import { capital, sectionWord, type Step } from '@keep-snug/core';
+import { capital, sectionWord, type Plan, type Step } from '@keep-snug/core';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { MiniPiece } from '@/drawing/MiniPiece';
+import { Portrait } from '@/drawing/portrait/Portrait';
 import { useBox } from '@/ui/layout/useBox';
 import { Words } from '@/ui/layout/Words';
 import { useColours } from '@/theme/useTheme';
@@ -11,7 +12,7 @@ const AHEAD = 3;
 const TALLEST = 220;
 
 /** Where there is room: the piece to scale with the row on the hook, what comes next, and what was noted. */
-export function Beside({ progress }: { progress: Progress }) {
+export function Beside({ plan, progress }: { plan: Plan; progress: Progress }) {
   const colours = useColours();
   const { worked, next, state } = progress;
   // the row's own note stands with the row
@@ -27,6 +28,7 @@ export function Beside({ progress }: { progress: Progress }) {
       style={[STYLES.beside, { borderColor: colours.line, backgroundColor: colours.chalk }]}
       contentContainerStyle={STYLES.body}
     >
+      <Portrait plan={plan} worked={progress.worked} made={progress.rowsMade} height={TALLEST} />
       <ToScale progress={progress} />
       {ahead.length > 0 ? (
         <View style={STYLES.part}>

@@ -175,7 +175,7 @@ export function MakeRoom({ id, held }: Props) {
                   </Words>
                 ) : null}
               </ScrollView>
-              {wide ? <Beside progress={progress} /> : null}
+              {wide ? <Beside plan={held.body.plan} progress={progress} /> : null}
             </View>
             {controls}
           </View>

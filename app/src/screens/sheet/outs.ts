@@ -8,7 +8,8 @@ import {
   type Worked,
 } from '@keep-snug/core';
 import type { PaperAsk, SheetKind } from '@keep-snug/core/formats';
-import { cuttingSheet, outlineOf, trueSizeSvg, viewSvg, type TrueSize } from '@keep-snug/core/paper';
+import { cuttingSheet, outlineOf, portraitSvg, trueSizeSvg, viewSvg, type TrueSize } from '@keep-snug/core/paper';
+import { portraitOf } from '@keep-snug/core/portrait';
 
 /** What leaves is a plan as whoever holds this device reads it. */
 export interface Leaving {
@@ -39,6 +40,7 @@ export function outsOf(leaving: Leaving): Out[] {
   const [flat] = worked.views;
   return [
     patternOut(leaving),
+    portraitOut(leaving),
     ...worked.views.map((view): Out => {
       const drawn = (size: 'fit' | 'true', name: string) => ({
         id: size,
@@ -78,6 +80,19 @@ function patternOut(leaving: Leaving): Out {
     text: () => patternFile(as, plan, worked, reading),
   }));
   return { id: 'pattern', name: 'Pattern', kinds: [onPaper('pattern', leaving), ...kinds] };
+}
+
+/** The finished piece from each side. */
+function portraitOut({ plan, worked, hand }: Leaving): Out {
+  const { faces, paint } = portraitOf(plan, worked, hand);
+  const kinds = faces.map((face) => ({
+    id: face.id,
+    name: `SVG, ${face.name.toLowerCase()}`,
+    file: fileNameOf(`${plan.title} ${face.name}`, 'svg'),
+    type: SVG,
+    text: () => portraitSvg(paint(face, `${face.id}-`), { width: 1200, height: 1200 }, face.text),
+  }));
+  return { id: 'portrait', name: 'Picture: finished', kinds };
 }
 
 function trueSizeOut(of: SheetKind, name: string, drawing: TrueSize, leaving: Leaving): Out {

@@ -8,6 +8,7 @@ import { canShare, canShareFile, copyText, share, shareFile } from '@/platform/h
 import { origin } from '@/platform/page';
 import { saveBlob } from '@/platform/saveText';
 import { useSchools } from '@/reading/useSchools';
+import { useWorked } from '@/reading/useWorked';
 import { Action } from '@/ui/actions/Action';
 import { Panel } from '@/ui/layout/Panel';
 import { Words } from '@/ui/layout/Words';
@@ -22,6 +23,7 @@ interface Props {
 }
 
 const AWAY = 'PDFs are made by the server, and it does not answer. Send a link, or try again when you are online.';
+const NO_PICTURE = 'This browser could not draw the picture. Print the pattern, or send a PDF.';
 const NO_CLIPBOARD = 'This browser lets no page copy. Select the link and copy it by hand:';
 
 /** A plan handed on: by the device's own share sheet where it has one, else copied or saved. */
@@ -37,14 +39,31 @@ export function SharePanel({ plan, file, onClose }: Props) {
       () => setState({ fault: `${NO_CLIPBOARD} ${link}` }),
     );
   };
+  const handOn = (blob: Blob, as: string) => {
+    if (canShareFile(blob, as)) {
+      shareFile(blob, as, plan.title);
+      return setState(null);
+    }
+    saveBlob(blob, as);
+    return setState({ said: `Saved as ${as}` });
+  };
+  const { worked } = useWorked(plan);
+  const sendPicture = () => {
+    if (!worked) return;
+    setState('busy');
+    void import('./portraitPng')
+      .then(({ portraitPng }) => portraitPng(plan, worked, hand))
+      .then(
+        (made) => handOn(made, file.replace(/pdf$/, 'png')),
+        () => setState({ fault: NO_PICTURE }),
+      );
+  };
   const sendPdf = () => {
     setState('busy');
     void printed({ plan, of: 'pattern', style: voice, terms, units, hand, paper }).then(
       (made) => {
         if (made.is === 'refused') return setState({ fault: made.message });
-        if (canShareFile(made.blob, file)) shareFile(made.blob, file, plan.title);
-        else saveBlob(made.blob, file);
-        return setState(canShareFile(made.blob, file) ? null : { said: `Saved as ${file}` });
+        return handOn(made.blob, file);
       },
       (error: unknown) => setState({ fault: error instanceof Away ? AWAY : String(error) }),
     );
@@ -59,6 +78,11 @@ export function SharePanel({ plan, file, onClose }: Props) {
         <Action disabled={state === 'busy'} onPress={sendPdf}>
           {canShare() ? 'Send a PDF' : 'Save a PDF'}
         </Action>
+        {worked ? (
+          <Action disabled={state === 'busy'} onPress={sendPicture}>
+            {canShare() ? 'Send a picture' : 'Save a picture'}
+          </Action>
+        ) : null}
       </View>
       {state === 'busy' ? <Busy /> : null}
       {state !== null && typeof state === 'object' ? (

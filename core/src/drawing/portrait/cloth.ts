@@ -32,10 +32,15 @@ const CORNER = 1.1;
 
 /** A part of the fabric in yarn. */
 export function clothInYarn(part: FaceCloth, paint: Paint): InkNode[] {
-  if (part.rows.stacked === 'out') return roundsInYarn(part, paint);
+  if (part.rows.stacked === 'out') return roundsFrom(part, paint);
   const outline = outlineOf(part, paint.weave.stitchMm);
-  const bands = bandsSeen(part, paint);
-  const shades = (['across', 'down'] as const).map((way) => ink('path', { d: outline, fill: paint.shade(way) }));
+  const bands = bandsMade(part, paint);
+  if (bands.length === 0) return [];
+  const made =
+    paint.weave.madeOf === undefined
+      ? outline
+      : bands.map(({ box }) => roundedBox(box.x, box.y, box.w, box.h, 0)).join('');
+  const shades = (['across', 'down'] as const).map((way) => ink('path', { d: made, fill: paint.shade(way) }));
   const isTaper = part.form === 'taper';
   const isOpen = paint.weave.tileOf(paint.weave.stitch, paint.weave.pattern, part.role).open;
   return [
@@ -50,6 +55,39 @@ export function outlineOf({ form = 'rect', x, y, w, h, top }: Cloth, stitchMm: n
   if (form !== 'taper') return roundedBox(x, y, w, h, CORNER * stitchMm);
   const inset = (w - (top ?? w)) / 2;
   return `M${mm(x + inset)} ${mm(y)}H${mm(x + w - inset)}L${mm(x + w)} ${mm(y + h)}H${mm(x)}Z`;
+}
+
+/** Where fabric is still to come. */
+export function clothAhead(part: FaceCloth, { weave }: Paint): InkNode {
+  const w = weave.stitchMm;
+  const d = outlineOf(part, w);
+  return ink('path', {
+    d,
+    fill: '#8C999C',
+    fillOpacity: 0.12,
+    stroke: '#8C999C',
+    strokeWidth: mm(0.22 * w),
+    strokeDasharray: `${mm(0.9 * w)} ${mm(0.6 * w)}`,
+  });
+}
+
+/** Its rows as far as they are made. */
+function bandsMade(part: Cloth, paint: Paint): PortraitBand[] {
+  const all = bandsSeen(part, paint);
+  const made = paint.weave.madeOf?.(part.role);
+  if (made === undefined) return all;
+  return all.flatMap((band): PortraitBand[] => {
+    const rows = Math.min(band.rows, made - band.first + 1);
+    if (rows <= 0) return [];
+    const share = rows / band.rows;
+    return [{ ...band, rows, box: startOf(part, band.box, share) }];
+  });
+}
+
+/** The share of a stretch of rows that is worked first. */
+function startOf({ rows }: Cloth, { x, y, w, h }: Box, share: number): Box {
+  if (rows.stacked === 'x') return { x, y, w: share * w, h };
+  return { x, y: rows.down ? y : y + (1 - share) * h, w, h: share * h };
 }
 
 /** Its rows as they are stacked, band by band: what counts stitches in a portrait counts these. */
@@ -208,6 +246,13 @@ export function beads(d: string, apart: number, wide: number, hex: string, paint
     ink('path', { d, ...dashes, stroke: tones.shaded, strokeWidth: fine(wide) }),
     ink('path', { d, ...dashes, stroke: tones.body, strokeWidth: fine(wide * 0.6) }),
   ];
+}
+
+/** Rounds from the middle outwards as far as they are made. */
+function roundsFrom(part: Cloth, paint: Paint): InkNode[] {
+  const made = paint.weave.madeOf?.(part.role);
+  if (made === undefined || made >= part.rows.count) return roundsInYarn(part, paint);
+  return [];
 }
 
 /** Rounds from the middle outwards: each a ring of as many stitches as it has, or four sides of a rectangle. */

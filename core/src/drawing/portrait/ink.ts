@@ -11,6 +11,7 @@ export interface InkNode {
   children: readonly InkNode[];
 }
 
+/** One element. */
 export const ink = (tag: InkTag, props: InkNode['props'], children: readonly InkNode[] = []): InkNode => ({
   tag,
   props,

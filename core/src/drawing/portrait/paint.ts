@@ -13,6 +13,8 @@ export interface Weave {
   hex?: string;
   /** A stitch’s width, mm. */
   stitchMm: number;
+  /** How many rows are made of what shows a section; nothing where all of it is made, with all that is fastened to it. */
+  madeOf?: (role: ClothRole) => number;
 }
 
 /** One picture as it is painted: its fabric, and what is defined once and used by name. */

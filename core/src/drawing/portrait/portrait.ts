@@ -1,4 +1,4 @@
-import { clothInYarn, outlineOf } from './cloth';
+import { clothAhead, clothInYarn, outlineOf } from './cloth';
 import type { Face, FacePart } from './faces';
 import { ink, mm, type InkNode } from './ink';
 import { MARKS } from './marks';
@@ -20,18 +20,21 @@ const AROUND = 0.9;
  */
 export function paintFace(face: Face, weave: Weave, prefix: string): Painted {
   const paint = new Paint(weave, prefix);
-  const nodes = face.parts.flatMap((part, index) => painted(part, face.parts.slice(0, index), paint));
+  // what is fastened to it comes last
+  const parts = weave.madeOf ? face.parts.filter(({ type }) => type === 'cloth') : face.parts;
+  const ahead = weave.madeOf ? parts.flatMap((part) => (part.type === 'cloth' ? [clothAhead(part, paint)] : [])) : [];
+  const nodes = parts.flatMap((part, index) => painted(part, parts.slice(0, index), paint));
   const room = AROUND * weave.stitchMm;
   const { x, y, width, height } = face.box;
   const box = { x: mm(x - room), y: mm(y - room), width: mm(width + 2 * room), height: mm(height + 2 * room) };
-  return { box, nodes: [paint.defs, ...nodes] };
+  return { box, nodes: [paint.defs, ...ahead, ...nodes] };
 }
 
 function painted(part: FacePart, under: readonly FacePart[], paint: Paint): InkNode[] {
   if (part.type === 'cloth') {
     const lies = under.some((one) => one.type === 'cloth' && one.role !== 'turn' && overlap(one, part));
     return [
-      ...(lies ? [shadowOf(outlineOf(part, paint.weave.stitchMm), paint.weave.stitchMm)] : []),
+      ...(lies && !paint.weave.madeOf ? [shadowOf(outlineOf(part, paint.weave.stitchMm), paint.weave.stitchMm)] : []),
       ...clothInYarn(part, paint),
     ];
   }

@@ -9,7 +9,7 @@ export const UNDYED = '#DDD2BC';
 type Rgb = readonly [number, number, number];
 
 const BLACK: Rgb = [18, 20, 24];
-const WHITE: Rgb = [255, 252, 244];
+const WHITE: Rgb = [255, 255, 255];
 
 /** Yarn darker than this is lifted, so that its stitches are still seen (ours). */
 const DARK_BELOW = 70;

@@ -128,6 +128,7 @@ export function tubeViews({
       rows: rounds,
       stitches: n / 2,
       ...(begins === 'opening' ? fromTheTop(piece) : bandsDrawn(piece, piece.rows - rounds + 1)),
+      ...(begins === 'opening' || piece.rows === rounds ? {} : { first: piece.rows - rounds + 1 }),
     });
   const round: Part = {
     type: 'dimension',

@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { TERN_POINT } from '../demo';
+import { bandsSeen, type Face, type FacePart, type InkNode, UNDYED } from '../drawing/portrait';
+import { portraitSvg } from '../out/paper';
+import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
+import { SHAPES } from '../shapes';
+import { PlanProblem } from '../base/figure';
+import type { Plan } from '../plan/plan';
+import { portraitOf } from './portrait';
+import { reckon } from './reckon';
+import type { Worked } from './types';
+
+const SAMPLES = Object.values(TERN_POINT.plans).map((plan) => [plan.title, plan] as const);
+
+const flat = (nodes: readonly InkNode[]): InkNode[] => nodes.flatMap((node) => [node, ...flat(node.children)]);
+
+const weaveOf = ({ fabric }: Plan) => ({
+  weave: { stitch: fabric.stitch, pattern: fabric.pattern } as Parameters<typeof bandsSeen>[1]['weave'],
+  hexOf: () => UNDYED,
+});
+
+const seen = (face: Face, type: FacePart['type']) => face.parts.filter((part) => part.type === type);
+
+/** All that is painted, as text. */
+const written = (plan: Plan, worked: Worked, hand: 'left' | 'right' = 'right') => {
+  const { faces, paint } = portraitOf(plan, worked, hand);
+  return faces.map((face) => portraitSvg(paint(face, `${face.id}-`), { width: 400, height: 400 }, face.text));
+};
+
+describe.each(SAMPLES)('the portrait of %s', (_, plan) => {
+  const worked = reckon(plan);
+  const { faces, paint } = portraitOf(plan, worked, 'right');
+  const folded = worked.views.find(({ id }) => id === 'folded')!;
+
+  it('has a front and a back, and a number for every place', () => {
+    expect(faces.map(({ id }) => id).slice(0, 2)).toEqual(['front', 'back']);
+    for (const svg of written(plan, worked)) expect(svg).not.toMatch(/NaN|Infinity|undefined/);
+  });
+
+  it('shows as many stitches and rows as are drawn of each part', () => {
+    for (const face of faces)
+      for (const part of face.parts) {
+        if (part.type !== 'cloth' || part.rows.stacked === 'out' || part.rows.rounds) continue;
+        const bands = bandsSeen(part, weaveOf(plan));
+        expect(bands.every(({ stitches }) => stitches === part.rows.stitches)).toBe(true);
+        const along = part.rows.stacked === 'x' ? bands.map(({ box }) => box.w) : bands.map(({ box }) => box.h);
+        const whole = part.rows.stacked === 'x' ? part.w : part.h;
+        expect(along.reduce((sum, one) => sum + one, 0)).toBeCloseTo(whole, 6);
+        if (!part.rows.bands) expect(bands[0]!.rows).toBe(part.rows.count);
+      }
+  });
+
+  it('has button, loop and holes where the drawing has them', () => {
+    const front = faces[0]!;
+    for (const type of ['button', 'loop', 'dots', 'line'] as const)
+      expect(seen(front, type)).toEqual(folded.parts.filter((part) => part.type === type));
+  });
+
+  it('defines each name once, and no name of another', () => {
+    const ids = faces.flatMap((face) => flat(paint(face, `${face.id}-`).nodes).flatMap(({ props }) => props.id ?? []));
+    expect(new Set(ids).size).toBe(ids.length);
+    const used = faces.flatMap((face) =>
+      flat(paint(face, `${face.id}-`).nodes).flatMap(({ props }) =>
+        [props.fill, props.clipPath].flatMap((one) => /url\(#(.*)\)/.exec(String(one))?.[1] ?? []),
+      ),
+    );
+    expect(used.filter((id) => !ids.includes(id))).toEqual([]);
+  });
+
+  it('lies within its box, mirrored for the left hand', () => {
+    const left = portraitOf(plan, worked, 'left').faces[0]!;
+    expect(left.box.width).toBeCloseTo(faces[0]!.box.width, 6);
+    expect(seen(left, 'button')).toEqual(
+      seen(faces[0]!, 'button').map((part) => ({ ...part, x: folded.width - (part as { x: number }).x })),
+    );
+  });
+
+  it('is drawn in few elements', () => {
+    expect(flat(paint(faces[0]!, '').nodes).length).toBeLessThan(400);
+  });
+});
+
+describe('a portrait while it is made', () => {
+  const plan = SAMPLES[0]![1];
+  const worked = reckon(plan);
+  const { id, rows } = worked.pieces[0]!;
+  const filled = (made: number) => {
+    const { faces, paint } = portraitOf(plan, worked, 'right', { [id]: made });
+    return flat(paint(faces[0]!, '').nodes).filter(({ tag, props }) => tag === 'rect' && 'y' in props).length;
+  };
+
+  it('shows no yarn before the first row, some after it, all sections at the end', () => {
+    expect(filled(0)).toBe(0);
+    expect(filled(1)).toBe(1);
+    expect(filled(rows)).toBe(2);
+  });
+
+  it('shows as many rows as are done', () => {
+    const { faces, paint } = portraitOf(plan, worked, 'right', { [id]: 10 });
+    const yarn = flat(paint(faces[0]!, '').nodes).find(({ tag, props }) => tag === 'rect' && 'y' in props)!;
+    const all = portraitOf(plan, worked, 'right');
+    const whole = flat(all.paint(all.faces[0]!, '').nodes).find(({ tag, props }) => tag === 'rect' && 'y' in props)!;
+    // a little of the front has turned under the bottom
+    const front = faces[0]!.parts.find((part) => part.type === 'cloth' && part.role === 'front') as {
+      rows: { count: number };
+    };
+    expect(Number(yarn.props.height) / Number(whole.props.height)).toBeCloseTo(10 / front.rows.count, 2);
+  });
+});
+
+describe('portraits of all shapes', () => {
+  it.each(SHAPES.map(({ id }) => id))('paints whatever %s is reckoned', (shape) => {
+    fc.assert(
+      fc.property(anyPlanOf(shape), (plan) => {
+        const worked = reckonOrRefuse(plan);
+        if (worked instanceof PlanProblem) return;
+        for (const hand of ['right', 'left'] as const)
+          for (const svg of written(plan, worked, hand)) expect(svg).not.toMatch(/NaN|Infinity|undefined/);
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
