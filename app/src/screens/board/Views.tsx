@@ -77,7 +77,6 @@ const Shown = memo(function Shown({ plan, drawn, work, low }: ShownProps) {
         options={[FINISHED, ...drawn.views]}
         value={seen ? FINISHED.id : view.id}
         onChange={setShown}
-        oneLine
       />
       {seen ? (
         <Finished plan={plan} worked={seen} height={TALL.other} />

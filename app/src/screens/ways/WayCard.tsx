@@ -9,7 +9,9 @@ import {
   timesInHundred,
 } from '@keep-snug/core';
 import { View } from 'react-native';
-import { Drawing } from '@/drawing/Drawing';
+import { Portrait } from '@/drawing/portrait/Portrait';
+import { useIdleTurn } from '@/platform/idleQueue';
+import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
 import { Action } from '@/ui/actions/Action';
 import { ShareBar } from '@/ui/lists/ShareBar';
 import { Words } from '@/ui/layout/Words';
@@ -30,7 +32,10 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
   const dropped = (way.plan?.parked ?? [])
     .filter(({ kind }) => !parked.includes(kind))
     .map(({ kind }) => fittingDefinition(kind)!.name.toLowerCase());
-  const { chance = 0, metres = 0, minutes = 0, view } = way;
+  const { chance = 0, metres = 0, minutes = 0 } = way;
+  const reader = useReader();
+  const isItsTurn = useIdleTurn(way.plan !== undefined && reckonedFor(way.plan, reader) !== null);
+  const worked = isItsTurn && way.plan ? reckonFor(way.plan, reader).worked : null;
   return (
     <View
       role="group"
@@ -49,7 +54,7 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
       <Words as="heading" level={2} style={{ fontSize: 17, lineHeight: 22 }}>
         {name}
       </Words>
-      {view ? <Drawing view={view} height={104} bare /> : null}
+      {worked && way.plan ? <Portrait plan={way.plan} worked={worked} height={104} /> : null}
       <ShareBar share={chance} />
       <Words as="strong">{`Fits ${timesInHundred(chance)}`}</Words>
       <Words as="small">{`${fitDefinition(way.fit).name}, hook ${formatNumber(way.hookMm, 2)} mm`}</Words>

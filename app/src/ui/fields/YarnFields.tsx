@@ -5,6 +5,7 @@ import { Pick } from './Pick';
 import { TextField } from './TextField';
 import { useSettings } from '@/data/settings';
 import { YarnageField } from './YarnageField';
+import { YarnColourField } from './YarnColourField';
 
 interface Props {
   yarn: YarnSpec;
@@ -51,6 +52,7 @@ export function YarnFields({ yarn, onChange, nameError, thicknessError }: Props)
     <FieldRow>
       <NameLine yarn={yarn} onChange={onChange} nameError={nameError} />
       <WeightPick yarn={yarn} onChange={onChange} thicknessError={thicknessError} />
+      <YarnColourField yarn={yarn} onChange={onChange} />
       <LabelFields yarn={yarn} onChange={onChange} />
     </FieldRow>
   );
@@ -72,6 +74,7 @@ export function MoreYarnFields(props: Omit<Props, 'nameError' | 'thicknessError'
   return (
     <FieldRow>
       <NameLine {...props} />
+      <YarnColourField {...props} />
       <LabelFields {...props} />
     </FieldRow>
   );

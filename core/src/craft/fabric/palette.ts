@@ -70,7 +70,8 @@ export function usualHex(name: string): string | undefined {
 
 const parts = (hex: string): number[] => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16));
 
-function mixed(hex: string, other: string, share: number): string {
+/** Two colours mixed, a share of the other in the first (ours: by their sRGB parts). */
+export function mixed(hex: string, other: string, share: number): string {
   const both = parts(hex).map((part, index) => Math.round(part + share * (parts(other)[index]! - part)));
   return `#${both.map((part) => part.toString(16).padStart(2, '0')).join('')}`;
 }

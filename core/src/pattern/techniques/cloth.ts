@@ -7,7 +7,7 @@ import {
   type StitchPattern,
 } from '../../craft/fabric';
 import type { Schools, WorkedPlace } from '..';
-import { laidCloth, rowHigh, type LaidPoint } from './laid';
+import { laidCloth, rowHigh, TURNS, type LaidPoint } from './laid';
 
 /** A line of yarn in a piece of fabric, and what it is part of. */
 export interface YarnLine {
@@ -109,9 +109,6 @@ const oval = (x: number, y: number) =>
   `M${n(x - 14)} ${n(y)}C${n(x - 8)} ${n(y - 9)} ${n(x + 8)} ${n(y - 9)} ${n(x + 14)} ${n(y)}C${n(x + 8)} ${n(y + 9)} ${n(x - 8)} ${n(y + 9)} ${n(x - 14)} ${n(y)}`;
 const strand = (x: number, y: number, bow: number) =>
   `M${n(x + 16)} ${n(y)}C${n(x + 8)} ${n(y + bow)} ${n(x - 8)} ${n(y + bow)} ${n(x - 16)} ${n(y)}`;
-
-/** Turns of yarn around a post, by its height. */
-const TURNS: Partial<Record<BaseId, number>> = { 'half-double': 1, double: 1, treble: 2 };
 
 function drawnPlace(
   one: { do: string; stitch?: string },

@@ -1,4 +1,4 @@
-import { BASES, type Instruction, type StitchPattern } from '../../craft/fabric';
+import { BASES, type BaseId, type Instruction, type StitchPattern } from '../../craft/fabric';
 import { placesOf, tracedRow, type WorkedPlace } from '..';
 import type { Into } from './moves';
 import { TECHNIQUES } from './techniques';
@@ -30,6 +30,9 @@ export interface LaidCloth {
   /** How high each row reaches above the chain. */
   floors: number[];
 }
+
+/** Turns of yarn around a post, by its height. */
+export const TURNS: Partial<Record<BaseId, number>> = { 'half-double': 1, double: 1, treble: 2 };
 
 interface Laying {
   columns: number;

@@ -1,10 +1,7 @@
 import { BASES, stitchPattern, type BaseId, type StitchPattern } from '../../craft/fabric';
 import type { FieldValues } from '../../base/units';
 import { yarnTile, type LyingStitch, type YarnTile } from '../../drawing/portrait';
-import { laidCloth, type LaidCloth, type LaidStitch } from './laid';
-
-/** Turns of yarn around a post, by its height. */
-const TURNS: Partial<Record<BaseId, number>> = { 'half-double': 1, double: 1, treble: 2 };
+import { laidCloth, TURNS, type LaidCloth, type LaidStitch } from './laid';
 
 /** A gap from here on is seen through, in widths of a stitch (ours, by eye). */
 const OPEN_FROM = 0.4;
