@@ -258,3 +258,10 @@ export async function measureThing(page: Page): Promise<void> {
   await field(page, 'Height').fill('6.5 in');
   await field(page, 'Depth').fill('1/2"');
 }
+
+/** On a phone the finished piece is seen first: the flat drawing is one press away; wide, both stand beside each other. */
+export async function seeFlat(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Show it from another side/ }).waitFor();
+  const flat = page.getByRole('tab', { name: 'Flat' });
+  if (await flat.isVisible()) await flat.click();
+}

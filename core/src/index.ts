@@ -323,7 +323,7 @@ export {
   strapLoop,
   type YarnLeft,
 } from './make/adjust';
-export { type Way, ways, type Ways, type WaysAsk } from './compare/ways';
+export { type Way, ways, waysByShape, type Ways, type WaysAsk, type WaysSoFar } from './compare/ways';
 export { TAILS, tailsDone } from './reckon/supplies';
 export type { PickedPlan, Worked, WorkedPiece, WORKED_FORMAT } from './reckon/types';
 export { workOut } from './reckon/build';

@@ -122,7 +122,7 @@ test('the board ends where its cautions end, with the drawing still in sight', P
   await page.mouse.wheel(0, 20_000);
   await expect.poll(async () => (await end.boundingBox())!.y + (await end.boundingBox())!.height).toBeLessThan(800);
   expect((await end.boundingBox())!.y).toBeGreaterThan(600);
-  await expect(page.getByRole('img', { name: /laid flat/ })).toBeInViewport();
+  await expect(page.getByRole('img', { name: /^Front\. Folded and joined/ })).toBeInViewport();
 });
 
 test(

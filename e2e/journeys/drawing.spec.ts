@@ -1,5 +1,5 @@
 import type { Plan } from '@keep-snug/core';
-import { BOTH_SIZES, expect, PHONE_PLAN, test } from '../testServer';
+import { BOTH_SIZES, expect, openStage, PHONE_PLAN, seeFlat, test } from '../testServer';
 
 const PHONE_ID = PHONE_PLAN.split('/').at(-1)!;
 
@@ -8,6 +8,7 @@ test(
   BOTH_SIZES,
   async ({ page, server }) => {
     await page.goto(server.url + PHONE_PLAN);
+    await seeFlat(page);
     const knob = page.getByRole('slider', { name: 'Width, drawn' }).first();
     await expect(knob).toHaveAttribute('aria-valuenow', '16');
     const box = (await knob.boundingBox())!;
@@ -106,4 +107,31 @@ test('habits of the hand are set once, and every pattern follows them', async ({
   await page.goto(`${server.url}/sheet/b0000000-0000-4000-8000-000000000009`);
   await expect(page.getByText(/Chain 2: the first round goes into the first of them/)).toBeVisible();
   await expect(page.getByText(/join with a slip stitch to the first stitch/).first()).toBeVisible();
+});
+
+test(
+  'the finished piece is turned over and opened, by a press and by the keys',
+  BOTH_SIZES,
+  async ({ page, server }) => {
+    await page.goto(server.url + PHONE_PLAN);
+    const shown = (side: string) => expect(page.getByRole('img', { name: new RegExp(`^${side}\\. `) })).toBeVisible();
+    await shown('Front');
+    await page.getByRole('button', { name: 'Show it from another side: Back' }).click();
+    await shown('Back');
+    await page.getByRole('tab', { name: 'Back' }).focus();
+    await page.keyboard.press('ArrowRight');
+    await shown('Open');
+  },
+);
+
+test('a yarn shows its colour wherever the piece is seen', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
+  const yarn = (hex: string) => page.locator(`pattern path[stroke="${hex}"]`).first();
+  await page.getByRole('img', { name: /^Front\. / }).waitFor();
+  await openStage(page, 'Fabric');
+  await page.getByRole('combobox', { name: 'Yarn', exact: true }).click();
+  await page.getByRole('option', { name: 'another yarn' }).click();
+  await page.getByRole('button', { name: /^More about this yarn/ }).click();
+  await page.getByLabel('Colour', { exact: true }).fill('5e7f8e');
+  await expect(yarn('#5e7f8e')).toBeAttached();
 });

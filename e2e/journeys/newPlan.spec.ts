@@ -1,4 +1,15 @@
-import { expect, field, measureAnew, measureThing, openStage, test, unfold, tick, BOTH_SIZES } from '../testServer';
+import {
+  expect,
+  field,
+  measureAnew,
+  measureThing,
+  openStage,
+  seeFlat,
+  test,
+  unfold,
+  tick,
+  BOTH_SIZES,
+} from '../testServer';
 
 test('from inches to a counted row, kept through reload and restart', BOTH_SIZES, async ({ page, emptyServer }) => {
   await page.goto(emptyServer.url);
@@ -26,6 +37,7 @@ test('from inches to a counted row, kept through reload and restart', BOTH_SIZES
   const count = Number(/^(\d+) stitches/.exec((await more.getAttribute('aria-label'))!)![1]);
   await more.click();
   await expect(page.getByRole('heading', { name: `Chain ${count + 1}, skip 1: ${count} stitches` })).toBeVisible();
+  await seeFlat(page);
   await expect(page.getByRole('img', { name: new RegExp(`laid flat: ${count} stitches`) })).toBeVisible();
 
   await page.getByRole('button', { name: 'Start making' }).click();

@@ -43,7 +43,9 @@ test('the sheet goes to paper whole, without what is pressed', async ({ page, se
   });
   expect(last).toBeGreaterThan(1000);
   await expect(page.getByText('Field phone pouch', { exact: true }).last()).toBeVisible();
-  const cloth = await page.locator('svg rect').evaluateAll((list) => list.map((rect) => rect.getBoundingClientRect()));
+  const cloth = await page
+    .locator('svg :not(pattern) > rect')
+    .evaluateAll((list) => list.map((rect) => rect.getBoundingClientRect()));
   for (const { width: wide, height: high } of cloth) expect(Math.min(wide, high)).toBeGreaterThan(0);
   // A4 between its margins: no drawing is wider than the paper
   const drawings = await page

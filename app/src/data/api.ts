@@ -158,8 +158,13 @@ export async function listDeleted(): Promise<DeletedDocument[]> {
  */
 export async function printed(
   paper: PaperAsk,
+  signal?: AbortSignal,
 ): Promise<{ is: 'made'; blob: Blob } | { is: 'refused'; message: string }> {
-  const answer = await ask('/paper', undefined, { method: 'POST', body: JSON.stringify(paper) });
+  const answer = await ask('/paper', undefined, {
+    method: 'POST',
+    body: JSON.stringify(paper),
+    ...(signal ? { signal } : {}),
+  });
   if (!answer.ok) return { is: 'refused', message: inWords(await read<Problem>(answer)) };
   return { is: 'made', blob: await answer.blob() };
 }

@@ -53,6 +53,20 @@ it('beside what is here, the file’s before it: changes what differs', async ()
   expect(plans()[phone]).toMatchObject({ revision: 1, dirty: true, body: { title: 'as it was' } });
 });
 
+it('given up half-way leaves all as it was', async () => {
+  const before = JSON.stringify([useLibrary.getState().shelves, useEvents.getState().byMake]);
+  const changes = await changesOf(file(), 'replace', 'file');
+  const told: number[] = [];
+  const brought = await bringBack(changes, (done, of) => {
+    told.push(done / of);
+    return told.length < 2;
+  });
+  expect(brought).toBeNull();
+  expect(told).toHaveLength(2);
+  expect(told[1]).toBeLessThan(1);
+  expect(JSON.stringify([useLibrary.getState().shelves, useEvents.getState().byMake])).toBe(before);
+});
+
 it('in its place: deletes what the file has not', async () => {
   const changes = await changesOf(file(), 'replace', 'here');
   expect(changes).toMatchObject({ changed: [{ id: phone }], removed: [{ id: notebook }] });

@@ -4,6 +4,7 @@ import type { Everything } from '@keep-snug/core/everything';
 import same from 'fast-deep-equal';
 import { deviceNow } from './device';
 import { holdTurn } from '@/platform/exchangeLock';
+import { whenIdle } from '@/platform/idle';
 import { useEvents } from './events';
 import { useLibrary } from './library';
 import { documentsHere } from './everything';
@@ -63,24 +64,59 @@ export interface BroughtBack {
   keep: () => void;
 }
 
-/** Brings a file back. Until it is kept or undone nothing is sent and nothing read, so that undoing leaves no trace. */
-export async function bringBack({ added, changed, removed, events }: Changes): Promise<BroughtBack> {
+/** How far it is, of how much; false where it is to be given up. */
+export type Telling = (done: number, of: number) => boolean;
+
+/** So many are brought in at once, before the page is drawn again. */
+const SLICE = 400;
+
+/**
+ * Brings a file back. Until it is kept or undone nothing is sent and nothing read, so that undoing leaves no trace.
+ *
+ * @param tell asked after every slice; given up half-way all is as it was before
+ * @returns nothing where it was given up
+ */
+export async function bringBack(changes: Changes, tell: Telling): Promise<BroughtBack | null>;
+export async function bringBack(changes: Changes): Promise<BroughtBack>;
+export async function bringBack(changes: Changes, tell?: Telling): Promise<BroughtBack | null> {
   const release = await holdTurn();
   const library = useLibrary.getState();
+  const { added, changed, removed, events } = changes;
   const before = [...added, ...changed, ...removed].map(({ kind, id }) => ({ kind, id, held: heldNow(kind, id) }));
-  for (const { kind, id, body } of added) library.lay(kind, id, body);
-  for (const { kind, id, body } of changed) library.change(kind, id, body as never);
-  for (const { kind, id } of removed) library.remove(kind, id);
-  useEvents.getState().bring(events);
-  return {
-    undo: () => {
-      library.putBack(before);
-      useEvents.getState().letGo(events.map(({ id }) => id));
-      release();
-    },
-    keep: release,
+  const undo = () => {
+    library.putBack(before);
+    useEvents.getState().letGo(events.map(({ id }) => id));
+    release();
   };
+  const work = [
+    ...sliced(added).map((some) => ({ many: some.length, does: () => library.layAll(some) })),
+    ...sliced(changed).map((some) => ({
+      many: some.length,
+      does: () => some.forEach(({ kind, id, body }) => library.change(kind, id, body as never)),
+    })),
+    ...sliced(removed).map((some) => ({
+      many: some.length,
+      does: () => some.forEach(({ kind, id }) => library.remove(kind, id)),
+    })),
+    ...sliced(events).map((some) => ({ many: some.length, does: () => useEvents.getState().bring(some) })),
+  ];
+  const of = work.reduce((sum, { many }) => sum + many, 0);
+  let done = 0;
+  for (const { many, does } of work) {
+    does();
+    done += many;
+    if (!tell || done === of) continue;
+    if (!tell(done, of)) {
+      undo();
+      return null;
+    }
+    await whenIdle();
+  }
+  return { undo, keep: release };
 }
+
+const sliced = <T>(list: readonly T[]): T[][] =>
+  Array.from({ length: Math.ceil(list.length / SLICE) }, (_, index) => list.slice(index * SLICE, (index + 1) * SLICE));
 
 function heldNow(kind: DocumentKind, id: string): LocalDocument<unknown> | undefined {
   return (useLibrary.getState().shelves[kind] as Shelf)[id];

@@ -54,7 +54,12 @@ export const useEvents = create<Events>()((set, get) => {
     },
     bring: (list) => {
       const { byMake } = get();
-      const fresh = list.filter(({ id, make }) => !byMake[make]?.some((known) => known.id === id));
+      const known = new Map<string, Set<string>>();
+      const knownOf = (make: string) => {
+        if (!known.has(make)) known.set(make, new Set((byMake[make] ?? []).map(({ id }) => id)));
+        return known.get(make)!;
+      };
+      const fresh = list.filter(({ id, make }) => !knownOf(make).has(id));
       for (const event of fresh) keepEvent(event.id, (record) => record ?? eventRecord(event, { waits: 1 }));
       set((state) => ({
         byMake: merged(state.byMake, fresh),

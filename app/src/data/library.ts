@@ -16,6 +16,8 @@ interface Library {
   add: <K extends DocumentKind>(kind: K, body: Documents[K]) => string;
   /** Lays a document under an id of its own: one that was deleted, or one of a file. */
   lay: (kind: DocumentKind, id: string, body: unknown) => void;
+  /** Many of them in one go. */
+  layAll: (list: readonly { kind: DocumentKind; id: string; body: unknown }[]) => void;
   change: <K extends DocumentKind>(kind: K, id: string, body: Documents[K]) => void;
   remove: (kind: DocumentKind, id: string) => void;
   /** Settles a clash: keep what is here, or take what is there. */
@@ -71,6 +73,7 @@ export const useLibrary = create<Library>()((set, get) => {
       return id;
     },
     lay: (kind, id, body) => apply([{ kind, id, work: isNew(body) }]),
+    layAll: (list) => apply(list.map(({ kind, id, body }) => ({ kind, id, work: isNew(body) }))),
     change: (kind, id, body) => {
       const stamp = newId();
       onHeld(kind, id, (held) => {

@@ -161,7 +161,7 @@ function Piece({ view, at, width, height, symbols, colours, units, leftHand }: P
   const cloths = view.parts.filter((part) => part.type === 'cloth');
   const fabric = view.parts.filter((part) => part.type === 'cloth' || part.type === 'border');
   const marks = view.parts.filter(
-    (part) => part.type !== 'cloth' && part.type !== 'dimension' && part.type !== 'border' && part.type !== 'band',
+    (part) => part.type !== 'cloth' && part.type !== 'dimension' && part.type !== 'border' && part.type !== 'ribbon',
   );
   const isUnder = (type: string) => type === 'cut' || type === 'fold' || type === 'thing';
   const under = marks.filter(({ type }) => isUnder(type));

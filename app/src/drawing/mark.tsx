@@ -6,7 +6,7 @@ import { Circle, G, Line, Path, Polygon, Polyline, Rect, Text } from '@/ui/layou
 import { lettering, type Ink } from './lettering';
 
 /** What only a portrait shows is left out. */
-type MarkPart = Exclude<Part, { type: 'cloth' | 'dimension' | 'border' | 'band' }>;
+type MarkPart = Exclude<Part, { type: 'cloth' | 'dimension' | 'border' | 'ribbon' }>;
 
 type MarkInks = {
   [Type in MarkPart['type']]: (part: Extract<MarkPart, { type: Type }>, ink: Ink, key: string) => ReactElement;

@@ -1,9 +1,9 @@
-import type { Chance, Plan, Ways, WaysAsk } from '@keep-snug/core';
+import type { Chance, Plan, WaysAsk, WaysSoFar } from '@keep-snug/core';
 import type { RepeatAsk, RepeatTold } from '@keep-snug/core/repeat';
 import type { DaysAsk } from '@keep-snug/core/batches';
 import type { SittingsTold } from '@keep-snug/core/sittings';
-import { wrap, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { proxy, wrap, type Remote } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { reportFault } from './page';
 import type { ReckonWorker } from './reckon.worker';
 
@@ -47,7 +47,6 @@ function useAnswer<Ask, Found>(
 }
 
 const askChance = (to: Remote<ReckonWorker>, plan: Plan): Promise<Chance> => to.chance(plan);
-const askWays = (to: Remote<ReckonWorker>, ask: WaysAsk): Promise<Ways> => to.ways(ask);
 
 const askRepeat = (to: Remote<ReckonWorker>, ask: RepeatAsk): Promise<RepeatTold> => to.repeat(ask);
 
@@ -68,7 +67,44 @@ export function useChance(plan: Plan | null) {
   return useAnswer(plan, askChance);
 }
 
-/** Every way to make a cover for the plan's thing. */
+interface WaysFound {
+  ask: WaysAsk;
+  soFar: WaysSoFar | null;
+  is: 'looking' | 'stopped' | 'whole';
+}
+
+/** Every way to make a cover for the plan's thing, shape by shape as they are found; it can be stopped, and taken up again. */
 export function useWays(ask: WaysAsk | null) {
-  return useAnswer(ask, askWays);
+  const [state, setState] = useState<WaysFound | null>(null);
+  const [turn, setTurn] = useState(0);
+  const stopped = useRef(false);
+  useEffect(() => {
+    const to = worker();
+    if (ask === null || !to) return undefined;
+    let current = true;
+    stopped.current = false;
+    const tell = (soFar: WaysSoFar): boolean => {
+      if (!current) return false;
+      const is = soFar.done === soFar.of ? 'whole' : stopped.current ? 'stopped' : 'looking';
+      setState({ ask, soFar, is });
+      return is === 'looking';
+    };
+    to.ways(ask, proxy(tell)).catch((error: Error) => {
+      if (error.name !== 'PlanProblem') reportFault(error);
+      if (current) setState({ ask, soFar: null, is: 'whole' });
+    });
+    return () => {
+      current = false;
+    };
+  }, [ask, turn]);
+  const stop = useCallback(() => {
+    stopped.current = true;
+    setState((old) => old && { ...old, is: 'stopped' });
+  }, []);
+  const takeUp = useCallback(() => {
+    setState(null);
+    setTurn((old) => old + 1);
+  }, []);
+  const isOfThis = state?.ask === ask;
+  return { soFar: state?.soFar ?? null, is: isOfThis ? state.is : ('looking' as const), stop, takeUp };
 }

@@ -65,17 +65,36 @@ const RANK_DRAWS = 2000;
  * fit, the yarn in the house, time and firmness; each with its reason, those that cannot be made too (handbook 5).
  */
 export function ways(ask: WaysAsk): Ways {
+  const all = [...waysByShape(ask)].at(-1);
+  return all?.ways ?? { format: WAYS_FORMAT, ways: [] };
+}
+
+/** What was found after one shape more: how many shapes are looked through, of how many. */
+export interface WaysSoFar {
+  ways: Ways;
+  done: number;
+  of: number;
+}
+
+/**
+ * The same shape by shape, each time all that was found up to there in its order: for whoever shows how far it is, or stops.
+ *
+ * @source handbook 5
+ */
+export function* waysByShape(ask: WaysAsk): Generator<WaysSoFar> {
   const { plan } = ask;
   const fabrics = ask.fabrics ?? [plan.fabric];
   const hooks = ask.hooksMm ?? [plan.fabric.hookMm];
+  const shapes = ask.shapes ?? SHAPES.map(({ id }) => id);
   const found: Way[] = [];
-  for (const shape of ask.shapes ?? SHAPES.map(({ id }) => id))
+  for (const [index, shape] of shapes.entries()) {
     for (const fabric of fabrics)
       for (const hookMm of hooks)
         for (const fit of ask.fits ?? FITS.map(({ id }) => id))
           found.push(way(candidate(plan, shape, fabric, hookMm, fit)));
-  const wanted = plan.fit.name;
-  return { format: WAYS_FORMAT, ways: found.sort((a, b) => byWorth(a, b, wanted)) };
+    const ordered = [...found].sort((a, b) => byWorth(a, b, plan.fit.name));
+    yield { ways: { format: WAYS_FORMAT, ways: ordered }, done: index + 1, of: shapes.length };
+  }
 }
 
 /** The plan with another shape, hook, fit: picks fall away, and fittings that cannot stay; a gauge keeps the hook it was taken on. */

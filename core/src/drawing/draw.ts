@@ -161,7 +161,7 @@ export function moved(parts: readonly Part[], dx: number, dy: number): Part[] {
         const across = part.along === 'x' ? dy : dx;
         return { ...part, from: part.from + by, to: part.to + by, at: (part.at ?? 0) + across };
       }
-      case 'band':
+      case 'ribbon':
         return { ...part, way: part.way.map(([x, y]) => [x + dx, y + dy] as const) };
       case 'dots':
       case 'cut':

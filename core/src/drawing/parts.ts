@@ -15,7 +15,7 @@ export type Part = (
   | { type: 'dots'; points: readonly (readonly [number, number])[]; diameter: number; label: string }
   | CutPart
   | BorderPart
-  | BandPart
+  | RibbonPart
   /** An end of yarn where it hangs. */
   | { type: 'tail'; x: number; y: number; towards: 'left' | 'right' }
   | { type: 'words'; x: number; y: number; text: string }
@@ -32,8 +32,8 @@ export interface Hue {
  * A strip of fabric that hangs from the piece or lies on it: a strap, a handle, a tab. Where it runs is not to scale, so that
  * only portraits show it: as a curve, its first end, then two hands and an end for each stretch.
  */
-export interface BandPart extends Hue {
-  type: 'band';
+export interface RibbonPart extends Hue {
+  type: 'ribbon';
   way: readonly (readonly [number, number])[];
   wide: number;
   /** Where it lies: on the front, on the back, or behind all of it. */

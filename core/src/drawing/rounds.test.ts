@@ -87,7 +87,7 @@ it('an edging of panels shows the front’s own, and one above a shoulder is as 
   const edged = { fittings: [{ kind: 'edging', edging: 'single', rounds: 1 }] };
   const panels = plan({ kind: 'two-panels', edging: 1 }, SLAB, edged);
   // each panel's own edging has a stitch more at each of its corners
-  expect(bordersOf(panels)[0]!.rounds[0]!.sides[0]).toBe(reckon(panels).pieces[0]!.stitches + 2);
+  expect(bordersOf(panels).at(-1)!.rounds[0]!.sides[0]).toBe(reckon(panels).pieces[0]!.stitches + 2);
   const shoulder = plan({ kind: 'disc-wall', takeIn: 'shoulder' }, BOTTLE, edged);
   const taper = flatOf(shoulder).cloths.find(({ form }) => form === 'taper')!;
   expect(bordersOf(shoulder)[0]!.w).toBeLessThan(taper.w);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import { bandsSeen, type Face, type FacePart, type InkNode, UNDYED } from '../drawing/portrait';
+import { bandsSeen, type Side, type SidePart, type InkNode, UNDYED } from '../drawing/portrait';
 import { portraitSvg } from '../out/paper';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
@@ -19,27 +19,27 @@ const weaveOf = ({ fabric }: Plan) => ({
   hexOf: () => UNDYED,
 });
 
-const seen = (face: Face, type: FacePart['type']) => face.parts.filter((part) => part.type === type);
+const seen = (side: Side, type: SidePart['type']) => side.parts.filter((part) => part.type === type);
 
 /** All that is painted, as text. */
 const written = (plan: Plan, worked: Worked, hand: 'left' | 'right' = 'right') => {
-  const { faces, paint } = portraitOf(plan, worked, hand);
-  return faces.map((face) => portraitSvg(paint(face, `${face.id}-`), { width: 400, height: 400 }, face.text));
+  const { sides, paint } = portraitOf(plan, worked, hand);
+  return sides.map((side) => portraitSvg(paint(side, `${side.id}-`), { width: 400, height: 400 }, side.text));
 };
 
 describe.each(SAMPLES)('the portrait of %s', (_, plan) => {
   const worked = reckon(plan);
-  const { faces, paint } = portraitOf(plan, worked, 'right');
+  const { sides, paint } = portraitOf(plan, worked, 'right');
   const folded = worked.views.find(({ id }) => id === 'folded')!;
 
   it('has a front and a back, and a number for every place', () => {
-    expect(faces.map(({ id }) => id).slice(0, 2)).toEqual(['front', 'back']);
+    expect(sides.map(({ id }) => id).slice(0, 2)).toEqual(['front', 'back']);
     for (const svg of written(plan, worked)) expect(svg).not.toMatch(/NaN|Infinity|undefined/);
   });
 
   it('shows as many stitches and rows as are drawn of each part', () => {
-    for (const face of faces)
-      for (const part of face.parts) {
+    for (const side of sides)
+      for (const part of side.parts) {
         if (part.type !== 'cloth' || part.rows.stacked === 'out' || part.rows.rounds) continue;
         const bands = bandsSeen(part, weaveOf(plan));
         expect(bands.every(({ stitches }) => stitches === part.rows.stitches)).toBe(true);
@@ -51,16 +51,16 @@ describe.each(SAMPLES)('the portrait of %s', (_, plan) => {
   });
 
   it('has button, loop and holes where the drawing has them', () => {
-    const front = faces[0]!;
+    const front = sides[0]!;
     for (const type of ['button', 'loop', 'dots', 'line'] as const)
       expect(seen(front, type)).toEqual(folded.parts.filter((part) => part.type === type));
   });
 
   it('defines each name once, and no name of another', () => {
-    const ids = faces.flatMap((face) => flat(paint(face, `${face.id}-`).nodes).flatMap(({ props }) => props.id ?? []));
+    const ids = sides.flatMap((side) => flat(paint(side, `${side.id}-`).nodes).flatMap(({ props }) => props.id ?? []));
     expect(new Set(ids).size).toBe(ids.length);
-    const used = faces.flatMap((face) =>
-      flat(paint(face, `${face.id}-`).nodes).flatMap(({ props }) =>
+    const used = sides.flatMap((side) =>
+      flat(paint(side, `${side.id}-`).nodes).flatMap(({ props }) =>
         [props.fill, props.clipPath].flatMap((one) => /url\(#(.*)\)/.exec(String(one))?.[1] ?? []),
       ),
     );
@@ -68,15 +68,15 @@ describe.each(SAMPLES)('the portrait of %s', (_, plan) => {
   });
 
   it('lies within its box, mirrored for the left hand', () => {
-    const left = portraitOf(plan, worked, 'left').faces[0]!;
-    expect(left.box.width).toBeCloseTo(faces[0]!.box.width, 6);
+    const left = portraitOf(plan, worked, 'left').sides[0]!;
+    expect(left.box.width).toBeCloseTo(sides[0]!.box.width, 6);
     expect(seen(left, 'button')).toEqual(
-      seen(faces[0]!, 'button').map((part) => ({ ...part, x: folded.width - (part as { x: number }).x })),
+      seen(sides[0]!, 'button').map((part) => ({ ...part, x: folded.width - (part as { x: number }).x })),
     );
   });
 
   it('is drawn in few elements', () => {
-    expect(flat(paint(faces[0]!, '').nodes).length).toBeLessThan(400);
+    expect(flat(paint(sides[0]!, '').nodes).length).toBeLessThan(400);
   });
 });
 
@@ -85,8 +85,8 @@ describe('a portrait while it is made', () => {
   const worked = reckon(plan);
   const { id, rows } = worked.pieces[0]!;
   const filled = (made: number) => {
-    const { faces, paint } = portraitOf(plan, worked, 'right', { [id]: made });
-    return flat(paint(faces[0]!, '').nodes).filter(({ tag, props }) => tag === 'rect' && 'y' in props).length;
+    const { sides, paint } = portraitOf(plan, worked, 'right', { [id]: made });
+    return flat(paint(sides[0]!, '').nodes).filter(({ tag, props }) => tag === 'rect' && 'y' in props).length;
   };
 
   it('shows no yarn before the first row, some after it, all sections at the end', () => {
@@ -96,15 +96,31 @@ describe('a portrait while it is made', () => {
   });
 
   it('shows as many rows as are done', () => {
-    const { faces, paint } = portraitOf(plan, worked, 'right', { [id]: 10 });
-    const yarn = flat(paint(faces[0]!, '').nodes).find(({ tag, props }) => tag === 'rect' && 'y' in props)!;
+    const { sides, paint } = portraitOf(plan, worked, 'right', { [id]: 10 });
+    const yarn = flat(paint(sides[0]!, '').nodes).find(({ tag, props }) => tag === 'rect' && 'y' in props)!;
     const all = portraitOf(plan, worked, 'right');
-    const whole = flat(all.paint(all.faces[0]!, '').nodes).find(({ tag, props }) => tag === 'rect' && 'y' in props)!;
+    const whole = flat(all.paint(all.sides[0]!, '').nodes).find(({ tag, props }) => tag === 'rect' && 'y' in props)!;
     // a little of the front has turned under the bottom
-    const front = faces[0]!.parts.find((part) => part.type === 'cloth' && part.role === 'front') as {
+    const front = sides[0]!.parts.find((part) => part.type === 'cloth' && part.role === 'front') as {
       rows: { count: number };
     };
     expect(Number(yarn.props.height) / Number(whole.props.height)).toBeCloseTo(10 / front.rows.count, 2);
+  });
+});
+
+describe('a portrait of what does not fit', () => {
+  const plan = SAMPLES[0]![1];
+  const { choices } = reckon(plan);
+  const { id, options } = choices[0]!;
+  const narrow = options.find(({ verdict }) => verdict === 'tight')!;
+  const red = (other: Plan) => {
+    const { sides, paint } = portraitOf(other, reckon(other), 'right');
+    return flat(paint(sides[0]!, '').nodes).filter(({ props }) => props.stroke === '#B3362B').length;
+  };
+
+  it('is hatched where it lacks, and only then', () => {
+    expect(red(plan)).toBe(0);
+    expect(red({ ...plan, picks: { [id]: narrow.count } })).toBe(1);
   });
 });
 

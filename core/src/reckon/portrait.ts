@@ -1,6 +1,6 @@
 import { hexOf, mainColour } from '../craft/fabric';
 import { roleOf } from '../drawing';
-import { facesOf, paintFace, type Face, type Painted, type Weave } from '../drawing/portrait';
+import { sidesOf, paintSide, type Side, type Painted, type Weave } from '../drawing/portrait';
 import { mirrored } from '../drawing/drawn';
 import { yarnRepeat } from '../pattern/techniques/yarnRepeat';
 import type { Schools } from '../pattern';
@@ -8,16 +8,16 @@ import type { Plan } from '../plan/plan';
 import type { Worked } from './types';
 
 /** What a portrait is drawn from. */
-type Seen = Pick<Worked, 'views' | 'fabric' | 'pieces'>;
+type Seen = Pick<Worked, 'views' | 'fabric' | 'pieces' | 'choices'>;
 
 /** Rows done, by the id of their piece. */
 export type RowsMade = Readonly<Record<string, number>>;
 
 /** A finished piece in yarn, from each side there is to see. */
 export interface Portrait {
-  faces: readonly Face[];
+  sides: readonly Side[];
   /** One of them as it is painted. @param prefix of the names in it */
-  paint: (face: Face, prefix: string) => Painted;
+  paint: (side: Side, prefix: string) => Painted;
 }
 
 /**
@@ -29,7 +29,7 @@ export interface Portrait {
  */
 export function portraitOf(
   plan: Plan,
-  { views, fabric, pieces }: Seen,
+  { views, fabric, pieces, choices }: Seen,
   hand: Schools['hand'],
   made?: RowsMade,
 ): Portrait {
@@ -40,11 +40,21 @@ export function portraitOf(
     ...(pattern ? { pattern } : {}),
     ...(hex ? { hex } : {}),
     stitchMm: fabric.stitchWidth.value,
+    ...lacking(choices),
     ...(made ? { madeOf: (role: string) => made[pieceOf(pieces, role).id] ?? 0 } : {}),
     tileOf: (id, options, role) => yarnRepeat(id, options, turnedIn(pieces, role)),
   };
   const seen = hand === 'left' ? views.map(mirrored) : views;
-  return { faces: facesOf(seen), paint: (face, prefix) => paintFace(face, weave, prefix) };
+  return { sides: sidesOf(seen), paint: (side, prefix) => paintSide(side, weave, prefix) };
+}
+
+/** What the chosen count lacks around the thing, where it is too tight to go in. */
+function lacking(choices: Worked['choices']): Pick<Weave, 'lacksMm'> {
+  const tight = choices.flatMap(({ options }) =>
+    options.filter(({ chosen, verdict }) => chosen && verdict === 'tight'),
+  );
+  const lacks = Math.max(0, ...tight.map(({ easeMm }) => -easeMm));
+  return tight.length > 0 ? { lacksMm: lacks } : {};
 }
 
 /** Whether what shows a section is worked in turned rows. */
@@ -54,4 +64,4 @@ const turnedIn = (pieces: Worked['pieces'], role: string): boolean => pieceOf(pi
 const pieceOf = (pieces: Worked['pieces'], role: string): Worked['pieces'][number] =>
   pieces.find(({ id, sections }) => id === role || sections.some(({ name }) => roleOf(name) === role)) ?? pieces[0]!;
 
-export type { Face, FaceId, InkNode, InkTag, Painted } from '../drawing/portrait';
+export type { Side, SideId, InkNode, InkTag, Painted } from '../drawing/portrait';

@@ -65,14 +65,14 @@ export function patternPdf(kept: Plan, plan: Plan, worked: Worked, reading: Read
 
 /** The finished piece, closed and open, as it will lie there. */
 function portraits(plan: Plan, worked: Worked, hand: OnPaper['hand']): Content {
-  const { faces, paint } = portraitOf(plan, worked, hand);
+  const { sides, paint } = portraitOf(plan, worked, hand);
   const half = (WIDE - 16) / 2;
-  const shown = faces.filter(({ id }) => id !== 'back');
+  const shown = sides.filter(({ id }) => id !== 'back');
   return {
     columnGap: 16,
     margin: [0, 0, 0, 8],
-    columns: shown.map((face) => {
-      const svg = portraitSvg(paint(face, `${face.id}-`), { width: half, height: PORTRAIT_HIGH }, face.text);
+    columns: shown.map((side) => {
+      const svg = portraitSvg(paint(side, `${side.id}-`), { width: half, height: PORTRAIT_HIGH }, side.text);
       return { svg, width: half, fit: [half, PORTRAIT_HIGH] as [number, number] };
     }),
   };

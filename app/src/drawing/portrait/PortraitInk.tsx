@@ -1,7 +1,7 @@
 import type { Plan, Schools, Worked } from '@keep-snug/core';
 import {
   portraitOf,
-  type FaceId,
+  type SideId,
   type InkNode,
   type InkTag,
   type Portrait,
@@ -25,11 +25,11 @@ import {
 
 export interface PortraitProps {
   plan: Plan;
-  worked: Pick<Worked, 'views' | 'fabric' | 'pieces'>;
+  worked: Pick<Worked, 'views' | 'fabric' | 'pieces' | 'choices'>;
   /** Rows done of each piece, where it is not finished. */
   made?: RowsMade | undefined;
   /** Which side is seen; the front where there is no such side. */
-  face?: FaceId;
+  side?: SideId;
   /** Of its place, px; it is drawn as large as that allows. */
   width: number;
   height: number;
@@ -63,18 +63,18 @@ function portraitFor({ plan, worked }: Pick<PortraitProps, 'plan' | 'worked'>, h
 }
 
 /** A finished piece in yarn, from one side. */
-export const PortraitInk = memo(function PortraitInk({ plan, worked, made, face, width, height }: PortraitProps) {
+export const PortraitInk = memo(function PortraitInk({ plan, worked, made, side, width, height }: PortraitProps) {
   const hand = useSettings((state) => state.hand);
   const id = useId().replaceAll(/\W/g, '');
   // counted anew at every row, and the same until then
   const rows = made && JSON.stringify(made);
   const seen = useMemo(() => {
-    const { faces, paint } = rows
+    const { sides, paint } = rows
       ? portraitOf(plan, worked, hand, JSON.parse(rows) as RowsMade)
       : portraitFor({ plan, worked }, hand);
-    const one = faces.find((other) => other.id === face) ?? faces[0];
+    const one = sides.find((other) => other.id === side) ?? sides[0];
     return one ? { text: one.text, ...paint(one, `${id}-`) } : undefined;
-  }, [plan, worked, rows, face, hand, id]);
+  }, [plan, worked, rows, side, hand, id]);
   if (!seen) return null;
   const { x, y, width: w, height: h } = seen.box;
   return (

@@ -12,12 +12,12 @@ const drawn = () => JSON.stringify(screen.toJSON());
 beforeEach(() => useSettings.getState().set({ hand: 'right' }));
 
 it('tells in words what is seen, from each side', () => {
-  for (const [face, name] of [
+  for (const [side, name] of [
     ['front', 'Front'],
     ['back', 'Back'],
     ['open', 'Open'],
   ] as const) {
-    const { unmount } = show(<PortraitInk plan={plan} worked={worked} face={face} width={200} height={200} />);
+    const { unmount } = show(<PortraitInk plan={plan} worked={worked} side={side} width={200} height={200} />);
     expect(screen.getByLabelText(new RegExp(`^${name}\\. Folded and joined`))).toBeTruthy();
     unmount();
   }

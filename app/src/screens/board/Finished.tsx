@@ -28,7 +28,7 @@ export function Finished({ plan, worked, height }: Props) {
   return (
     <View style={{ height }}>
       <Press label={`Show it from another side: ${next.name}`} onPress={() => setSide(next.id)} style={STYLES.picture}>
-        <Portrait plan={plan} worked={worked} face={side} height={height - NAMES} />
+        <Portrait plan={plan} worked={worked} side={side} height={height - NAMES} />
       </Press>
       <View style={STYLES.names}>
         <Tabs label="Side" options={SIDES} value={side} onChange={setSide} />

@@ -16,7 +16,7 @@ jest.mock('@/theme/useWide', () => ({ useWide: () => mockWide, useLow: () => fal
 jest.mock('./useBoardKeys', () => ({ useBoardKeys: jest.fn() }));
 jest.mock('@/platform/useReckonWorker', () => ({
   useChance: () => ({ found: null, stale: false }),
-  useWays: () => ({ found: null, stale: true }),
+  useWays: () => ({ soFar: null, is: 'looking' }),
 }));
 
 const PLANS = Object.entries(TERN_POINT.plans).map(([id, plan]) => [plan.title, id, plan] as const);

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { chooseFile } from '@/platform/chooseFile';
+import { LongWork } from '@/ui/notices/LongWork';
 import { Notice } from '@/ui/notices/Notice';
 import { RadioList } from '@/ui/fields/RadioList';
 import { Words } from '@/ui/layout/Words';
@@ -78,6 +79,17 @@ function Preview({ opened: { name, everything, faults }, onDone, onClose }: Prev
   const [how, setHow] = useState<How>('merge');
   const [prefer, setPrefer] = useState<Prefer>('here');
   const [changes, setChanges] = useState<Changes | null>(null);
+  const [far, setFar] = useState<{ done: number; of: number } | null>(null);
+  const stopped = useRef(false);
+  const bring = async (all: Changes) => {
+    stopped.current = false;
+    const brought = await bringBack(all, (done, of) => {
+      setFar({ done, of });
+      return !stopped.current;
+    });
+    setFar(null);
+    if (brought) onDone(brought);
+  };
   useEffect(() => {
     let current = true;
     void changesOf(everything, how, prefer).then((found) => current && setChanges(found));
@@ -127,11 +139,14 @@ function Preview({ opened: { name, everything, faults }, onDone, onClose }: Prev
             .join(' ')}
         />
       ) : null}
+      {far ? <LongWork says="Bringing back" {...far} onStop={() => (stopped.current = true)} /> : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}>
-        <Action main disabled={!changes} onPress={() => changes && void bringBack(changes).then(onDone)}>
+        <Action main disabled={!changes || far !== null} onPress={() => changes && void bring(changes)}>
           Bring it back
         </Action>
-        <Action onPress={onClose}>Cancel</Action>
+        <Action disabled={far !== null} onPress={onClose}>
+          Cancel
+        </Action>
       </View>
     </View>
   );

@@ -1,7 +1,7 @@
 import { PAPERS, type Paper } from '@keep-snug/core/paper';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Action } from '@/ui/actions/Action';
-import { Busy } from '@/ui/notices/Busy';
+import { LongWork } from '@/ui/notices/LongWork';
 import { Notice } from '@/ui/notices/Notice';
 import { Panel } from '@/ui/layout/Panel';
 import { RadioList } from '@/ui/fields/RadioList';
@@ -37,19 +37,24 @@ function SaveLine({ kind }: { kind: OutKind }) {
   const paper = useSettings((state) => state.paper);
   const set = useSettings((state) => state.set);
   const [state, setState] = useState<'busy' | 'saved' | { fault: string } | null>(null);
+  const stopping = useRef<AbortController>(undefined);
   const save = () => {
     if ('text' in kind) {
       saveText(kind.text(), kind.file, `${kind.type};charset=utf-8`);
       return setState('saved');
     }
     setState('busy');
-    return void printed({ ...kind.ask, paper }).then(
+    stopping.current = new AbortController();
+    const { signal } = stopping.current;
+    return void printed({ ...kind.ask, paper }, signal).then(
       (made) => {
+        if (signal.aborted) return undefined;
         if (made.is === 'refused') return setState({ fault: made.message });
         saveBlob(made.blob, kind.file);
         return setState('saved');
       },
-      (error: unknown) => setState({ fault: error instanceof Away ? AWAY : String(error) }),
+      (error: unknown) =>
+        signal.aborted ? setState(null) : setState({ fault: error instanceof Away ? AWAY : String(error) }),
     );
   };
   return (
@@ -60,7 +65,7 @@ function SaveLine({ kind }: { kind: OutKind }) {
       <Action main disabled={state === 'busy'} onPress={save}>
         Save
       </Action>
-      {state === 'busy' ? <Busy /> : null}
+      {state === 'busy' ? <LongWork says="Making the PDF" onStop={() => stopping.current?.abort()} /> : null}
       {state === 'saved' ? <Words as="small">{`Saved as ${kind.file}`}</Words> : null}
       {state !== null && typeof state === 'object' ? <Notice tone="rowan" word="Not saved" text={state.fault} /> : null}
     </>

@@ -143,9 +143,9 @@ function Reading({ children }: { children: ReactNode }) {
 function Portraits({ plan, worked }: { plan: Plan; worked: Worked }) {
   return (
     <View {...{ dataSet: { print: 'whole' } }} style={{ flexDirection: 'row', columnGap: 16 }}>
-      {(['front', 'open'] as const).map((face) => (
-        <View key={face} style={{ flex: 1 }}>
-          <Portrait plan={plan} worked={worked} face={face} height={220} />
+      {(['front', 'open'] as const).map((side) => (
+        <View key={side} style={{ flex: 1 }}>
+          <Portrait plan={plan} worked={worked} side={side} height={220} />
         </View>
       ))}
     </View>

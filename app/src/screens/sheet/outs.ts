@@ -84,13 +84,13 @@ function patternOut(leaving: Leaving): Out {
 
 /** The finished piece from each side. */
 function portraitOut({ plan, worked, hand }: Leaving): Out {
-  const { faces, paint } = portraitOf(plan, worked, hand);
-  const kinds = faces.map((face) => ({
-    id: face.id,
-    name: `SVG, ${face.name.toLowerCase()}`,
-    file: fileNameOf(`${plan.title} ${face.name}`, 'svg'),
+  const { sides, paint } = portraitOf(plan, worked, hand);
+  const kinds = sides.map((side) => ({
+    id: side.id,
+    name: `SVG, ${side.name.toLowerCase()}`,
+    file: fileNameOf(`${plan.title} ${side.name}`, 'svg'),
     type: SVG,
-    text: () => portraitSvg(paint(face, `${face.id}-`), { width: 1200, height: 1200 }, face.text),
+    text: () => portraitSvg(paint(side, `${side.id}-`), { width: 1200, height: 1200 }, side.text),
   }));
   return { id: 'portrait', name: 'Picture: finished', kinds };
 }

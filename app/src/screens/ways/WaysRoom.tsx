@@ -3,7 +3,8 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { FieldRow } from '@/ui/layout/FieldRow';
-import { Busy } from '@/ui/notices/Busy';
+import { LongWork } from '@/ui/notices/LongWork';
+import { Action } from '@/ui/actions/Action';
 import { Notice } from '@/ui/notices/Notice';
 import { Pick } from '@/ui/fields/Pick';
 import { RoomBar } from '@/ui/layout/RoomBar';
@@ -61,8 +62,8 @@ function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) => void }
   const [scope, setScope] = useState<Scope>('shapes');
   const { box, onLayout } = useBox();
   const ask = useMemo(() => askFor(plan, scope), [plan, scope]);
-  const { found, stale } = useWays(ask);
-  const list = found ? bestOfEach(found.ways, plan) : [];
+  const { soFar, is, stop, takeUp } = useWays(ask);
+  const list = soFar ? bestOfEach(soFar.ways.ways, plan) : [];
   const possible = sorted(
     list.filter((way) => way.possible),
     order,
@@ -81,11 +82,21 @@ function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) => void }
           <Tabs label="Sort by" as="radio" value={order} options={ORDERS} onChange={setOrder} />
         </View>
       )}
-      {stale ? <Busy /> : null}
-      <Words as="small" tone={stale ? 'thread' : 'faint'} live>
-        {stale ? 'Calculating…' : 'You can undo this on the plan page.'}
-      </Words>
-      {!stale && !found ? (
+      {is === 'looking' ? (
+        <LongWork says="Comparing shapes" {...(soFar ? { done: soFar.done, of: soFar.of } : {})} onStop={stop} />
+      ) : (
+        <Words as="small" tone="faint" live>
+          {is === 'stopped' && soFar
+            ? `Stopped after ${soFar.done} of ${soFar.of} shapes.`
+            : 'You can undo this on the plan page.'}
+        </Words>
+      )}
+      {is === 'stopped' ? (
+        <View style={{ flexDirection: 'row' }}>
+          <Action onPress={takeUp}>Compare all shapes</Action>
+        </View>
+      ) : null}
+      {is === 'whole' && !soFar ? (
         <Notice
           tone="rowan"
           word="Nothing to compare yet"

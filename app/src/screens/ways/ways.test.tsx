@@ -1,4 +1,4 @@
-import { ways, type Plan, type Way, duration } from '@keep-snug/core';
+import { ways, waysByShape, type Plan, type Way, duration } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
@@ -11,6 +11,7 @@ import { WaysRoom } from './WaysRoom';
 const [planId, phone] = Object.entries(TERN_POINT.plans)[0]!;
 const found = ways({ plan: phone, fits: ['snug'] });
 
+const whole = { soFar: { ways: found, done: 10, of: 10 }, is: 'whole', stop: jest.fn(), takeUp: jest.fn() };
 const mockWays = jest.fn();
 const mockGo = { navigate: jest.fn(), push: jest.fn() };
 jest.mock('expo-router', () => ({ usePathname: () => '/', useRouter: () => mockGo }));
@@ -18,7 +19,7 @@ jest.mock('@/platform/useReckonWorker', () => ({ useWays: (ask: unknown) => mock
 
 beforeEach(() => {
   mockGo.navigate.mockClear();
-  mockWays.mockReturnValue({ found, stale: false });
+  mockWays.mockReturnValue(whole);
   useHistory.setState({ byPlan: {} });
   serverHas('plans', { [planId]: phone });
 });
@@ -54,13 +55,41 @@ describe('ways to make it', () => {
   });
 
   it('say that they are being worked out, and what is wrong when there is nothing to compare', () => {
-    mockWays.mockReturnValue({ found: null, stale: true });
+    mockWays.mockReturnValue({ ...whole, soFar: null, is: 'looking' });
     const first = show(<WaysRoom id={planId} plan={phone} />);
-    expect(screen.getByText('Calculating…')).toBeTruthy();
+    expect(screen.getByText('Comparing shapes…')).toBeTruthy();
     first.unmount();
-    mockWays.mockReturnValue({ found: null, stale: false });
+    mockWays.mockReturnValue({ ...whole, soFar: null });
     show(<WaysRoom id={planId} plan={phone} />);
     expect(screen.getByText(/an entry that needs a fix/)).toBeTruthy();
+  });
+});
+
+describe('ways that take a while', () => {
+  const some = [...waysByShape({ plan: phone, fits: ['snug'] })];
+
+  it('come shape by shape, and the last is all of them', () => {
+    expect(some.map(({ done }) => done)).toEqual(some.map((_, index) => index + 1));
+    expect(some.at(-1)!.ways).toEqual(found);
+    for (const [index, { ways: now }] of some.entries())
+      expect(now.ways).toHaveLength((found.ways.length * (index + 1)) / some.length);
+  });
+
+  it('say how far they are and can be stopped', () => {
+    mockWays.mockReturnValue({ ...whole, soFar: some[3], is: 'looking' });
+    show(<WaysRoom id={planId} plan={phone} />);
+    expect(screen.getByText(`Comparing shapes: 4 of ${some.length}`)).toBeTruthy();
+    expect(screen.getAllByText(/Fits \d+ times in 100/).length).toBeGreaterThan(0);
+    fireEvent.press(screen.getByText('Stop'));
+    expect(whole.stop).toHaveBeenCalled();
+  });
+
+  it('say where they stopped, and can be taken up again', () => {
+    mockWays.mockReturnValue({ ...whole, soFar: some[3], is: 'stopped' });
+    show(<WaysRoom id={planId} plan={phone} />);
+    expect(screen.getByText(`Stopped after 4 of ${some.length} shapes.`)).toBeTruthy();
+    fireEvent.press(screen.getByText('Compare all shapes'));
+    expect(whole.takeUp).toHaveBeenCalled();
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Plan } from '@keep-snug/core';
 import { planLink } from '@keep-snug/core/link';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Away, printed } from '@/data/api';
 import { useSettings } from '@/data/settings';
@@ -12,7 +12,7 @@ import { useWorked } from '@/reading/useWorked';
 import { Action } from '@/ui/actions/Action';
 import { Panel } from '@/ui/layout/Panel';
 import { Words } from '@/ui/layout/Words';
-import { Busy } from '@/ui/notices/Busy';
+import { LongWork } from '@/ui/notices/LongWork';
 import { Notice } from '@/ui/notices/Notice';
 
 interface Props {
@@ -31,6 +31,7 @@ export function SharePanel({ plan, file, onClose }: Props) {
   const { terms, units, hand } = useSchools();
   const { voice, paper } = useSettings.getState();
   const [state, setState] = useState<{ said: string } | { fault: string } | 'busy' | null>(null);
+  const stopping = useRef<AbortController>(undefined);
   const link = planLink(plan, origin());
   const sendLink = () => {
     if (canShare()) return share({ title: plan.title, url: link });
@@ -60,12 +61,15 @@ export function SharePanel({ plan, file, onClose }: Props) {
   };
   const sendPdf = () => {
     setState('busy');
-    void printed({ plan, of: 'pattern', style: voice, terms, units, hand, paper }).then(
+    stopping.current = new AbortController();
+    const { signal } = stopping.current;
+    void printed({ plan, of: 'pattern', style: voice, terms, units, hand, paper }, signal).then(
       (made) => {
         if (made.is === 'refused') return setState({ fault: made.message });
         return handOn(made.blob, file);
       },
-      (error: unknown) => setState({ fault: error instanceof Away ? AWAY : String(error) }),
+      (error: unknown) =>
+        signal.aborted ? setState(null) : setState({ fault: error instanceof Away ? AWAY : String(error) }),
     );
   };
   return (
@@ -84,7 +88,7 @@ export function SharePanel({ plan, file, onClose }: Props) {
           </Action>
         ) : null}
       </View>
-      {state === 'busy' ? <Busy /> : null}
+      {state === 'busy' ? <LongWork says="Making it" onStop={() => stopping.current?.abort()} /> : null}
       {state !== null && typeof state === 'object' ? (
         'said' in state ? (
           <Words as="small" live>

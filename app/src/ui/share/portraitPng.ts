@@ -9,8 +9,8 @@ const CHALK = '#F4F6F2';
 
 /** The finished piece from the front, as a picture to send. */
 export function portraitPng(plan: Plan, worked: Worked, hand: 'left' | 'right'): Promise<Blob> {
-  const { faces, paint } = portraitOf(plan, worked, hand);
-  const face = faces[0]!;
+  const { sides, paint } = portraitOf(plan, worked, hand);
+  const side = sides[0]!;
   const size = { width: SIDE, height: SIDE };
-  return svgToPng(portraitSvg(paint(face, 'sent-'), size, face.text), size, CHALK);
+  return svgToPng(portraitSvg(paint(side, 'sent-'), size, side.text), size, CHALK);
 }

@@ -110,7 +110,7 @@ export function mirrored(view: View): View {
       case 'button':
       case 'words':
         return { ...part, x: flip(part.x) };
-      case 'band':
+      case 'ribbon':
         return { ...part, way: part.way.map(([x, y]) => [flip(x), y] as const) };
       case 'dots':
       case 'cut':

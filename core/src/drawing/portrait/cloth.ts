@@ -1,7 +1,7 @@
 import type { FieldValues } from '../../base/units';
 import { runRing } from '../drawn/runRing';
 import type { Cloth, DrawnRound, Run } from '../parts';
-import type { FaceCloth } from './faces';
+import type { SideCloth } from './sides';
 import { ink, mm, roundedBox, type InkNode } from './ink';
 import type { Paint } from './paint';
 import type { YarnTile } from './tile';
@@ -31,7 +31,7 @@ export interface PortraitBand {
 const CORNER = 1.1;
 
 /** A part of the fabric in yarn. */
-export function clothInYarn(part: FaceCloth, paint: Paint): InkNode[] {
+export function clothInYarn(part: SideCloth, paint: Paint): InkNode[] {
   if (part.rows.stacked === 'out') return roundsFrom(part, paint);
   const outline = outlineOf(part, paint.weave.stitchMm);
   const bands = bandsMade(part, paint);
@@ -58,7 +58,7 @@ export function outlineOf({ form = 'rect', x, y, w, h, top }: Cloth, stitchMm: n
 }
 
 /** Where fabric is still to come. */
-export function clothAhead(part: FaceCloth, { weave }: Paint): InkNode {
+export function clothAhead(part: SideCloth, { weave }: Paint): InkNode {
   const w = weave.stitchMm;
   const d = outlineOf(part, w);
   return ink('path', {
@@ -221,7 +221,7 @@ function edgeOf(part: Cloth, { box: { x, y, w, h }, rows, stitches, hex }: Portr
 }
 
 /** The edge that is seen from the front: the mouth’s, or the end of a flap: one bead a stitch. */
-function rimOf(part: FaceCloth, bands: readonly PortraitBand[], paint: Paint): InkNode[] {
+function rimOf(part: SideCloth, bands: readonly PortraitBand[], paint: Paint): InkNode[] {
   const { x, y, w, h } = part;
   if (!part.rim) return [];
   const isLow = part.rim === 'low';

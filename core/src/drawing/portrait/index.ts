@@ -1,5 +1,5 @@
 export * from './cloth';
-export * from './faces';
+export * from './sides';
 export * from './ink';
 export * from './paint';
 export * from './portrait';

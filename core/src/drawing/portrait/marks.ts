@@ -1,4 +1,4 @@
-import type { BandPart, Part, ThingPart } from '../parts';
+import type { RibbonPart, Part, ThingPart } from '../parts';
 import { loopOf } from './loop';
 import { ink, mm, roundedBox, type InkNode } from './ink';
 import { beads } from './cloth';
@@ -48,7 +48,7 @@ export const MARKS: { [Type in Exclude<Part['type'], 'cloth'>]: Painter<Type> } 
         if (many === 0) return [];
         const apart = long / many;
         const line = (stroke: string, wide: number) =>
-          ink('path', { d, fill: 'none', stroke, strokeWidth: mm(wide), strokeLinecap: 'square' });
+          ink('path', { d, fill: 'none', stroke, strokeWidth: mm(wide), strokeLinecap: 'butt' });
         return [
           line(tones.deep, depth * 0.9),
           line(tones.shaded, depth * 0.6),
@@ -57,7 +57,7 @@ export const MARKS: { [Type in Exclude<Part['type'], 'cloth'>]: Painter<Type> } 
       });
     });
   },
-  band: (part, paint) => bandInYarn(part, paint),
+  ribbon: (part, paint) => ribbonInYarn(part, paint),
   cut: () => [],
   fold: () => [],
   tail: () => [],
@@ -66,7 +66,7 @@ export const MARKS: { [Type in Exclude<Part['type'], 'cloth'>]: Painter<Type> } 
 };
 
 /** A strip of rows along its way: a ridge a row, darker at its edges. */
-function bandInYarn({ way, wide, ...part }: BandPart, paint: Paint): InkNode[] {
+function ribbonInYarn({ way, wide, ...part }: RibbonPart, paint: Paint): InkNode[] {
   const [first, ...rest] = way.map(([x, y]) => `${mm(x)} ${mm(y)}`);
   const d = `M${first}C${rest.join(' ')}`;
   const tones = paint.tonesOf(part);

@@ -13,6 +13,8 @@ export interface Weave {
   hex?: string;
   /** A stitch’s width, mm. */
   stitchMm: number;
+  /** How much it lacks around what it should hold, mm, where that does not go in. */
+  lacksMm?: number;
   /** How many rows are made of what shows a section; nothing where all of it is made, with all that is fastened to it. */
   madeOf?: (role: ClothRole) => number;
 }

@@ -58,7 +58,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
     parts: {
       folded: [
         {
-          type: 'band',
+          type: 'ribbon',
           way: [0, 1 / 3, 2 / 3, 1].map(
             (share) => [face.x + face.width / 2, face.y + from + share * (belt + ROOM_MM)] as const,
           ),

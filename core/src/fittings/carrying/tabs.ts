@@ -85,7 +85,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
           label: 'tab',
         },
         {
-          type: 'band',
+          type: 'ribbon',
           way: [
             [face.x + at, face.y + 4],
             [face.x + at, face.y - length.value / 8],

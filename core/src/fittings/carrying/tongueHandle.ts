@@ -198,7 +198,7 @@ function place({ built, options, path }: FittingContext): Placed {
           label: `tongue, ${formatNumber(foot, 0)} stitches`,
         },
         {
-          type: 'band',
+          type: 'ribbon',
           // from the front it is seen edge on: up, and down again behind
           way: [0, 1 / 3, 2 / 3, 1].map((share) => [(before + foot / 2) * seen, -share * ROOM_MM] as const),
           wide: run * fabric.stitchWidth.value,

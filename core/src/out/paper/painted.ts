@@ -173,7 +173,7 @@ const PAINTERS: Painters = {
     ].join('');
   },
   // only a portrait shows what is not to scale
-  band: () => '',
+  ribbon: () => '',
   tail: (part, { scale }) => element('path', { d: tailPath(part, scale), ...threaded, 'stroke-width': 1.5 }),
   words: ({ x, y, text }, { scale }) => words(text, { x: x * scale, y: y * scale, ...LETTERING, 'font-size': 13 }),
   dimension: (part, { scale }) =>

@@ -58,7 +58,7 @@ function outlined(part: Part): string {
       return part.points
         .map(([cx, cy]) => element('circle', { cx, cy, r: Math.max(0.5, part.diameter / 2), ...LINE }))
         .join('');
-    case 'band':
+    case 'ribbon':
     case 'thing':
     case 'cut':
     case 'dimension':

@@ -51,6 +51,7 @@ export function panelsViews({ piece, thing, fabric, edging, width, height, drive
   ]);
   const give = bottomGive(thing.depth, fabric.thickness).value;
   const up = height - give;
+  const closed = { x: deep, y: deep, w: piece.width.value, h: Math.max(1, up - 2 * deep) };
   return [
     {
       id: 'flat',
@@ -67,12 +68,12 @@ export function panelsViews({ piece, thing, fabric, edging, width, height, drive
           role: 'front',
           label: 'front',
           sub: `${rows} rows`,
-          w: width,
-          h: up,
+          ...closed,
           rows,
           stitches,
           ...bandsDrawn(piece),
         }),
+        borderPart(edging, closed, deep, ['last', 'right', 'foundation', 'left']),
       ],
       frontUp: up,
       backUp: up,

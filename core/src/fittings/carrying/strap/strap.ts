@@ -59,7 +59,7 @@ function place(context: FittingContext): Placed {
           diameter: 6,
           label: 'strap anchors',
         },
-        worn(face, length.value, bandWide(made, kind.columns(rows), context)),
+        worn(face, length.value, ribbonWide(made, kind.columns(rows), context)),
       ],
     },
     advice: advise(length, grows.value, load, tested === undefined && kind.stretch > 0, rows, kind),
@@ -91,11 +91,11 @@ function worn(face: ReturnType<typeof frontOf>, length: number, wide: number): P
     [right + bow, low - 1.3 * rise],
     [right, low],
   ];
-  return { type: 'band', way, wide: Math.min(wide, SEEN_WIDE * face.width), on: 'behind', label: 'strap' };
+  return { type: 'ribbon', way, wide: Math.min(wide, SEEN_WIDE * face.width), on: 'behind', label: 'strap' };
 }
 
 /** How wide it is seen: its piece’s own width, or as many strands as carry it. */
-function bandWide({ piece }: Made, columns: number, { fabric }: FittingContext): number {
+function ribbonWide({ piece }: Made, columns: number, { fabric }: FittingContext): number {
   const w = fabric.stitchWidth.value;
   return piece ? Math.min(piece.width.value, piece.height.value) : w * Math.min(4, Math.max(1, 0.7 * columns));
 }

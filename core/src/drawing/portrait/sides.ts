@@ -1,20 +1,20 @@
 import type { Cloth, Part, View } from '../parts';
 
 /** From where a finished piece is seen. */
-export type FaceId = 'front' | 'back' | 'open';
+export type SideId = 'front' | 'back' | 'open';
 
-export interface FaceCloth extends Cloth {
+export interface SideCloth extends Cloth {
   /** Which of its ends is an edge that is seen, and no fold. */
   rim?: 'top' | 'low';
 }
 
-export type FacePart = Exclude<Part, Cloth> | FaceCloth;
+export type SidePart = Exclude<Part, Cloth> | SideCloth;
 
-export interface Face {
-  id: FaceId;
+export interface Side {
+  id: SideId;
   name: string;
   /** What is seen, in its own mm; parts in the order they lie over each other. */
-  parts: readonly FacePart[];
+  parts: readonly SidePart[];
   /** All that is seen, mm. */
   box: { x: number; y: number; width: number; height: number };
   text: string;
@@ -22,10 +22,10 @@ export interface Face {
 
 type Loop = Extract<Part, { type: 'loop' }>;
 
-const isCloth = (part: FacePart): part is FaceCloth => part.type === 'cloth';
-const isBehind = (part: FacePart): boolean => isCloth(part) && part.role === 'back';
+const isCloth = (part: SidePart): part is SideCloth => part.type === 'cloth';
+const isBehind = (part: SidePart): boolean => isCloth(part) && part.role === 'back';
 
-const isOnBack = (part: FacePart): boolean => part.type === 'band' && part.on === 'back';
+const isOnBack = (part: SidePart): boolean => part.type === 'ribbon' && part.on === 'back';
 
 /** How far out of it the thing is drawn where it is open, as a share of its height (ours). */
 const OUT = 0.5;
@@ -35,28 +35,28 @@ const OUT = 0.5;
  *
  * @returns the front alone where there is no more to see
  */
-export function facesOf(views: readonly View[]): Face[] {
+export function sidesOf(views: readonly View[]): Side[] {
   const folded = views.find(({ id }) => id === 'folded') ?? views[0];
   const flat = views.find(({ id }) => id === 'flat');
   if (!folded) return [];
   const seen = { ...folded, parts: folded.parts.map((part) => withRounds(part, flat)) };
   const hasFlap = seen.parts.some((part) => isCloth(part) && part.role === 'flap');
-  const front = face('front', 'Front', closedParts(seen), folded.text, hasFlap);
+  const front = side('front', 'Front', closedParts(seen), folded.text, hasFlap);
   const opened = openedParts(seen, flat);
   return [
     front,
-    face('back', 'Back', backParts(seen, flat), folded.text, hasFlap),
-    ...(opened ? [face('open', 'Open', opened, folded.text, hasFlap)] : []),
+    side('back', 'Back', backParts(seen, flat), folded.text, hasFlap),
+    ...(opened ? [side('open', 'Open', opened, folded.text, hasFlap)] : []),
   ];
 }
 
-function face(id: FaceId, name: string, parts: readonly FacePart[], text: string, hasFlap: boolean): Face {
+function side(id: SideId, name: string, parts: readonly SidePart[], text: string, hasFlap: boolean): Side {
   return { id, name, parts: rimmed(parts, id, hasFlap), box: boxOf(parts), text: `${name}. ${text}` };
 }
 
-/** The ends of a face: a flap ends below, laid up it ends above; a mouth is an edge unless the fabric is folded over it. */
-function rimmed(parts: readonly FacePart[], id: FaceId, hasFlap: boolean): FacePart[] {
-  return parts.map((part): FacePart => {
+/** The ends of a side: a flap ends below, laid up it ends above; a mouth is an edge unless the fabric is folded over it. */
+function rimmed(parts: readonly SidePart[], id: SideId, hasFlap: boolean): SidePart[] {
+  return parts.map((part): SidePart => {
     if (!isCloth(part) || part.rim || part.rows.stacked !== 'y') return part;
     if (part.role === 'flap') return { ...part, rim: 'low' };
     return hasFlap && id !== 'open' ? part : { ...part, rim: 'top' };
@@ -101,8 +101,8 @@ function within(part: Extract<Part, { type: 'thing' }>, low: number): Part {
 const PEEPS = 1.5;
 
 /** The back layer, then what stands in it, then the front and all that lies over it. */
-function inOrder(parts: readonly FacePart[]): FacePart[] {
-  const behind = parts.filter((part) => isBehind(part) || (part.type === 'band' && part.on === 'behind'));
+function inOrder(parts: readonly SidePart[]): SidePart[] {
+  const behind = parts.filter((part) => isBehind(part) || (part.type === 'ribbon' && part.on === 'behind'));
   const things = parts.filter(({ type }) => type === 'thing');
   const rest = parts.filter((part) => !behind.includes(part) && part.type !== 'thing' && !isOnBack(part));
   const fabric = rest.filter(({ type }) => type === 'cloth' || type === 'border');
@@ -130,8 +130,8 @@ function backParts(folded: View, flat: View | undefined): Part[] {
   };
   const hangs = folded.parts.filter((part) => part.type === 'loop' && beyond(part, outer));
   const borders = folded.parts.filter(({ type }) => type === 'border');
-  const bands = folded.parts.filter((part) => part.type === 'band');
-  const [over, under] = [bands.filter(({ on }) => on === 'back'), bands.filter(({ on }) => on === 'behind')];
+  const ribbons = folded.parts.filter((part) => part.type === 'ribbon');
+  const [over, under] = [ribbons.filter(({ on }) => on === 'back'), ribbons.filter(({ on }) => on === 'behind')];
   return [...under, back, ...borders, ...over, ...hangs];
 }
 
@@ -147,7 +147,7 @@ const beyond = ({ towards, x, y }: Loop, { x: left, y: top, w }: Cloth): boolean
   towards === 'up' ? y <= top + 1 : towards === 'left' ? x <= left + 1 : towards === 'right' && x >= left + w - 1;
 
 /** The flap laid up and the thing half out; nothing where neither can be. */
-function openedParts(folded: View, flat: View | undefined): FacePart[] | undefined {
+function openedParts(folded: View, flat: View | undefined): SidePart[] | undefined {
   const cloths = folded.parts.filter(isCloth);
   const flap = cloths.find(({ role }) => role === 'flap');
   const things = folded.parts.filter((part) => part.type === 'thing');
@@ -167,11 +167,12 @@ function openedParts(folded: View, flat: View | undefined): FacePart[] | undefin
 /** A slot or holes within the flap go up with it. */
 function liesIn(part: Part, { y, h }: Cloth): boolean {
   if (part.type === 'line') return part.kind === 'slot' && Math.max(part.y1, part.y2) <= y + h;
+  if (part.type === 'border') return Math.abs(part.y - y) < 1 && Math.abs(part.h - h) < 1;
   return part.type === 'dots' && part.points.every(([, down]) => down <= y + h);
 }
 
 /** The flap above the back, and the turn between them, as long as they are worked. */
-function flapUp(flap: Cloth, flat: View | undefined): FaceCloth {
+function flapUp(flap: Cloth, flat: View | undefined): SideCloth {
   const lying = (role: Cloth['role']) => flat?.parts.filter(isCloth).find((part) => part.role === role);
   const long = (part: Cloth | undefined) => (part ? (part.rows.stacked === 'x' ? part.w : part.h) : 0);
   const [turn, own] = [lying('turn'), lying('flap')];
@@ -191,13 +192,23 @@ function onTop(lower: Cloth['rows'], upper: Cloth['rows']): Cloth['rows'] {
 function turnedUp(part: Part, flap: Cloth, up: Cloth): Part {
   const to = (y: number) => up.y + (flap.y + flap.h - y);
   if (part.type === 'loop') return { ...part, y: to(part.y), towards: 'up' };
+  if (part.type === 'border')
+    return {
+      ...part,
+      y: up.y,
+      h: up.h,
+      rounds: part.rounds.map(({ sides: [top, right, low, left], ...round }) => ({
+        ...round,
+        sides: [low, right, top, left] as const,
+      })),
+    };
   if (part.type === 'line') return { ...part, y1: to(part.y1), y2: to(part.y2) };
   if (part.type === 'dots') return { ...part, points: part.points.map(([x, y]) => [x, to(y)] as const) };
   return part;
 }
 
 /** All that parts cover, mm. */
-function boxOf(parts: readonly FacePart[]): Face['box'] {
+function boxOf(parts: readonly SidePart[]): Side['box'] {
   const corners = parts.flatMap(cornersOf);
   const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
   const [x, y] = [Math.min(0, ...xs), Math.min(...ys)];
@@ -217,7 +228,7 @@ function wayBox(way: readonly (readonly [number, number])[], half: number): (rea
   ]);
 }
 
-function cornersOf(part: FacePart): (readonly [number, number])[] {
+function cornersOf(part: SidePart): (readonly [number, number])[] {
   switch (part.type) {
     case 'cloth':
     case 'thing':
@@ -247,7 +258,7 @@ function cornersOf(part: FacePart): (readonly [number, number])[] {
         [end, part.y + half],
       ];
     }
-    case 'band':
+    case 'ribbon':
       return wayBox(part.way, part.wide / 2);
     case 'button':
       return [
