@@ -1,5 +1,5 @@
 import type { Plan } from '@keep-snug/core';
-import { BOTH_SIZES, expect, openStage, PHONE_PLAN, seeFlat, test } from '../testServer';
+import { BOTH_SIZES, choose, expect, openStage, PHONE_PLAN, seeFlat, test } from '../testServer';
 
 const PHONE_ID = PHONE_PLAN.split('/').at(-1)!;
 
@@ -129,8 +129,7 @@ test('a yarn shows its colour wherever the piece is seen', async ({ page, server
   const yarn = (hex: string) => page.locator(`pattern path[stroke="${hex}"]`).first();
   await page.getByRole('img', { name: /^Front\. / }).waitFor();
   await openStage(page, 'Fabric');
-  await page.getByRole('combobox', { name: 'Yarn', exact: true }).click();
-  await page.getByRole('option', { name: 'another yarn' }).click();
+  await choose(page, 'Yarn', 'another yarn');
   await page.getByRole('button', { name: /^More about this yarn/ }).click();
   await page.getByLabel('Colour', { exact: true }).fill('5e7f8e');
   await expect(yarn('#5e7f8e')).toBeAttached();

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import { bandsSeen, type Side, type SidePart, type InkNode, UNDYED } from '../drawing/portrait';
-import { portraitSvg } from '../out/paper';
+import { bandsSeen, portraitSvg, type Side, type SidePart, type InkNode, UNDYED } from '../drawing/portrait';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
 import { PlanProblem } from '../base/figure';

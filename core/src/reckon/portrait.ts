@@ -64,4 +64,5 @@ const turnedIn = (pieces: Worked['pieces'], role: string): boolean => pieceOf(pi
 const pieceOf = (pieces: Worked['pieces'], role: string): Worked['pieces'][number] =>
   pieces.find(({ id, sections }) => id === role || sections.some(({ name }) => roleOf(name) === role)) ?? pieces[0]!;
 
+export { portraitSvg } from '../drawing/portrait';
 export type { Side, SideId, InkNode, InkTag, Painted } from '../drawing/portrait';

@@ -1,7 +1,7 @@
 import { checkText, writtenPattern, type Plan, type Reading, type Worked, type WrittenPattern } from '@keep-snug/core';
 import { planLink } from '@keep-snug/core/link';
-import { portraitSvg, viewSvg, type Paper } from '@keep-snug/core/paper';
-import { portraitOf } from '@keep-snug/core/portrait';
+import { viewSvg, type Paper } from '@keep-snug/core/paper';
+import { portraitOf, portraitSvg } from '@keep-snug/core/portrait';
 import type { Content } from 'pdfmake/interfaces';
 import { drawing, HEADING, pdfOf, POINTS_PER_MM, READING } from './pdf';
 

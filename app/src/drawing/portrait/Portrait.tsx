@@ -1,9 +1,13 @@
 import { View } from 'react-native';
 import { later } from '@/ui/layout/later';
 import { useBox } from '@/ui/layout/useBox';
-import type { PortraitProps } from './PortraitInk';
+import type { portraitText as PortraitText, PortraitProps } from './PortraitInk';
 
 const Ink = later<PortraitProps>(() => import('./PortraitInk').then(({ PortraitInk }) => PortraitInk));
+
+/** Its picture as SVG text, by the same script. */
+export const portraitPicture: (...asked: Parameters<typeof PortraitText>) => Promise<string> = async (...asked) =>
+  (await import('./PortraitInk')).portraitText(...asked);
 
 type Props = Omit<PortraitProps, 'width'> & { width?: number };
 

@@ -7,6 +7,7 @@ import {
   type Portrait,
   type RowsMade,
 } from '@keep-snug/core/portrait';
+import { portraitSvg } from '@keep-snug/core/portrait';
 import { createElement, memo, useId, useMemo, type ComponentType, type ReactElement } from 'react';
 import { useSettings } from '@/data/settings';
 import {
@@ -60,6 +61,13 @@ function portraitFor({ plan, worked }: Pick<PortraitProps, 'plan' | 'worked'>, h
   const portrait = portraitOf(plan, worked, hand);
   known.set(worked.views, { hand, portrait });
   return portrait;
+}
+
+/** The same as an SVG picture, to be saved or painted. */
+export function portraitText(plan: Plan, worked: Worked, hand: Schools['hand'], side: SideId, px: number): string {
+  const { sides, paint } = portraitFor({ plan, worked }, hand);
+  const one = sides.find(({ id }) => id === side) ?? sides[0]!;
+  return portraitSvg(paint(one, `${one.id}-`), { width: px, height: px }, one.text);
 }
 
 /** A finished piece in yarn, from one side. */

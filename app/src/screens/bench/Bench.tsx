@@ -4,7 +4,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
-import { Portrait } from '@/drawing/portrait/Portrait';
+import { Portrait, portraitPicture } from '@/drawing/portrait/Portrait';
 import { courseWord, useProgress } from '@/reading/useProgress';
 import { Action } from '@/ui/actions/Action';
 import { CardBox } from '@/ui/layout/CardBox';
@@ -328,7 +328,12 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
       </View>
       <Clash kind="plans" id={id} held={held} />
       {sharing ? (
-        <SharePanel plan={plan} file={fileNameOf(plan.title, 'pdf')} onClose={() => setSharing(false)} />
+        <SharePanel
+          plan={plan}
+          file={fileNameOf(plan.title, 'pdf')}
+          picture={worked ? (px) => portraitPicture(plan, worked, reader.hand, 'front', px) : undefined}
+          onClose={() => setSharing(false)}
+        />
       ) : null}
     </CardBox>
   );

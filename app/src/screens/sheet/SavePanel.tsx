@@ -40,8 +40,10 @@ function SaveLine({ kind }: { kind: OutKind }) {
   const stopping = useRef<AbortController>(undefined);
   const save = () => {
     if ('text' in kind) {
-      saveText(kind.text(), kind.file, `${kind.type};charset=utf-8`);
-      return setState('saved');
+      return void Promise.resolve(kind.text()).then((text) => {
+        saveText(text, kind.file, `${kind.type};charset=utf-8`);
+        setState('saved');
+      });
     }
     setState('busy');
     stopping.current = new AbortController();

@@ -5,6 +5,7 @@ import { Action } from '@/ui/actions/Action';
 import { MoreMenu } from '@/ui/actions/MoreMenu';
 import { useSchools } from '@/reading/useSchools';
 import { SharePanel } from '@/ui/share/SharePanel';
+import { portraitPicture } from '@/drawing/portrait/Portrait';
 import { SavePanel } from './SavePanel';
 import { canShare, share } from '@/platform/hands';
 import { origin } from '@/platform/page';
@@ -36,7 +37,12 @@ export function SheetOut({ plan, worked, text, voice, onLink }: Props) {
         ]}
       />
       {sharing ? (
-        <SharePanel plan={plan} file={fileNameOf(plan.title, 'pdf')} onClose={() => setSharing(false)} />
+        <SharePanel
+          plan={plan}
+          file={fileNameOf(plan.title, 'pdf')}
+          picture={(px) => portraitPicture(plan, worked, hand, 'front', px)}
+          onClose={() => setSharing(false)}
+        />
       ) : null}
       {saving ? (
         <SavePanel

@@ -8,8 +8,8 @@ import {
   type Worked,
 } from '@keep-snug/core';
 import type { PaperAsk, SheetKind } from '@keep-snug/core/formats';
-import { cuttingSheet, outlineOf, portraitSvg, trueSizeSvg, viewSvg, type TrueSize } from '@keep-snug/core/paper';
-import { portraitOf } from '@keep-snug/core/portrait';
+import { cuttingSheet, outlineOf, trueSizeSvg, viewSvg, type TrueSize } from '@keep-snug/core/paper';
+import { portraitPicture } from '@/drawing/portrait/Portrait';
 
 /** What leaves is a plan as whoever holds this device reads it. */
 export interface Leaving {
@@ -21,7 +21,7 @@ export interface Leaving {
 
 /** A kind of file something leaves as: made here, or put on paper by the server. */
 export type OutKind = { id: string; name: string; file: string } & (
-  { type: string; text: () => string } | { ask: Omit<PaperAsk, 'paper'> }
+  { type: string; text: () => string | Promise<string> } | { ask: Omit<PaperAsk, 'paper'> }
 );
 
 /** Something that can leave, and as what. */
@@ -82,15 +82,19 @@ function patternOut(leaving: Leaving): Out {
   return { id: 'pattern', name: 'Pattern', kinds: [onPaper('pattern', leaving), ...kinds] };
 }
 
-/** The finished piece from each side. */
+const SIDES = [
+  { id: 'front', name: 'Front' },
+  { id: 'back', name: 'Back' },
+] as const;
+
+/** The finished piece from either side. */
 function portraitOut({ plan, worked, hand }: Leaving): Out {
-  const { sides, paint } = portraitOf(plan, worked, hand);
-  const kinds = sides.map((side) => ({
-    id: side.id,
-    name: `SVG, ${side.name.toLowerCase()}`,
-    file: fileNameOf(`${plan.title} ${side.name}`, 'svg'),
+  const kinds = SIDES.map(({ id, name }) => ({
+    id,
+    name: `SVG, ${name.toLowerCase()}`,
+    file: fileNameOf(`${plan.title} ${name}`, 'svg'),
     type: SVG,
-    text: () => portraitSvg(paint(side, `${side.id}-`), { width: 1200, height: 1200 }, side.text),
+    text: () => portraitPicture(plan, worked, hand, id, 1200),
   }));
   return { id: 'portrait', name: 'Picture: finished', kinds };
 }

@@ -7,8 +7,8 @@ import { useSettings } from '@/data/settings';
 import { canShare, canShareFile, copyText, share, shareFile } from '@/platform/hands';
 import { origin } from '@/platform/page';
 import { saveBlob } from '@/platform/saveText';
+import { svgToPng } from '@/platform/svgToPng';
 import { useSchools } from '@/reading/useSchools';
-import { useWorked } from '@/reading/useWorked';
 import { Action } from '@/ui/actions/Action';
 import { Panel } from '@/ui/layout/Panel';
 import { Words } from '@/ui/layout/Words';
@@ -19,6 +19,8 @@ interface Props {
   plan: Plan;
   /** The file a PDF is saved as. */
   file: string;
+  /** The finished piece as an SVG picture so many px wide and high; none where it cannot be reckoned. */
+  picture?: ((px: number) => Promise<string>) | undefined;
   onClose: () => void;
 }
 
@@ -26,8 +28,12 @@ const AWAY = 'PDFs are made by the server, and it does not answer. Send a link, 
 const NO_PICTURE = 'This browser could not draw the picture. Print the pattern, or send a PDF.';
 const NO_CLIPBOARD = 'This browser lets no page copy. Select the link and copy it by hand:';
 
+/** Of a picture that is handed on, px: large enough to count its stitches; and its ground. */
+const SIDE = 1600;
+const CHALK = '#F4F6F2';
+
 /** A plan handed on: by the device's own share sheet where it has one, else copied or saved. */
-export function SharePanel({ plan, file, onClose }: Props) {
+export function SharePanel({ plan, file, picture, onClose }: Props) {
   const { terms, units, hand } = useSchools();
   const { voice, paper } = useSettings.getState();
   const [state, setState] = useState<{ said: string } | { fault: string } | 'busy' | null>(null);
@@ -48,12 +54,10 @@ export function SharePanel({ plan, file, onClose }: Props) {
     saveBlob(blob, as);
     return setState({ said: `Saved as ${as}` });
   };
-  const { worked } = useWorked(plan);
-  const sendPicture = () => {
-    if (!worked) return;
+  const sendPicture = (draw: NonNullable<Props['picture']>) => {
     setState('busy');
-    void import('./portraitPng')
-      .then(({ portraitPng }) => portraitPng(plan, worked, hand))
+    void draw(SIDE)
+      .then((svg) => svgToPng(svg, { width: SIDE, height: SIDE }, CHALK))
       .then(
         (made) => handOn(made, file.replace(/pdf$/, 'png')),
         () => setState({ fault: NO_PICTURE }),
@@ -82,8 +86,8 @@ export function SharePanel({ plan, file, onClose }: Props) {
         <Action disabled={state === 'busy'} onPress={sendPdf}>
           {canShare() ? 'Send a PDF' : 'Save a PDF'}
         </Action>
-        {worked ? (
-          <Action disabled={state === 'busy'} onPress={sendPicture}>
+        {picture ? (
+          <Action disabled={state === 'busy'} onPress={() => sendPicture(picture)}>
             {canShare() ? 'Send a picture' : 'Save a picture'}
           </Action>
         ) : null}

@@ -8,4 +8,5 @@ export * from './tape';
 export * from './typed';
 export * from './known';
 export * from './tokens';
+export * from './xmlElement';
 export * from './xmlText';

@@ -6,3 +6,4 @@ export * from './portrait';
 export * from './strands';
 export * from './tile';
 export * from './tones';
+export * from './svg';

@@ -1,20 +1,9 @@
-import { xmlText } from '../../base/units';
+import { element, n, xmlText, type XmlValues } from '../../base/units';
 
-/** A number as SVG writes it, to a thousandth. */
-export const n = (value: number): string => String(Number(value.toFixed(3)));
-
-type Values = Readonly<Record<string, string | number>>;
-
-/** An element with its attributes and what is in it; every value is escaped, numbers are rounded. */
-export function element(name: string, values: Values, inside = ''): string {
-  const attributes = Object.entries(values)
-    .map(([key, value]) => ` ${key}="${typeof value === 'number' ? n(value) : xmlText(value)}"`)
-    .join('');
-  return inside === '' ? `<${name}${attributes}/>` : `<${name}${attributes}>${inside}</${name}>`;
-}
+export { element, n };
 
 /** Words at a place. */
-export const words = (text: string, values: Values): string => element('text', values, xmlText(text));
+export const words = (text: string, values: XmlValues): string => element('text', values, xmlText(text));
 
 interface Sheet {
   title: string;

@@ -1,6 +1,5 @@
 export * from './cuttingSheet';
 export * from './papers';
-export * from './portraitSvg';
 export * from './tiles';
 export * from './trueSize';
 export * from './viewSvg';

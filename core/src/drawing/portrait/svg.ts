@@ -1,5 +1,6 @@
-import type { InkNode, Painted } from '../../drawing/portrait';
-import { element } from './elements';
+import { element } from '../../base/units';
+import type { InkNode } from './ink';
+import type { Painted } from './portrait';
 
 /** Properties that are written in SVG as they are in code; all others have a dash before each capital. */
 const AS_THEY_ARE: readonly string[] = [
