@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { reckon } from '../reckon/reckon';
 import type { ThingSpec } from '../craft/things';
 import { FIRST_FABRIC, planFor } from './newPlan';
+import { withThing } from './withThing';
 
 const mm = (min: number, max: number) => fc.integer({ min, max }).map((value) => ({ mm: value }));
 
@@ -38,6 +39,16 @@ it('what is low gets a smaller button, or none', () => {
   expect(closing(70)).toEqual([{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 15 }]);
   expect(closing(50)).toEqual([{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 12 }]);
   expect(closing(35)).toEqual([{ kind: 'flap' }]);
+});
+
+it('another thing takes the name with it, unless somebody typed one', () => {
+  const thing = (name: string) => ({ kind: 'slab', name, width: { mm: 78 }, height: { mm: 164 }, depth: { mm: 14 } });
+  const plan = planFor(thing('My phone'), FIRST_FABRIC);
+  expect(withThing(plan, thing('reading glasses')).title).toBe('Pouch for the reading glasses');
+  expect(withThing({ ...plan, title: `${plan.title} (copy 2)` }, thing('tide table')).title).toBe(
+    'Pouch for the tide table',
+  );
+  expect(withThing({ ...plan, title: 'For the hut' }, thing('tide table')).title).toBe('For the hut');
 });
 
 it.each([

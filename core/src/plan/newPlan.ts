@@ -21,13 +21,18 @@ function calledSo(name: string): string {
   return plain.replace(/^(?:My|Our|Your|His|Her|Their)\b/, (own) => own.toLowerCase());
 }
 
+/** What a cover for a thing is called until its maker says otherwise. */
+export function titleFor(thing: ThingSpec): string {
+  const name = String(thing.name ?? '').trim() || 'thing';
+  return `${thingDefinition(thing.kind)!.start.word} for ${calledSo(name)}`.slice(0, 120);
+}
+
 /** A plan for a thing of a known kind, begun as covers for its kind usually are; everything can be changed. */
 export function planFor(thing: ThingSpec, fabric: FabricSpec): Plan {
-  const name = String(thing.name ?? '').trim() || 'thing';
   const { start } = thingDefinition(thing.kind)!;
   return {
     format: PLAN_FORMAT,
-    title: `${start.word} for ${calledSo(name)}`.slice(0, 120),
+    title: titleFor(thing),
     thing,
     fabric,
     shape: begunAs(start.shape.kind),

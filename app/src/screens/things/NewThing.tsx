@@ -99,7 +99,7 @@ function Measuring() {
           ) : (
             <SubmitProvider value={() => void goOn()}>
               <Tabs as="radio" label="Kind of thing" options={THINGS} value={kind.id} onChange={measure} />
-              <Words tone="faint">{`${capital(kind.examples)}. In mm, cm or inches: 82, 8,2 cm, 3 1/4.`}</Words>
+              <Words tone="faint">{`${capital(kind.examples)}. ${TYPED[units]}`}</Words>
               <Preview thing={thing} />
               <FieldRow>
                 <TextLine
@@ -124,6 +124,14 @@ function Measuring() {
     </View>
   );
 }
+
+/** How measurements may be typed, the house’s own unit first. */
+const TYPED: Readonly<Record<LengthUnit, string>> = {
+  mm: 'In mm, such as 82; cm or inches with their name: 8.2 cm, 3 1/4 in.',
+  cm: 'In cm, such as 8.2; mm or inches with their name: 82 mm, 3 1/4 in.',
+  in: 'In inches, such as 3 1/4; mm or cm with their name: 82 mm, 8.2 cm.',
+  m: 'In metres, such as 0.082; mm or cm with their name: 82 mm, 8.2 cm.',
+};
 
 const WAYS = [
   { id: 'tape', name: 'tape or ruler' },

@@ -37,5 +37,5 @@ export function HandLines({ yarn }: { yarn: YarnSpec }) {
 function inWords({ width, spread }: Hand): string {
   const off = Math.round(100 * Math.abs(width - 1));
   const than = off === 0 ? 'as wide as usual' : `${off} % ${width > 1 ? 'wider' : 'narrower'} than usual`;
-  return `Your hand in such yarn: stitches ${than}, to about ${Math.max(1, Math.round(100 * spread))} %.`;
+  return `Your hand in such yarn: stitches ${than}, give or take ${Math.max(1, Math.round(100 * spread))} %.`;
 }

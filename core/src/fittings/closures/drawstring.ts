@@ -3,7 +3,7 @@ import { repeat, work } from '../../craft/fabric';
 import { chosen, derive, prior, type Figure } from '../../base/figure';
 import type { Free, Stretch, Work } from '../../piece';
 import type { MouthPlace, Part, WorkStep } from '../../shapes';
-import { formatNumber, plural, type FieldValues } from '../../base/units';
+import { formatNumber, plural, typedToken, type FieldValues } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Notion, type Placed } from '../definition';
 import { chainsFor, cord, frontOf, mouthAt, ownStitch, withStitches, refuse, refuseOpen, TWIST } from '../common';
 
@@ -292,7 +292,7 @@ function knot({ tied }: Cord, { end }: FieldValues, cords: number): WorkStep {
 }
 
 const toggles = ({ toggle }: FieldValues, cords: number, thick: number): Notion[] =>
-  toggle === 'yes' ? [{ name: 'toggle', size: `hole ${formatNumber(2 * cords * thick)} mm`, count: cords }] : [];
+  toggle === 'yes' ? [{ name: 'toggle', size: `hole ${typedToken(2 * cords * thick)}`, count: cords }] : [];
 
 export const drawstring: FittingDefinition = {
   id: 'drawstring',

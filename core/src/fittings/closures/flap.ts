@@ -9,7 +9,7 @@ const options: readonly Field[] = [
     key: 'overlapMm',
     kind: 'length',
     label: 'Reaches down the front',
-    help: 'Left empty: a third of the front, at least 35 mm where it closes.',
+    help: 'Left empty: a third of the front, at least {mm:35} where it closes.',
     min: 5,
     max: LONGEST_MM,
     optional: true,

@@ -136,7 +136,7 @@ function notionsOf({ notion, count }: OrnamentKind, across: number, yarn: number
       { name: notion, size: typedToken(across), count },
       {
         name: 'sewing needle that goes through its hole',
-        size: `thread, or a hole of ${formatNumber(yarn)} mm for yarn`,
+        size: `thread, or a hole of ${typedToken(yarn)} for yarn`,
         count: 1,
       },
     ],

@@ -83,7 +83,7 @@ const options: readonly Field[] = [
     key: 'tabMm',
     kind: 'length',
     label: 'Tab length',
-    help: 'Left empty: the button and 30 mm of overlap. A flat arm takes none.',
+    help: 'Left empty: the button and {mm:30} of overlap. A flat arm takes none.',
     min: 20,
     max: 400,
     optional: true,
