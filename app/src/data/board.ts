@@ -1,16 +1,28 @@
 import { create } from 'zustand';
 
+/** Sides of a finished piece, as it is turned and then opened. */
+export const SEEN_SIDES = ['front', 'back', 'open'] as const;
+
+export type SeenSide = (typeof SEEN_SIDES)[number];
+
+/** What comes after a side when the piece is turned once more. */
+export const nextSide = (side: SeenSide): SeenSide =>
+  SEEN_SIDES[(SEEN_SIDES.indexOf(side) + 1) % SEEN_SIDES.length]!;
+
 interface Board {
   /** The stage that was opened in each plan; none, '', where all were closed. */
   stages: Readonly<Record<string, string>>;
   /** Which view of the piece is looked at on a phone. */
   view: string;
+  /** From which side the finished piece is seen. */
+  side: SeenSide;
   /** Whether a hand is dragging on the drawing now. */
   dragging: boolean;
   /** What the hand does now, from its first touch until it lets go; nothing between. */
   gesture: object | null;
   openStage: (plan: string, stage: string) => void;
   look: (view: string) => void;
+  turn: (side: SeenSide) => void;
   drag: (dragging: boolean) => void;
   /** A hand takes hold, or lets go. */
   hold: (holds: boolean) => void;
@@ -20,10 +32,12 @@ interface Board {
 export const useBoard = create<Board>()((set) => ({
   stages: {},
   view: 'finished',
+  side: 'front',
   dragging: false,
   gesture: null,
   openStage: (plan, stage) => set(({ stages }) => ({ stages: { ...stages, [plan]: stage } })),
   look: (view) => set({ view }),
+  turn: (side) => set({ side }),
   hold: (holds) => set({ gesture: holds ? {} : null }),
   // told at every movement: only a change wakes those who listen
   drag: (dragging) => set((state) => (state.dragging === dragging ? state : { dragging })),

@@ -16,7 +16,7 @@ import { AdviceList } from '@/ui/notices/AdviceList';
 import { BoardBar, Onward } from './BoardBar';
 import { Cautions } from '@/ui/notices/Cautions';
 import { ChanceOfFit, HowSure } from './ChanceOfFit';
-import { BOARD_KEYS } from './keys';
+import { boardKeys } from './keys';
 import { StageList } from './StageList';
 import type { StageProps } from './stages';
 import { Sums } from './Sums';
@@ -57,7 +57,7 @@ const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocume
   const ready = worked !== null && faults.length === 0;
   const [showsKeys, setShowsKeys] = useState(false);
   const showKeys = useCallback(() => setShowsKeys(true), []);
-  useBoardKeys(id, showKeys);
+  useBoardKeys(id, wide, showKeys);
   const stages = { id, plan, worked, faults, edit, ...(stage ? { first: stage } : {}) };
 
   return (
@@ -89,7 +89,7 @@ const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocume
           </ThumbBar>
         </>
       )}
-      {showsKeys ? <KeysPanel keys={BOARD_KEYS} onClose={() => setShowsKeys(false)} /> : null}
+      {showsKeys ? <KeysPanel keys={boardKeys(wide)} onClose={() => setShowsKeys(false)} /> : null}
       <WorkingsPanel />
     </View>
   );

@@ -1,5 +1,5 @@
 import { useKeys } from '@/platform/useKeys';
-import { useBoard } from '@/data/board';
+import { nextSide, useBoard } from '@/data/board';
 import { useHistory } from '@/data/history';
 import { STAGES } from './stages';
 import { focused, namedToEnd } from '@/platform/page';
@@ -13,13 +13,16 @@ function focusedFigure(): HTMLElement | null {
 }
 
 /** Keys of the board. */
-export function useBoardKeys(id: string, showKeys: () => void): void {
-  const { openStage, look } = useBoard.getState();
+export function useBoardKeys(id: string, wide: boolean, showKeys: () => void): void {
+  const { openStage, look, turn } = useBoard.getState();
   useKeys({
     ...Object.fromEntries(STAGES.map((stage, index) => [String(index + 1), () => openStage(id, stage.id)])),
     u: () => useHistory.getState().undo(id),
     U: () => useHistory.getState().redo(id),
-    f: () => look(VIEWS[(VIEWS.indexOf(useBoard.getState().view) + 1) % VIEWS.length]!),
+    // wide, all views are seen at once: what is left to look at is the piece's other sides
+    f: wide
+      ? () => turn(nextSide(useBoard.getState().side))
+      : () => look(VIEWS[(VIEWS.indexOf(useBoard.getState().view) + 1) % VIEWS.length]!),
     w: () => focusedFigure()?.click(),
     '?': showKeys,
   });
