@@ -226,9 +226,11 @@ export {
   toldStep,
   type Voice,
   checkText,
+  checkWord,
   writtenPattern,
   type WrittenLine,
   type WrittenPattern,
+  type WrittenCheck,
   type WrittenSection,
   yarnText,
 } from './written';

@@ -410,7 +410,7 @@ export function workSteps(
       ends: endsOf(does),
       counted: loopsOf(does),
       again: againOf(does),
-      check: check && { look: wordText(check.look, schools), repair: wordText(check.repair, schools) },
+      check: check && { ...check, look: wordText(check.look, schools), repair: wordText(check.repair, schools) },
     });
   });
 }

@@ -98,6 +98,7 @@ function tailsLeft(steps: readonly WorkStep[]): readonly WorkStep[] {
 const tailCheck = (mm: number) => ({
   look: `Before you cut: is the tail at least {cut:${mm}} long?`,
   repair: 'Pull more yarn from the ball. What is cut too short is sewn with yarn of its own.',
+  before: true as const,
 });
 
 const worksIn = (steps: readonly WorkStep[]): Work[] => steps.flatMap(({ does }) => does ?? []);

@@ -104,6 +104,8 @@ export interface Notion {
 export interface Check {
   look: string;
   repair: string;
+  /** It is looked at before its step is done: what was cut cannot be cut again. */
+  before?: true;
 }
 
 /** Where a flap comes to lie, for what sits on its edge. All mm but the counts. */

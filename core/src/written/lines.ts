@@ -15,6 +15,18 @@ export interface WrittenLine {
   measures: string | null;
   /** First and last row of it within its piece. */
   rows: { from: number; to: number } | null;
+  /** What is looked at before it is done, and after. */
+  before: WrittenCheck[];
+  after: WrittenCheck[];
+}
+
+/** A check at its place. */
+export interface WrittenCheck {
+  /** The row it belongs to, where its line has several and this is not the last. */
+  at: string;
+  look: string;
+  /** What to do where it is not so; nothing where that was told before. */
+  repair: string | null;
 }
 
 type Reads = Pick<Schools, 'terms' | 'ring' | 'units'>;
@@ -58,12 +70,14 @@ const REPEATED_FROM = 2;
  * Steps as they are read: runs of rows alike in one line, later ones by the number of the first.
  *
  * @param before what was told of the piece already, by its text: the row it stands in
+ * @param checks those of a run, to stand with its line
  */
 export function linesOf(
   steps: readonly Step[],
   voice: Voice,
   reads: Reads,
   before: Map<string, number> = new Map(),
+  checks: (run: readonly Step[]) => Pick<WrittenLine, 'before' | 'after'> = () => ({ before: [], after: [] }),
 ): WrittenLine[] {
   return runsOfSteps(steps).map(({ first, last }) => {
     const { text, count } = toldStep(first, voice, reads);
@@ -80,6 +94,7 @@ export function linesOf(
       note: note === null || first.row === last.row ? note : ofLast(note, last.row!),
       measures: isRun && last.row! - first.row! >= MEASURED_FROM - 1 ? measured(last, reads) : null,
       rows: first.row === null ? null : { from: first.row, to: last.row! },
+      ...checks(steps.slice(steps.indexOf(first), steps.indexOf(last) + 1)),
     };
   });
 }

@@ -1,22 +1,29 @@
 import type { WrittenPattern, WrittenSection } from './pattern';
-import { lineText } from './text';
+import type { WrittenCheck } from './lines';
+import { checkWord, lineText } from './text';
 
 /** What would be read as a sign of Markdown’s own is kept as it is written. */
 const plain = (text: string): string => text.replace(/([\\`*_[\]<>#|])/g, '\\$1');
 
 const list = (items: readonly string[]): string => items.map((item) => `- ${item}`).join('\n');
 
-function sectionText({ name, lines, checks }: WrittenSection): string {
-  const told = lines.map((line) => {
+function sectionText({ name, lines }: WrittenSection): string {
+  const checked = (checks: readonly WrittenCheck[], before: boolean): string[] => {
+    if (checks.length === 0) return [];
+    const told = checks.map((check) => {
+      const { look, repair } = check;
+      const word = plain(checkWord(check, before));
+      return `*${word}:* ${plain(look)}${repair === null ? '' : ` *If not:* ${plain(repair)}`}`;
+    });
+    return [list(told)];
+  };
+  const told = lines.flatMap((line) => {
     const { label, ...rest } = line;
     const text = plain(lineText({ ...rest, label: '' }));
-    return label ? `**${plain(label)}:** ${text}` : text;
+    const worked = label ? `**${plain(label)}:** ${text}` : text;
+    return [...checked(line.before, true), worked, ...checked(line.after, false)];
   });
-  const checked = checks.map(
-    ({ at, look, repair }) =>
-      `*Check${at ? ` (${plain(at)})` : ''}:* ${plain(look)}${repair === null ? '' : ` *If not:* ${plain(repair)}`}`,
-  );
-  return [`## ${plain(name)}`, ...told, ...(checked.length > 0 ? [list(checked)] : [])].join('\n\n');
+  return [`## ${plain(name)}`, ...told].join('\n\n');
 }
 
 const part = (name: string, items: readonly string[]): string[] =>

@@ -10,24 +10,15 @@ import { coloursText, duration, gramsUp, notionsText, yarnText } from './amounts
 import { gaugeText } from './gauge';
 import { abbreviationsIn, specialIn, type Abbreviation, type SpecialStitch } from './glossary';
 import { hookSize } from './hookSizes';
-import { linesOf, type WrittenLine } from './lines';
+import { linesOf, type WrittenCheck, type WrittenLine } from './lines';
 import { toldStep, type Voice } from './told';
 import type { Worked } from '../reckon/types';
 
-interface WrittenCheck {
-  /** The row it belongs to, or nothing. */
-  at: string;
-  look: string;
-  /** What to do where it is not so; nothing where it was told before. */
-  repair: string | null;
-}
-
-/** Lines of one section, and its checks below them, so that the rows stay readable. */
+/** Lines of one section, each with its checks where they are looked at. */
 export interface WrittenSection {
   id: string;
   name: string;
   lines: WrittenLine[];
-  checks: WrittenCheck[];
 }
 
 /** A pattern as its readers know it, as data: to be shown, copied, printed or saved. */
@@ -124,28 +115,33 @@ function sectionsOf(worked: Worked, reads: Reads): WrittenSection[] {
   return groupsOf(worked).map(({ name, steps }) => {
     const { piece } = steps[0]!;
     if (!told.has(piece)) told.set(piece, new Map());
-    return {
-      id: steps[0]!.id,
-      name,
-      lines: linesOf(steps, reads.voice, reads, told.get(piece)!),
-      checks: checksOf(steps, repaired),
-    };
+    const looked = new Set<string>();
+    const lines = linesOf(steps, reads.voice, reads, told.get(piece)!, (run) => checksOf(run, looked, repaired));
+    return { id: steps[0]!.id, name, lines };
   });
 }
 
 /**
- * The checks of a section; two seams that are checked alike are told of once, and what to do is told the first time.
+ * The checks of one line, before it and after; two seams that are checked alike are told of once in a section, and what to do is
+ * told the first time.
  *
+ * @param told what was looked at in the section already, added to
  * @param repaired what was told to do already, added to
  */
-function checksOf(steps: readonly Step[], repaired: Set<string>): WrittenCheck[] {
-  const checks: WrittenCheck[] = [];
-  for (const { check, row, kind } of steps) {
-    if (!check || checks.some(({ look }) => look === check.look)) continue;
+function checksOf(
+  run: readonly Step[],
+  told: Set<string>,
+  repaired: Set<string>,
+): Pick<WrittenLine, 'before' | 'after'> {
+  const checks = { before: [] as WrittenCheck[], after: [] as WrittenCheck[] };
+  for (const { check, row, kind } of run) {
+    if (!check || told.has(check.look)) continue;
+    told.add(check.look);
     const known = repaired.has(check.repair);
     repaired.add(check.repair);
-    checks.push({
-      at: row === null ? '' : `${kind === 'round' ? 'Round' : 'Row'} ${row}`,
+    const isWithin = row !== null && row !== run.at(-1)!.row;
+    checks[check.before ? 'before' : 'after'].push({
+      at: isWithin ? `${kind === 'round' ? 'Round' : 'Row'} ${row}` : '',
       look: check.look,
       repair: known ? null : check.repair,
     });

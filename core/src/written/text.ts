@@ -1,5 +1,5 @@
 import type { WrittenPattern, WrittenSection } from './pattern';
-import type { WrittenLine } from './lines';
+import type { WrittenCheck, WrittenLine } from './lines';
 
 /** A line in words: label, text, count in brackets, note, what it measures. */
 export function lineText({ label, text, count, note, measures }: WrittenLine): string {
@@ -9,12 +9,20 @@ export function lineText({ label, text, count, note, measures }: WrittenLine): s
 }
 
 /** A check in words: what is looked at, and what to do where it is not so, where that was not told before. */
-export const checkText = ({ look, repair }: WrittenSection['checks'][number]): string =>
+export const checkText = ({ look, repair }: WrittenCheck): string =>
   repair === null ? look : `${look} If not: ${repair}`;
 
-function sectionText({ name, lines, checks }: WrittenSection): string {
-  const checked = checks.map((check) => `  Check${check.at ? ` (${check.at})` : ''}: ${checkText(check)}`);
-  return [name.toUpperCase(), ...lines.map(lineText), ...checked].join('\n');
+/** How a check is announced: the row it belongs to where its line has several, or that it comes first. */
+export const checkWord = ({ at }: WrittenCheck, before: boolean): string =>
+  before ? 'Check first' : at === '' ? 'Check' : `Check (${at})`;
+
+function sectionText({ name, lines }: WrittenSection): string {
+  const checked = (checks: readonly WrittenCheck[], before: boolean) =>
+    checks.map((check) => `  ${checkWord(check, before)}: ${checkText(check)}`);
+  return [
+    name.toUpperCase(),
+    ...lines.flatMap((line) => [...checked(line.before, true), lineText(line), ...checked(line.after, false)]),
+  ].join('\n');
 }
 
 const listed = (name: string, lines: readonly string[]) => (lines.length > 0 ? [[name, ...lines].join('\n')] : []);

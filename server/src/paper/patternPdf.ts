@@ -1,4 +1,13 @@
-import { checkText, writtenPattern, type Plan, type Reading, type Worked, type WrittenPattern } from '@keep-snug/core';
+import {
+  checkText,
+  checkWord,
+  writtenPattern,
+  type Plan,
+  type Reading,
+  type Worked,
+  type WrittenCheck,
+  type WrittenPattern,
+} from '@keep-snug/core';
 import { planLink } from '@keep-snug/core/link';
 import { viewSvg, type Paper } from '@keep-snug/core/paper';
 import { portraitOf, portraitSvg } from '@keep-snug/core/portrait';
@@ -134,24 +143,28 @@ function special({ special: list }: WrittenPattern): Content[] {
   return headed('Special stitches', told);
 }
 
-function section({ name, lines, checks }: WrittenPattern['sections'][number]): Content[] {
+const checked = (checks: readonly WrittenCheck[], before: boolean): Content[] =>
+  checks.map((check) => ({
+    text: [{ text: `${checkWord(check, before)}: `, bold: true }, checkText(check)],
+    style: 'small',
+    margin: [0, 2, 0, 0],
+  }));
+
+function section({ name, lines }: WrittenPattern['sections'][number]): Content[] {
   return headed(name, [
-    ...lines.map(({ label, text, count, note, measures }): Content => ({
+    ...lines.map(({ label, text, count, note, measures, before, after }): Content => ({
       unbreakable: true,
       margin: [0, 0, 0, 3],
       stack: [
+        ...checked(before, true),
         {
           text: [...(label ? [{ text: `${label}: `, bold: true }] : []), count === null ? text : `${text} (${count})`],
         },
         ...(note ? [{ text: note, bold: true }] : []),
         ...(measures ? [{ text: measures, style: 'small' }] : []),
+        ...checked(after, false),
         { canvas: [{ type: 'line' as const, x1: 0, y1: 2, x2: WIDE, y2: 2, lineWidth: 0.4, lineColor: LINE }] },
       ],
-    })),
-    ...checks.map((check): Content => ({
-      text: [{ text: `Check${check.at ? ` (${check.at})` : ''}: `, bold: true }, checkText(check)],
-      style: 'small',
-      margin: [0, 2, 0, 0],
     })),
   ]);
 }

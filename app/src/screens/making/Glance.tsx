@@ -51,7 +51,9 @@ export function Glance({ progress, title }: { progress: Progress; title: string 
         text={told ? told.text : 'All done. Every row, seam and end is finished.'}
       />
       {told?.note ? <LinkedWords as="strong" tone="thread" text={told.note} /> : null}
-      {next?.check && isByHand(next) ? <Check word="Before you do" check={next.check} /> : null}
+      {next?.check && isByHand(next) ? (
+        <Check word={next.check.before ? 'Before you do' : 'When it is done'} check={next.check} />
+      ) : null}
     </>
   );
 }

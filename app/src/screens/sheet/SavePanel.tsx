@@ -40,10 +40,12 @@ function SaveLine({ kind }: { kind: OutKind }) {
   const stopping = useRef<AbortController>(undefined);
   const save = () => {
     if ('text' in kind) {
-      return void Promise.resolve(kind.text()).then((text) => {
+      const keep = (text: string) => {
         saveText(text, kind.file, `${kind.type};charset=utf-8`);
         setState('saved');
-      });
+      };
+      const text = kind.text();
+      return typeof text === 'string' ? keep(text) : void text.then(keep);
     }
     setState('busy');
     stopping.current = new AbortController();

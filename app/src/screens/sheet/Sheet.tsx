@@ -1,9 +1,11 @@
 import {
   checkText,
+  checkWord,
   patternText,
   writtenPattern,
   type Plan,
   type Worked,
+  type WrittenCheck,
   type WrittenPattern,
   type WrittenSection,
 } from '@keep-snug/core';
@@ -241,32 +243,36 @@ function Part({ name, children }: { name: string; children: ReactNode }) {
   );
 }
 
-/** The lines of a section, then its checks, so that the rows stay readable. */
-function Section({ name, lines, checks }: WrittenSection) {
+/** The lines of a section, each with its checks in small beside it, so that the rows stay readable. */
+function Section({ name, lines }: WrittenSection) {
   return (
     <Part name={name}>
       {lines.map((line) => (
         <Line key={line.id} {...line} />
       ))}
-      {checks.map((check) => (
-        <LinkedWords
-          key={`${check.at} ${check.look}`}
-          as="small"
-          tone="faint"
-          text={`Check${check.at ? ` (${check.at})` : ''}: ${checkText(check)}`}
-        />
-      ))}
     </Part>
   );
 }
 
-function Line({ label, text, count, note, measures }: WrittenSection['lines'][number]) {
+function Checks({ checks, before = false }: { checks: readonly WrittenCheck[]; before?: boolean }) {
+  return checks.map((check) => (
+    <LinkedWords
+      key={`${check.at} ${check.look}`}
+      as="small"
+      tone="faint"
+      text={`${checkWord(check, before)}: ${checkText(check)}`}
+    />
+  ));
+}
+
+function Line({ label, text, count, note, measures, before, after }: WrittenSection['lines'][number]) {
   const colours = useColours();
   return (
     <View
       {...{ dataSet: { print: 'whole' } }}
       style={{ borderBottomWidth: 1, borderColor: colours.line, paddingBottom: 6, gap: 2 }}
     >
+      <Checks checks={before} before />
       {label ? <Words as="smallStrong">{label}</Words> : null}
       <LinkedWords text={count === null ? text : `${text} (${count})`} />
       {note ? <LinkedWords as="strong" tone="thread" text={note} /> : null}
@@ -275,6 +281,7 @@ function Line({ label, text, count, note, measures }: WrittenSection['lines'][nu
           {measures}
         </Words>
       ) : null}
+      <Checks checks={after} />
     </View>
   );
 }

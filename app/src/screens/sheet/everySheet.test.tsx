@@ -34,7 +34,10 @@ describe.each(PLANS)('the sheet of %s', (_, plan) => {
     const text = shown();
     const pattern = writtenPattern(plan, worked, { ...READING, voice });
     for (const line of pattern.sections.flatMap(({ lines }) => lines)) expect(text).toContain(line.text);
-    for (const { look } of pattern.sections.flatMap(({ checks }) => checks)) expect(text).toContain(look);
+    for (const { look } of pattern.sections.flatMap(({ lines }) =>
+      lines.flatMap(({ before, after }) => [...before, ...after]),
+    ))
+      expect(text).toContain(look);
     for (const { name, size } of worked.supplies.notions) if (name !== 'hook') expect(text).toContain(size ?? name);
     for (const caution of worked.cautions) expect(text).toContain(caution.text);
     expect(text).not.toMatch(/NaN|Infinity|undefined|\[object/);

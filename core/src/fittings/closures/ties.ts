@@ -63,6 +63,7 @@ function place({ built, fabric, thing, options }: FittingContext): Placed {
         check: {
           look: 'Before you cut the tie: round the filled piece, does it leave a bow?',
           repair: 'Add chains until it does.',
+          before: true,
         },
         minutes: 6,
       },

@@ -34,7 +34,7 @@ function slipsOf({ fabric, bands }: Piece): number {
  * yarn is cut (handbook 4.4).
  */
 export function tubeEnd(piece: Piece, look: string): WorkStep[] {
-  const check = { look, repair: 'Work or pull out a round before you cut.' };
+  const check = { look, repair: 'Work or pull out a round before you cut.', before: true } as const;
   const last = piece.courses.at(-1)!;
   const [off] = pieceEnd(piece) as [WorkStep];
   if (!isSpiral(last)) return [{ ...off, check }];
