@@ -120,6 +120,8 @@ test(
     await shown('Back');
     await page.getByRole('tab', { name: 'Back' }).focus();
     await page.keyboard.press('ArrowRight');
+    await shown('Side');
+    await page.keyboard.press('ArrowRight');
     await shown('Open');
   },
 );

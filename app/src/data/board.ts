@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 
 /** Sides of a finished piece, as it is turned and then opened. */
-export const SEEN_SIDES = ['front', 'back', 'open'] as const;
+export const SEEN_SIDES = ['front', 'back', 'side', 'open'] as const;
 
 export type SeenSide = (typeof SEEN_SIDES)[number];
 

@@ -76,7 +76,7 @@ export function patternPdf(kept: Plan, plan: Plan, worked: Worked, reading: Read
 function portraits(plan: Plan, worked: Worked, hand: OnPaper['hand']): Content {
   const { sides, paint } = portraitOf(plan, worked, hand);
   const half = (WIDE - 16) / 2;
-  const shown = sides.filter(({ id }) => id !== 'back');
+  const shown = sides.filter(({ id }) => id === 'front' || id === 'open');
   return {
     columnGap: 16,
     margin: [0, 0, 0, 8],

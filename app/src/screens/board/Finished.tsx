@@ -11,7 +11,7 @@ interface Props {
   height: number;
 }
 
-const NAMES = { front: 'Front', back: 'Back', open: 'Open' } as const;
+const NAMES = { front: 'Front', back: 'Back', side: 'Side', open: 'Open' } as const;
 const SIDES = SEEN_SIDES.map((id) => ({ id, name: NAMES[id] }));
 
 /** The piece as it will lie there: turned over and opened by a press, or by its names. */
@@ -36,5 +36,5 @@ const NAMES_HIGH = 52;
 
 const STYLES = StyleSheet.create({
   picture: { width: '100%', minHeight: 0 },
-  names: { alignSelf: 'center', width: '100%', maxWidth: 240 },
+  names: { alignSelf: 'center', width: '100%', maxWidth: 280 },
 });

@@ -1,6 +1,6 @@
 import { stitchPattern, type PickedPlan, type Plan, type Worked } from '@keep-snug/core';
 import { memo, useMemo } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { Drawing, DrawingPlace, Drawn, type Frame, type Work } from '@/drawing/Drawing';
 import { Action } from '@/ui/actions/Action';
 import { Tabs } from '@/ui/layout/Tabs';
@@ -110,20 +110,31 @@ export function AllViews({ id, edit, plan, worked }: AllProps) {
         </>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <View style={{ flex: 1, minWidth: 200 }}>
+        <View style={STYLES.finished}>
           <Words as="smallStrong">{FINISHED.name}</Words>
           <Finished plan={plan} worked={worked} height={restHeight} />
         </View>
-        {rest.map((view) => (
-          <View key={view.id} style={{ flex: 1 }}>
-            <Words as="smallStrong">{view.name}</Words>
-            <Drawing view={view} height={restHeight} work={work} />
-          </View>
-        ))}
+        <View style={STYLES.rest}>
+          {rest.map((view) => (
+            <View key={view.id} style={STYLES.one}>
+              <Words as="smallStrong">{view.name}</Words>
+              <Drawing view={view} height={rest.length > BESIDE ? restHeight / 2 - 12 : restHeight} work={work} />
+            </View>
+          ))}
+        </View>
       </View>
     </ScrollView>
   );
 }
+
+/** So many views stand in one row beside the finished piece. */
+const BESIDE = 2;
+
+const STYLES = StyleSheet.create({
+  finished: { flex: 1, minWidth: 248 },
+  rest: { flex: 1, flexDirection: 'row', flexWrap: 'wrap', columnGap: 8, rowGap: 4 },
+  one: { flexGrow: 1, flexBasis: 110 },
+});
 
 /** The place stays as it is while a hand draws: only what is drawn in it is made anew. */
 function FirstView({ id, edit, height }: Props & { height: number }) {

@@ -30,5 +30,5 @@ it('F shows the next view, or wide, where all are seen, the piece from its next 
   expect(useBoard.getState()).toMatchObject({ view: 'flat', side: 'front' });
   held(true).f!();
   held(true).f!();
-  expect(useBoard.getState()).toMatchObject({ view: 'flat', side: 'open' });
+  expect(useBoard.getState()).toMatchObject({ view: 'flat', side: 'side' });
 });

@@ -1,8 +1,8 @@
-import { capital, sectionWord, toldStep, type Step } from '@keep-snug/core';
+import { capital, sectionWord, toldStep, type Plan, type Step } from '@keep-snug/core';
 import { useId } from 'react';
 import { View } from 'react-native';
 import { useSettings } from '@/data/settings';
-import { MiniPiece } from '@/drawing/MiniPiece';
+import { Portrait } from '@/drawing/portrait/Portrait';
 import { courseWord, type Progress } from '@/reading/useProgress';
 import { useReader } from '@/reading/useWorked';
 import { FAMILY } from '@/theme/type';
@@ -17,8 +17,8 @@ const NUMBER = { wide: { fontSize: 128, lineHeight: 132 }, narrow: { fontSize: 1
 const COUNTED = { wide: { fontSize: 64, lineHeight: 70 }, narrow: { fontSize: 40, lineHeight: 46 } };
 
 /** What half a second's look must tell: which row, how many, what to do. */
-export function Glance({ progress, title }: { progress: Progress; title: string }) {
-  const { next, piece, rowsDone } = progress;
+export function Glance({ plan, progress, title }: { plan: Plan; progress: Progress; title: string }) {
+  const { next } = progress;
   const wide = useWide();
   const { terms, habits } = useReader();
   const voice = useSettings((state) => state.voice);
@@ -36,7 +36,7 @@ export function Glance({ progress, title }: { progress: Progress; title: string 
         </View>
         {wide ? null : (
           <View style={{ flexShrink: 0 }}>
-            <MiniPiece piece={piece} rowsDone={rowsDone} width={96} height={26} />
+            <Portrait plan={plan} worked={progress.worked} made={progress.rowsMade} width={56} height={56} />
           </View>
         )}
       </View>

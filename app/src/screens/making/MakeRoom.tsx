@@ -155,7 +155,7 @@ export function MakeRoom({ id, held }: Props) {
               >
                 {told}
                 <PartTabs progress={progress} onChoose={setPart} />
-                <Glance progress={progress} title={held.body.title} />
+                <Glance plan={held.body.plan} progress={progress} title={held.body.title} />
                 <CountingLines id={id} make={held.body} progress={progress} />
                 <PaceLine {...progress} />
                 {practised ? null : (

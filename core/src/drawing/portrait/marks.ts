@@ -1,4 +1,5 @@
-import type { RibbonPart, Part, ThingPart } from '../parts';
+import { cutStretches } from '../drawn/cutStretches';
+import type { CutPart, RibbonPart, Part, ThingPart } from '../parts';
 import { loopOf } from './loop';
 import { ink, mm, roundedBox, type InkNode } from './ink';
 import { beads } from './cloth';
@@ -58,7 +59,7 @@ export const MARKS: { [Type in Exclude<Part['type'], 'cloth'>]: Painter<Type> } 
     });
   },
   ribbon: (part, paint) => ribbonInYarn(part, paint),
-  cut: () => [],
+  cut: (part, paint) => edgeOn(part, paint),
   fold: () => [],
   tail: () => [],
   words: () => [],
@@ -80,6 +81,46 @@ function ribbonInYarn({ way, wide, ...part }: RibbonPart, paint: Paint): InkNode
     line(tones.body, wide * 0.8, { strokeDasharray: `${mm(0.66 * row)} ${mm(0.34 * row)}` }),
     line(tones.light, wide * 0.4, { strokeDasharray: `${mm(0.28 * row)} ${mm(0.72 * row)}`, opacity: 0.45 }),
   ];
+}
+
+/** What lies between front and back at the side: the same fabric, as wide as its stitches are. */
+function sideCloth(part: CutPart, paint: Paint): InkNode {
+  const { points, role } = part;
+  const { stitch, pattern, stitchMm, tileOf } = paint.weave;
+  const tile = tileOf(stitch, pattern, role);
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  const [left, low] = [Math.min(...xs), Math.max(...ys)];
+  const [wide, high] = [(Math.max(...xs) - left) / stitchMm, (low - Math.min(...ys)) / stitchMm];
+  const transform = `translate(${mm(left)} ${mm(low)}) scale(${mm(stitchMm)})`;
+  return ink('rect', {
+    transform,
+    y: -mm(high),
+    width: mm(wide),
+    height: mm(high),
+    fill: paint.tile(tile, paint.hexOf(part)),
+  });
+}
+
+/** Fabric seen on its edge: a bead a row, as thick as it is; what it closes in is seen as its side. */
+function edgeOn(part: CutPart, paint: Paint): InkNode[] {
+  const path = (points: CutPart['points']) => `M${points.map(([x, y]) => `${mm(x)} ${mm(y)}`).join('L')}`;
+  const closes = part.role === 'front' || part.role === 'wall';
+  const d = path(part.points);
+  const side = closes
+    ? [
+        ink('path', { d: `${d}Z`, fill: paint.tonesOf(part).shaded }),
+        paint.within(`${d}Z`, [sideCloth(part, paint)]),
+        ink('path', { d: `${d}Z`, fill: paint.shade('across') }),
+      ]
+    : [];
+  const row = 0.85 * paint.weave.stitchMm;
+  const wide = part.thickness;
+  const edges = cutStretches(part).flatMap(({ points, hex = paint.hexOf(part) }): InkNode[] => {
+    const stretch = path(points);
+    const under = { fill: 'none', stroke: paint.tonesOf({ hex }).deep, strokeWidth: mm(wide), strokeLinejoin: 'round' };
+    return [ink('path', { d: stretch, ...under }), ...beads(stretch, row, 0.92 * wide, hex, paint)];
+  });
+  return [...side, ...edges];
 }
 
 function slotSeen(d: string, w: number, deep: string): InkNode[] {

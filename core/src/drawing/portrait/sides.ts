@@ -1,7 +1,7 @@
 import type { Cloth, Part, View } from '../parts';
 
 /** From where a finished piece is seen. */
-export type SideId = 'front' | 'back' | 'open';
+export type SideId = 'front' | 'back' | 'side' | 'open';
 
 export interface SideCloth extends Cloth {
   /** Which of its ends is an edge that is seen, and no fold. */
@@ -41,16 +41,17 @@ export function sidesOf(views: readonly View[]): Side[] {
   if (!folded) return [];
   const seen = { ...folded, parts: folded.parts.map((part) => withRounds(part, flat)) };
   const hasFlap = seen.parts.some((part) => isCloth(part) && part.role === 'flap');
-  const front = side('front', 'Front', closedParts(seen), folded.text, hasFlap);
+  const front = seenFrom('front', 'Front', closedParts(seen), folded.text, hasFlap);
   const opened = openedParts(seen, flat);
   return [
     front,
-    side('back', 'Back', backParts(seen, flat), folded.text, hasFlap),
-    ...(opened ? [side('open', 'Open', opened, folded.text, hasFlap)] : []),
+    seenFrom('back', 'Back', backParts(seen, flat), folded.text, hasFlap),
+    ...edgeways(views),
+    ...(opened ? [seenFrom('open', 'Open', opened, folded.text, hasFlap)] : []),
   ];
 }
 
-function side(id: SideId, name: string, parts: readonly SidePart[], text: string, hasFlap: boolean): Side {
+function seenFrom(id: SideId, name: string, parts: readonly SidePart[], text: string, hasFlap: boolean): Side {
   return { id, name, parts: rimmed(parts, id, hasFlap), box: boxOf(parts), text: `${name}. ${text}` };
 }
 
@@ -61,6 +62,15 @@ function rimmed(parts: readonly SidePart[], id: SideId, hasFlap: boolean): SideP
     if (part.role === 'flap') return { ...part, rim: 'low' };
     return hasFlap && id !== 'open' ? part : { ...part, rim: 'top' };
   });
+}
+
+/** From its side: the fabric on its edge, as it lies round the thing. */
+function edgeways(views: readonly View[]): Side[] {
+  const cut = views.find(({ id }) => id === 'cut');
+  if (!cut) return [];
+  const things = cut.parts.filter(({ type }) => type === 'thing');
+  const fabric = cut.parts.filter(({ type }) => type === 'cut');
+  return [seenFrom('side', 'Side', [...things, ...fabric], cut.text, false)];
 }
 
 /** A rectangle of rounds that is drawn without them has those of the piece it shows. */
@@ -265,6 +275,11 @@ function cornersOf(part: SidePart): (readonly [number, number])[] {
         [part.x - part.diameter / 2, part.y - part.diameter / 2],
         [part.x + part.diameter / 2, part.y + part.diameter / 2],
       ];
+    case 'cut':
+      return part.points.flatMap(([x, y]) => [
+        [x - part.thickness / 2, y - part.thickness / 2] as const,
+        [x + part.thickness / 2, y + part.thickness / 2] as const,
+      ]);
     case 'line':
       return part.kind === 'cord'
         ? [
