@@ -131,6 +131,18 @@ describe('portraits of all shapes', () => {
         if (worked instanceof PlanProblem) return;
         for (const hand of ['right', 'left'] as const)
           for (const svg of written(plan, worked, hand)) expect(svg).not.toMatch(/NaN|Infinity|undefined/);
+        const front = portraitOf(plan, worked, 'right').sides[0]!;
+        const folded = worked.views.find(({ id }) => id === 'folded') ?? worked.views[0]!;
+        // what is fastened to it sits where its figures say, on whatever it is
+        for (const type of ['button', 'loop', 'dots', 'line'] as const)
+          expect(seen(front, type)).toEqual(folded.parts.filter((part) => part.type === type));
+        for (const part of front.parts) {
+          if (part.type !== 'cloth' || part.rows.stacked === 'out' || part.rows.rounds) continue;
+          const bands = bandsSeen(part, weaveOf(plan));
+          expect(bands.reduce((sum, { rows }) => sum + rows, 0)).toBe(
+            part.rows.bands?.reduce((sum, { rows }) => sum + rows, 0) ?? part.rows.count,
+          );
+        }
       }),
       { numRuns: 40 },
     );
