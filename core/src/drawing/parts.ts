@@ -36,8 +36,8 @@ export interface RibbonPart extends Hue {
   type: 'ribbon';
   way: readonly (readonly [number, number])[];
   wide: number;
-  /** Where it lies: on the front, on the back, or behind all of it. */
-  on: 'front' | 'back' | 'behind';
+  /** Where it lies: on the front, on the back, along an edge that both show, or behind all of it. */
+  on: 'front' | 'back' | 'edge' | 'behind';
   label: string;
 }
 

@@ -9,6 +9,9 @@ import { rope } from './rope';
 /** How wide a cord of chain is, in widths of a stitch (ours). */
 const CORD = 0.75;
 
+/** Narrower than this a strip is no fabric, in widths of a stitch (ours, by eye). */
+const CHAIN_WIDE = 1.1;
+
 const SHADOW = '#14191B';
 
 /** What lies on the fabric, each as it is made. */
@@ -70,6 +73,14 @@ export const MARKS: { [Type in Exclude<Part['type'], 'cloth'>]: Painter<Type> } 
 function ribbonInYarn({ way, wide, ...part }: RibbonPart, paint: Paint): InkNode[] {
   const [first, ...rest] = way.map(([x, y]) => `${mm(x)} ${mm(y)}`);
   const d = `M${first}C${rest.join(' ')}`;
+  // one stitch wide it is seen stitch by stitch
+  if (wide < CHAIN_WIDE * paint.weave.stitchMm) {
+    const under = { fill: 'none', stroke: paint.tonesOf(part).deep, strokeWidth: mm(0.6 * wide) };
+    return [
+      ink('path', { d, ...under }),
+      ...beads(d, 0.95 * paint.weave.stitchMm, 0.92 * wide, paint.hexOf(part), paint),
+    ];
+  }
   const tones = paint.tonesOf(part);
   const row = 0.85 * paint.weave.stitchMm;
   const line = (stroke: string, width: number, more: Record<string, string | number> = {}) =>

@@ -141,7 +141,10 @@ function backParts(folded: View, flat: View | undefined): Part[] {
   const hangs = folded.parts.filter((part) => part.type === 'loop' && beyond(part, outer));
   const borders = folded.parts.filter(({ type }) => type === 'border');
   const ribbons = folded.parts.filter((part) => part.type === 'ribbon');
-  const [over, under] = [ribbons.filter(({ on }) => on === 'back'), ribbons.filter(({ on }) => on === 'behind')];
+  const [over, under] = [
+    ribbons.filter(({ on }) => on === 'back' || on === 'edge'),
+    ribbons.filter(({ on }) => on === 'behind'),
+  ];
   return [...under, back, ...borders, ...over, ...hangs];
 }
 

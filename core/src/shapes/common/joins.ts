@@ -1,4 +1,5 @@
 import type { Piece, WorkStep } from '../definition';
+import type { RibbonPart } from '../../drawing/parts';
 import { nth, type Seam, type Work } from '../../piece';
 import { formatNumber, plural, type ChoiceField } from '../../base/units';
 
@@ -47,6 +48,27 @@ export function joinOf(id: unknown): Join {
 /** The stitch of a join that is crocheted; undefined for one that is sewn. */
 export function crocheted({ id }: Join): 'single' | 'slip' | 'reverse' | undefined {
   return id === 'whip' || id === 'mattress' ? undefined : id;
+}
+
+/** How wide the ridge of a crocheted join stands out, in widths of a stitch (ours, by eye). */
+const RIDGE: Readonly<Record<'single' | 'slip' | 'reverse', number>> = { single: 0.8, slip: 0.5, reverse: 0.95 };
+
+/** The ridges of both joined sides of a closed piece, as they are seen; nothing of a side that is sewn. */
+export function ridges(
+  join: Join,
+  stitchMm: number,
+  { x, y, w, h }: { x: number; y: number; w: number; h: number },
+): RibbonPart[] {
+  const stitch = crocheted(join);
+  if (!stitch) return [];
+  const wide = RIDGE[stitch] * stitchMm;
+  return [x - 0.2 * wide, x + w + 0.2 * wide].map((edge): RibbonPart => ({
+    type: 'ribbon',
+    way: [0, 1 / 3, 2 / 3, 1].map((share) => [edge, y + h - share * h] as const),
+    wide,
+    on: 'edge',
+    label: 'join',
+  }));
 }
 
 /** What hangs at both ends of a seam, mm, and the longest yarn that is sewn with at once (prior, handbook 14). */

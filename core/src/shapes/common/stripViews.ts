@@ -5,6 +5,7 @@ import type { Border, Piece, Section } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber, plural } from '../../base/units';
 import { cutPouch } from './cutPouch';
+import { ridges, type Join } from './joins';
 import { cutAlong, cutRows } from '../../drawing/cutRows';
 import { borderPart, folds, panel, roleOf, standing, uprightFrom, within } from '../../drawing/draw';
 import type { Cloth, CutRow, Dimension, Drive, Part, RowLines, View } from '../../drawing/parts';
@@ -18,6 +19,8 @@ interface DrawnStrip {
   fabric: WorkedFabric;
   /** What its sections are counted in: rows that follow each other along it, or the stitches of rows as long as it is. */
   counts: 'rows' | 'stitches';
+  /** How its sides are closed. */
+  join: Join;
   /** Its edging and how deep that is, mm. */
   edging?: { border: Border; deep: number };
   /** Whether its pocket is lower than its back on purpose, so that the back is seen above it. */
@@ -157,7 +160,7 @@ function heightsOf({ piece, thing, fabric }: DrawnStrip): { top: number; front: 
 const SHOWS_MM = 2;
 
 function foldedView(strip: DrawnStrip): View {
-  const { piece, thing } = strip;
+  const { piece, thing, fabric, join } = strip;
   const { wide, across } = sizesOf(strip);
   const [front, back, , flap] = piece.sections;
   const { top, front: frontUp, flap: down } = heightsOf(strip);
@@ -190,6 +193,12 @@ function foldedView(strip: DrawnStrip): View {
     ...(flap && down !== undefined ? [part(flap, 0, down)] : []),
     uprightFrom(0, down ?? top),
     ...standing(thing, 0, wide, top),
+    ...ridges(join, fabric.stitchWidth.value, {
+      x: 0,
+      y: Math.max(0, top - frontUp),
+      w: wide,
+      h: Math.min(top, frontUp),
+    }),
     width,
   ];
   return {

@@ -214,6 +214,7 @@ function views(context: ShapeContext, piece: Piece): View[] {
     thing,
     fabric,
     counts: 'rows',
+    join: joinOf(given.join),
     shallow: given.pocketMm !== undefined,
     ...(edging > 0
       ? {

@@ -104,7 +104,7 @@ function build(context: ShapeContext): Built {
     ...(flap ? { flap } : {}),
     ...assembly(context, piece),
     advice: pickAdvice(choice, { repeat: 1, edge: 0 }),
-    views: stripViews({ piece, thing, fabric, counts: 'stitches' }),
+    views: stripViews({ piece, thing, fabric, counts: 'stitches', join: joinOf(context.options.join) }),
   };
 }
 
