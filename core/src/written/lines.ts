@@ -63,6 +63,15 @@ function runsOfSteps(steps: readonly Step[]): Run[] {
   return runs;
 }
 
+/** What is no longer than so many letters is told as soon as where it stands (ours). */
+const WORTH_REPEATING = 60;
+
+const NOT_TURNED = ' Do not turn.';
+
+/** The same row where it is turned after it. */
+const turned = (body: string, voice: Voice): string =>
+  voice === 'full' ? `${body} Turn.` : body.replace(/\.$/, ', turn.');
+
 /** Rows of a run that are read again and again are told once, and repeated by number from then on. */
 const REPEATED_FROM = 2;
 
@@ -85,11 +94,18 @@ export function linesOf(
     const body = text.slice(first.lead.length);
     const known = first.row === null ? undefined : before.get(body);
     const isRun = first.row !== null && last.row! - first.row >= REPEATED_FROM - 1;
+    const toldBy = (row: number | undefined, repeated: boolean) =>
+      row !== undefined && repeated ? first.lead + repeats(first, row, voice) : undefined;
+    // the last row of a piece is one of those before it that is not turned
+    const lastOf = (one: string) => {
+      const row = first.row === null || one.length < WORTH_REPEATING ? undefined : before.get(turned(one, voice));
+      return row === undefined ? undefined : first.lead + repeats(first, row, voice) + NOT_TURNED;
+    };
     if (first.row !== null && known === undefined) before.set(body, first.row);
     return {
       id: first.id,
       label: labelOf(first, last, voice),
-      text: known !== undefined && isRun ? first.lead + repeats(first, known, voice) : text,
+      text: toldBy(known, isRun) ?? lastOf(body) ?? text,
       count,
       note: note === null || first.row === last.row ? note : ofLast(note, last.row!),
       measures: isRun && last.row! - first.row! >= MEASURED_FROM - 1 ? measured(last, reads) : null,

@@ -78,8 +78,9 @@ function workedFromPrint(worked: Worked, pattern: WrittenPattern): number {
     if (step.makes) there = placesOf(step.makes.count, step.makes.kind);
     if (step.makes || !span || !step.work) continue;
     const body = text.slice(step.lead.length);
-    const again = /^Rep (?:Row|Rnd) (\d+)\.$/.exec(body);
-    const printed = again ? told.get(`${step.piece} ${again[1]!}`)! : body;
+    const again = /^Rep (?:Row|Rnd) (\d+)\.( Do not turn\.)?$/.exec(body);
+    const repeated = again && told.get(`${step.piece} ${again[1]!}`)!;
+    const printed = repeated ? (again[2] ? repeated.replace(', turn.', '.') : repeated) : body;
     told.set(`${step.piece} ${span.from}`, printed);
     const at = worked.steps.indexOf(step);
     for (const row of worked.steps.slice(at, at + span.to - span.from + 1)) {
@@ -105,6 +106,16 @@ it('works out to the counts it claims when it is read off the page, row by row',
     { numRuns: 150 },
   );
   expect(rows).toBeGreaterThan(500);
+});
+
+it('the last row of a piece, not turned, is told by the number of those before it', () => {
+  const pliers = PLANS.map(([, plan]) => plan).find(({ fabric }) => fabric.stitch === 'wrapped-half-double')!;
+  for (const voice of ['full', 'short'] as const) {
+    const lines = linesOf(written(pliers, reckon(pliers), voice));
+    const last = lines.filter(({ text }) => text.endsWith('2. Do not turn.'));
+    expect(last.length).toBeGreaterThan(2);
+    expect(last.every(({ rows }) => rows!.from === rows!.to)).toBe(true);
+  }
 });
 
 it('rows of a colour are one run, begun by its name, and repeated by number', () => {

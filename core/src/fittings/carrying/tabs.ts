@@ -13,6 +13,9 @@ import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitch
 const BEYOND_MM = 12;
 
 /** Two tabs from the back's upper edge over a bar, each buttoned to itself (handbook 6, tabs over a bar). */
+/** A button’s edge lies so far below the row the tab is sewn to (ours). */
+const BELOW_MM = 3;
+
 function place({ built, fabric, options, path, carrier, schools }: FittingContext): Placed {
   const fault = barFault(carrier);
   if (fault) refuse(carrier ? fault.path : `${path}.kind`, `Tabs go over something, under Thing. ${fault.message}`);
@@ -63,7 +66,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
             what: piece.id,
             mm: 18 * piece.width.value,
             tails: [1, 2].map((one) => tailOf(nth(piece.id, one), 'start')),
-            says: `sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {mm:${button.value}} button just below each tab, through one layer only.`,
+            says: `sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {typed:${formatNumber(button.value)}} button under each tab, its middle {mm:${formatNumber(button.value / 2 + BELOW_MM)}} below that edge, through one layer only.`,
           },
         ],
         check: {
@@ -102,7 +105,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
     areas: [x, face.width - x].map((at) => ({
       face: 'back' as const,
       x: [at - width.value / 2, at + width.value / 2] as const,
-      y: [0, button.value + 6] as const,
+      y: [0, button.value + 2 * BELOW_MM] as const,
     })),
     notions: [{ name: 'button', size: typedToken(button.value), count: 2 }],
   };
