@@ -50,9 +50,9 @@ export function clothInYarn(part: SideCloth, paint: Paint): InkNode[] {
 }
 
 /** The cloth’s own outline as a path. */
-export function outlineOf({ form = 'rect', x, y, w, h, top }: Cloth, stitchMm: number): string {
+export function outlineOf({ form = 'rect', x, y, w, h, top, bordered }: SideCloth, stitchMm: number): string {
   if (form === 'disc' || form === 'oval') return roundedBox(x, y, w, h, Math.min(w, h) / 2);
-  if (form !== 'taper') return roundedBox(x, y, w, h, CORNER * stitchMm);
+  if (form !== 'taper') return roundedBox(x, y, w, h, bordered ? 0 : CORNER * stitchMm);
   const inset = (w - (top ?? w)) / 2;
   return `M${mm(x + inset)} ${mm(y)}H${mm(x + w - inset)}L${mm(x + w)} ${mm(y + h)}H${mm(x)}Z`;
 }

@@ -6,6 +6,8 @@ export type SideId = 'front' | 'back' | 'side' | 'open';
 export interface SideCloth extends Cloth {
   /** Which of its ends is an edge that is seen, and no fold. */
   rim?: 'top' | 'low';
+  /** A border lies all round it, up to its corners. */
+  bordered?: true;
 }
 
 export type SidePart = Exclude<Part, Cloth> | SideCloth;
@@ -57,7 +59,11 @@ function seenFrom(id: SideId, name: string, parts: readonly SidePart[], text: st
 
 /** The ends of a side: a flap ends below, laid up it ends above; a mouth is an edge unless the fabric is folded over it. */
 function rimmed(parts: readonly SidePart[], id: SideId, hasFlap: boolean): SidePart[] {
-  return parts.map((part): SidePart => {
+  const borders = parts.filter((part) => part.type === 'border');
+  const isBordered = ({ x, y, w, h }: Cloth) =>
+    borders.some((one) => [one.x - x, one.y - y, one.w - w, one.h - h].every((off) => Math.abs(off) < 1));
+  return parts.map((given): SidePart => {
+    const part: SidePart = isCloth(given) && isBordered(given) ? { ...given, bordered: true } : given;
     if (!isCloth(part) || part.rim || part.rows.stacked !== 'y') return part;
     if (part.role === 'flap') return { ...part, rim: 'low' };
     return hasFlap && id !== 'open' ? part : { ...part, rim: 'top' };

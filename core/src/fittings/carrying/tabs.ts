@@ -12,10 +12,10 @@ import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitch
 /** Beyond the buttonhole, mm (prior, ours). */
 const BEYOND_MM = 12;
 
-/** Two tabs from the back's upper edge over a bar, each buttoned to itself (handbook 6, tabs over a bar). */
 /** A button’s edge lies so far below the row the tab is sewn to (ours). */
 const BELOW_MM = 3;
 
+/** Two tabs from the back's upper edge over a bar, each buttoned to itself (handbook 6, tabs over a bar). */
 function place({ built, fabric, options, path, carrier, schools }: FittingContext): Placed {
   const fault = barFault(carrier);
   if (fault) refuse(carrier ? fault.path : `${path}.kind`, `Tabs go over something, under Thing. ${fault.message}`);
