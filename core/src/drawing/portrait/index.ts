@@ -1,4 +1,4 @@
-export * from './cloth';
+export * from './bands';
 export * from './sides';
 export * from './ink';
 export * from './paint';
@@ -7,3 +7,4 @@ export * from './strands';
 export * from './tile';
 export * from './tones';
 export * from './svg';
+export * from './types';

@@ -30,3 +30,6 @@ export function roundedBox(x: number, y: number, w: number, h: number, r: number
     `h${mm(2 * c - w)}${turn(-c, -c)}v${mm(2 * c - h)}${turn(c, -c)}Z`
   );
 }
+
+/** A number as a picture writes it, to a thousandth of its unit. */
+export const fine = (value: number): number => Math.round(value * 1000) / 1000;

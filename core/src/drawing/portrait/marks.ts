@@ -2,7 +2,7 @@ import { cutStretches } from '../drawn/cutStretches';
 import type { CutPart, RibbonPart, Part, ThingPart } from '../parts';
 import { loopOf } from './loop';
 import { ink, mm, roundedBox, type InkNode } from './ink';
-import { beads } from './cloth';
+import { beads } from './edges';
 import type { Paint, Painter } from './paint';
 import { rope } from './rope';
 

@@ -1,5 +1,6 @@
-import { clothAhead, clothInYarn, outlineOf } from './cloth';
-import type { Side, SidePart } from './sides';
+import { clothAhead, clothInYarn } from './cloth';
+import { outlineOf } from './outline';
+import type { Side, SidePart } from './types';
 import { ink, mm, type InkNode } from './ink';
 import { MARKS } from './marks';
 import { Paint, type Weave } from './paint';

@@ -1,0 +1,26 @@
+import type { Cloth, Part } from '../parts';
+
+/** From where a finished piece is seen. */
+export type SideId = 'front' | 'back' | 'side' | 'open';
+
+export interface SideCloth extends Cloth {
+  /** Which of its ends is an edge that is seen, and no fold. */
+  rim?: 'top' | 'low';
+  /** A border lies all round it, up to its corners. */
+  bordered?: true;
+}
+
+export type SidePart = Exclude<Part, Cloth> | SideCloth;
+
+export interface Side {
+  id: SideId;
+  name: string;
+  /** What is seen, in its own mm; parts in the order they lie over each other. */
+  parts: readonly SidePart[];
+  /** All that is seen, mm. */
+  box: { x: number; y: number; width: number; height: number };
+  text: string;
+}
+
+/** Whether a part is fabric. */
+export const isCloth = (part: SidePart): part is SideCloth => part.type === 'cloth';
