@@ -23,7 +23,7 @@ export function backParts(folded: View, flat: View | undefined): Part[] {
     h: whole.low - whole.y,
   };
   const hangs = folded.parts.filter((part) => part.type === 'loop' && beyond(part, outer));
-  const borders = folded.parts.filter(({ type }) => type === 'border');
+  const borders = folded.parts.filter((part) => part.type === 'border' && part.h > 0.8 * back.h);
   const ribbons = folded.parts.filter((part) => part.type === 'ribbon');
   const [over, under] = [
     ribbons.filter(({ on }) => on === 'back' || on === 'edge'),

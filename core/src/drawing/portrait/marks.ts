@@ -2,9 +2,11 @@ import { cutStretches } from '../drawn/cutStretches';
 import type { CutPart, RibbonPart, Part, ThingPart } from '../parts';
 import { loopOf } from './loop';
 import { ink, mm, roundedBox, type InkNode } from './ink';
+import { clothInYarn } from './cloth';
 import { beads } from './edges';
 import type { Paint, Painter } from './paint';
 import { rope } from './rope';
+import type { SideCloth } from './types';
 
 /** How wide a cord of chain is, in widths of a stitch (ours). */
 const CORD = 0.75;
@@ -69,6 +71,31 @@ export const MARKS: { [Type in Exclude<Part['type'], 'cloth'>]: Painter<Type> } 
   dimension: () => [],
 };
 
+/** A strip that lies straight is fabric like any other: as many stitches and rows as it is wide and long. */
+function upright({ way, wide, hex }: Pick<RibbonPart, 'way' | 'wide' | 'hex'>, { weave }: Paint): SideCloth {
+  const ys = way.map(([, y]) => y);
+  const [y, low] = [Math.min(...ys), Math.max(...ys)];
+  const h = Math.max(0.1, low - y);
+  const rows = {
+    count: Math.max(1, Math.round(h / (0.88 * weave.stitchMm))),
+    stacked: 'y' as const,
+    stitches: Math.max(1, Math.round(wide / weave.stitchMm)),
+  };
+  return {
+    type: 'cloth',
+    role: 'pocket',
+    x: way[0]![0] - wide / 2,
+    y,
+    w: wide,
+    h,
+    rows,
+    label: '',
+    sub: '',
+    rim: 'top',
+    ...(hex ? { hex } : {}),
+  };
+}
+
 /** A strip of rows along its way: a ridge a row, darker at its edges. */
 function ribbonInYarn({ way, wide, ...part }: RibbonPart, paint: Paint): InkNode[] {
   const [first, ...rest] = way.map(([x, y]) => `${mm(x)} ${mm(y)}`);
@@ -81,6 +108,8 @@ function ribbonInYarn({ way, wide, ...part }: RibbonPart, paint: Paint): InkNode
       ...beads(d, 0.95 * paint.weave.stitchMm, 0.92 * wide, paint.hexOf(part), paint),
     ];
   }
+  if (way.every(([x]) => Math.abs(x - way[0]![0]) < 0.01))
+    return clothInYarn(upright({ way, wide, ...part }, paint), paint);
   const tones = paint.tonesOf(part);
   const row = 0.85 * paint.weave.stitchMm;
   const line = (stroke: string, width: number, more: Record<string, string | number> = {}) =>

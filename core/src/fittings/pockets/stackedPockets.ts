@@ -1,4 +1,5 @@
 import { chosen, derive } from '../../base/figure';
+import type { Part } from '../../drawing/parts';
 import { nth, tailOf } from '../../piece';
 import { formatNumber, listed, mmToken, mostToken, plural, typedToken } from '../../base/units';
 import type { WorkStep } from '../../shapes';
@@ -67,7 +68,15 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
     pieces: [piece],
     steps: [step],
     parts: {
-      folded: tops.flatMap((top) => [
+      // the lower lies over the higher
+      folded: [...tops].reverse().flatMap((top): Part[] => [
+        {
+          type: 'ribbon',
+          way: [1, 2 / 3, 1 / 3, 0].map((share) => [face.x + face.width / 2, face.y + top + share * high] as const),
+          wide: face.width - margin.value,
+          on: 'front',
+          label: 'small pocket',
+        },
         {
           type: 'line',
           kind: 'slot',
@@ -76,7 +85,7 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
           x2: face.x + face.width - margin.value / 2,
           y2: face.y + top,
           label: 'small pocket',
-        } as const,
+        },
       ]),
     },
     advice: [],
