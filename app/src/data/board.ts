@@ -5,9 +5,9 @@ export const SEEN_SIDES = ['front', 'back', 'side', 'open'] as const;
 
 export type SeenSide = (typeof SEEN_SIDES)[number];
 
-/** What comes after a side when the piece is turned once more, or before it when it is turned back. */
-export const nextSide = (side: SeenSide, by: 1 | -1 = 1): SeenSide =>
-  SEEN_SIDES[(SEEN_SIDES.indexOf(side) + by + SEEN_SIDES.length) % SEEN_SIDES.length]!;
+/** What comes after a side when the piece is turned once more. */
+export const nextSide = (side: SeenSide): SeenSide =>
+  SEEN_SIDES[(SEEN_SIDES.indexOf(side) + 1) % SEEN_SIDES.length]!;
 
 interface Board {
   /** The stage that was opened in each plan; none, '', where all were closed. */

@@ -1,8 +1,7 @@
 import type { Plan, Worked } from '@keep-snug/core';
-import { StyleSheet, View, type ViewStyle } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { nextSide, SEEN_SIDES, useBoard } from '@/data/board';
 import { Portrait } from '@/drawing/portrait/Portrait';
-import { useSwipe } from '@/drawing/portrait/useSwipe';
 import { Press } from '@/ui/actions/Press';
 import { Tabs } from '@/ui/layout/Tabs';
 
@@ -15,20 +14,16 @@ interface Props {
 const NAMES = { front: 'Front', back: 'Back', side: 'Side', open: 'Open' } as const;
 const SIDES = SEEN_SIDES.map((id) => ({ id, name: NAMES[id] }));
 
-/** The piece as it will lie there: turned over and opened by a press, by a finger drawn across, or by its names. */
+/** The piece as it will lie there: turned over and opened by a press, or by its names. */
 export function Finished({ plan, worked, height }: Props) {
   const side = useBoard((state) => state.side);
   const turn = useBoard((state) => state.turn);
   const next = nextSide(side);
-  // drawn to the left, what lies to the right comes round
-  const swiped = useSwipe((towards) => turn(nextSide(side, towards === 1 ? -1 : 1)));
   return (
     <View style={{ height }}>
-      <View ref={swiped} style={STYLES.swiped}>
-        <Press label={`Show it from another side: ${NAMES[next]}`} onPress={() => turn(next)} style={STYLES.picture}>
-          <Portrait plan={plan} worked={worked} side={side} height={height - NAMES_HIGH} />
-        </Press>
-      </View>
+      <Press label={`Show it from another side: ${NAMES[next]}`} onPress={() => turn(next)} style={STYLES.picture}>
+        <Portrait plan={plan} worked={worked} side={side} height={height - NAMES_HIGH} />
+      </Press>
       <View style={STYLES.names}>
         <Tabs label="Side" options={SIDES} value={side} onChange={turn} />
       </View>
@@ -40,8 +35,6 @@ export function Finished({ plan, worked, height }: Props) {
 const NAMES_HIGH = 52;
 
 const STYLES = StyleSheet.create({
-  // up and down is the page's own
-  swiped: { touchAction: 'pan-y' } as ViewStyle,
   picture: { width: '100%', minHeight: 0 },
   names: { alignSelf: 'center', width: '100%', maxWidth: 280 },
 });
