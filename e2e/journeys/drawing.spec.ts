@@ -135,4 +135,32 @@ test('a yarn shows its colour wherever the piece is seen', async ({ page, server
   await page.getByRole('button', { name: /^More about this yarn/ }).click();
   await page.getByLabel('Colour', { exact: true }).fill('5e7f8e');
   await expect(yarn('#5e7f8e')).toBeAttached();
+
+  // from a photograph of two balls: what is pointed at, and the middle by the keys
+  const balls = await page.evaluate(() => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 200, height: 100 });
+    const paint = canvas.getContext('2d')!;
+    for (const [x, colour] of [
+      [0, '#aa3344'],
+      [100, '#3355aa'],
+    ] as const) {
+      paint.fillStyle = colour;
+      paint.fillRect(x, 0, 100, 100);
+    }
+    return canvas.toDataURL('image/png').split(',')[1]!;
+  });
+  const chosen = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Colour from a photo' }).click();
+  await (await chosen).setFiles({ name: 'balls.png', mimeType: 'image/png', buffer: Buffer.from(balls, 'base64') });
+  const photo = page.getByRole('button', { name: 'Point at the yarn in the photo' });
+  const { width, height } = (await photo.boundingBox())!;
+  const colour = page.getByLabel('Colour', { exact: true });
+  await photo.click({ position: { x: 0.25 * width, y: height / 2 } });
+  await expect(colour).toHaveValue('#aa3344');
+  await photo.click({ position: { x: 0.75 * width, y: height / 2 } });
+  await expect(colour).toHaveValue('#3355aa');
+  await expect(yarn('#3355aa')).toBeAttached();
+  await photo.focus();
+  await page.keyboard.press('Enter');
+  await expect(colour).toHaveValue(/^#(aa3344|3355aa)$/);
 });

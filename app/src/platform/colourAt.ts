@@ -5,7 +5,7 @@ export interface PointedPicture {
   uri: string;
   width: number;
   height: number;
-  /** The median colour about a point, shares of its width and height, as #rrggbb. */
+  /** The colour nearest to the median about a point, shares of its width and height, as #rrggbb: one that is there. */
   colourAt: (x: number, y: number) => string;
 }
 
@@ -32,7 +32,12 @@ export async function pointedPicture(file: Blob): Promise<PointedPicture> {
       const values = data.filter((_, index) => index % 4 === channel).sort();
       return values[Math.floor(values.length / 2)]!;
     };
-    return `#${[0, 1, 2].map((channel) => median(channel).toString(16).padStart(2, '0')).join('')}`;
+    const middle = [0, 1, 2].map(median);
+    const far = (pixel: number) =>
+      middle.reduce((sum, one, channel) => sum + Math.abs(one - data[4 * pixel + channel]!), 0);
+    let nearest = 0;
+    for (let pixel = 1; pixel < data.length / 4; pixel += 1) if (far(pixel) < far(nearest)) nearest = pixel;
+    return `#${[0, 1, 2].map((channel) => data[4 * nearest + channel]!.toString(16).padStart(2, '0')).join('')}`;
   };
   return { uri: canvas.toDataURL('image/jpeg', 0.85), width, height, colourAt };
 }

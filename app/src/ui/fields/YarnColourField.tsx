@@ -83,12 +83,23 @@ export function YarnColourField({ yarn, onChange }: Props) {
   );
 }
 
+/** Where in what is pressed a press came: a touch tells it by one name, a browser’s click by another, a key not at all. */
+function placeOf(event: object): { x: number; y: number } | undefined {
+  const told = event as { locationX?: number; locationY?: number; offsetX?: number; offsetY?: number; detail?: number };
+  if (told.detail === 0) return undefined;
+  const [x, y] = [told.locationX ?? told.offsetX, told.locationY ?? told.offsetY];
+  return x === undefined || y === undefined ? undefined : { x, y };
+}
+
 /** The photograph, to be pointed at. */
 function Pointed({ picture, onPoint }: { picture: PointedPicture; onPoint: (hex: string) => void }) {
   const scale = Math.min(WIDE / picture.width, HIGH / picture.height);
   const [width, height] = [picture.width * scale, picture.height * scale];
-  const point = ({ nativeEvent: { locationX, locationY } }: GestureResponderEvent) =>
-    onPoint(picture.colourAt(locationX / width, locationY / height));
+  const point = ({ nativeEvent }: GestureResponderEvent) => {
+    const at = placeOf(nativeEvent);
+    // pressed by a key it is pointed at nowhere: the middle is meant
+    onPoint(at ? picture.colourAt(at.x / width, at.y / height) : picture.colourAt(0.5, 0.5));
+  };
   return (
     <View style={{ gap: 4 }}>
       <Pressable role="button" aria-label="Point at the yarn in the photo" onPress={point} style={{ width, height }}>
