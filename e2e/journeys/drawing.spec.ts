@@ -126,7 +126,7 @@ test(
   },
 );
 
-test('a yarn shows its colour wherever the piece is seen', async ({ page, server }) => {
+test('a yarn shows its colour wherever the piece is seen', BOTH_SIZES, async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
   const yarn = (hex: string) => page.locator(`pattern path[stroke="${hex}"]`).first();
   await page.getByRole('img', { name: /^Front\. / }).waitFor();
@@ -153,7 +153,9 @@ test('a yarn shows its colour wherever the piece is seen', async ({ page, server
   await page.getByRole('button', { name: 'Colour from a photo' }).click();
   await (await chosen).setFiles({ name: 'balls.png', mimeType: 'image/png', buffer: Buffer.from(balls, 'base64') });
   const photo = page.getByRole('button', { name: 'Point at the yarn in the photo' });
-  const { width, height } = (await photo.boundingBox())!;
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
+  const { x, width, height } = (await photo.boundingBox())!;
+  expect(x + width).toBeLessThanOrEqual(page.viewportSize()!.width);
   const colour = page.getByLabel('Colour', { exact: true });
   await photo.click({ position: { x: 0.25 * width, y: height / 2 } });
   await expect(colour).toHaveValue('#aa3344');

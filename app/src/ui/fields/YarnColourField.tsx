@@ -5,6 +5,7 @@ import { chooseFile } from '@/platform/chooseFile';
 import { pointedPicture, type PointedPicture } from '@/platform/colourAt';
 import { useColours } from '@/theme/useTheme';
 import { Action } from '@/ui/actions/Action';
+import { useBox } from '@/ui/layout/useBox';
 import { Words } from '@/ui/layout/Words';
 import { TextField } from './TextField';
 
@@ -93,7 +94,9 @@ function placeOf(event: object): { x: number; y: number } | undefined {
 
 /** The photograph, to be pointed at. */
 function Pointed({ picture, onPoint }: { picture: PointedPicture; onPoint: (hex: string) => void }) {
-  const scale = Math.min(WIDE / picture.width, HIGH / picture.height);
+  const { box, onLayout } = useBox();
+  // never wider than its place
+  const scale = Math.min(box.width / picture.width, WIDE / picture.width, HIGH / picture.height);
   const [width, height] = [picture.width * scale, picture.height * scale];
   const point = ({ nativeEvent }: GestureResponderEvent) => {
     const at = placeOf(nativeEvent);
@@ -101,7 +104,7 @@ function Pointed({ picture, onPoint }: { picture: PointedPicture; onPoint: (hex:
     onPoint(at ? picture.colourAt(at.x / width, at.y / height) : picture.colourAt(0.5, 0.5));
   };
   return (
-    <View style={{ gap: 4 }}>
+    <View onLayout={onLayout} style={{ gap: 4 }}>
       <Pressable role="button" aria-label="Point at the yarn in the photo" onPress={point} style={{ width, height }}>
         <Image source={{ uri: picture.uri }} style={{ width, height }} />
       </Pressable>
@@ -116,7 +119,7 @@ const WIDE = 260;
 const HIGH = 200;
 
 const STYLES = StyleSheet.create({
-  field: { gap: 6, flexGrow: 1, flexBasis: 200 },
+  field: { gap: 6, flexGrow: 1, flexShrink: 1, flexBasis: 240, minWidth: 0, maxWidth: '100%' },
   line: { flexDirection: 'row', alignItems: 'center', columnGap: 8 },
   seen: { width: 40, height: 40, borderWidth: 1, borderRadius: 20 },
 });
