@@ -34,7 +34,10 @@ function seenFrom(id: SideId, name: string, parts: readonly SidePart[], text: st
 /** The ends of a side: a flap ends below, laid up it ends above; a mouth is an edge unless the fabric is folded over it. */
 function rimmed(parts: readonly SidePart[], id: SideId, hasFlap: boolean): SidePart[] {
   const borders = parts.filter((part) => part.type === 'border');
-  const isBordered = ({ x, y, w, h }: Cloth) =>
+  // the ridge of a join runs past the corners too
+  const isJoined = parts.some((part) => part.type === 'ribbon' && part.on === 'edge');
+  const isBordered = ({ x, y, w, h, role }: Cloth) =>
+    (isJoined && !(id === 'open' && role === 'flap')) ||
     borders.some((one) => [one.x - x, one.y - y, one.w - w, one.h - h].every((off) => Math.abs(off) < 1));
   return parts.map((given): SidePart => {
     const part: SidePart = isCloth(given) && isBordered(given) ? { ...given, bordered: true } : given;

@@ -6,7 +6,7 @@ export type SideId = 'front' | 'back' | 'side' | 'open';
 export interface SideCloth extends Cloth {
   /** Which of its ends is an edge that is seen, and no fold. */
   rim?: 'top' | 'low';
-  /** A border lies all round it, up to its corners. */
+  /** A border or a join lies along its sides, up to its corners. */
   bordered?: true;
 }
 
