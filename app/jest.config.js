@@ -18,7 +18,7 @@ module.exports = {
     ],
   },
   // what comes in the newer kind of modules alone is translated too
-  transformIgnorePatterns: preset.transformIgnorePatterns.map((pattern) => pattern.replace('(?!', '(?!uuid|immer|')),
+  transformIgnorePatterns: preset.transformIgnorePatterns.map((pattern) => pattern.replace('(?!', '(?!uuid|immer|culori|')),
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     // as one file each: their modules are not of the kind that runs here

@@ -34,4 +34,14 @@ config.transformer.getTransformOptions = async (...args) => {
   return { ...options, transform: { ...transform, experimentalImportSupport: false } };
 };
 
+/**
+ * What a gesture is comes in two kinds of modules, and each kind knows only the gestures that were registered with it: all
+ * of it is taken in one kind.
+ */
+config.resolver.resolveRequest = (context, name, platform) => {
+  const isGesture = name.startsWith('@use-gesture/core');
+  const conditions = isGesture ? [...context.unstable_conditionNames, 'module'] : context.unstable_conditionNames;
+  return context.resolveRequest({ ...context, unstable_conditionNames: conditions }, name, platform);
+};
+
 module.exports = config;

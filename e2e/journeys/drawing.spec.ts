@@ -67,6 +67,52 @@ test('looked into, the drawing shows single stitches, and comes back whole', asy
   await expect(page.getByRole('button', { name: 'Whole: Flat' })).toHaveCount(0);
 });
 
+test('the wheel with Ctrl looks into the drawing too; alone it is the page’s', async ({ page, server }) => {
+  await page.goto(server.url + PHONE_PLAN);
+  const whole = page.getByRole('button', { name: 'Whole: Flat' });
+  await page.getByRole('button', { name: 'Larger: Flat' }).waitFor();
+  await page.getByRole('img').first().hover();
+  await page.mouse.wheel(0, -300);
+  await expect(whole).toHaveCount(0);
+  await page.keyboard.down('Control');
+  await page.mouse.wheel(0, -300);
+  await page.keyboard.up('Control');
+  await expect(whole).toBeVisible();
+});
+
+test(
+  'the finished piece is turned by a hand drawn across it, and shown with nothing in it',
+  BOTH_SIZES,
+  async ({ page, server }) => {
+    await page.goto(server.url + PHONE_PLAN);
+    const picture = page.getByRole('button', { name: /^Show it from another side/ });
+    await picture.waitFor();
+    const draw = async (share: number) => {
+      const { x, y, width, height } = (await picture.boundingBox())!;
+      const from = x + width * (0.5 - share / 2);
+      await page.mouse.move(from, y + height / 2);
+      await page.mouse.down();
+      await page.mouse.move(from + share * width, y + height / 2, { steps: 12 });
+      await page.mouse.up();
+    };
+    await expect(picture).toHaveAccessibleName(/: Back$/);
+    await draw(-0.6);
+    await expect(picture).toHaveAccessibleName(/: Side$/);
+    await draw(0.6);
+    await expect(picture).toHaveAccessibleName(/: Back$/);
+    // too little is no turn, and no press
+    await draw(0.1);
+    await expect(picture).toHaveAccessibleName(/: Back$/);
+    await page.getByRole('tab', { name: 'Open', exact: true }).click();
+    const seen = page.getByRole('img', { name: /^Open\./ });
+    const filled = seen.locator('path[fill="#6D7B82"]');
+    await expect(filled).toHaveCount(1);
+    await page.getByRole('button', { name: 'Empty', exact: true }).click();
+    await expect(filled).toHaveCount(0);
+    await expect(seen).toBeVisible();
+  },
+);
+
 test('keys of the board: stages, views, workings, steps, and the list of them', async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
   await page.getByRole('button', { name: 'Fit', exact: true }).waitFor();

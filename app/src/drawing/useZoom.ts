@@ -24,7 +24,7 @@ export function zoomedAt(zoom: Zoom, factor: number, at: { x: number; y: number 
 /** A knob is dragged by the hand that holds it; the drawing stays where it is. */
 const isOnKnob = (event: Event) => (event.target as Element).closest('[role=slider]') !== null;
 
-/** Wheel and pinch to zoom, drag to move once it is larger than its place; a plain drag is left to the page. */
+/** Two fingers, or the wheel with Ctrl, to zoom, then the wheel alone, drag to move once it is larger than its place; a plain drag is left to the page. */
 export function useZoom() {
   const ref = useRef<View>(null);
   const [zoom, setZoom] = useState<Zoom>(WHOLE);
@@ -35,7 +35,8 @@ export function useZoom() {
   useGesture(
     {
       onWheel: ({ event, delta: [, down] }) => {
-        if (!event.ctrlKey && zoom.by === 1 && down > 0) return;
+        // a page is scrolled by its wheel, up as well as down
+        if (!event.ctrlKey && zoom.by === 1) return;
         event.preventDefault();
         zoomAt(Math.exp(-down / 300), [event.clientX, event.clientY]);
       },
@@ -54,7 +55,8 @@ export function useZoom() {
       // only a browser has gestures to listen to
       ...(hasPage() ? { target: ref as unknown as RefObject<EventTarget> } : {}),
       eventOptions: { passive: false },
-      drag: { filterTaps: true, pointer: { keys: false } },
+      // the window hears the end: what was touched first may be gone by then
+      drag: { filterTaps: true, pointer: { keys: false, capture: false } },
     },
   );
   const larger = useCallback((factor: number, width: number, height: number) => {

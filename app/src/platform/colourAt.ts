@@ -19,7 +19,8 @@ const ROUND = 0.035;
  * @throws Error where the file is no picture that this browser reads
  */
 export async function pointedPicture(file: Blob): Promise<PointedPicture> {
-  const bitmap = await createImageBitmap(file);
+  // what tells colours apart comes when the first is picked
+  const [bitmap, { medianColour }] = await Promise.all([createImageBitmap(file), import('./medianColour')]);
   const { canvas, paint } = paintedSmall(bitmap, bitmap, SIDE, true);
   bitmap.close();
   const { width, height } = canvas;
@@ -28,16 +29,7 @@ export async function pointedPicture(file: Blob): Promise<PointedPicture> {
     const left = Math.max(0, Math.min(width - 1, Math.round(x * width) - half));
     const top = Math.max(0, Math.min(height - 1, Math.round(y * height) - half));
     const { data } = paint.getImageData(left, top, Math.min(2 * half, width - left), Math.min(2 * half, height - top));
-    const median = (channel: number) => {
-      const values = data.filter((_, index) => index % 4 === channel).sort();
-      return values[Math.floor(values.length / 2)]!;
-    };
-    const middle = [0, 1, 2].map(median);
-    const far = (pixel: number) =>
-      middle.reduce((sum, one, channel) => sum + Math.abs(one - data[4 * pixel + channel]!), 0);
-    let nearest = 0;
-    for (let pixel = 1; pixel < data.length / 4; pixel += 1) if (far(pixel) < far(nearest)) nearest = pixel;
-    return `#${[0, 1, 2].map((channel) => data[4 * nearest + channel]!.toString(16).padStart(2, '0')).join('')}`;
+    return medianColour(data);
   };
   return { uri: canvas.toDataURL('image/jpeg', 0.85), width, height, colourAt };
 }

@@ -10,9 +10,26 @@ export type Part = (
   | { type: 'loop'; x: number; y: number; reach: number; towards: 'right' | 'left' | 'down' | 'up' }
   | { type: 'button'; x: number; y: number; diameter: number }
   /** A line sewn, or an opening left: dividers, slots, seams. */
-  | { type: 'line'; kind: 'seam' | 'slot' | 'cord'; x1: number; y1: number; x2: number; y2: number; label: string }
+  | {
+      type: 'line';
+      kind: 'seam' | 'slot' | 'cord';
+      x1: number;
+      y1: number;
+      x2: number;
+      y2: number;
+      label: string;
+      /** Of a slot: what it holds goes in there, and nowhere else. */
+      mouth?: true;
+    }
   /** Small open rings: eyelets, anchors. */
-  | { type: 'dots'; points: readonly (readonly [number, number])[]; diameter: number; label: string }
+  | {
+      type: 'dots';
+      points: readonly (readonly [number, number])[];
+      diameter: number;
+      label: string;
+      /** A cord through them draws the mouth together. */
+      draws?: true;
+    }
   | CutPart
   | BorderPart
   | RibbonPart
@@ -38,6 +55,8 @@ export interface RibbonPart extends Hue {
   wide: number;
   /** Where it lies: on the front, on the back, along an edge that both show, or behind all of it. */
   on: 'front' | 'back' | 'edge' | 'behind';
+  /** A seam by needle: what is seen of it are its stitches, or an edge drawn in. */
+  sewn?: 'whip' | 'mattress';
   label: string;
 }
 

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
-import { bandsSeen, portraitSvg, type Side, type SidePart, type InkNode, UNDYED } from '../drawing/portrait';
+import { bandsMade, bandsSeen, portraitSvg, type Side, type SidePart, type InkNode, UNDYED } from '../drawing/portrait';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
 import { PlanProblem } from '../base/figure';
 import type { Plan } from '../plan/plan';
-import { portraitOf } from './portrait';
+import { portraitOf, shareMade } from './portrait';
+import type { View } from '../drawing';
 import { reckon } from './reckon';
 import type { Worked } from './types';
 
@@ -19,6 +20,8 @@ const weaveOf = ({ fabric }: Plan) => ({
 });
 
 const seen = (side: Side, type: SidePart['type']) => side.parts.filter((part) => part.type === type);
+
+const isDrawn = ({ parts }: Pick<View, 'parts'>) => parts.some((part) => part.type === 'dots' && part.draws);
 
 /** All that is painted, as text. */
 const written = (plan: Plan, worked: Worked, hand: 'left' | 'right' = 'right') => {
@@ -50,9 +53,10 @@ describe.each(SAMPLES)('the portrait of %s', (_, plan) => {
   });
 
   it('has button, loop and holes where the drawing has them', () => {
-    const front = sides[0]!;
+    // a cord draws all in that lies by it: as it was worked it is seen open
+    const side = sides.find(({ id }) => id === (isDrawn(folded) ? 'open' : 'front'))!;
     for (const type of ['button', 'loop', 'dots', 'line'] as const)
-      expect(seen(front, type)).toEqual(folded.parts.filter((part) => part.type === type));
+      expect(seen(side, type)).toEqual(folded.parts.filter((part) => part.type === type));
   });
 
   it('defines each name once, and no name of another', () => {
@@ -117,9 +121,130 @@ describe('a portrait of what does not fit', () => {
     return flat(paint(sides[0]!, '').nodes).filter(({ props }) => props.stroke === '#B3362B').length;
   };
 
+  it('is pressed out by half of what it lacks at each side, its stitches as many', () => {
+    const other = { ...plan, picks: { [id]: narrow.count } };
+    const worked = reckon(other);
+    const { sides, paint } = portraitOf(other, worked, 'right');
+    const [straight, bowed] = [sides[0]!.box, paint(sides[0]!, '').box];
+    const least = straight.width + -worked.choices[0]!.options.find(({ chosen }) => chosen)!.easeMm;
+    expect(bowed.width).toBeGreaterThanOrEqual(least);
+  });
+
   it('is hatched where it lacks, and only then', () => {
     expect(red(plan)).toBe(0);
     expect(red({ ...plan, picks: { [id]: narrow.count } })).toBe(1);
+  });
+});
+
+describe('a cord that is drawn tight', () => {
+  const plan = SAMPLES.find(([title]) => title === 'Wash house soap bag')![1];
+  const worked = reckon(plan);
+  const { sides, paint } = portraitOf(plan, worked, 'right');
+  const [front, open] = [sides[0]!, sides.find(({ id }) => id === 'open')!];
+  const clothOf = (side: Side) => side.parts.find((part) => part.type === 'cloth')!;
+
+  it('closes over what it holds, and opens as it was worked', () => {
+    expect(seen(front, 'thing')).toEqual([]);
+    expect(seen(open, 'thing')).toHaveLength(1);
+    expect(clothOf(open).gather).toBeUndefined();
+  });
+
+  it('has every stitch of every row, in the width of the bundle', () => {
+    const cloth = clothOf(front);
+    const { neck, at } = cloth.gather!;
+    // front and back, each as wide as the piece and as thick as its fabric, in one round
+    const bundle = 2 * Math.sqrt((2 * cloth.w * worked.fabric.thickness.value) / Math.PI);
+    expect(neck * cloth.w).toBeCloseTo(Math.min(bundle, 0.8 * cloth.w), 6);
+    const bands = bandsMade(cloth, { ...weaveOf(plan), weave: { ...weaveOf(plan).weave } } as never);
+    expect(bands.reduce((sum, { rows }) => sum + rows, 0)).toBe(cloth.rows.count);
+    for (const { stitches } of bands) expect(stitches).toBe(cloth.rows.stitches);
+    const tied = bands.find(({ box }) => box.y <= at && box.y + box.h > at)!;
+    expect(tied.box.w).toBeLessThan(cloth.w * (neck + 0.2));
+  });
+
+  it('keeps its holes on the fabric', () => {
+    const cloth = clothOf(front);
+    const dots = front.parts.find((part) => part.type === 'dots');
+    const half = (cloth.gather!.neck * cloth.w) / 2;
+    for (const [x] of dots!.points) expect(Math.abs(x - cloth.x - cloth.w / 2)).toBeLessThanOrEqual(half);
+  });
+
+  it('is painted in few elements for all that', () => {
+    expect(flat(paint(front, '').nodes).length).toBeLessThan(400);
+  });
+});
+
+describe('a packet pulled open', () => {
+  const plan = Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'packet')!;
+  const { sides } = portraitOf(plan, reckon(plan), 'right');
+
+  it('shows what it holds in its slit, and nowhere past its edges', () => {
+    const open = sides.find(({ id }) => id === 'open')!;
+    const thing = open.parts.find((part) => part.type === 'thing');
+    const cloth = open.parts.find((part) => part.type === 'cloth')!;
+    expect(thing!.y).toBeGreaterThan(cloth.y);
+    expect(thing!.y + thing!.h).toBeLessThan(cloth.y + cloth.h);
+    expect(open.parts.at(-1)).toBe(thing);
+  });
+});
+
+describe('joins as they are seen', () => {
+  const plan = Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'strip-across')!;
+  const joinedBy = (join: string) => {
+    const joined: Plan = { ...plan, shape: { ...plan.shape, join } };
+    const { sides, paint } = portraitOf(joined, reckon(joined), 'right');
+    const edges = sides[0]!.parts.filter((part) => part.type === 'ribbon' && part.on === 'edge');
+    return { edges, svg: portraitSvg(paint(sides[0]!, ''), { width: 100, height: 100 }, '') };
+  };
+
+  it.each(['single', 'slip', 'reverse', 'whip', 'mattress'])('%s lies along both sides', (join) => {
+    expect(joinedBy(join).edges).toHaveLength(2);
+  });
+
+  it('looks another way for each', () => {
+    const seenAs = ['single', 'slip', 'reverse', 'whip', 'mattress'].map((join) => joinedBy(join).svg);
+    expect(new Set(seenAs).size).toBe(seenAs.length);
+  });
+});
+
+describe('a portrait of what came out', () => {
+  const plan = SAMPLES[0]![1];
+  const { sides, paint } = portraitOf(plan, reckon(plan), 'right');
+  const front = sides[0]!;
+
+  it('is as wide and high as was measured, within what was planned', () => {
+    const share = shareMade([
+      { of: 'width', planned: 100, made: 90 },
+      { of: 'height', planned: 200, made: 210 },
+      { of: 'girth', planned: 200 },
+      { of: 'depth', planned: 190 },
+    ])!;
+    expect(share).toEqual({ width: 0.9, height: 1.05 });
+    const planned = paint(front, '').box;
+    const { box, nodes } = paint(front, '', { share });
+    expect(box.width).toBeCloseTo(planned.width, 1);
+    // it stands on its lower edge
+    expect(box.height).toBeGreaterThan(planned.height * 1.03);
+    const cloths = front.parts.filter(({ type }) => type === 'cloth').length;
+    expect(nodes.filter(({ props }) => props.strokeDasharray)).toHaveLength(cloths);
+  });
+
+  it('takes a girth for a width that was not measured, and nothing for nothing', () => {
+    expect(shareMade([{ of: 'girth', planned: 200, made: 220 }])).toEqual({ width: 1.1, height: 1 });
+    expect(shareMade([{ of: 'width', planned: 200 }])).toBeUndefined();
+  });
+});
+
+describe('a portrait with nothing in it', () => {
+  it.each(SAMPLES)('of %s shows no thing, and is as large', (_, plan) => {
+    const { sides, paint } = portraitOf(plan, reckon(plan), 'right');
+    for (const side of sides) {
+      const [whole, empty] = [paint(side, ''), paint(side, '', { empty: true })];
+      expect(empty.box).toEqual(whole.box);
+      const things = seen(side, 'thing').length;
+      expect(flat(whole.nodes).length - flat(empty.nodes).length).toBeGreaterThanOrEqual(things);
+      expect(flat(empty.nodes).some(({ props }) => props.fill === '#6D7B82')).toBe(false);
+    }
   });
 });
 
@@ -131,8 +256,9 @@ describe('portraits of all shapes', () => {
         if (worked instanceof PlanProblem) return;
         for (const hand of ['right', 'left'] as const)
           for (const svg of written(plan, worked, hand)) expect(svg).not.toMatch(/NaN|Infinity|undefined/);
-        const front = portraitOf(plan, worked, 'right').sides[0]!;
+        const { sides } = portraitOf(plan, worked, 'right');
         const folded = worked.views.find(({ id }) => id === 'folded') ?? worked.views[0]!;
+        const front = sides.find(({ id }) => id === (isDrawn(folded) ? 'open' : 'front'))!;
         // what is fastened to it sits where its figures say, on whatever it is
         for (const type of ['button', 'loop', 'dots', 'line'] as const)
           expect(seen(front, type)).toEqual(folded.parts.filter((part) => part.type === type));

@@ -1,6 +1,15 @@
 import { hexOf, mainColour } from '../craft/fabric';
 import { roleOf } from '../drawing';
-import { sidesOf, paintSide, type Side, type Painted, type Weave } from '../drawing/portrait';
+import {
+  asMade,
+  emptied,
+  sidesOf,
+  paintSide,
+  type MadeShare,
+  type Side,
+  type Painted,
+  type Weave,
+} from '../drawing/portrait';
 import { mirrored } from '../drawing/drawn';
 import { yarnRepeat } from '../pattern/techniques/yarnRepeat';
 import type { Schools } from '../pattern';
@@ -17,7 +26,30 @@ export type RowsMade = Readonly<Record<string, number>>;
 export interface Portrait {
   sides: readonly Side[];
   /** One of them as it is painted. @param prefix of the names in it */
-  paint: (side: Side, prefix: string) => Painted;
+  paint: (side: Side, prefix: string, how?: Painting) => Painted;
+}
+
+/** How a side is shown: with nothing in it; as it came out, with what was planned about it. */
+export interface Painting {
+  empty?: boolean;
+  share?: MadeShare;
+}
+
+/** Sizes of a finished piece, planned and as they were measured, mm. */
+type Sizes = readonly { of: 'width' | 'height' | 'girth' | 'depth'; planned: number; made?: number }[];
+
+/**
+ * How a finished piece came out against its plan, across and upwards, as shares of 1.
+ *
+ * @returns nothing where neither was measured
+ */
+export function shareMade(sizes: Sizes): MadeShare | undefined {
+  const share = (...of: readonly Sizes[number]['of'][]) =>
+    of.flatMap((id) =>
+      sizes.flatMap((size) => (size.of === id && size.made && size.planned > 0 ? [size.made / size.planned] : [])),
+    )[0];
+  const [width, height] = [share('width', 'girth'), share('height', 'depth')];
+  return width === undefined && height === undefined ? undefined : { width: width ?? 1, height: height ?? 1 };
 }
 
 /**
@@ -40,12 +72,19 @@ export function portraitOf(
     ...(pattern ? { pattern } : {}),
     ...(hex ? { hex } : {}),
     stitchMm: fabric.stitchWidth.value,
+    thickMm: fabric.thickness.value,
     ...lacking(choices),
     ...(made ? { madeOf: (role: string) => made[pieceOf(pieces, role).id] ?? 0 } : {}),
     tileOf: (id, options, role) => yarnRepeat(id, options, turnedIn(pieces, role)),
   };
   const seen = hand === 'left' ? views.map(mirrored) : views;
-  return { sides: sidesOf(seen), paint: (side, prefix) => paintSide(side, weave, prefix) };
+  return {
+    sides: sidesOf(seen, weave.thickMm),
+    paint: (side, prefix, { empty, share } = {}) => {
+      const painted = paintSide(empty ? emptied(side) : side, weave, prefix);
+      return share ? asMade(painted, side, share, weave.stitchMm) : painted;
+    },
+  };
 }
 
 /** What the chosen count lacks around the thing, where it is too tight to go in. */
@@ -65,4 +104,4 @@ const pieceOf = (pieces: Worked['pieces'], role: string): Worked['pieces'][numbe
   pieces.find(({ id, sections }) => id === role || sections.some(({ name }) => roleOf(name) === role)) ?? pieces[0]!;
 
 export { portraitSvg } from '../drawing/portrait';
-export type { Side, SideId, InkNode, InkTag, Painted } from '../drawing/portrait';
+export type { Side, SideId, InkNode, InkTag, MadeShare, Painted } from '../drawing/portrait';

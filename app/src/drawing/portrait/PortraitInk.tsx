@@ -1,13 +1,14 @@
-import type { Plan, Schools, Worked } from '@keep-snug/core';
+import type { Plan, Schools, SizeMade, Worked } from '@keep-snug/core';
 import {
   portraitOf,
+  portraitSvg,
+  shareMade,
   type SideId,
   type InkNode,
   type InkTag,
   type Portrait,
   type RowsMade,
 } from '@keep-snug/core/portrait';
-import { portraitSvg } from '@keep-snug/core/portrait';
 import { createElement, memo, useId, useMemo, type ComponentType, type ReactElement } from 'react';
 import { useSettings } from '@/data/settings';
 import {
@@ -31,6 +32,10 @@ export interface PortraitProps {
   made?: RowsMade | undefined;
   /** Which side is seen; the front where there is no such side. */
   side?: SideId;
+  /** With nothing in it. */
+  empty?: boolean;
+  /** How it came out against the plan, which is drawn about it in outline. */
+  sizes?: readonly SizeMade[];
   /** Of its place, px; it is drawn as large as that allows. */
   width: number;
   height: number;
@@ -71,7 +76,8 @@ export function portraitText(plan: Plan, worked: Worked, hand: Schools['hand'], 
 }
 
 /** A finished piece in yarn, from one side. */
-export const PortraitInk = memo(function PortraitInk({ plan, worked, made, side, width, height }: PortraitProps) {
+export const PortraitInk = memo(function PortraitInk(props: PortraitProps) {
+  const { plan, worked, made, side, empty = false, sizes, width, height } = props;
   const hand = useSettings((state) => state.hand);
   const id = useId().replaceAll(/\W/g, '');
   // counted anew at every row, and the same until then
@@ -81,8 +87,10 @@ export const PortraitInk = memo(function PortraitInk({ plan, worked, made, side,
       ? portraitOf(plan, worked, hand, JSON.parse(rows) as RowsMade)
       : portraitFor({ plan, worked }, hand);
     const one = sides.find((other) => other.id === side) ?? sides[0];
-    return one ? { text: one.text, ...paint(one, `${id}-`) } : undefined;
-  }, [plan, worked, rows, side, hand, id]);
+    const share = sizes && shareMade(sizes);
+    const shown = { empty, ...(share ? { share } : {}) };
+    return one ? { text: one.text, ...paint(one, `${id}-`, shown) } : undefined;
+  }, [plan, worked, rows, side, hand, id, empty, sizes]);
   if (!seen) return null;
   const { x, y, width: w, height: h } = seen.box;
   return (

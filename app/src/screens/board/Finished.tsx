@@ -4,6 +4,8 @@ import { nextSide, SEEN_SIDES, useBoard } from '@/data/board';
 import { Portrait } from '@/drawing/portrait/Portrait';
 import { Press } from '@/ui/actions/Press';
 import { Tabs } from '@/ui/layout/Tabs';
+import { Toggle } from '@/ui/actions/Toggle';
+import { useTurn } from './useTurn';
 
 interface Props {
   plan: Plan;
@@ -14,18 +16,29 @@ interface Props {
 const NAMES = { front: 'Front', back: 'Back', side: 'Side', open: 'Open' } as const;
 const SIDES = SEEN_SIDES.map((id) => ({ id, name: NAMES[id] }));
 
-/** The piece as it will lie there: turned over and opened by a press, or by its names. */
+/** The piece as it will lie there: turned by a finger, a press or its names, opened, and with what it is for taken out. */
 export function Finished({ plan, worked, height }: Props) {
-  const side = useBoard((state) => state.side);
-  const turn = useBoard((state) => state.turn);
+  const { ref, side, style, strokes } = useTurn();
+  const { turn, empty, takeOut } = useBoard();
   const next = nextSide(side);
   return (
     <View style={{ height }}>
-      <Press label={`Show it from another side: ${NAMES[next]}`} onPress={() => turn(next)} style={STYLES.picture}>
-        <Portrait plan={plan} worked={worked} side={side} height={height - NAMES_HIGH} />
-      </Press>
+      <View ref={ref} style={style}>
+        <Press
+          label={`Show it from another side: ${NAMES[next]}`}
+          onPress={() => (strokes.current ? undefined : turn(next))}
+          style={STYLES.picture}
+        >
+          <Portrait plan={plan} worked={worked} side={side} empty={empty} height={height - NAMES_HIGH} />
+        </Press>
+      </View>
       <View style={STYLES.names}>
-        <Tabs label="Side" options={SIDES} value={side} onChange={turn} />
+        <View style={STYLES.sides}>
+          <Tabs label="Side" options={SIDES} value={side} onChange={turn} />
+        </View>
+        <Toggle on={empty} onChange={takeOut}>
+          Empty
+        </Toggle>
       </View>
     </View>
   );
@@ -36,5 +49,6 @@ const NAMES_HIGH = 52;
 
 const STYLES = StyleSheet.create({
   picture: { width: '100%', minHeight: 0 },
-  names: { alignSelf: 'center', width: '100%', maxWidth: 280 },
+  names: { flexDirection: 'row', alignSelf: 'center', alignItems: 'center', columnGap: 8, maxWidth: '100%' },
+  sides: { flexShrink: 1, width: 260 },
 });

@@ -6,10 +6,11 @@ import {
   planAgain,
   sizesMade,
   type Make,
+  type Plan,
   type Worked,
 } from '@keep-snug/core';
 import { useRouter, type Href } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ComponentProps } from 'react';
 import { View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { MiniPiece } from '@/drawing/MiniPiece';
@@ -167,7 +168,7 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
         />
       </View>
       <View style={{ flexDirection: 'row', columnGap: 16 }}>
-        <Portrait plan={plan} worked={worked} width={96} height={120} />
+        <CameOutSeen id={id} plan={plan} worked={worked} />
         <View style={{ flex: 1, gap: 8 }}>
           <Words>
             {`${piece.summary}, in ${yarn?.name ?? 'yarn'} on ${hookMm} mm; planned ${figureLength(worked.outside.width.value, units)} × ${figureLength(worked.outside.height.value, units)} folded, ${plan.fit.name}.`}
@@ -201,6 +202,15 @@ function Entry({ id, held }: { id: string; held: LocalDocument<Make> }) {
       </View>
     </CardBox>
   );
+}
+
+type Seen = ComponentProps<typeof Portrait>['worked'] & Pick<Worked, 'outside' | 'inside'>;
+
+/** As wide and high as it was measured, what was planned about it in outline. */
+function CameOutSeen({ id, plan, worked }: { id: string; plan: Plan; worked: Seen }) {
+  const events = useMakeEvents(id);
+  const sizes = useMemo(() => sizesMade(worked, events), [worked, events]);
+  return <Portrait plan={plan} worked={worked} sizes={sizes} width={96} height={120} />;
 }
 
 /** How it came out, where that was said. */

@@ -11,6 +11,8 @@ interface Props {
   role?: 'button' | 'link' | 'tab' | 'radio';
   selected?: boolean;
   expanded?: boolean;
+  /** Of a button that stays in force: whether it is. */
+  pressed?: boolean;
   disabled?: boolean;
   /** Among radios: which of them the Tab key reaches, and where the arrows lead. */
   keys?: RadioKeys;
@@ -18,13 +20,15 @@ interface Props {
 }
 
 /** Anything that can be pressed: a target of 48 px and a focus ring that shows. */
-export function Press({ onPress, children, label, role = 'button', selected, expanded, disabled, keys, style }: Props) {
+export function Press(props: Props) {
+  const { onPress, children, label, role = 'button', selected, expanded, pressed, disabled, keys, style } = props;
   const colours = useColours();
   const { ring, onFocus, onBlur } = useFocusRing();
   const states = {
     ...(role === 'tab' ? { 'aria-selected': selected } : {}),
     ...(role === 'radio' ? { 'aria-checked': selected } : {}),
     ...(expanded === undefined ? {} : { 'aria-expanded': expanded }),
+    ...(pressed === undefined ? {} : { 'aria-pressed': pressed }),
   };
   const arrow = (key: string) => (/^Arrow(Right|Down)$/.test(key) ? 1 : /^Arrow(Left|Up)$/.test(key) ? -1 : 0);
   // the space bar presses buttons by itself, but not tabs and choices

@@ -1,5 +1,7 @@
 import type { FieldValues } from '../../base/units';
 import type { Cloth, DrawnRound, Run } from '../parts';
+import { extentAt, type Extent } from './extent';
+import type { SideCloth } from './types';
 import type { Paint } from './paint';
 
 export interface Box {
@@ -85,11 +87,39 @@ function roundBands(part: Cloth, rounds: readonly DrawnRound[], paint: Pick<Pain
   });
 }
 
+/** Rows as wide as they are drawn in, each by itself; those below as they were. */
+function gathered(part: SideCloth, bands: readonly PortraitBand[]): PortraitBand[] {
+  const { gather } = part;
+  if (!gather) return [...bands];
+  return bands.flatMap((band): PortraitBand[] => {
+    const { box, rows, first } = band;
+    if (box.y >= gather.from) return [band];
+    const high = box.h / rows;
+    return Array.from({ length: rows }, (_, index): PortraitBand => {
+      const y = part.rows.down ? box.y + index * high : box.y + box.h - (index + 1) * high;
+      return { ...band, rows: 1, first: first + index, box: { ...widest(part, y, high), y, h: high } };
+    });
+  });
+}
+
+/** What a row covers of it: as far as it reaches at all. */
+function widest(part: SideCloth, y: number, high: number): Extent {
+  const [top, low] = [extentAt(part, y), extentAt(part, y + high)];
+  return top.w > low.w ? top : low;
+}
+
+/** Pressed out by what it holds: as wide as it is where that is most. */
+function pressedOut({ bow = 0, x, w }: SideCloth, band: PortraitBand): PortraitBand {
+  if (bow === 0) return band;
+  const [by, middle] = [1 + (2 * bow) / w, x + w / 2];
+  return { ...band, box: { ...band.box, x: middle + by * (band.box.x - middle), w: by * band.box.w } };
+}
+
 /** Its rows as far as they are made. */
-export function bandsMade(part: Cloth, paint: Paint): PortraitBand[] {
-  const all = bandsSeen(part, paint);
+export function bandsMade(part: SideCloth, paint: Paint): PortraitBand[] {
+  const all = gathered(part, bandsSeen(part, paint));
   const made = paint.weave.madeOf?.(part.role);
-  if (made === undefined) return all;
+  if (made === undefined) return all.map((band) => pressedOut(part, band));
   return all.flatMap((band): PortraitBand[] => {
     const rows = Math.min(band.rows, made - band.first + 1);
     if (rows <= 0) return [];

@@ -1,8 +1,10 @@
 import { bandsMade } from './bands';
 import { edgeOf, rimOf } from './edges';
+import { extentAt } from './extent';
 import { bandFill } from './fill';
 import { ink, mm, roundedBox, type InkNode } from './ink';
 import { outlineOf } from './outline';
+import { SHADOW } from './tones';
 import type { Paint } from './paint';
 import { roundsFrom } from './rounds';
 import type { SideCloth } from './types';
@@ -22,7 +24,52 @@ export function clothInYarn(part: SideCloth, paint: Paint): InkNode[] {
   const isOpen = paint.weave.tileOf(paint.weave.stitch, paint.weave.pattern, part.role).open;
   return [
     ...(isTaper || isOpen ? [] : [...bands.flatMap((band) => edgeOf(part, band, paint)), ...rimOf(part, bands, paint)]),
-    paint.within(outline, [...bands.flatMap((band) => bandFill(part, band, paint)), ...shades]),
+    paint.within(outline, [
+      ...bands.flatMap((band) => bandFill(part, band, paint)),
+      ...pleats(part, paint),
+      ...(paint.weave.madeOf ? [] : turnsAway(part, paint)),
+      ...shades,
+    ]),
+  ];
+}
+
+/** Where it goes round what it holds: as high as the fabric is thick, light on what is turned up, dark on what turns away. */
+function turnsAway({ x, y, w, h, folded = [] }: SideCloth, paint: Paint): InkNode[] {
+  const round = Math.min(ROUND * paint.weave.thickMm, h / 3);
+  return folded.map((end) =>
+    ink('rect', {
+      x: mm(x),
+      y: mm(end === 'top' ? y : y + h - round),
+      width: mm(w),
+      height: mm(round),
+      fill: paint.shade(end === 'top' ? 'roundTop' : 'roundLow'),
+    }),
+  );
+}
+
+/** How far a fold’s round is seen, in thicknesses of the fabric (ours, by eye). */
+const ROUND = 1.6;
+
+/** Folds of gathered fabric between its pleats. */
+const PLEATS = 8;
+
+/** Folds that run together where a cord draws the fabric in. */
+function pleats(part: SideCloth, { weave }: Paint): InkNode[] {
+  const { gather, x, w, y } = part;
+  if (!gather) return [];
+  const at = (share: number, height: number) => {
+    const seen = extentAt(part, height);
+    return `${mm(seen.x + share * seen.w)} ${mm(height)}`;
+  };
+  const half = (gather.from + gather.at) / 2;
+  const lines = Array.from({ length: PLEATS - 1 }, (_, index) => {
+    const share = (index + 1) / PLEATS;
+    return `M${at(share, y)}L${at(share, gather.at)}Q${at(share, half)} ${mm(x + share * w)} ${mm(gather.from)}`;
+  });
+  const line = { d: lines.join(''), fill: 'none', stroke: SHADOW, strokeLinecap: 'round' };
+  return [
+    ink('path', { ...line, strokeWidth: mm(0.9 * weave.stitchMm), opacity: 0.14 }),
+    ink('path', { ...line, strokeWidth: mm(0.4 * weave.stitchMm), opacity: 0.22 }),
   ];
 }
 

@@ -1,7 +1,7 @@
-import type { Cloth } from '../parts';
 import type { PortraitBand } from './bands';
+import { extentAt, isCurved } from './extent';
 import { fine, ink, mm, type InkNode } from './ink';
-import { CORNER } from './outline';
+import { cornerOf } from './outline';
 import type { Paint } from './paint';
 import type { SideCloth } from './types';
 
@@ -9,42 +9,73 @@ import type { SideCloth } from './types';
 const STANDS_OUT = 0.62;
 
 /** Ends of rows at both sides of a band, as they bulge: one bead a row, half of it under the fabric. */
-export function edgeOf(
-  part: Cloth,
-  { box: { x, y, w, h }, rows, stitches, hex }: PortraitBand,
-  paint: Paint,
-): InkNode[] {
+export function edgeOf(part: SideCloth, band: PortraitBand, paint: Paint): InkNode[] {
+  const { box, rows, stitches, hex } = band;
   const along = part.rows.stacked === 'x';
-  const step = (along ? w : h) / rows;
-  const stitch = (along ? h : w) / stitches;
+  const step = (along ? box.w : box.h) / rows;
+  const stitch = (along ? box.h : box.w) / stitches;
   const wide = STANDS_OUT * Math.min(step, 1.2 * stitch);
-  const inset = wide * 0.24;
-  // a corner is round: the bead that would stand on it is left out
-  const corner = CORNER * paint.weave.stitchMm;
-  const [start, end] = along
-    ? [x <= part.x + 0.01, x + w >= part.x + part.w - 0.01]
-    : [y <= part.y + 0.01, y + h >= part.y + part.h - 0.01];
-  const skip = Math.ceil((0.6 * corner) / step);
-  const from = (along ? x : y) + step * (0.5 + (start ? skip : 0));
-  const to = (along ? x + w : y + h) - step * (0.4 + (end ? skip : 0));
-  if (to <= from) return [];
   const d = along
-    ? `M${mm(from)} ${mm(y + inset)}H${mm(to)}M${mm(from)} ${mm(y + h - inset)}H${mm(to)}`
-    : `M${mm(x + inset)} ${mm(from)}V${mm(to)}M${mm(x + w - inset)} ${mm(from)}V${mm(to)}`;
-  return beads(d, step, wide, hex, paint);
+    ? endsAcross(part, band, step, wide * 0.24, paint)
+    : endsUpright(part, band, step, wide * 0.24, paint);
+  return d ? beads(d, step, wide, hex, paint) : [];
+}
+
+/** From where to where beads lie: a corner is round, and the bead that would stand on it is left out. */
+function reach(
+  [from, to]: readonly [number, number],
+  [start, end]: readonly [number, number],
+  [first, last]: readonly [number, number],
+  step: number,
+): { from: number; to: number } {
+  const skip = (corner: number) => Math.ceil((0.6 * corner) / step);
+  return {
+    from: from + step * (0.5 + (from <= start + 0.01 ? skip(first) : 0)),
+    to: to - step * (0.4 + (to >= end - 0.01 ? skip(last) : 0)),
+  };
+}
+
+/** Rows beside each other end above and below. */
+function endsAcross(part: SideCloth, { box }: PortraitBand, step: number, inset: number, { weave }: Paint): string {
+  const { x, y, w, h } = box;
+  const corner = Math.max(cornerOf(part, 'top', weave.stitchMm), cornerOf(part, 'low', weave.stitchMm));
+  const { from, to } = reach([x, x + w], [part.x, part.x + part.w], [corner, corner], step);
+  if (to <= from) return '';
+  return `M${mm(from)} ${mm(y + inset)}H${mm(to)}M${mm(from)} ${mm(y + h - inset)}H${mm(to)}`;
+}
+
+/** Rows above each other end at both sides, wherever those are. */
+function endsUpright(part: SideCloth, { box }: PortraitBand, step: number, inset: number, { weave }: Paint): string {
+  const { x, y, w, h } = box;
+  const corners = [cornerOf(part, 'top', weave.stitchMm), cornerOf(part, 'low', weave.stitchMm)] as const;
+  const { from, to } = reach([y, y + h], [part.y, part.y + part.h], corners, step);
+  if (to <= from) return '';
+  if (!isCurved(part)) return `M${mm(x + inset)} ${mm(from)}V${mm(to)}M${mm(x + w - inset)} ${mm(from)}V${mm(to)}`;
+  const stretches = Math.max(1, Math.ceil((to - from) / step));
+  const heights = Array.from({ length: stretches + 1 }, (_, index) => from + (index / stretches) * (to - from));
+  const side = (at: (y: number) => number) => `M${heights.map((one) => `${mm(at(one))} ${mm(one)}`).join('L')}`;
+  return (
+    side((one) => extentAt(part, one).x + inset) +
+    side((one) => {
+      const { x: left, w: across } = extentAt(part, one);
+      return left + across - inset;
+    })
+  );
 }
 
 /** The edge that is seen from the front: the mouth’s, or the end of a flap: one bead a stitch. */
 export function rimOf(part: SideCloth, bands: readonly PortraitBand[], paint: Paint): InkNode[] {
-  const { x, y, w, h } = part;
+  const { y, h } = part;
   if (!part.rim) return [];
   const isLow = part.rim === 'low';
   const band = bands.find(({ box }) => (isLow ? box.y + box.h >= y + h - 0.01 : box.y <= y + 0.01)) ?? bands[0]!;
   const stitch = band.box.w / band.stitches;
   const wide = 0.66 * stitch;
-  const corner = CORNER * paint.weave.stitchMm;
+  const corner = cornerOf(part, isLow ? 'low' : 'top', paint.weave.stitchMm);
   const at = isLow ? y + h - wide * 0.2 : y + wide * 0.2;
-  return beads(`M${mm(x + 0.7 * corner)} ${mm(at)}H${mm(x + w - 0.6 * corner)}`, stitch, wide, band.hex, paint);
+  const edge = extentAt(part, isLow ? y + h : y);
+  const [from, to] = [edge.x + 0.7 * corner, edge.x + edge.w - 0.6 * corner];
+  return beads(`M${mm(from)} ${mm(at)}H${mm(to)}`, stitch, wide, band.hex, paint);
 }
 
 /** Beads of yarn along a path, so far apart. */

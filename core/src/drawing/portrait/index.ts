@@ -1,3 +1,4 @@
+export * from './asMade';
 export * from './bands';
 export * from './sides';
 export * from './ink';

@@ -21,13 +21,13 @@ export const ink = (tag: InkTag, props: InkNode['props'], children: readonly Ink
 /** A number as a picture writes it, to a hundredth of a mm. */
 export const mm = (value: number): number => Math.round(value * 100) / 100;
 
-/** A box whose corners are rounded, as a path. */
-export function roundedBox(x: number, y: number, w: number, h: number, r: number): string {
-  const c = Math.max(0, Math.min(r, w / 2, h / 2));
-  const turn = (dx: number, dy: number) => `a${mm(c)} ${mm(c)} 0 0 1 ${mm(dx)} ${mm(dy)}`;
+/** A box whose corners are rounded, as a path; those below as those above unless it says otherwise. */
+export function roundedBox(x: number, y: number, w: number, h: number, r: number, low = r): string {
+  const [c, d] = [r, low].map((one) => Math.max(0, Math.min(one, w / 2, h / 2))) as [number, number];
+  const turn = (by: number, dx: number, dy: number) => `a${mm(by)} ${mm(by)} 0 0 1 ${mm(dx)} ${mm(dy)}`;
   return (
-    `M${mm(x + c)} ${mm(y)}h${mm(w - 2 * c)}${turn(c, c)}v${mm(h - 2 * c)}${turn(-c, c)}` +
-    `h${mm(2 * c - w)}${turn(-c, -c)}v${mm(2 * c - h)}${turn(c, -c)}Z`
+    `M${mm(x + c)} ${mm(y)}h${mm(w - 2 * c)}${turn(c, c, c)}v${mm(h - c - d)}${turn(d, -d, d)}` +
+    `h${mm(2 * d - w)}${turn(d, -d, -d)}v${mm(c + d - h)}${turn(c, c, -c)}Z`
   );
 }
 

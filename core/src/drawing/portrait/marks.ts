@@ -6,6 +6,7 @@ import { clothInYarn } from './cloth';
 import { beads } from './edges';
 import type { Paint, Painter } from './paint';
 import { rope } from './rope';
+import { SHADOW } from './tones';
 import type { SideCloth } from './types';
 
 /** How wide a cord of chain is, in widths of a stitch (ours). */
@@ -13,8 +14,6 @@ const CORD = 0.75;
 
 /** Narrower than this a strip is no fabric, in widths of a stitch (ours, by eye). */
 const CHAIN_WIDE = 1.1;
-
-const SHADOW = '#14191B';
 
 /** What lies on the fabric, each as it is made. */
 export const MARKS: { [Type in Exclude<Part['type'], 'cloth'>]: Painter<Type> } = {
@@ -100,6 +99,7 @@ function upright({ way, wide, hex }: Pick<RibbonPart, 'way' | 'wide' | 'hex'>, {
 function ribbonInYarn({ way, wide, ...part }: RibbonPart, paint: Paint): InkNode[] {
   const [first, ...rest] = way.map(([x, y]) => `${mm(x)} ${mm(y)}`);
   const d = `M${first}C${rest.join(' ')}`;
+  if (part.sewn) return SEWN[part.sewn](way, wide, paint, part);
   // one stitch wide it is seen stitch by stitch
   if (wide < CHAIN_WIDE * paint.weave.stitchMm) {
     const under = { fill: 'none', stroke: paint.tonesOf(part).deep, strokeWidth: mm(0.6 * wide) };
@@ -122,6 +122,46 @@ function ribbonInYarn({ way, wide, ...part }: RibbonPart, paint: Paint): InkNode
     line(tones.light, wide * 0.4, { strokeDasharray: `${mm(0.28 * row)} ${mm(0.72 * row)}`, opacity: 0.45 }),
   ];
 }
+
+type Sewn = (way: RibbonPart['way'], wide: number, paint: Paint, hue: { hex?: string }) => InkNode[];
+
+/** Seams along a straight edge, as they are seen from outside. */
+const SEWN: Readonly<Record<'whip' | 'mattress', Sewn>> = {
+  /** Slanting over the edge, one for each stitch. */
+  whip: (way, wide, paint, hue) => {
+    const [[x, y], [toX, toY]] = [way[0]!, way.at(-1)!];
+    const long = Math.hypot(toX - x, toY - y);
+    const [alongX, alongY] = [(toX - x) / long, (toY - y) / long];
+    const many = Math.max(1, Math.round(long / paint.weave.stitchMm));
+    const at = (along: number, across: number) =>
+      `${mm(x + alongX * along - alongY * across)} ${mm(y + alongY * along + alongX * across)}`;
+    const step = long / many;
+    const d = Array.from({ length: many }, (_, index) => {
+      const mid = (index + 0.5) * step;
+      return `M${at(mid - 0.2 * step, -wide / 2)}L${at(mid + 0.2 * step, wide / 2)}`;
+    }).join('');
+    const tones = paint.tonesOf(hue);
+    const line = (stroke: string, share: number) =>
+      ink('path', { d, fill: 'none', stroke, strokeWidth: mm(share * step), strokeLinecap: 'round' });
+    return [line(tones.deep, 0.56), line(tones.shaded, 0.44), line(tones.body, 0.26)];
+  },
+  /** Drawn into the seam, both edges roll to each other: nothing is seen but a smooth round. */
+  mattress: (way, wide, paint, hue) => {
+    const [[x, y], [toX, toY]] = [way[0]!, way.at(-1)!];
+    const d = `M${mm(x)} ${mm(y)}L${mm(toX)} ${mm(toY)}`;
+    const tones = paint.tonesOf(hue);
+    const step = 0.85 * paint.weave.stitchMm;
+    const line = (stroke: string, share: number, dash?: string) =>
+      ink('path', {
+        d,
+        fill: 'none',
+        stroke,
+        strokeWidth: mm(share * wide),
+        ...(dash ? { strokeDasharray: dash } : {}),
+      });
+    return [line(tones.deep, 0.9), line(tones.shaded, 0.72, `${mm(0.86 * step)} ${mm(0.14 * step)}`)];
+  },
+};
 
 /** What lies between front and back at the side: the same fabric, as wide as its stitches are. */
 function sideCloth(part: CutPart, paint: Paint): InkNode {

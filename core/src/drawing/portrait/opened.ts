@@ -66,3 +66,23 @@ function turnedUp(part: Part, flap: Cloth, up: Cloth): Part {
   if (part.type === 'dots') return { ...part, points: part.points.map(([x, y]) => [x, to(y)] as const) };
   return part;
 }
+
+/** How far a slit stands open in its middle, as a share of its length (ours, by eye). */
+const GAPES = 0.3;
+
+/** So many points an opened slit is drawn with on each side. */
+const POINTS = 16;
+
+/** A slit in the front pulled open, and what lies in it seen there. */
+export function gaping({ parts, height }: View, slit: Extract<Part, { type: 'line' }>): SidePart[] {
+  const [x, long] = [slit.x1, slit.x2 - slit.x1];
+  const half = Math.min(GAPES * long, 0.6 * height) / 2;
+  const edge = Array.from({ length: POINTS + 1 }, (_, index) => {
+    const share = index / POINTS;
+    return [share * long, 4 * half * share * (1 - share)] as const;
+  });
+  const above = edge.map(([dx, dy]) => [dx, half - dy] as const);
+  const below = [...edge].reverse().map(([dx, dy]) => [dx, half + dy] as const);
+  const seen: Part = { type: 'thing', x, y: slit.y1 - half, w: long, h: 2 * half, r: 0, outline: [...above, ...below] };
+  return [...inOrder(parts.filter((part) => part !== slit && part.type !== 'thing')), seen];
+}

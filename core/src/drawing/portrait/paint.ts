@@ -2,7 +2,7 @@ import type { FieldValues } from '../../base/units';
 import type { ClothRole, Part } from '../parts';
 import { ink, type InkNode } from './ink';
 import type { YarnTile } from './tile';
-import { tonesOf, UNDYED, type Tones } from './tones';
+import { SHADOW, tonesOf, UNDYED, type Tones } from './tones';
 
 /** What a portrait has to know of the fabric: the stitch of what says none of its own, and the repeat of any in yarn. */
 export interface Weave {
@@ -13,6 +13,8 @@ export interface Weave {
   hex?: string;
   /** A stitch’s width, mm. */
   stitchMm: number;
+  /** How thick the fabric is, mm. */
+  thickMm: number;
   /** How much it lacks around what it should hold, mm, where that does not go in. */
   lacksMm?: number;
   /** How many rows are made of what shows a section; nothing where all of it is made, with all that is fastened to it. */
@@ -78,8 +80,8 @@ export class Paint {
     return ink('g', { clipPath: clip }, children);
   }
 
-  /** Light that falls from the left over what is a little round: across it, or down it. */
-  shade(way: 'across' | 'down'): string {
+  /** Light that falls from the left over what is a little round: across it, down it, or round a fold at an end of it. */
+  shade(way: Shade): string {
     const to = way === 'across' ? { x2: 1, y2: 0 } : { x2: 0, y2: 1 };
     return this.named(way, (id) => ink('linearGradient', { id, x1: 0, y1: 0, ...to }, SHADES[way].map(stop)));
   }
@@ -89,21 +91,35 @@ const round3 = (value: number): number => Math.round(value * 1000) / 1000;
 
 type Stop = readonly [at: number, colour: string, opacity: number];
 
-const SHADES: Readonly<Record<'across' | 'down', readonly Stop[]>> = {
+type Shade = 'across' | 'down' | 'roundTop' | 'roundLow';
+
+const SHADES: Readonly<Record<Shade, readonly Stop[]>> = {
+  roundTop: [
+    [0, SHADOW, 0.34],
+    [0.22, SHADOW, 0.06],
+    [0.5, '#FFFFFF', 0.2],
+    [1, '#FFFFFF', 0],
+  ],
+  roundLow: [
+    [0, '#FFFFFF', 0],
+    [0.3, '#FFFFFF', 0.12],
+    [0.55, SHADOW, 0.08],
+    [1, SHADOW, 0.5],
+  ],
   across: [
-    [0, '#14191B', 0.3],
-    [0.05, '#14191B', 0.1],
+    [0, SHADOW, 0.3],
+    [0.05, SHADOW, 0.1],
     [0.16, '#FFFFFF', 0.05],
     [0.34, '#FFFFFF', 0.08],
-    [0.7, '#14191B', 0],
-    [0.95, '#14191B', 0.14],
-    [1, '#14191B', 0.36],
+    [0.7, SHADOW, 0],
+    [0.95, SHADOW, 0.14],
+    [1, SHADOW, 0.36],
   ],
   down: [
     [0, '#FFFFFF', 0.1],
     [0.12, '#FFFFFF', 0],
-    [0.8, '#14191B', 0],
-    [1, '#14191B', 0.3],
+    [0.8, SHADOW, 0],
+    [1, SHADOW, 0.3],
   ],
 };
 

@@ -1,5 +1,6 @@
 import { ink, mm, type InkNode } from './ink';
 import type { Paint } from './paint';
+import { SHADOW } from './tones';
 
 /** A cord, a strap’s edge or a chain along a path: twisted yarn with its light and its shadow. */
 export function rope(d: string, wide: number, hex: string, paint: Paint, shadow = true): InkNode[] {
@@ -20,7 +21,7 @@ export function rope(d: string, wide: number, hex: string, paint: Paint, shadow 
   });
   return [
     ...(shadow
-      ? [line('#14191B', 1.5, { opacity: 0.22, transform: `translate(${mm(wide * 0.18)} ${mm(wide * 0.3)})` })]
+      ? [line(SHADOW, 1.5, { opacity: 0.22, transform: `translate(${mm(wide * 0.18)} ${mm(wide * 0.3)})` })]
       : []),
     line(tones.deep, 1.18),
     line(tones.body, 0.94),

@@ -1,51 +1,48 @@
-import type { Cloth, Part, View } from '../parts';
+import type { Part, View } from '../parts';
 import { backParts } from './behind';
 import { boxOf } from './box';
 import { closedParts } from './closed';
+import { ended } from './ends';
+import { drawnTight } from './gather';
 import { hueOf } from './lying';
-import { openedParts } from './opened';
+import { gaping, openedParts } from './opened';
 import { isCloth, type Side, type SideId, type SidePart } from './types';
 
 /**
  * A finished piece from the front, from the back, and opened, from the views that are drawn of it.
  *
+ * @param thickMm of its fabric
  * @returns the front alone where there is no more to see
  */
-export function sidesOf(views: readonly View[]): Side[] {
+export function sidesOf(views: readonly View[], thickMm: number): Side[] {
   const folded = views.find(({ id }) => id === 'folded') ?? views[0];
   const flat = views.find(({ id }) => id === 'flat');
   if (!folded) return [];
   const seen = { ...folded, parts: folded.parts.map((part) => withRounds(part, flat)) };
   const hasFlap = seen.parts.some((part) => isCloth(part) && part.role === 'flap');
-  const front = seenFrom('front', 'Front', closedParts(seen), folded.text, hasFlap);
-  const opened = openedParts(seen, flat);
+  const holes = seen.parts.find((part): part is Dots => part.type === 'dots' && part.draws === true);
+  const slit = seen.parts.find((part): part is Line => part.type === 'line' && part.mouth === true);
+  const side = (id: SideId, name: string, given: readonly SidePart[]): Side => {
+    const whole = ended(given, { id, hasFlap, thickMm, thing: thingOf(seen), slit: slit !== undefined });
+    const parts = id === 'open' ? whole : drawnTight(whole, thickMm, holes);
+    return { id, name, parts, box: boxOf(parts), text: `${name}. ${folded.text}` };
+  };
+  const opened = slit ? gaping(seen, slit) : openedParts(seen, flat);
   return [
-    front,
-    seenFrom('back', 'Back', backParts(seen, flat), folded.text, hasFlap),
+    side('front', 'Front', closedParts(seen)),
+    side('back', 'Back', backParts(seen, flat)),
     ...edgeways(views),
-    ...(opened ? [seenFrom('open', 'Open', opened, folded.text, hasFlap)] : []),
+    ...(opened ? [side('open', 'Open', opened)] : holes ? [side('open', 'Open', closedParts(seen))] : []),
   ];
 }
 
-function seenFrom(id: SideId, name: string, parts: readonly SidePart[], text: string, hasFlap: boolean): Side {
-  return { id, name, parts: rimmed(parts, id, hasFlap), box: boxOf(parts), text: `${name}. ${text}` };
-}
+type Dots = Extract<Part, { type: 'dots' }>;
+type Line = Extract<Part, { type: 'line' }>;
 
-/** The ends of a side: a flap ends below, laid up it ends above; a mouth is an edge unless the fabric is folded over it. */
-function rimmed(parts: readonly SidePart[], id: SideId, hasFlap: boolean): SidePart[] {
-  const borders = parts.filter((part) => part.type === 'border');
-  // the ridge of a join runs past the corners too
-  const isJoined = parts.some((part) => part.type === 'ribbon' && part.on === 'edge');
-  const isBordered = ({ x, y, w, h, role }: Cloth) =>
-    (isJoined && !(id === 'open' && role === 'flap')) ||
-    borders.some((one) => [one.x - x, one.y - y, one.w - w, one.h - h].every((off) => Math.abs(off) < 1));
-  return parts.map((given): SidePart => {
-    const part: SidePart = isCloth(given) && isBordered(given) ? { ...given, bordered: true } : given;
-    if (!isCloth(part) || part.rim || part.rows.stacked !== 'y') return part;
-    if (part.role === 'flap') return { ...part, rim: 'low' };
-    return hasFlap && id !== 'open' ? part : { ...part, rim: 'top' };
-  });
-}
+const thingOf = ({ parts }: View) => parts.find((part) => part.type === 'thing');
+
+/** The same with nothing in it. */
+export const emptied = (side: Side): Side => ({ ...side, parts: side.parts.filter(({ type }) => type !== 'thing') });
 
 /** From its side: the fabric on its edge, as it lies round the thing. */
 function edgeways(views: readonly View[]): Side[] {
@@ -53,7 +50,8 @@ function edgeways(views: readonly View[]): Side[] {
   if (!cut) return [];
   const things = cut.parts.filter(({ type }) => type === 'thing');
   const fabric = cut.parts.filter(({ type }) => type === 'cut');
-  return [seenFrom('side', 'Side', [...things, ...fabric], cut.text, false)];
+  const parts = [...things, ...fabric];
+  return [{ id: 'side', name: 'Side', parts, box: boxOf(parts), text: `Side. ${cut.text}` }];
 }
 
 /** A rectangle of rounds that is drawn without them has those of the piece it shows. */

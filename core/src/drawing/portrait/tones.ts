@@ -8,6 +8,9 @@ export type Tones = Readonly<Record<Tone, string>>;
 /** What is not said to be of any colour: a quiet undyed wool. */
 export const UNDYED = '#DDD2BC';
 
+/** What lies in shadow is darker by this. */
+export const SHADOW = '#14191B';
+
 const BLACK = '#121418';
 const WHITE = '#FFFFFF';
 

@@ -1,4 +1,5 @@
 import type { Cloth, Part } from '../parts';
+import type { Gather } from './gather';
 
 /** From where a finished piece is seen. */
 export type SideId = 'front' | 'back' | 'side' | 'open';
@@ -8,6 +9,14 @@ export interface SideCloth extends Cloth {
   rim?: 'top' | 'low';
   /** A border or a join lies along its sides, up to its corners. */
   bordered?: true;
+  /** Ends at which it goes round what it holds, on to the other side. */
+  folded?: readonly ('top' | 'low')[];
+  /** How round the corners of what lies in a folded end are, mm. */
+  corner?: number;
+  /** Drawn together by a cord. */
+  gather?: Gather;
+  /** How far both its sides are pressed out in the middle, mm. */
+  bow?: number;
 }
 
 export type SidePart = Exclude<Part, Cloth> | SideCloth;

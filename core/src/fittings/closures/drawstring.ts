@@ -77,7 +77,7 @@ function place(context: FittingContext): Placed {
     parts: {
       folded: [
         ...woven(seen, 0.12 * frontOf(built).height),
-        { type: 'dots', points: seen, diameter: across, label: loops ? 'loops' : 'eyelets' },
+        { type: 'dots', points: seen, diameter: across, label: loops ? 'loops' : 'eyelets', draws: true },
       ],
     },
     advice: [],

@@ -53,22 +53,32 @@ export function crocheted({ id }: Join): 'single' | 'slip' | 'reverse' | undefin
 /** How wide the ridge of a crocheted join stands out, in widths of a stitch (ours, by eye). */
 const RIDGE: Readonly<Record<'single' | 'slip' | 'reverse', number>> = { single: 0.8, slip: 0.5, reverse: 0.95 };
 
-/** The ridges of both joined sides of a closed piece, as they are seen; nothing of a side that is sewn. */
-export function ridges(
+type JoinedSide = 'left' | 'right' | 'low';
+
+/** How far a sewn seam reaches over its edge, in widths of a stitch (ours, by eye). */
+const SEWN_WIDE = 0.45;
+
+/** Joined sides of a closed piece as they are seen: the ridge of a crocheted join, or what a needle leaves. */
+export function joinsSeen(
   join: Join,
   stitchMm: number,
   { x, y, w, h }: { x: number; y: number; w: number; h: number },
+  sides: readonly JoinedSide[] = ['left', 'right'],
 ): RibbonPart[] {
   const stitch = crocheted(join);
-  if (!stitch) return [];
-  const wide = RIDGE[stitch] * stitchMm;
-  return [x - 0.2 * wide, x + w + 0.2 * wide].map((edge): RibbonPart => ({
-    type: 'ribbon',
-    way: [0, 1 / 3, 2 / 3, 1].map((share) => [edge, y + h - share * h] as const),
-    wide,
-    on: 'edge',
-    label: 'join',
-  }));
+  const wide = (stitch ? RIDGE[stitch] : SEWN_WIDE) * stitchMm;
+  const out = (stitch ? 0.2 : -0.1) * wide;
+  const ends = {
+    left: [x - out, y + h, x - out, y],
+    right: [x + w + out, y + h, x + w + out, y],
+    low: [x, y + h + out, x + w, y + h + out],
+  } as const;
+  const sewn = stitch ? {} : { sewn: join.id === 'mattress' ? ('mattress' as const) : ('whip' as const) };
+  return sides.map((side): RibbonPart => {
+    const [x1, y1, x2, y2] = ends[side];
+    const way = [0, 1 / 3, 2 / 3, 1].map((share) => [x1 + share * (x2 - x1), y1 + share * (y2 - y1)] as const);
+    return { type: 'ribbon', way, wide, on: 'edge', ...sewn, label: 'join' };
+  });
 }
 
 /** What hangs at both ends of a seam, mm, and the longest yarn that is sewn with at once (prior, handbook 14). */

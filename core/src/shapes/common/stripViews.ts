@@ -5,7 +5,7 @@ import type { Border, Piece, Section } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber, plural } from '../../base/units';
 import { cutPouch } from './cutPouch';
-import { ridges, type Join } from './joins';
+import { joinsSeen, type Join } from './joins';
 import { cutAlong, cutRows } from '../../drawing/cutRows';
 import { borderPart, folds, panel, roleOf, standing, uprightFrom, within } from '../../drawing/draw';
 import type { Cloth, CutRow, Dimension, Drive, Part, RowLines, View } from '../../drawing/parts';
@@ -193,7 +193,7 @@ function foldedView(strip: DrawnStrip): View {
     ...(flap && down !== undefined ? [part(flap, 0, down)] : []),
     uprightFrom(0, down ?? top),
     ...standing(thing, 0, wide, top),
-    ...ridges(join, fabric.stitchWidth.value, {
+    ...joinsSeen(join, fabric.stitchWidth.value, {
       x: 0,
       y: Math.max(0, top - frontUp),
       w: wide,

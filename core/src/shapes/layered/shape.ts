@@ -149,7 +149,7 @@ function build(context: ShapeContext): Built {
     assembly: assembly(context, back, pockets, loop),
     lips: () => stackLips({ back, pockets }),
     advice: [...pickAdvice(choice, fabric.stitch.rows), ...stackAdvice(context, inner)],
-    views: layeredViews({ back, pockets, loop, thing, fabric }),
+    views: layeredViews({ back, pockets, loop, join, thing, fabric }),
   };
 }
 

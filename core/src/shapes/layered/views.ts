@@ -4,6 +4,7 @@ import type { Piece } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber } from '../../base/units';
 import { closedViews } from '../common/closedViews';
+import { joinsSeen, type Join } from '../common/joins';
 import { cutRows } from '../../drawing/cutRows';
 import { acrossFrom, folds, panel, sideBySide, unlikeDrawn, uprightFrom } from '../../drawing/draw';
 import type { ClothRole, Part, View } from '../../drawing/parts';
@@ -14,6 +15,8 @@ interface DrawnLayers {
   back: Piece;
   pockets: readonly Piece[];
   loop: Piece | undefined;
+  /** How all layers are joined round three sides. */
+  join: Join;
   thing: WorkedThing;
   fabric: WorkedFabric;
 }
@@ -54,7 +57,7 @@ function sheets(back: Piece, pockets: readonly Piece[], loop: Piece | undefined)
 }
 
 /** All pieces laid beside each other, and the closed pouch. */
-export function layeredViews({ back, pockets, loop, thing, fabric }: DrawnLayers): View[] {
+export function layeredViews({ back, pockets, loop, join, thing, fabric }: DrawnLayers): View[] {
   const width = back.width.value;
   const stitches = back.stitches;
   const pocket = pockets[0]!;
@@ -76,7 +79,11 @@ export function layeredViews({ back, pockets, loop, thing, fabric }: DrawnLayers
       context: { thing, fabric },
       width,
       height: up,
-      front: [front('pocket', pocket.rows, up, inner), front('flap', flap!.rows, down)],
+      front: [
+        front('pocket', pocket.rows, up, inner),
+        front('flap', flap!.rows, down),
+        ...joinsSeen(join, fabric.stitchWidth.value, { x: 0, y: 0, w: width, h: up }, ['left', 'right', 'low']),
+      ],
       frontUp: up,
       backUp: up,
       flap: down,

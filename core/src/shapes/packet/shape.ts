@@ -137,6 +137,7 @@ function build(context: ShapeContext): Built {
       piece,
       thing,
       fabric,
+      join,
       overlap: overlap.value,
       ...(edging.value > 0
         ? { edging: { border: edgingAround(piece, Number(given.edging), edgingColour(given)), deep: edging.value } }

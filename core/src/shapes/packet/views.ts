@@ -4,6 +4,7 @@ import type { WorkedThing } from '../../craft/things';
 import { formatNumber } from '../../base/units';
 import { cutRows } from '../../drawing/cutRows';
 import { acrossFrom, borderPart, folds, panel, uprightFrom, within } from '../../drawing/draw';
+import { joinsSeen, type Join } from '../common/joins';
 import type { Part, View } from '../../drawing/parts';
 import { bandsDrawn } from '../../drawing/runs';
 
@@ -12,6 +13,8 @@ interface DrawnPacket {
   piece: Piece;
   thing: WorkedThing;
   fabric: WorkedFabric;
+  /** How its two ends are closed. */
+  join: Join;
   /** How far its edges overlap, mm. */
   overlap: number;
   /** Its edging and how deep that is, mm. */
@@ -19,7 +22,7 @@ interface DrawnPacket {
 }
 
 /** The rectangle laid flat, folded, and cut through. */
-export function packetViews({ piece, thing, fabric, overlap, edging }: DrawnPacket): View[] {
+export function packetViews({ piece, thing, fabric, join, overlap, edging }: DrawnPacket): View[] {
   const deep = edging?.deep ?? 0;
   const long = piece.height.value;
   const wide = piece.width.value;
@@ -69,7 +72,8 @@ export function packetViews({ piece, thing, fabric, overlap, edging }: DrawnPack
       rows: Math.round(rows / 2),
       stitches,
     }),
-    { type: 'line', kind: 'slot', x1: 0, y1: high / 2, x2: wide, y2: high / 2, label: 'opening' },
+    { type: 'line', kind: 'slot', x1: 0, y1: high / 2, x2: wide, y2: high / 2, label: 'opening', mouth: true },
+    ...joinsSeen(join, fabric.stitchWidth.value, { x: 0, y: 0, w: wide, h: high }),
     { type: 'dimension', along: 'x', from: 0, to: wide, mm: wide, count: `${stitches} stitches` },
     uprightFrom(0, high),
     {

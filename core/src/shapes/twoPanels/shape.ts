@@ -78,7 +78,8 @@ function build(context: ShapeContext): Built {
   const edging = edgingDepth(Number(given.edging), context);
   const w = fabric.stitchWidth;
   const t = fabric.thickness;
-  const take = chosen(joinOf(given.join).take, 'stitches', 'taken by the join');
+  const join = joinOf(given.join);
+  const take = chosen(join.take, 'stitches', 'taken by the join');
   const faceOf = (count: number) => (count - 2 * take.value) * w.value + 2 * edging.value;
   const choice = faceChoice(wantedRound(context).face, faceOf, context);
   const n = countFigure(choice, w, { asked: 'F', size: 'w', count: 'n' }, 'stitches', picks);
@@ -142,6 +143,7 @@ function build(context: ShapeContext): Built {
       thing,
       fabric,
       edging: edgingOf(context, piece),
+      join,
       width: width.value,
       height: height.value,
       drive: coverDrive(context),

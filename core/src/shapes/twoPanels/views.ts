@@ -4,6 +4,7 @@ import type { Border, Piece } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber } from '../../base/units';
 import { closedViews } from '../common/closedViews';
+import { joinsSeen, type Join } from '../common/joins';
 import { cutRows } from '../../drawing/cutRows';
 import { borderPart, panel, sideBySide } from '../../drawing/draw';
 import type { Drive, Part, View } from '../../drawing/parts';
@@ -15,13 +16,14 @@ interface DrawnPanels {
   thing: WorkedThing;
   fabric: WorkedFabric;
   edging: Border;
+  join: Join;
   width: number;
   height: number;
   drive: Drive;
 }
 
 /** Both panels laid beside each other, and the closed piece. */
-export function panelsViews({ piece, thing, fabric, edging, width, height, drive }: DrawnPanels): View[] {
+export function panelsViews({ piece, thing, fabric, edging, join, width, height, drive }: DrawnPanels): View[] {
   const { stitches, rows } = piece;
   const deep = (width - piece.width.value) / 2;
   const box = { x: deep, y: deep, w: piece.width.value, h: piece.height.value };
@@ -74,6 +76,7 @@ export function panelsViews({ piece, thing, fabric, edging, width, height, drive
           ...bandsDrawn(piece),
         }),
         borderPart(edging, closed, deep, ['last', 'right', 'foundation', 'left']),
+        ...joinsSeen(join, fabric.stitchWidth.value, { x: 0, y: 0, w: width, h: up }, ['left', 'right', 'low']),
       ],
       frontUp: up,
       backUp: up,
