@@ -33,9 +33,9 @@ export function Finished({ plan, worked, height }: Props) {
         </Press>
       </View>
       <View style={STYLES.names}>
-        <View style={STYLES.sides}>
-          <Tabs label="Side" options={SIDES} value={side} onChange={turn} />
-        </View>
+        <Tabs label="Side" options={SIDES} value={side} onChange={turn} />
+      </View>
+      <View style={STYLES.corner}>
         <Toggle on={empty} onChange={takeOut}>
           Empty
         </Toggle>
@@ -49,6 +49,6 @@ const NAMES_HIGH = 52;
 
 const STYLES = StyleSheet.create({
   picture: { width: '100%', minHeight: 0 },
-  names: { flexDirection: 'row', alignSelf: 'center', alignItems: 'center', columnGap: 8, maxWidth: '100%' },
-  sides: { flexShrink: 1, width: 260 },
+  names: { alignSelf: 'center', width: '100%', maxWidth: 280 },
+  corner: { position: 'absolute', top: 0, right: 0 },
 });

@@ -46,7 +46,7 @@ export function OneView({ id, edit, low }: Props & { low: boolean }) {
 }
 
 /** How high a view is drawn, px: the flat one with its tape, the others, and any on a low screen. */
-const TALL = { flat: 210, other: 250, low: 150 } as const;
+const TALL = { flat: 210, other: 250, low: 150, lowFinished: 200 } as const;
 
 /** The piece as it will lie there, beside the views that are drawn of it. */
 const FINISHED = { id: 'finished', name: 'Finished' };
@@ -79,7 +79,7 @@ const Shown = memo(function Shown({ plan, drawn, work, low }: ShownProps) {
         onChange={setShown}
       />
       {seen ? (
-        <Finished plan={plan} worked={seen} height={TALL.other} />
+        <Finished plan={plan} worked={seen} height={low ? TALL.lowFinished : TALL.other} />
       ) : (
         <Drawing view={view} tape={view.id === 'flat'} height={height} work={work} />
       )}

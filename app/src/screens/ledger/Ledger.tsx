@@ -17,7 +17,7 @@ import { MiniPiece } from '@/drawing/MiniPiece';
 import { Portrait } from '@/drawing/portrait/Portrait';
 import { atTheHook } from '@/ui/lists/PaceLine';
 import { FinishedPicture } from '@/ui/fields/PictureField';
-import { SizesBeside } from '@/ui/lists/SizesBeside';
+import { SizesSaid } from '@/ui/lists/SizesBeside';
 import { isPicture } from '@/ui/fields/smallPicture';
 import { useFollowed, useProgress } from '@/reading/useProgress';
 import { startMake } from '@/reading/start';
@@ -210,7 +210,7 @@ type Seen = ComponentProps<typeof Portrait>['worked'] & Pick<Worked, 'outside' |
 function CameOutSeen({ id, plan, worked }: { id: string; plan: Plan; worked: Seen }) {
   const events = useMakeEvents(id);
   const sizes = useMemo(() => sizesMade(worked, events), [worked, events]);
-  return <Portrait plan={plan} worked={worked} sizes={sizes} width={96} height={120} />;
+  return <Portrait plan={plan} worked={worked} sizes={sizes} width={116} height={150} />;
 }
 
 /** How it came out, where that was said. */
@@ -228,7 +228,7 @@ function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 
   return (
     <>
       {isPicture(picture) ? <FinishedPicture picture={picture} /> : null}
-      {asMade ? <SizesBeside sizes={sizesMade(worked, events)} /> : null}
+      {asMade ? <SizesSaid sizes={sizesMade(worked, events)} /> : null}
       {said ? <Words as="smallStrong">{capital(said)}</Words> : null}
       {note ? <Words as="small" tone="thread">{`For next time: ${note}`}</Words> : null}
     </>

@@ -10,7 +10,8 @@ export interface MadeShare {
   height: number;
 }
 
-const PLANNED = '#5F7078';
+/** What was planned, told in this on any yarn. */
+const PLANNED = { dash: '#7D4D91', under: '#F4F6F2' };
 
 /**
  * A side as it came out: as wide and as high as it was measured, what was planned about it in thin outline.
@@ -23,15 +24,14 @@ export function asMade({ box, nodes }: Painted, side: Side, share: MadeShare, st
   // it stands where it was planned to stand, on the middle of its lower edge
   const [cx, low] = [x + width / 2, y + height];
   const transform = `translate(${mm(cx)} ${mm(low)}) scale(${mm(share.width)} ${mm(share.height)}) translate(${mm(-cx)} ${mm(-low)})`;
-  const planned = cloths.map((part): InkNode =>
-    ink('path', {
-      d: outlineOf(part, stitchMm),
-      fill: 'none',
-      stroke: PLANNED,
-      strokeWidth: mm(0.16 * stitchMm),
-      strokeDasharray: `${mm(0.7 * stitchMm)} ${mm(0.5 * stitchMm)}`,
-    }),
-  );
+  const planned = cloths.flatMap((part): InkNode[] => {
+    const line = { d: outlineOf(part, stitchMm), fill: 'none' };
+    const dash = `${mm(1.3 * stitchMm)} ${mm(0.9 * stitchMm)}`;
+    return [
+      ink('path', { ...line, stroke: PLANNED.under, strokeWidth: mm(0.5 * stitchMm), opacity: 0.55 }),
+      ink('path', { ...line, stroke: PLANNED.dash, strokeWidth: mm(0.36 * stitchMm), strokeDasharray: dash }),
+    ];
+  });
   const stretched = {
     x: cx + (box.x - cx) * share.width,
     y: low + (box.y - low) * share.height,
