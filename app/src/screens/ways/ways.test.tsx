@@ -54,10 +54,12 @@ describe('ways to make it', () => {
     expect([ask.hooksMm.length, ask.fits.length]).toEqual([5, 4]);
   });
 
-  it('say that they are being worked out, and what is wrong when there is nothing to compare', () => {
+  it('say that they are being worked out, and what is wrong when there is nothing to compare', async () => {
     mockWays.mockReturnValue({ ...whole, soFar: null, is: 'looking' });
     const first = show(<WaysRoom id={planId} plan={phone} />);
-    expect(screen.getByText('Comparing shapes…')).toBeTruthy();
+    // what is quick is not told
+    expect(screen.queryByText('Comparing shapes…')).toBeNull();
+    expect(await screen.findByText('Comparing shapes…')).toBeTruthy();
     first.unmount();
     mockWays.mockReturnValue({ ...whole, soFar: null });
     show(<WaysRoom id={planId} plan={phone} />);
@@ -75,10 +77,10 @@ describe('ways that take a while', () => {
       expect(now.ways).toHaveLength((found.ways.length * (index + 1)) / some.length);
   });
 
-  it('say how far they are and can be stopped', () => {
+  it('say how far they are and can be stopped', async () => {
     mockWays.mockReturnValue({ ...whole, soFar: some[3], is: 'looking' });
     show(<WaysRoom id={planId} plan={phone} />);
-    expect(screen.getByText(`Comparing shapes: 4 of ${some.length}`)).toBeTruthy();
+    expect(await screen.findByText(`Comparing shapes: 4 of ${some.length}`)).toBeTruthy();
     expect(screen.getAllByText(/Fits \d+ times in 100/).length).toBeGreaterThan(0);
     fireEvent.press(screen.getByText('Stop'));
     expect(whole.stop).toHaveBeenCalled();

@@ -3,6 +3,7 @@ import { ProgressBar } from 'react-native-paper';
 import { useColours } from '@/theme/useTheme';
 import { Action } from '@/ui/actions/Action';
 import { Words } from '@/ui/layout/Words';
+import { useLate } from './useLate';
 
 interface Props {
   /** What is being done: a noun or a verb in -ing. */
@@ -13,11 +14,13 @@ interface Props {
   onStop?: () => void;
 }
 
-/** Work that takes a while: how far it is, as a tape that is pulled out, and a way to stop it. */
+/** Work that takes a while: how far it is, as a tape that is pulled out, and a way to stop it. What is done at once is not told. */
 export function LongWork({ says, done, of, onStop }: Props) {
   const colours = useColours();
+  const isLate = useLate();
   const isTold = done !== undefined && of !== undefined;
   const text = isTold ? `${says}: ${done} of ${of}` : `${says}…`;
+  if (!isLate) return null;
   return (
     <View style={{ gap: 4 }}>
       <View style={STYLES.line}>

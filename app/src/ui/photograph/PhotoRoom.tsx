@@ -8,6 +8,7 @@ import { chooseFile } from '@/platform/chooseFile';
 import { IconAction } from '@/ui/actions/IconAction';
 import { Circle, Line, Path, Rect, Svg } from '@/ui/layout/ink';
 import { LengthField } from '@/ui/fields/LengthField';
+import { LongWork } from '@/ui/notices/LongWork';
 import { Notice } from '@/ui/notices/Notice';
 import { Pick } from '@/ui/fields/Pick';
 import { Tabs } from '@/ui/layout/Tabs';
@@ -63,6 +64,7 @@ export function PhotoRoom({ targets, onUse, onClose }: Props) {
             <IconAction label="Close" icon="close" onPress={onClose} />
           </View>
           <ScrollView contentContainerStyle={{ padding: 20, paddingTop: 4, gap: 14 }}>
+            {measuring.working ? <LongWork says={measuring.working} onStop={measuring.stop} /> : null}
             {fault ? <Notice tone="rowan" word="Not yet" text={fault} /> : null}
             {standing ? (
               <View style={{ flexDirection: wide ? 'row' : 'column', gap: 20 }}>

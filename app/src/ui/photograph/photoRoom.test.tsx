@@ -126,3 +126,20 @@ it('fills every measure of a thing, and of the tools in a set of them', () => {
   expect(thing.height).toEqual({ mm: 164.3, by: 'photograph', typed: '164.3 mm', sd: 0.62 });
   expect(thing.width).toEqual({ mm: 78, by: 'ruler', typed: '78' });
 });
+
+it('what takes a while says so, and can be stopped; then it is begun anew', async () => {
+  await opened();
+  const close = jest.mocked(openMeasurer).mock.results[0]!.value.close as jest.Mock;
+  measurer.card.mockReturnValueOnce(new Promise(() => undefined));
+  await act(async () => fireEvent.press(screen.getByText('Find the card’s edges')));
+  expect(screen.queryByText('Finding the card’s edges…')).toBeNull();
+  await waitFor(() => expect(screen.getByText('Finding the card’s edges…')).toBeTruthy());
+  await act(async () => fireEvent.press(screen.getByText('Stop')));
+  expect(screen.queryByText('Finding the card’s edges…')).toBeNull();
+  expect(close).toHaveBeenCalledTimes(1);
+  measurer.card.mockResolvedValue({ ok: true, corners: firstCorners(picture.grey), snapped: true });
+  await act(async () => fireEvent.press(screen.getByText('Find the card’s edges')));
+  // another looks at the same picture
+  expect(measurer.look).toHaveBeenCalledTimes(2);
+  expect(screen.getByText('Measure the item')).toBeTruthy();
+});

@@ -36,31 +36,61 @@ export function useMeasuring() {
   const [before, setBefore] = useState<readonly PictureTold[]>([]);
   const worker = useRef<ReturnType<typeof openMeasurer> | null>(null);
   useEffect(() => () => worker.current?.close(), []);
+  // what is being done now, and which of all that was begun it is: what was stopped answers nobody
+  const [working, setWorking] = useState('');
+  const turn = useRef(0);
   const change = (part: Partial<Standing>) => setStanding((now) => (now ? { ...now, ...part } : now));
 
+  const begin = (says: string) => {
+    const mine = (turn.current += 1);
+    setWorking(says);
+    setFault('');
+    return { isStopped: () => turn.current !== mine, end: () => turn.current === mine && setWorking('') };
+  };
+
+  const stop = () => {
+    turn.current += 1;
+    setWorking('');
+    // the one that works listens to nobody until it is done
+    worker.current?.close();
+    worker.current = null;
+  };
+
+  /** What looks at a picture, with this one before it. */
+  const lookingAt = async (grey: Picture['grey'], isNew = worker.current === null) => {
+    worker.current ??= openMeasurer();
+    if (isNew) await worker.current.measurer.look(grey);
+    return worker.current.measurer;
+  };
+
   const open = async (file: Blob & { name: string }) => {
+    const { isStopped, end } = begin('Opening the picture');
     try {
       const picture = await openPicture(file);
-      worker.current ??= openMeasurer();
-      await worker.current.measurer.look(picture.grey);
+      if (isStopped()) return;
+      await lookingAt(picture.grey, true);
+      if (isStopped()) return;
       const corners = firstCorners(picture.grey);
       setStanding({ picture, corners, snapped: null, measuring: false, places: [], marks: [], told: {} });
-      setFault('');
     } catch {
-      setFault(`“${file.name}” cannot be opened as a picture here. Choose a JPEG or PNG.`);
+      if (!isStopped()) setFault(`“${file.name}” cannot be opened as a picture here. Choose a JPEG or PNG.`);
     }
+    end();
   };
 
   const findCard = async () => {
     if (!standing) return;
-    const found = await worker.current!.measurer.card(standing.corners);
+    const { isStopped, end } = begin('Finding the card’s edges');
+    const measurer = await lookingAt(standing.picture.grey);
+    const found = await measurer.card(standing.corners);
+    if (isStopped()) return;
+    end();
     if (!found.ok) return setFault(found.message);
-    setFault('');
     change({ corners: found.corners, snapped: found.snapped });
   };
 
   const tell = async (places: Point[], next: Mode, z: number) => {
-    const { measurer } = worker.current!;
+    const measurer = await lookingAt(standing!.picture.grey);
     // a mark that was moved on meanwhile is answered in its own turn
     const answer = (marks: Mark[], told: PictureTold) =>
       setStanding((now) => (now?.places === places ? { ...now, marks, told } : now));
@@ -102,6 +132,9 @@ export function useMeasuring() {
     height,
     standing,
     fault,
+    /** What is being done now, in words; '' where nothing is. */
+    working,
+    stop,
     /** All pictures of this measure together. */
     told,
     pictures: before.length + (now.length || now.outline ? 1 : 0),
