@@ -86,3 +86,8 @@ export const styleHolds = (condition: string): boolean =>
 /** Whether the browser keeps this page by a worker: the line to it is trusted, and it knows how. */
 export const keepsPages = (): boolean =>
   globalThis.window?.isSecureContext !== false && typeof navigator !== 'undefined' && 'serviceWorker' in navigator;
+
+/** What only lies round something that has a name is not stopped at by the Tab key. @param round what holds the one that lies round */
+export function passedByTab(round: unknown): void {
+  (round as Element | null)?.firstElementChild?.setAttribute?.('tabindex', '-1');
+}

@@ -111,8 +111,7 @@ export function AllViews({ id, edit, plan, worked }: AllProps) {
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <View style={STYLES.finished}>
-          <Words as="smallStrong">{FINISHED.name}</Words>
-          <Finished plan={plan} worked={worked} height={restHeight} />
+          <Finished plan={plan} worked={worked} title={FINISHED.name} height={restHeight + TITLE} />
         </View>
         <View style={STYLES.rest}>
           {rest.map((view) => (
@@ -126,6 +125,9 @@ export function AllViews({ id, edit, plan, worked }: AllProps) {
     </ScrollView>
   );
 }
+
+/** How high a view’s name is above it, px. */
+const TITLE = 20;
 
 /** So many views stand in one row beside the finished piece. */
 const BESIDE = 2;

@@ -64,8 +64,8 @@ const SHAPES: Readonly<Record<IconName, (line: object) => React.ReactNode>> = {
   back: (line) => <Path d="M15 4l-8 8 8 8" {...line} />,
   undo: (line) => <Path d="M8 4L4 8l4 4M4 8h10a6 6 0 010 12H9" {...line} />,
   redo: (line) => <Path d="M16 4l4 4-4 4M20 8H10a6 6 0 000 12h5" {...line} />,
-  larger: (line) => <Path d="M12 4v16M4 12h16" {...line} />,
-  smaller: (line) => <Path d="M4 12h16" {...line} />,
+  larger: (line) => <Path d="M14 10l6-6M15 4h5v5M10 14l-6 6M9 20H4v-5" {...line} />,
+  smaller: (line) => <Path d="M20 4l-6 6M19 10h-5V5M4 20l6-6M5 14h5v5" {...line} />,
   // the four corners of the whole sheet
   whole: (line) => <Path d="M4 9V4h5M15 4h5v5M20 15v5h-5M9 20H4v-5" {...line} />,
   down: (line) => <Path d="M5 9l7 7 7-7" {...line} />,
