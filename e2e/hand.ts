@@ -5,8 +5,14 @@ import { field } from './testServer';
 export class Hand {
   taps = 0;
   fields = 0;
+  readonly #since = Date.now();
 
   constructor(private readonly page: Page) {}
+
+  /** Since it began, with all that the machine takes. */
+  get seconds(): number {
+    return Math.round((Date.now() - this.#since) / 1000);
+  }
 
   async tap(target: Locator): Promise<void> {
     this.taps += 1;

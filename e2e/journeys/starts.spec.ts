@@ -17,8 +17,8 @@ const planIn = async (server: TestServer): Promise<Plan> => {
 };
 
 /** Says what a job took, and holds it to what it may take. */
-function took(job: string, { taps, fields }: Hand, most: { taps: number; fields: number }): void {
-  console.log(`${job}: ${taps} taps, ${fields} fields (at most ${most.taps} and ${most.fields})`);
+function took(job: string, { taps, fields, seconds }: Hand, most: { taps: number; fields: number }): void {
+  console.log(`${job}: ${taps} taps, ${fields} fields, ${seconds} s (at most ${most.taps} and ${most.fields})`);
   expect(taps).toBeLessThanOrEqual(most.taps);
   expect(fields).toBeLessThanOrEqual(most.fields);
 }

@@ -65,13 +65,13 @@ test('every stitch is found by a word of it, and a practice swatch becomes the g
 }) => {
   await page.goto(`${server.url}/things`);
   await page.getByRole('button', { name: 'Stitches: how each is worked' }).click();
-  await field(page, 'Search stitches').fill('crab');
+  await page.getByRole('searchbox', { name: 'Search stitches' }).fill('crab');
   await page.getByRole('button', { name: 'Reverse single crochet' }).click();
   await expect(page.getByText(/Also called: crab stitch/)).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
-  await field(page, 'Search stitches').fill('quilting');
+  await page.getByRole('searchbox', { name: 'Search stitches' }).fill('quilting');
   await expect(page.getByText(/Nothing here is called “quilting”/)).toBeVisible();
-  await field(page, 'Search stitches').fill('half double');
+  await page.getByRole('searchbox', { name: 'Search stitches' }).fill('half double');
   await page.getByRole('button', { name: 'Half double crochet', exact: true }).click();
   await page.getByRole('button', { name: 'Practise it on a swatch' }).click();
   await choose(page, 'Yarn', 'slate wool');

@@ -13,6 +13,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View, type ViewStyle } from 'react-native';
 import { Block } from '@/ui/layout/ink';
 import { Words } from '@/ui/layout/Words';
+import { useBox } from '@/ui/layout/useBox';
 import { useFocusRing } from '@/ui/actions/useFocusRing';
 import { changeHours } from '@/data/hours';
 import { useColours } from '@/theme/useTheme';
@@ -38,11 +39,20 @@ export function Strip({ told, hours, from, shown }: Props) {
   const last = [...sittings.map(({ day }) => day), ...shown.flatMap(({ wanted }) => wanted ?? [])].sort().at(-1)!;
   const count = Math.min(MOST_DAYS, Math.max(7, daysBetween(from, last) + 2));
   const days = Array.from({ length: count }, (_, index) => dayAfter(from, index));
-  const most = Math.max(1, ...days.map((day) => sittings.filter((one) => one.day === day).length));
+  const { box, onLayout } = useBox();
+  const [scrolled, setScrolled] = useState(0);
+  // as high as what is looked at: a full day weeks away leaves no gap below this one
+  const first = Math.floor(scrolled / DAY);
+  const inSight = box.width > 0 ? days.slice(first, first + Math.ceil(box.width / DAY) + 1) : days;
+  const most = Math.max(1, ...inSight.map((day) => sittings.filter((one) => one.day === day).length));
+  const pins = shown.some(({ wanted }) => wanted && inSight.includes(wanted)) ? PIN : 0;
   return (
     <View role="group" aria-label="The days ahead" style={{ gap: 6 }}>
       <ScrollView
         horizontal
+        onLayout={onLayout}
+        onScroll={({ nativeEvent }) => setScrolled(DAY * Math.floor(nativeEvent.contentOffset.x / DAY))}
+        scrollEventThrottle={60}
         style={{ backgroundColor: colours.surface }}
         contentContainerStyle={{ width: count * DAY }}
       >
@@ -59,7 +69,7 @@ export function Strip({ told, hours, from, shown }: Props) {
               </View>
             ))}
           </View>
-          <View style={{ height: PIN }}>
+          <View style={[STYLES.grows, { height: pins }]}>
             {shown.map(({ id, title, wanted }) =>
               wanted && wanted >= from && daysBetween(from, wanted) < count ? (
                 <View
@@ -73,7 +83,7 @@ export function Strip({ told, hours, from, shown }: Props) {
               ) : null,
             )}
           </View>
-          <View style={{ height: most * (SITTING + 4) + 4 }}>
+          <View style={[STYLES.grows, { height: most * (SITTING + 4) + 4 }]}>
             {sittings
               .filter(({ day }) => daysBetween(from, day) < count)
               .map((sitting) => {
@@ -197,6 +207,7 @@ const PIECE = {
 } as const;
 
 const STYLES = StyleSheet.create({
+  grows: { overflow: 'hidden', transitionProperty: 'height', transitionDuration: '160ms' } as ViewStyle,
   tape: { flexDirection: 'row', height: 44 },
   day: { width: DAY, borderLeftWidth: 2, paddingLeft: 6, paddingTop: 2 },
   pin: { position: 'absolute', width: DAY, height: PIN, borderLeftWidth: 4, paddingLeft: 4, justifyContent: 'center' },

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { ListPage, type Item } from '@/ui/layout/Page';
 import { Press } from '@/ui/actions/Press';
-import { TextField } from '@/ui/fields/TextField';
+import { SearchField } from '@/ui/fields/SearchField';
 import { useWord } from '@/reading/useWord';
 import { Words } from '@/ui/layout/Words';
 import { useSettings } from '@/data/settings';
@@ -22,7 +22,7 @@ export function Stitches() {
       says="How each stitch, join and finish is done, and what goes wrong."
       over={
         <View style={{ gap: 8 }}>
-          <TextField label="Search stitches" value={typed} onChange={setTyped} />
+          <SearchField what="stitches" value={typed} onChange={setTyped} />
           {found.length === 0 ? (
             <Words live>{`Nothing here is called “${typed}”. Try one word of it, or its abbreviation.`}</Words>
           ) : null}

@@ -1,8 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { Searchbar } from 'react-native-paper';
-import { useColours } from '@/theme/useTheme';
-import { useType } from '@/theme/useType';
-import { Icon } from '@/ui/actions/Icon';
+import { SearchField } from '@/ui/fields/SearchField';
 import { Pick } from '@/ui/fields/Pick';
 import { Tabs } from '@/ui/layout/Tabs';
 import type { Finding, Order } from './useFinding';
@@ -29,27 +26,12 @@ interface Props {
 
 /** Search, order and kind of a list that has grown; nothing over a short one. */
 export function ListTools({ what, finding, kinds = [], from = FROM }: Props) {
-  const colours = useColours();
-  const type = useType('body');
   const { found, of, search, setSearch, order, setOrder, kind, setKind } = finding;
   if (of < from) return null;
   return (
     <View style={{ gap: 10 }}>
       <View style={STYLES.row}>
-        <Searchbar
-          value={search}
-          onChangeText={setSearch}
-          placeholder={`Search ${what}`}
-          accessibilityLabel={`Search ${what}`}
-          icon={({ color }) => <Icon name="search" colour={color} size={20} />}
-          clearIcon={({ color }) => <Icon name="close" colour={color} size={18} />}
-          clearAccessibilityLabel="Clear the search"
-          onIconPress={() => undefined}
-          searchAccessibilityLabel={`Search ${what}`}
-          inputStyle={[type, STYLES.input]}
-          style={[STYLES.bar, { backgroundColor: colours.surface, borderColor: colours.faint }]}
-          elevation={0}
-        />
+        <SearchField what={what} value={search} onChange={setSearch} />
         <View style={STYLES.order}>
           <Pick
             bare
@@ -80,7 +62,5 @@ export function ListTools({ what, finding, kinds = [], from = FROM }: Props) {
 
 const STYLES = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
-  bar: { flexGrow: 3, flexBasis: 200, borderWidth: 1, borderRadius: 2, height: 48 },
-  input: { minHeight: 0, height: 46, alignSelf: 'center' },
   order: { flexGrow: 1, flexBasis: 130, maxWidth: 200 },
 });
