@@ -18,7 +18,9 @@ module.exports = {
     ],
   },
   // what comes in the newer kind of modules alone is translated too
-  transformIgnorePatterns: preset.transformIgnorePatterns.map((pattern) => pattern.replace('(?!', '(?!uuid|immer|culori|')),
+  transformIgnorePatterns: preset.transformIgnorePatterns.map((pattern) =>
+    pattern.replace('(?!', '(?!uuid|immer|culori|'),
+  ),
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     // as one file each: their modules are not of the kind that runs here

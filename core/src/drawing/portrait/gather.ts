@@ -1,17 +1,7 @@
 import type { Part } from '../parts';
-import { isCloth, type SideCloth, type SidePart } from './types';
+import { isCloth, type Gather, type SideCloth, type SidePart } from './types';
 
 type Dots = Extract<Part, { type: 'dots' }>;
-
-/** Fabric drawn together by a cord: all round the opening into one bundle. */
-export interface Gather {
-  /** Where the cord lies, mm. */
-  at: number;
-  /** How wide the bundle is there, as a share of the width. */
-  neck: number;
-  /** From where on it narrows. */
-  from: number;
-}
 
 /** How steep the shoulder of a drawn bag is seen, height for width (ours, by eye). */
 const STEEP = 0.75;

@@ -1,8 +1,17 @@
 import type { Cloth, Part } from '../parts';
-import type { Gather } from './gather';
 
 /** From where a finished piece is seen. */
 export type SideId = 'front' | 'back' | 'side' | 'open';
+
+/** Fabric drawn together by a cord: all round the opening into one bundle. */
+export interface Gather {
+  /** Where the cord lies, mm. */
+  at: number;
+  /** How wide the bundle is there, as a share of the width. */
+  neck: number;
+  /** From where on it narrows. */
+  from: number;
+}
 
 export interface SideCloth extends Cloth {
   /** Which of its ends is an edge that is seen, and no fold. */
