@@ -21,6 +21,9 @@ const WORLD: World = { wider: 1, bias: 0 };
 const DRIFT = 0.01;
 const FIRST_WIDER = 0.02;
 
+/** Besides, each course at which a width is taken strays by so much (handbook 2.1). */
+const STRAYS = 0.015;
+
 /** They measure after the first course and every so often. */
 const EVERY_MM = 40;
 
@@ -153,7 +156,9 @@ function withTape(
     const band = piece.bands?.find(({ from, to }) => course >= from && course <= to);
     const on = band?.hookMm === undefined ? 1 : changedBy(now, strays)!;
     const since = band?.hookMm === undefined ? course : course - band.from + 1;
-    const wide = on * truth.piece.w * (1 + DRIFT * (course / piece.rows - 0.5)) * (course === 1 ? 1 + FIRST_WIDER : 1);
+    const here = 1 + STRAYS * dice.normal();
+    const wide =
+      here * on * truth.piece.w * (1 + DRIFT * (course / piece.rows - 0.5)) * (course === 1 ? 1 + FIRST_WIDER : 1);
     const tape = (what: 'stitches' | 'rows', count: number, size: number) =>
       happened({
         kind: 'measured',

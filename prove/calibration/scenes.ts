@@ -94,7 +94,8 @@ const strip: Scene = {
         const rounds = Number(shape.edging ?? edging);
         const front = rows('front') * fabric.piece.h + rounds * fabric.border;
         const girth = flatRound(stitches, String(shape.join ?? join), fabric, rounds);
-        return { girth, depth: frontDepth(front, box.depth, fabric) };
+        const narrow = fabric.narrow(rows('front'), 'one piece folded');
+        return { girth, narrow, depth: frontDepth(front, box.depth, fabric) };
       },
     };
   },
@@ -116,6 +117,7 @@ const flapped: Scene = {
         return {
           ...closed(rows('front') * h, rows('back', 'turn', 'flap') * h, fabric),
           girth: flatRound(stitches, join, fabric),
+          narrow: fabric.narrow(rows('front'), 'one piece folded'),
         };
       },
     };
@@ -143,7 +145,11 @@ const banded: Scene = {
       made: (steps, fabric) => {
         const { of: rows, stitches } = coursesOf(steps);
         const front = courses * fabric.halfDouble + (rows('front') - courses) * fabric.piece.h;
-        return { girth: flatRound(stitches, join, fabric), depth: frontDepth(front, box.depth, fabric) };
+        return {
+          girth: flatRound(stitches, join, fabric),
+          narrow: fabric.narrow(rows('front'), 'one piece folded'),
+          depth: frontDepth(front, box.depth, fabric),
+        };
       },
     };
   },
@@ -169,7 +175,9 @@ const divided: Scene = {
       made: (steps, fabric) => {
         const { of: rows, stitches } = coursesOf(steps);
         const rooms = channels(steps, stitches, fabric).map((inside, at) => ({ inside, holds: Math.PI * grips[at]! }));
-        return { girth: 0, depth: frontDepth(rows('front') * fabric.piece.h, Math.max(...grips), fabric), rooms };
+        const narrow = fabric.narrow(rows('front'), 'one piece folded');
+        const depth = frontDepth(rows('front') * fabric.piece.h, Math.max(...grips), fabric);
+        return { girth: 0, narrow, depth, rooms };
       },
     };
   },
@@ -190,7 +198,7 @@ const twoPanels: Scene = {
         const rounds = Number(shape.edging ?? edging);
         const front = all * fabric.piece.h + 2 * rounds * fabric.border;
         const girth = flatRound(stitches, 'single', fabric, rounds);
-        return { girth, depth: frontDepth(front, box.depth, fabric) };
+        return { girth, narrow: fabric.narrow(all, 'two pieces'), depth: frontDepth(front, box.depth, fabric) };
       },
     };
   },
@@ -257,7 +265,8 @@ const layered: Scene = {
         const { h } = fabric.piece;
         const back = coursesOf(steps);
         const front = coursesOf(steps, 'pocket-1').all * h;
-        return { ...closed(front, back.all * h, fabric), girth: flatRound(back.stitches, join, fabric) };
+        const narrow = fabric.narrow(coursesOf(steps, 'pocket-1').all, 'two pieces');
+        return { ...closed(front, back.all * h, fabric), narrow, girth: flatRound(back.stitches, join, fabric) };
       },
     };
   },
@@ -305,6 +314,7 @@ const tube: Scene = {
         const { of: rounds, stitches } = coursesOf(steps);
         return {
           girth: tubeRound(stitches, fabric),
+          narrow: fabric.narrow(rounds('wall'), 'round'),
           depth: frontDepth(rounds('wall') * fabric.piece.h, box.depth, fabric),
         };
       },
@@ -333,6 +343,7 @@ const floored: Scene = {
         const straight = (base[0]! - 6) / 2;
         return {
           girth: tubeRound(stitches, fabric),
+          narrow: fabric.narrow(rounds('wall'), 'round'),
           depth: standing(rounds('wall'), fabric),
           ...(base.length >= GROWN ? { base: baseOf(base, stitches, fabric, straight)! } : {}),
         };
@@ -357,6 +368,7 @@ const disc: Scene = {
         const wall = ends('wall')[0]!;
         return {
           girth: tubeRound(wall, fabric),
+          narrow: fabric.narrow(rounds('wall'), 'round'),
           depth: standing(rounds('wall'), fabric),
           base: baseOf(ends('base'), wall, fabric)!,
         };
@@ -380,9 +392,10 @@ const saddle: Scene = {
         carrier: { kind: 'bar', diameter: { mm: 45 }, dropFront: { mm: 110 }, dropBack: { mm: 110 } },
       },
       made: (steps, fabric) => {
-        const round = tubeRound(coursesOf(steps).ends('pocket in front')[0]!, fabric);
+        const pocket = coursesOf(steps).ends('pocket in front');
+        const round = tubeRound(pocket[0]!, fabric);
         const rooms = [front, behind].map((box) => ({ inside: round, holds: boxThing(box).girth }));
-        return { girth: 0, depth: 0, rooms };
+        return { girth: 0, narrow: fabric.narrow(pocket.length, 'round'), depth: 0, rooms };
       },
     };
   },

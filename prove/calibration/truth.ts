@@ -1,4 +1,5 @@
 import type { Dice } from './random';
+import { narrowestShare, type Laid } from './wandering';
 
 /** How far the world is from what the handbook takes it for: spreads so many times as wide, every tape so much too long. */
 export interface World {
@@ -17,6 +18,8 @@ export interface Fabric {
   /** Height of half doubles in the same piece. */
   halfDouble: number;
   t: number;
+  /** How narrow its narrowest 30 mm are against its mean, of so many courses laid so. */
+  narrow: (courses: number, laid: Laid) => number;
 }
 
 interface Size {
@@ -77,6 +80,7 @@ export function drawFabric(dice: Dice, { wider }: World, usual: Usual): Fabric {
     border: (single * SINGLE.round * apart(OTHER_WAY)) / SINGLE.row,
     halfDouble: (piece.h * HALF_DOUBLE_ROW * apart(OTHER_STITCH)) / SINGLE.row,
     t: usual.t * apart(usual.tSpread),
+    narrow: (courses, laid) => narrowestShare(dice, Math.max(1, courses), piece.h, laid),
   };
 }
 

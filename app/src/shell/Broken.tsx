@@ -2,6 +2,7 @@ import type { ErrorBoundaryProps } from 'expo-router';
 import { View } from 'react-native';
 import { useColours } from '@/theme/useTheme';
 import { Action } from '@/ui/actions/Action';
+import { isUnfetched } from '@/ui/layout/later';
 import { Words } from '@/ui/layout/Words';
 import { wantedPlace } from './wanted';
 import { leaveFor } from '@/platform/page';
@@ -12,8 +13,8 @@ function again(retry: ErrorBoundaryProps['retry']): void {
 }
 
 /** What went wrong, in words; of a part that did not come, its address tells nobody anything. */
-function reasonOf({ message }: Error): string {
-  return /^Loading module/.test(message) ? 'Part of this page did not load.' : `It says: ${message}`;
+function reasonOf(error: Error): string {
+  return isUnfetched(error) ? 'Part of this page did not load.' : `It says: ${error.message}`;
 }
 
 /** In place of a screen that failed, or that could not be fetched while the server is away. */

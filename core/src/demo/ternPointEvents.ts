@@ -81,7 +81,7 @@ function railPocket(): MakeEvent[] {
   log.ticked(steps.slice(0, 15));
   const last = steps[14]!;
   log.happened(
-    { kind: 'measured', piece: last.piece, what: 'width', count: last.ends!, mm: 157, by: 'tape', atStep: last.id },
+    { kind: 'measured', piece: last.piece, what: 'width', count: last.ends!, mm: 161, by: 'tape', atStep: last.id },
     3,
   );
   const { choices } = mend(plan, inOrder(log.events));

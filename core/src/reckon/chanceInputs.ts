@@ -7,6 +7,7 @@ export function chanceInputs({ thing, fit, built, placed }: WorkedOut): ChanceIn
   return {
     model: built.model,
     fit: fit.definition,
+    worked: built.pieces[0]!.worked,
     figures: {
       g: thing.girth,
       H: thing.height,

@@ -1,7 +1,7 @@
 import { Component, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { reportFault } from '@/platform/page';
-import { later } from '@/ui/layout/later';
+import { isUnfetched, later } from '@/ui/layout/later';
 import { useBox } from '@/ui/layout/useBox';
 import type { portraitText as PortraitText, PortraitProps } from './PortraitInk';
 
@@ -20,7 +20,8 @@ class Unseen extends Component<{ children: ReactNode }, { failed: boolean }> {
   }
 
   override componentDidCatch(error: Error): void {
-    reportFault(error);
+    // while the server is away its script may not be there: that is no fault
+    if (!isUnfetched(error)) reportFault(error);
   }
 
   override render(): ReactNode {

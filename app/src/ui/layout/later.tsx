@@ -11,3 +11,6 @@ export function later<P extends object>(load: () => Promise<ComponentType<P>>): 
     );
   };
 }
+
+/** Whether a script could not be fetched, as while the server is away: nothing is wrong with it. */
+export const isUnfetched = ({ message }: Error): boolean => /^Loading module/.test(message);

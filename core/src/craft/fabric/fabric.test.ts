@@ -9,6 +9,7 @@ import {
   gaugeSpread,
   measuredOf,
   PIECE_STRAYS,
+  TENSION_WANDERS,
   saidCounted,
   unsaidCounts,
   updateGauge,
@@ -233,13 +234,25 @@ describe('two stages', () => {
 
   it('what is measured on the piece is no longer strayed from', () => {
     expect(spread({ stitches: [long] })).toBeGreaterThan(PIECE_STRAYS);
-    expect(spread({ stitches: [{ ...long, on: 'piece' }] })).toBeLessThan(0.005);
+    // of its rows only, which are the whole height: a width is taken at one place of it
+    const tall = workFabric({ ...oat, gauge: { rows: [{ ...long, on: 'piece' }] } }).rowHeight;
+    expect(tall.sd! / tall.value).toBeLessThan(0.005);
+  });
+
+  it('a width of the piece is as sure as tension lets one place tell, and surer by each other place', () => {
+    const place = { ...long, on: 'piece' } as const;
+    const [once, thrice] = [spread({ stitches: [place] }), spread({ stitches: [place, place, place] })];
+    expect(once).toBeCloseTo(TENSION_WANDERS, 3);
+    expect(thrice).toBeCloseTo(TENSION_WANDERS / Math.sqrt(3), 3);
     expect(spread({ stitches: [long, { count: 20, overMm: 110, on: 'piece' }] })).toBeLessThan(PIECE_STRAYS);
   });
 
   it('the piece is believed over its swatch', () => {
     const gauge = { stitches: [long, { count: 100, overMm: 600, by: 'calliper', on: 'piece' } as const] };
-    expect(workFabric({ ...oat, gauge }).stitchWidth.value).toBeCloseTo(6, 1);
+    // a swatch of 5.5 that pieces stray from, and the piece itself: by what each is worth
+    const [swatch, piece] = [1 / PIECE_STRAYS ** 2, 1 / TENSION_WANDERS ** 2];
+    const wanted = Math.exp((swatch * Math.log(5.5) + piece * Math.log(6)) / (swatch + piece));
+    expect(workFabric({ ...oat, gauge }).stitchWidth.value).toBeCloseTo(wanted, 1);
   });
 });
 

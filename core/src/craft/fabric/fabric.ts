@@ -4,6 +4,7 @@ import { estimateChain, estimateSizes, estimateThickness, singleWidth, WIDTH_SPR
 import {
   finishedAs,
   informedBy,
+  atOnePlace,
   measuredOf,
   updateGauge,
   type Evidence,
@@ -180,7 +181,8 @@ function evidenceOf(
     if (apart.names.length === 0) return { measures: near, akin: [kin] };
     return { measures: [], akin: [{ measures: near, ratio, spread: apart.spread, from: apart.names.join(', ') }, kin] };
   };
-  const width = evidence(read(own), read(other), wide, wide);
+  const across = (list: readonly GaugeMeasure[] | undefined) => read(list).map(atOnePlace);
+  const width = evidence(across(own), across(other), wide, wide);
   return {
     stitchWidth: { ...width, akin: [...width.akin!, chained] },
     rowHeight: evidence(read(ownTall), read(otherTall), tall(worked), tall(otherWay)),

@@ -117,6 +117,13 @@ export function measuredOf(measure: GaugeMeasure, girth?: Figure<'mm'>): Measure
 /** How far a piece strays from its own swatch, as a fraction (prior, handbook 2.1). */
 export const PIECE_STRAYS = 0.025;
 
+/** How far the width of one course strays from its piece's, as a fraction (prior, ours; handbook 2.1). */
+export const TENSION_WANDERS = 0.015;
+
+/** A width of the piece, taken at one place of it: the rest is as wide as that to within what tension wanders (handbook 2.1). */
+export const atOnePlace = (measure: Measured): Measured =>
+  measure.onPiece ? { ...measure, sdMm: Math.hypot(measure.sdMm, TENSION_WANDERS * measure.mm) } : measure;
+
 /**
  * Relative standard uncertainty of one gauge measure: `sqrt((sdL/L)² + (q/n)²)` (law, with q by how it was counted;
  * handbook 2.1).

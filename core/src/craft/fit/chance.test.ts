@@ -151,6 +151,15 @@ describe('what would help', () => {
     expect(whatHelps(eyed, 1, chanceOfFit(eyed, 1), 20_000).map(({ id }) => id)).toEqual(['measure-thing']);
   });
 
+  it('is a swatch in rounds where the piece is worked in rounds', () => {
+    const guessed = {
+      ...inputs(exact(100), 103, 'snug', { w: measured(1, 'mm', 0.12, 'estimate') }),
+      worked: 'rounds' as const,
+    };
+    const texts = whatHelps(guessed, 1, chanceOfFit(guessed, 1), 20_000).map(({ text }) => text);
+    expect(texts).toContain('work a swatch of 10 cm in rounds');
+  });
+
   it('is nothing where all is known', () => {
     const known = inputs(exact(100), 103, 'snug');
     expect(whatHelps(known, 1, chanceOfFit(known, 1), 2000)).toEqual([]);

@@ -5,6 +5,7 @@ import type { FitDefinition } from './fits';
 import { normals, seeded } from './random';
 import type { Want, WantId } from './wants';
 import type { Sample } from './types';
+import { narrowest, type Wander } from './wander';
 
 /** How a finished piece's inside follows from a sample, its counts being whole and fixed. */
 export interface FitModel {
@@ -14,6 +15,8 @@ export interface FitModel {
   depth: (sample: Sample) => number;
   /** How far the flap comes down the front, mm, where there is one, and the least it must. */
   flap?: { reach: (sample: Sample) => number; least: number };
+  /** Its courses across the thing: their width wanders. Nothing where the girth runs along them. */
+  wander?: Wander;
   /** Which way the stretch that lets the thing in runs. */
   stretch: number;
   /** What else is uncertain in it, by the names its formulas use: borders, other stitches. */
@@ -38,6 +41,8 @@ export interface Room {
 export interface ChanceInputs {
   model: FitModel;
   fit: FitDefinition;
+  /** Whether its piece is worked in turned rows or in rounds. */
+  worked?: 'rows' | 'rounds';
   /** What was asked above the thing, mm. */
   cover?: number;
   /** What the piece is built from and holds, each with its spread, by the handbook's letters. */
@@ -81,8 +86,8 @@ export interface Tally {
 export const DRAWS = 20_000;
 
 /** The window of `inside girth / g` in which a thing goes in and stays (handbook 3). */
-export function fitWindow(fit: FitDefinition, stretch: number): { from: number; to: number } {
-  return { from: 1 / (1 + fit.useOfStretch * stretch), to: 1 + fit.slack };
+export function fitWindow(fit: FitDefinition, stretch: number, use = fit.useOfStretch): { from: number; to: number } {
+  return { from: 1 / (1 + use * stretch), to: 1 + fit.slack };
 }
 
 /**
@@ -108,7 +113,9 @@ export function chanceOfFit(
   const sds = names.map((name) => spreads[name] ?? figures[name]!.sd ?? 0);
   const means = names.map((name) => figures[name]!.value);
   const hand = handOf(names, figures, sds, draws, uniform);
-  const { from, to } = inputs.rooms?.length ? { from: 1, to: Infinity } : fitWindow(fit, model.stretch);
+  const use = model.wander ? fit.useAtNarrowest : fit.useOfStretch;
+  const { from, to } = inputs.rooms?.length ? { from: 1, to: Infinity } : fitWindow(fit, model.stretch, use);
+  const narrow = narrowOf(inputs, seed);
   const ratioOf = inputs.rooms?.length
     ? roomsRatio(inputs.rooms, seeded(seed ^ 0x5bd1e995), spreads)
     : wholeRatio(model);
@@ -122,7 +129,7 @@ export function chanceOfFit(
         sds[input]!,
         hand(input, noise[input]![index]!, index),
       );
-    const ratio = ratioOf(sample);
+    const ratio = ratioOf(sample) * narrow();
     tally.sum += ratio;
     tally.square += ratio * ratio;
     if (ratio < from) tally.tight += 1;
@@ -180,6 +187,14 @@ function sharedPart(name: InputName, { value, kind }: Figure, sd: number): numbe
   if (!isOfHand(name)) return 0;
   const strays = kind === 'measured' ? Math.min(1, (PIECE_STRAYS * value) ** 2 / sd ** 2) : 1;
   return HAND_RHO * strays;
+}
+
+/** How narrow its narrowest stretch is against its mean, drawn for one piece after another. */
+function narrowOf({ model, figures }: ChanceInputs, seed: number): () => number {
+  if (!model.wander) return () => 1;
+  const strays = narrowest(model.wander, figures.h.value);
+  const uniform = seeded(seed ^ 0x2545f491);
+  return () => 1 + strays[Math.floor(uniform() * strays.length)]!;
 }
 
 const wholeRatio =

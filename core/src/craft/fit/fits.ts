@@ -10,6 +10,8 @@ export interface FitDefinition {
   coverMm: number;
   /** How much of the fabric's stretch getting the thing in may use. */
   useOfStretch: number;
+  /** The same where it is narrowest, over no more than 30 mm (handbook 2.1). */
+  useAtNarrowest: number;
   /** How much larger than the thing the inside may be before it falls out, as a fraction. */
   slack: number;
   /** Which error hurts more. */
@@ -25,6 +27,7 @@ export const FITS: readonly FitDefinition[] = [
     girth: { fraction: -0.06, leastMm: -Infinity },
     coverMm: 0,
     useOfStretch: 1,
+    useAtNarrowest: 1,
     slack: 0,
     hurts: 'large',
   },
@@ -35,6 +38,7 @@ export const FITS: readonly FitDefinition[] = [
     girth: { fraction: 0.01, leastMm: -Infinity },
     coverMm: 2,
     useOfStretch: 0.5,
+    useAtNarrowest: 0.5,
     slack: 0.06,
     hurts: 'small',
   },
@@ -45,6 +49,7 @@ export const FITS: readonly FitDefinition[] = [
     girth: { fraction: 0.04, leastMm: 4 },
     coverMm: 5,
     useOfStretch: 0,
+    useAtNarrowest: 0.25,
     slack: 0.12,
     hurts: 'small',
   },
@@ -55,6 +60,7 @@ export const FITS: readonly FitDefinition[] = [
     girth: { fraction: 0.12, leastMm: 12 },
     coverMm: 10,
     useOfStretch: 0,
+    useAtNarrowest: 0,
     slack: Infinity,
     hurts: 'small',
   },

@@ -1,4 +1,4 @@
-import { COUNTINGS, gaugeSpread, PIECE_STRAYS } from '../fabric';
+import { COUNTINGS, gaugeSpread, PIECE_STRAYS, TENSION_WANDERS } from '../fabric';
 import { methodInfo } from '../things';
 import { chanceOfFit, inputsOf, isOfHand, type ChanceInputs, type InputName, type Tally } from './chance';
 import type { Sample } from './types';
@@ -27,11 +27,14 @@ interface Remedy {
   left: (name: InputName, mm: number) => number;
 }
 
-/** The piece itself measured over its first rows: 10 cm by ruler, as a fraction (handbook 2.1). */
-const ROWS_MEASURED = gaugeSpread({ count: 17, q: COUNTINGS.edges.q, mm: 100, sdMm: methodInfo('ruler').sd(100) });
+/** 10 cm by ruler, as a fraction (handbook 2.1). */
+const BY_RULER = gaugeSpread({ count: 17, q: COUNTINGS.edges.q, mm: 100, sdMm: methodInfo('ruler').sd(100) });
+
+/** The piece itself measured over its first rows: at one place of it. */
+const ROWS_MEASURED = Math.hypot(BY_RULER, TENSION_WANDERS);
 
 /** A swatch measured so: the same, and how far a piece strays from its swatch. */
-const SWATCHED = Math.hypot(ROWS_MEASURED, PIECE_STRAYS);
+const SWATCHED = Math.hypot(BY_RULER, PIECE_STRAYS);
 
 const REMEDIES: readonly Remedy[] = [
   { id: 'swatch', text: 'work a swatch of 10 cm', minutes: 30, mends: isOfHand, left: (_, mm) => SWATCHED * mm },
@@ -60,6 +63,8 @@ const REMEDIES: readonly Remedy[] = [
 export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws: number): Help[] {
   const figures = inputsOf(inputs);
   const shares = varianceShares(inputs);
+  // one in turned rows tells less of rounds than it promises
+  const where = inputs.worked === 'rounds' ? ' in rounds' : '';
   return REMEDIES.flatMap(({ id, text, minutes, mends, left }): Help[] => {
     const names = Object.keys(figures).filter(mends);
     const better = Object.fromEntries(
@@ -70,7 +75,15 @@ export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws:
     );
     const { share } = chanceOfFit(inputs, seed, draws, better);
     if (share - now.share < 0.005) return [];
-    return [{ id, text, minutes, share, of: names.reduce((sum, name) => sum + shares[name]!, 0) }];
+    return [
+      {
+        id,
+        text: id === 'swatch' ? text + where : text,
+        minutes,
+        share,
+        of: names.reduce((sum, name) => sum + shares[name]!, 0),
+      },
+    ];
   }).sort((a, b) => b.share - a.share);
 }
 

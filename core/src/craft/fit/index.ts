@@ -6,5 +6,6 @@ export * from './fits';
 export * from './helps';
 export * from './random';
 export * from './verdict';
+export * from './wander';
 export * from './wants';
 export * from './types';

@@ -124,7 +124,7 @@ function place(context: FittingContext): Placed {
       name,
       inside: ({ w, t }) => 2 * (count - lost[index]!) * w - Math.PI * t,
       holds: wants[index]!.girth,
-      give: usedStretch(context),
+      give: context.fit.definition.useAtNarrowest * context.fabric.stitch.factors.stretchAcross,
     })),
     notions: [{ name: 'stitch marker', count: lines.length }],
   };

@@ -203,6 +203,7 @@ function build(context: ShapeContext): Built {
     model: {
       girth: girth.of,
       depth: depth.of,
+      wander: { courses: wallRounds, lies: 'round' },
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(girth, depth),
       ...(given.cupped === 'on-purpose' ? {} : { wants: [baseWant(disc, base, fabric, n)] }),

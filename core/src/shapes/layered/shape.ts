@@ -141,6 +141,7 @@ function build(context: ShapeContext): Built {
     model: {
       girth: girth.of,
       depth: depth.of,
+      wander: { courses: pockets[0]!.rows, lies: 'apart' },
       stretch: fabric.stitch.factors.stretchAcross,
       flap: { reach: reach.of, least: leastReach(overlap) },
       also: alsoOf(girth, depth, reach),

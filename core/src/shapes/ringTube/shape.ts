@@ -72,6 +72,7 @@ function build(context: ShapeContext): Built {
     model: {
       girth: girth.of,
       depth: depth.of,
+      wander: { courses: rounds, lies: 'round' },
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(girth, depth),
     },

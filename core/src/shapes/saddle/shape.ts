@@ -178,6 +178,7 @@ function build(context: ShapeContext): Built {
     model: {
       girth: girth.of,
       depth: ({ H }) => H,
+      wander: { courses: sizes.front.rounds, lies: 'round' },
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(girth),
       rooms: roomsOf(
@@ -185,7 +186,7 @@ function build(context: ShapeContext): Built {
         sizes,
         easeShare,
         fabric,
-        fit.definition.useOfStretch * fabric.stitch.factors.stretchAcross,
+        fit.definition.useAtNarrowest * fabric.stitch.factors.stretchAcross,
       ),
     },
     assembly: [

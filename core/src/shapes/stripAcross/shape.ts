@@ -136,6 +136,7 @@ function build(context: ShapeContext): Built {
       girth: girth.of,
       // a pocket chosen shallow is not meant to cover
       depth: context.options.pocketMm === undefined ? depth.of : ({ H }) => H,
+      wander: { courses: piece.sections[0]!.rows, lies: 'folded' },
       stretch: fabric.stitch.factors.stretchAcross,
       ...(flap && overlap ? { flap: { reach: reach.of, least: leastReach(overlap) } } : {}),
       also: alsoOf(girth, depth, flap && reach),

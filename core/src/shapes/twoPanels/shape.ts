@@ -131,6 +131,7 @@ function build(context: ShapeContext): Built {
     model: {
       girth: girth.of,
       depth: depth.of,
+      wander: { courses: piece.rows, lies: 'apart' },
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(girth, depth),
     },
