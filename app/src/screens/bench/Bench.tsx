@@ -1,6 +1,6 @@
 import { byCode, fileNameOf, isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
 import { useRouter } from 'expo-router';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode, type ComponentProps } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
@@ -30,8 +30,14 @@ import { useWide } from '@/theme/useWide';
 import { Batches } from './Batches';
 import { DaysCard } from './DaysCard';
 import { PlansIn } from './PlansIn';
-import { SharePanel } from '@/ui/share/SharePanel';
+import { later } from '@/ui/layout/later';
+import type { SharePanel as Share } from '@/ui/share/SharePanel';
 import type { LocalDocument } from '@/data/types';
+
+/** What plans are sent by comes when the first is sent. */
+const SharePanel = later<ComponentProps<typeof Share>>(() =>
+  import('@/ui/share/SharePanel').then((all) => all.SharePanel),
+);
 
 type Makes = readonly [string, LocalDocument<Make>][];
 

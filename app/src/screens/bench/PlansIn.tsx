@@ -6,10 +6,13 @@ import { Action } from '@/ui/actions/Action';
 import { chooseFiles } from '@/platform/chooseFile';
 import { Notice } from '@/ui/notices/Notice';
 import { typingIn } from '@/platform/typingIn';
-import { bringIn, scanned, type BroughtIn, type Offered } from '@/reading/plansIn';
+import type { BroughtIn, Offered } from '@/reading/plansIn';
 import { hasCamera } from '@/platform/hands';
 import { ScanPanel } from './ScanPanel';
 import { onPage } from '@/platform/page';
+
+/** What reads plans comes when the first is opened. */
+const reading = () => import('@/reading/plansIn');
 
 /** Plans brought in: by files that are chosen or dropped on the page, by text that is pasted, or by the code of a printed page. */
 export function PlansIn() {
@@ -17,7 +20,7 @@ export function PlansIn() {
   const [brought, setBrought] = useState<BroughtIn | null>(null);
   const [scanning, setScanning] = useState(false);
   const take = (files: readonly Offered[]) => {
-    if (files.length > 0) void bringIn(files).then(setBrought);
+    if (files.length > 0) void reading().then(({ bringIn }) => bringIn(files).then(setBrought));
   };
   useOffered(take);
   return (
@@ -33,7 +36,7 @@ export function PlansIn() {
           onClose={() => setScanning(false)}
           onCode={(code) => {
             setScanning(false);
-            take([scanned(code)]);
+            void reading().then(({ scanned }) => take([scanned(code)]));
           }}
         />
       ) : null}

@@ -1,0 +1,35 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+
+/**
+ * The page asks for what the bench is drawn by, and only then for what several rooms share: a room waits for that before its
+ * own script is asked for. Whoever comes straight to a room asks for both at once.
+ */
+
+const [root] = process.argv.slice(2);
+const path = `${root}/index.html`;
+const page = readFileSync(path, 'utf8');
+
+const SHARED = /<script src="([^"]*\/__common-[^"]*\.js)" defer><\/script>/;
+const [tag, src] = SHARED.exec(page) ?? [];
+if (!tag) throw new Error('index.html does not name the shared script as it did.');
+
+// the page tells that it is read when the scripts it names have run
+const shared = `(() => {
+  const script = document.createElement('script');
+  script.src = '${src}';
+  const here = new Promise((is, not) => {
+    script.onload = is;
+    script.onerror = () => not(new Error('Loading module ${src} failed.'));
+  });
+  here.catch(() => undefined);
+  const ask = () => document.head.append(script);
+  if (location.pathname === '/') document.addEventListener('DOMContentLoaded', ask);
+  else ask();
+  let load;
+  Object.defineProperty(globalThis, '__loadBundleAsync', {
+    set: (given) => { load = (path) => here.then(() => given(path)); },
+    get: () => load,
+  });
+})();`;
+
+writeFileSync(path, page.replace(tag, `<script>${shared}</script>`));
