@@ -4,8 +4,10 @@ import type { WorkedOut } from './types';
 /** What the chance of a plan worked out is drawn from. */
 export function chanceInputs({ thing, fit, built, placed }: WorkedOut): ChanceInputs {
   const main = built.pieces[0]!.fabric;
+  const { wander, ...even } = built.model;
   return {
-    model: built.model,
+    // what has no shape of its own gives way where it is narrow
+    model: wander && thing.profile !== 'given' ? { ...even, wander } : even,
     fit: fit.definition,
     worked: built.pieces[0]!.worked,
     figures: {

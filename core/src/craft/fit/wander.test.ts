@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import { measured } from '../../base/figure';
+import { PLAN_FORMAT, type Plan } from '../../plan/plan';
+import { workOut } from '../../reckon/build';
+import { chanceInputs } from '../../reckon/chanceInputs';
 import { TENSION_WANDERS } from '../fabric';
 import { chanceOfFit, type ChanceInputs } from './chance';
 import { fitDefinition, type FitName } from './fits';
@@ -68,5 +71,23 @@ describe('the chance of a piece whose tension wanders', () => {
   it('lets what slides use a quarter of the stretch at its narrowest', () => {
     expect(chanceOfFit(inputs(104, 'slides', tube), 1).window.from).toBeCloseTo(1 / 1.02, 9);
     expect(chanceOfFit(inputs(104, 'slides'), 1).window.from).toBe(1);
+  });
+});
+
+describe('a bag of things that have no shape of their own', () => {
+  const plan = (kind: 'loose' | 'slab'): Plan =>
+    ({
+      format: PLAN_FORMAT,
+      title: 'tote',
+      thing: { kind, width: { mm: 280 }, height: { mm: 300 }, ...(kind === 'slab' ? { depth: { mm: 10 } } : {}) },
+      fabric: { stitch: 'single', hookMm: 5, yarn: { metresPer100g: 180 } },
+      shape: { kind: 'round-chain' },
+      fit: { name: 'roomy' },
+      fittings: [],
+    }) as unknown as Plan;
+
+  it('gives way where it is narrow; a thing does not', () => {
+    expect(chanceInputs(workOut(plan('loose'))).model.wander).toBeUndefined();
+    expect(chanceInputs(workOut(plan('slab'))).model.wander?.lies).toBe('round');
   });
 });
