@@ -104,11 +104,11 @@ function pieceTold(
 }
 
 /** All that a plan's parts bring with them that someone should be warned of. */
-function hazardsOf({ carrier }: Plan, { thing, shape, placed }: WorkedOut, minutes: number): ReadonlySet<Hazard> {
+function hazardsOf({ carrier }: Plan, { thing, built, placed }: WorkedOut, minutes: number): ReadonlySet<Hazard> {
   return new Set([
     ...thing.hazards,
     ...(carrier ? carrierDefinition(carrier.kind).hazards(carrier) : []),
-    ...(shape.hazards ?? []),
+    ...(built.hazards ?? []),
     ...placed.flatMap(({ definition, hazards = [] }) => [...(definition.hazards ?? []), ...hazards]),
     ...(minutes > ONE_SITTING_MINUTES ? (['long-work'] as const) : []),
   ]);
@@ -119,15 +119,32 @@ function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'
 }
 
 /** A gauge is told in the stitch it is of (handbook 4.3): the plan's own, and those of bands that were measured by themselves. */
-function gaugesOf({ fabric: { stitch, pattern, bands = [] } }: Plan, { fabric }: WorkedOut): WorkedGauge[] {
+function gaugesOf({ fabric: { stitch, pattern, bands = [] } }: Plan, { fabric, built }: WorkedOut): WorkedGauge[] {
   const measured = bands.flatMap(({ gauge }, index) => (gauge ? (fabric.bands?.[index]?.fabric ?? []) : []));
-  return [fabric.also(stitch, fabric.worked, pattern), ...measured].map((one) => ({
+  const otherWay = workedTheOtherWay(built.pieces, fabric);
+  return [fabric.also(stitch, fabric.worked, pattern), ...measured, ...otherWay].map((one) => ({
     stitch: one.stitch.id,
     worked: one.worked,
     hookMm: one.hookMm,
     stitchWidth: one.stitchWidth,
     rowHeight: one.rowHeight,
   }));
+}
+
+/** So few courses are told by their count alone. */
+const FEW_COURSES = 4;
+
+/** What a piece of rounds is worked in where it goes on in rows, and the other way: their heights are not the same. */
+function workedTheOtherWay(pieces: readonly Piece[], fabric: WorkedFabric): WorkedFabric[] {
+  const way = fabric.worked === 'rows' ? 'rounds' : 'rows';
+  const kind = way === 'rows' ? 'row' : 'round';
+  const stitches = pieces.flatMap(({ courses }) => {
+    const others = courses.filter((course) => course.kind === kind);
+    if (others.length < FEW_COURSES || others.length === courses.length) return [];
+    const worked = others[1]!.instructions.find((one) => one.do === 'work');
+    return worked?.do === 'work' ? [worked.stitch] : [];
+  });
+  return [...new Set(stitches)].map((stitch) => fabric.also(stitch, way));
 }
 
 function pickFabric({ stitchWidth, rowHeight, chain, thickness, cover, finishedAs }: WorkedFabric): Worked['fabric'] {

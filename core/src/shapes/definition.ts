@@ -161,6 +161,8 @@ export interface Built {
   lips?: () => readonly { path: readonly Stretch[] }[];
   views: View[];
   advice: Advice[];
+  /** What it brings with it that someone should be warned of. */
+  hazards?: readonly Hazard[];
 }
 
 /**
@@ -210,8 +212,6 @@ export interface ShapeDefinition {
   takes: Readonly<Record<Profile, true | string>>;
   /** What a fitting finds on it. */
   offers: readonly Offer[];
-  /** What it brings by itself. */
-  hazards?: readonly Hazard[];
   /** What carries it, where it cannot be without. */
   needsCarrier?: CarrierSpec['kind'];
   /** Why it does not suit this thing after all, with what to do instead; undefined where it does. */

@@ -18,13 +18,33 @@ it('there is a caution for every hazard, and one only', () => {
 
 it('every hazard is brought by something', () => {
   const brought = new Set<Hazard>([
-    ...SHAPES.flatMap(({ hazards }) => hazards ?? []),
     ...FITTINGS.flatMap(({ hazards }) => hazards ?? []),
     ...CARRIERS.flatMap(({ hazards }) => hazards({ kind: 'bar', width: { mm: 90 } })),
     ...plans.flatMap(({ thing }) => workThing(thing).hazards),
     'long-work',
   ]);
   expect([...brought].sort()).toEqual([...HAZARDS].sort());
+});
+
+describe('a caddy', () => {
+  const caddy = plans.find(({ shape }) => shape.kind === 'saddle')!;
+  const cautionsOn = (plan: Plan) => reckon(plan).cautions.map(({ id }) => id);
+
+  it('is warned of for its buttons where it has any, and for none on an arm it only lies over', () => {
+    expect(cautionsOn(caddy)).toEqual(expect.arrayContaining(shown('small-part')));
+    const { carrier, ...rest } = caddy;
+    const arm = { ...carrier!, width: { mm: 90 } } as Record<string, unknown>;
+    delete arm.diameter;
+    expect(cautionsOn({ ...rest, carrier: arm } as unknown as Plan)).not.toEqual(
+      expect.arrayContaining(shown('small-part')),
+    );
+  });
+
+  it('tells the gauge of its rows beside that of its rounds', () => {
+    expect(reckon(caddy).gauges.map(({ worked }) => worked)).toEqual(['rounds', 'rows']);
+    const pouch = plans.find(({ shape }) => shape.kind === 'ring-tube')!;
+    expect(new Set(reckon(pouch).gauges.map(({ worked }) => worked)).size).toBe(1);
+  });
 });
 
 describe.each(FITTINGS.filter(({ hazards }) => hazards).map((fitting) => [fitting.id, fitting] as const))(

@@ -2,6 +2,6 @@ import type { CautionDefinition } from './definition';
 
 export const points: CautionDefinition = {
   id: 'points',
-  text: 'Sharp points go through crochet fabric. Store scissors closed with the points down. Add a lining or put caps on slim tips.',
+  text: 'Sharp points go through crochet fabric. Put caps on slim tips, or add a lining. What cuts goes in closed, its points down.',
   hazard: 'point',
 };

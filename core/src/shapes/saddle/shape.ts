@@ -194,6 +194,7 @@ function build(context: ShapeContext): Built {
       ...partings(shares, sizes, easeShare, fabric),
       ...(sizes.tab ? [tabButtons(context, sizes, sizes.tab)] : counterweight(shares)),
     ],
+    ...(sizes.tab ? { hazards: ['small-part'] as const } : {}),
     lips: () => saddleLips(piece, sizes),
     advice: [
       ...pickAdvice(choice, fabric.stitch.rounds),
@@ -241,7 +242,6 @@ export const saddle: ShapeDefinition = {
     given: 'Its pockets are sized to what lies in them. Say what that is.',
   },
   offers: ['flat-front'],
-  hazards: ['small-part'],
   needsCarrier: 'bar',
   build,
 };
