@@ -296,11 +296,14 @@ function rowCheck(
   goesIn: GoesIn,
 ): Check | null {
   const count = counted ?? plural(ends, 'stitch', 'stitches');
-  if (row === 1 && piece.worked === 'rows')
+  if (row === 1 && piece.worked === 'rows') {
+    // one that takes in or lets out is as wide as what it ends on
+    const wide = (piece.width.value * ends) / piece.stitches;
     return {
-      look: `${count}. Laid flat, the row is about ${checked(piece.width.value, piece.fabric.stitchWidth.value, piece.width.value > LONG_ROW * piece.height.value ? 'long' : 'wide', schools)}.`,
+      look: `${count}. Laid flat, the row is about ${checked(wide, piece.fabric.stitchWidth.value, wide > LONG_ROW * piece.height.value ? 'long' : 'wide', schools)}.`,
       repair: `If it is more than a stitch off, stop here: measure your ${term('gauge', schools.terms)} on this row, enter it in the plan and start again with the new count.`,
     };
+  }
   const isLast = piece.courses[row]?.section !== section;
   if (!isLast) return null;
   if (section === 'base') {

@@ -310,16 +310,18 @@ function assembly(
         ? { does: [stackJoin(stack, crochet), { do: 'fasten-off' } as const] }
         : {
             does: seams,
-            text: sewnInOnePass(seams, join, `all ${layers} layers`),
+            text: sewnInOnePass(seams, join, layersTold(layers)),
           }),
       check: {
-        look: `Does every stitch go through all ${layers} layers?`,
+        look: `Does every stitch go through ${layersTold(layers)}?`,
         repair: 'Pull it out to where a layer slipped.',
       },
       minutes: crochet ? 3 : 14,
     },
   ];
 }
+
+const layersTold = (layers: number): string => (layers === 2 ? 'both layers' : `all ${layers} layers`);
 
 /** Ends between the layers, which nothing reaches once they are joined. */
 function wovenIn(inner: readonly Piece[]): WorkStep {
