@@ -122,7 +122,13 @@ function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'
 function gaugesOf({ fabric: { stitch, pattern, bands = [] } }: Plan, { fabric, built }: WorkedOut): WorkedGauge[] {
   const measured = bands.flatMap(({ gauge }, index) => (gauge ? (fabric.bands?.[index]?.fabric ?? []) : []));
   const otherWay = workedTheOtherWay(built.pieces, fabric);
-  return [fabric.also(stitch, fabric.worked, pattern), ...measured, ...otherWay].map((one) => ({
+  // a shape that is of one stitch alone is told in that
+  const [main] = built.pieces;
+  const own =
+    main && !main.bands && main.fabric.stitch.id !== fabric.stitch.id
+      ? main.fabric
+      : fabric.also(stitch, fabric.worked, pattern);
+  return [own, ...measured, ...otherWay].map((one) => ({
     stitch: one.stitch.id,
     worked: one.worked,
     hookMm: one.hookMm,

@@ -115,3 +115,11 @@ it.each(plans.map((plan) => [plan.title, plan] as const))('%s keeps what is set 
     expect(cautions.filter(({ setAside }) => setAside).map((one) => one.id)).toEqual([id]);
   }
 });
+
+it('a gauge is told in the stitch that a shape is worked in', () => {
+  const strip = plans.find(({ shape }) => shape.kind === 'strip-across')!;
+  const purse = plans.find(({ shape }) => shape.kind === 'cluster-panels')!;
+  const single = { ...purse, fabric: { ...strip.fabric, stitch: 'single' } };
+  expect(reckon(single).gauges[0]!.stitch).toBe('cluster');
+  expect(reckon(strip).gauges[0]!.stitch).toBe(strip.fabric.stitch);
+});

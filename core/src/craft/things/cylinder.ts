@@ -84,6 +84,13 @@ function carried(given: ThingSpec): Figure<'g'> | undefined {
   return derive('g', 'mass = empty + volume', { empty: m, volume: v }, (x) => x.empty + x.volume);
 }
 
+/** What is so much higher than it is wide holds something to drink; a tin of anything is lower (prior, ours). */
+const BOTTLE_HIGH = 1.4;
+
+/** Whether it holds what can be hot or fizzy: as high as bottles are, or with a weight or a volume that was said. */
+const isBottle = (given: ThingSpec, height: number, across: number): boolean =>
+  height >= BOTTLE_HIGH * across || given.volumeMl !== undefined || given.massG !== undefined;
+
 /**
  * A bottle, flask or jar: round it by tape where a tape was laid, else `πd` (law, handbook 1). Sized to its widest
  * station, since the bottom goes in first and everything above must follow.
@@ -104,7 +111,7 @@ function work(given: ThingSpec): WorkedThing {
   return {
     profile: 'round',
     getsWet: true,
-    hazards: ['bottle'],
+    hazards: isBottle(given, height.value, across.value) ? ['bottle'] : [],
     girth,
     height,
     width: across,

@@ -10,5 +10,6 @@ export const groupPurse: StartDefinition = {
     shape: { kind: 'cluster-panels' },
     fit: { name: 'roomy' },
     fittings: [{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 18 }],
+    stitch: 'cluster',
   },
 };
