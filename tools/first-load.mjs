@@ -13,13 +13,14 @@ const SHARED = /<script src="([^"]*\/__common-[^"]*\.js)" defer><\/script>/;
 const [tag, src] = SHARED.exec(page) ?? [];
 if (!tag) throw new Error('index.html does not name the shared script as it did.');
 
-// the page tells that it is read when the scripts it names have run
+// the page tells that it is read when the scripts it names have run; which one it is stands beside, so that this text and its mark in
+// what the server allows are the same after every build
 const shared = `(() => {
   const script = document.createElement('script');
-  script.src = '${src}';
+  script.src = document.querySelector('meta[name=shared-script]').content;
   const here = new Promise((is, not) => {
     script.onload = is;
-    script.onerror = () => not(new Error('Loading module ${src} failed.'));
+    script.onerror = () => not(new Error('Loading module ' + script.src + ' failed.'));
   });
   here.catch(() => undefined);
   const ask = () => document.head.append(script);
@@ -32,4 +33,4 @@ const shared = `(() => {
   });
 })();`;
 
-writeFileSync(path, page.replace(tag, `<script>${shared}</script>`));
+writeFileSync(path, page.replace(tag, `<meta name="shared-script" content="${src}" /><script>${shared}</script>`));
