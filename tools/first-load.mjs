@@ -23,9 +23,11 @@ const shared = `(() => {
     script.onerror = () => not(new Error('Loading module ' + script.src + ' failed.'));
   });
   here.catch(() => undefined);
-  const ask = () => document.head.append(script);
-  if (location.pathname === '/') document.addEventListener('DOMContentLoaded', ask);
-  else ask();
+  document.addEventListener('DOMContentLoaded', () => document.head.append(script));
+  if (location.pathname !== '/') {
+    const early = Object.assign(document.createElement('link'), { rel: 'preload', as: 'script', href: script.src });
+    document.head.append(early);
+  }
   let load;
   Object.defineProperty(globalThis, '__loadBundleAsync', {
     set: (given) => { load = (path) => here.then(() => given(path)); },

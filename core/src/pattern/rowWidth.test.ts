@@ -9,7 +9,8 @@ import type { Worked } from '../reckon/types';
 /** Widths of first rows as they are told, each with what it would be by its own count. */
 function firstRows({ steps, pieces }: Pick<Worked, 'steps' | 'pieces'>): { told: number; own: number }[] {
   return steps.flatMap((step) => {
-    const [, mm] = /^(?:.*\. )?Laid flat, the row is about ([\d.]+) mm (?:wide|long)/.exec(step.check?.look ?? '') ?? [];
+    const [, mm] =
+      /^(?:.*\. )?Laid flat, the row is about ([\d.]+) mm (?:wide|long)/.exec(step.check?.look ?? '') ?? [];
     const piece = pieces.find(({ id }) => id === step.piece);
     if (!mm || !piece || step.ends === null) return [];
     return [{ told: Number(mm), own: (piece.width.value * step.ends) / piece.stitches }];
