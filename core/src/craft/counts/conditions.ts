@@ -35,9 +35,9 @@ export function centred(on: 'odd' | 'even'): CountCondition {
   };
 }
 
-/** No fewer than so many. */
-export function atLeast(least: number): CountCondition {
-  return { id: 'at-least', text: `${least} or more`, allows: (count) => count >= least };
+/** No fewer than so many. @param what for, in words */
+export function atLeast(least: number, what: string): CountCondition {
+  return { id: 'at-least', text: `${least} or more ${what}`, allows: (count) => count >= least };
 }
 
 /** Odd where the other is odd, even where it is even: what is centred on one is centred on the other. */

@@ -133,7 +133,7 @@ describe('conditions taken together', () => {
     expect(best([centred('odd')])).toBe(37);
     expect(best([multipleOf({ repeat: 3, edge: 2 }), EVEN])).toBe(38);
     expect(best([parityOf(12)])).toBe(38);
-    expect(best([atLeast(50)])).toBe(50);
+    expect(best([atLeast(50, 'for two channels')])).toBe(50);
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 9 }),
@@ -156,7 +156,7 @@ describe('conditions taken together', () => {
   });
 
   it('say what each of them costs', () => {
-    const costs = conditionCosts({ ...size, conditions: [EVEN, atLeast(10)] });
+    const costs = conditionCosts({ ...size, conditions: [EVEN, atLeast(10, 'for two channels')] });
     // 37 stitches are 2 mm short, 38 are 3 mm over
     expect(costs).toEqual([expect.objectContaining({ condition: EVEN, without: 37, mm: expect.closeTo(1, 6) })]);
   });

@@ -299,7 +299,12 @@ export const dividers: FittingDefinition = {
     const columns = columnsForChannels(context);
     return {
       face: faceOf(columns, context),
-      conditions: [atLeast(columns.value * (context.fabric.worked === 'rounds' ? 2 : 1))],
+      conditions: [
+        atLeast(
+          columns.value * (context.fabric.worked === 'rounds' ? 2 : 1),
+          `for ${plural(wantsOf(context).length, 'channel')}`,
+        ),
+      ],
     };
   },
   place,

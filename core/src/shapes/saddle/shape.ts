@@ -106,7 +106,7 @@ function roundChoice(context: ShapeContext, wider: Mm, pockets: number, girthOf:
       multiple: fabric.stitch.rounds,
       parted: columns > 0,
       conditions: [EVEN],
-      wishes: columns > 0 ? [atLeast(2 * columns)] : [],
+      wishes: columns > 0 ? [atLeast(2 * columns, `for ${plural(pockets, 'pocket')} side by side`)] : [],
       atLeast: 6,
       stretch: fabric.stitch.factors.stretchAcross,
     },

@@ -86,6 +86,9 @@ function cover({ coverMm }: FitSpec): Pick<FitSpec, 'coverMm'> {
   return coverMm === undefined ? {} : { coverMm };
 }
 
+/** What counts come to is told beside what was asked where they are so far apart, % (ours). */
+const APART = 3;
+
 export const fitStage: Stage = {
   id: 'fit',
   name: 'Fit',
@@ -93,8 +96,12 @@ export const fitStage: Stage = {
   summary: ({ fit }, worked, say) => {
     if (!worked) return fit.name;
     const ease = worked.ease.girth.value;
-    const share = formatSigned((100 * ease) / worked.thing.girth.value, 0);
-    return `${fit.name}, ${share} % around, ${say.difference(ease, worked.ease.girth.sd ?? 1)}`;
+    const around = (mm: number) => (100 * mm) / worked.thing.girth.value;
+    const [share, asked] = [around(ease), around(worked.wanted.girth.value)];
+    const told = `${fit.name}, ${formatSigned(share, 0)} % around, ${say.difference(ease, worked.ease.girth.sd ?? 1)}`;
+    if (Math.abs(share - asked) < APART) return told;
+    const why = worked.choices.flatMap(({ costs }) => costs.map(({ text }) => text))[0] ?? 'whole stitches';
+    return `${told}; ${formatSigned(asked, 0)} % asked, the rest is ${why}`;
   },
   Body,
 };
