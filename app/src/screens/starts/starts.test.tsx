@@ -78,6 +78,13 @@ describe('one cover', () => {
     expect(screen.getByLabelText('Width').props.value).toBe('78 mm');
   });
 
+  it('says what a line is read as, whatever is wrong with another', () => {
+    open('phone-pouch');
+    type('Depth', 'zz');
+    type('Width', '5');
+    expect(screen.getByText('5 is read as 5 mm.')).toBeTruthy();
+  });
+
   it('takes a yarn of the box with the swatch that was worked of it, or another by how thick it is', () => {
     serverHas('yarns', TERN_POINT.yarns);
     serverHas('swatches', TERN_POINT.swatches);

@@ -1,4 +1,4 @@
-import { formatLength, lengthReading, unitDoubt } from '@keep-snug/core';
+import { formatLength, lengthReading, parseLength, unitDoubt } from '@keep-snug/core';
 import type { Ref } from 'react';
 import { View, type TextInput } from 'react-native';
 import { useSettings } from '@/data/settings';
@@ -32,6 +32,8 @@ export function LengthLine({ label, text, onText, mm, error, help, usual, onCali
     onCalipers?.();
   });
   const meant = unitDoubt(text, units, usual);
+  // another line may be wrong, and this one read all the same
+  const read = parseLength(text, units);
   const reading = error || line === '' ? undefined : lengthReading(text, mm, units);
   return (
     <>
@@ -48,12 +50,12 @@ export function LengthLine({ label, text, onText, mm, error, help, usual, onCali
         error={error}
         hint={reading ?? calipers.says ?? help}
       />
-      {meant ? (
+      {meant && read.ok ? (
         <View style={{ flexBasis: '100%' }}>
           <Notice
             tone="thread"
             word={`Did you mean ${meant}?`}
-            text={`${line} is read as ${formatLength(mm ?? 0, units)}.`}
+            text={`${line} is read as ${formatLength(read.mm, units)}.`}
           >
             <Action onPress={() => onText(`${line} ${meant}`)}>{`Use ${line} ${meant}`}</Action>
           </Notice>
