@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
 import { bandsMade, bandsSeen, portraitSvg, type Side, type SidePart, type InkNode, UNDYED } from '../drawing/portrait';
 import { anyPlanOf, reckonOrRefuse } from '../shapes/fixtures/anyPlan';
-import { SHAPES } from '../shapes';
+import { shapeDefinition, SHAPES } from '../shapes';
+import { belongsOn, FITTINGS, fittingDefinition, giverOf } from '../fittings';
 import { PlanProblem } from '../base/figure';
 import type { Plan } from '../plan/plan';
 import { portraitOf, shareMade } from './portrait';
@@ -162,6 +163,12 @@ describe('a cord that is drawn tight', () => {
     expect(tied.box.w).toBeLessThan(cloth.w * (neck + 0.2));
   });
 
+  it('is drawn through no piece that is still being worked', () => {
+    const begun = portraitOf(plan, worked, 'right', { [worked.pieces[0]!.id]: 5 });
+    for (const side of begun.sides)
+      for (const part of side.parts) if (part.type === 'cloth') expect(part.gather).toBeUndefined();
+  });
+
   it('keeps its holes on the fabric', () => {
     const cloth = clothOf(front);
     const dots = front.parts.find((part) => part.type === 'dots');
@@ -273,4 +280,55 @@ describe('portraits of all shapes', () => {
       { numRuns: 40 },
     );
   });
+});
+
+describe('portraits of every fitting on every shape of the sample data', () => {
+  const carriers = {
+    bar: { kind: 'bar', diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 } },
+    body: { kind: 'body', loop: { mm: 1500 } },
+  } as const;
+  const ofEachShape = SHAPES.flatMap(({ id }) => SAMPLES.find(([, { shape }]) => shape.kind === id)?.[1] ?? []);
+  const known = new Set<string>();
+
+  it.each(FITTINGS.map(({ id }) => [id]))(
+    '%s: its stitches are its courses’, what is fastened lies where it is planned',
+    (kind) => {
+      const fitting = fittingDefinition(kind)!;
+      const needed = giverOf(fitting);
+      for (const plain of ofEachShape) {
+        if (!belongsOn(shapeDefinition(plain.shape.kind)!, fitting)) continue;
+        const plan = {
+          ...plain,
+          // a second layer hangs on loops that only one stitch leaves free
+          fabric: kind === 'second-layer' ? { ...plain.fabric, stitch: 'single-back-loop', pattern: {} } : plain.fabric,
+          carrier: plain.carrier ?? carriers[kind === 'strap' ? 'body' : 'bar'],
+          fittings: [...(needed ? [{ kind: needed.id }] : []), { kind }],
+        } as unknown as Plan;
+        const worked = reckonOrRefuse(plan);
+        if (worked instanceof PlanProblem) continue;
+        known.add(kind);
+        const { sides, paint } = portraitOf(plan, worked, 'right');
+        const folded = worked.views.find(({ id }) => id === 'folded') ?? worked.views[0]!;
+        const side = sides.find(({ id }) => id === (isDrawn(folded) ? 'open' : 'front'))!;
+        for (const type of ['button', 'loop', 'dots', 'line'] as const)
+          expect(seen(side, type)).toEqual(folded.parts.filter((part) => part.type === type));
+        // what is laid out in tiles, in their columns, to the half stitch of an odd round: a course, the half of a round that is seen, a section of a course along
+        const counts = [
+          ...worked.steps.flatMap(({ ends }) => (ends === null ? [] : [ends, ends / 2])),
+          ...worked.pieces.flatMap(({ sections }) => sections.map((section) => section.stitches)),
+        ];
+        for (const part of side.parts) {
+          if (part.type !== 'cloth' || part.rows.stacked === 'out') continue;
+          const painted = paint({ ...side, parts: [part] }, '');
+          const laid = flat(painted.nodes).filter(
+            ({ tag, props }) => tag === 'rect' && String(props.fill).startsWith('url(#t'),
+          );
+          const widths = laid.map(({ props }) => Number(props.width));
+          for (const wide of widths.length > 1 && part.rows.bands?.some(({ runs }) => runs) ? [] : widths)
+            expect(Math.min(...counts.map((count) => Math.abs(count - wide)))).toBeLessThanOrEqual(0.5);
+        }
+      }
+      expect(known.has(kind)).toBe(true);
+    },
+  );
 });

@@ -1,5 +1,5 @@
 import { hexOf, mainColour } from '../craft/fabric';
-import { roleOf } from '../drawing';
+import { roleOf, type Part, type View } from '../drawing';
 import {
   asMade,
   emptied,
@@ -73,19 +73,30 @@ export function portraitOf(
     ...(hex ? { hex } : {}),
     stitchMm: fabric.stitchWidth.value,
     thickMm: fabric.thickness.value,
-    ...lacking(choices),
+    // what is still being worked holds nothing yet, and no cord is through it
+    ...(made ? {} : lacking(choices)),
     ...(made ? { madeOf: (role: string) => made[pieceOf(pieces, role).id] ?? 0 } : {}),
     tileOf: (id, options, role) => yarnRepeat(id, options, turnedIn(pieces, role)),
   };
   const seen = hand === 'left' ? views.map(mirrored) : views;
   return {
-    sides: sidesOf(seen, weave.thickMm),
+    sides: sidesOf(made ? seen.map(undrawn) : seen, weave.thickMm),
     paint: (side, prefix, { empty, share } = {}) => {
       const painted = paintSide(empty ? emptied(side) : side, weave, prefix);
       return share ? asMade(painted, side, share, weave.stitchMm) : painted;
     },
   };
 }
+
+/** A view whose cord draws nothing together. */
+const undrawn = (view: View): View => ({
+  ...view,
+  parts: view.parts.map((part): Part => {
+    if (part.type !== 'dots') return part;
+    const { draws: _draws, ...holes } = part;
+    return holes;
+  }),
+});
 
 /** What the chosen count lacks around the thing, where it is too tight to go in. */
 function lacking(choices: Worked['choices']): Pick<Weave, 'lacksMm'> {
