@@ -65,7 +65,11 @@ test('every stitch is found by a word of it, and a practice swatch becomes the g
 }) => {
   await page.goto(`${server.url}/things`);
   await page.getByRole('button', { name: 'Stitches: how each is worked' }).click();
-  await page.getByRole('searchbox', { name: 'Search stitches' }).fill('crab');
+  const search = page.getByRole('searchbox', { name: 'Search stitches' });
+  // one line, wherever it stands
+  expect((await search.boundingBox())!.height).toBeLessThan(60);
+  expect((await page.getByRole('heading', { level: 2 }).first().boundingBox())!.y).toBeLessThan(260);
+  await search.fill('crab');
   await page.getByRole('button', { name: 'Reverse single crochet' }).click();
   await expect(page.getByText(/Also called: crab stitch/)).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();

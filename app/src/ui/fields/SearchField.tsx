@@ -38,6 +38,6 @@ export function SearchField({ what, value, onChange }: Props) {
 }
 
 const STYLES = StyleSheet.create({
-  bar: { flexGrow: 3, flexBasis: 200, borderWidth: 1, borderRadius: 2, height: 48 },
+  bar: { borderWidth: 1, borderRadius: 2, height: 48 },
   input: { minHeight: 0, height: 46, alignSelf: 'center' },
 });

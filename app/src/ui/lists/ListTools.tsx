@@ -31,7 +31,9 @@ export function ListTools({ what, finding, kinds = [], from = FROM }: Props) {
   return (
     <View style={{ gap: 10 }}>
       <View style={STYLES.row}>
-        <SearchField what={what} value={search} onChange={setSearch} />
+        <View style={STYLES.search}>
+          <SearchField what={what} value={search} onChange={setSearch} />
+        </View>
         <View style={STYLES.order}>
           <Pick
             bare
@@ -62,5 +64,6 @@ export function ListTools({ what, finding, kinds = [], from = FROM }: Props) {
 
 const STYLES = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
+  search: { flexGrow: 3, flexBasis: 200 },
   order: { flexGrow: 1, flexBasis: 130, maxWidth: 200 },
 });
