@@ -51,9 +51,9 @@ export interface RepeatTold {
   effect: RepeatEffect;
   /** Stitches from round to round, with its sign: against the work where positive. */
   driftPerRound: number;
-  /** Of a spiral, from the level. */
+  /** Of a line of colour from the level, the lean of unturned rounds in it. */
   slopeDegrees: number;
-  /** Rounds until tension alone has moved the colours by a stitch. */
+  /** Rounds until tension alone has moved the colours of half the makers by a stitch. */
   holdsRounds: number;
   /** Which run each stitch lies in, course by course, as seen from the right side. */
   grid: number[][];
@@ -97,7 +97,7 @@ export function repeat({ plan: begun, runs, effect, events = [], seed }: RepeatA
     sum: sumOf(lengths),
     effect: said.effect,
     driftPerRound: perRound(said),
-    slopeDegrees: slopeOf(perRound(said), stitchWidth.value, rowHeight.value),
+    slopeDegrees: slopeOf(said.seen, stitchWidth.value, rowHeight.value),
     holdsRounds: holdsOf(piece.stitches),
     grid: repeatGrid({ counts, lengths, turning, left, seed: seed ?? seedOf(plan) }),
     options: optionsOf(plan, runs, effect),

@@ -1,4 +1,5 @@
 import { tallyRow, type WorkedFabric, type YarnRun } from '../craft/fabric';
+import { leanAfter } from '../craft/counts';
 import { DEFAULT_SCHOOLS } from '../pattern';
 import type { Plan } from '../plan/plan';
 import { inStitches, repeatGrid, type Turning } from '../craft/repeating';
@@ -33,5 +34,12 @@ export function runsOnPiece(plan: Plan, out: WorkedOut): number[][] | undefined 
   const piece = out.built.pieces[0]!;
   const { turning } = workedAs(plan, piece);
   const counts = piece.courses.map(({ ends }) => ends);
-  return repeatGrid({ counts, lengths: lengthsIn(plan, out, runs), turning, left: false, seed: 1, strays: 0 });
+  const grid = repeatGrid({ counts, lengths: lengthsIn(plan, out, runs), turning, left: false, seed: 1, strays: 0 });
+  return turning === 'rows' ? grid : grid.map(leant);
+}
+
+/** A round where it lies on the piece: what is not turned leans to the right, and its beginning with it (handbook 4.4). */
+function leant(round: number[], course: number): number[] {
+  const by = leanAfter(course) % Math.max(1, round.length);
+  return by === 0 ? round : [...round.slice(-by), ...round.slice(0, -by)];
 }

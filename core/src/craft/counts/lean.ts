@@ -1,5 +1,5 @@
-/** How far unturned rounds lean, stitches a round (prior, ours; handbook 4.4). */
-const LEAN = 0.4;
+/** How far unturned rounds lean against the way they are worked, stitches a round (prior, ours; handbook 4.4: 0.4 ± 0.15). */
+export const LEAN = 0.4;
 
 /**
  * How many stitches on from the beginning of a round the place lies where round 1 began: what is not turned leans, joined rounds too, so

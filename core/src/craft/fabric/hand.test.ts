@@ -36,6 +36,22 @@ it('is the mean of what was measured against what was estimated, shrunk by how f
   expect(many.height).toBeCloseTo(0.9, 2);
 });
 
+it('takes what was measured as it was measured: long and short swatches of one hand teach the same, and are shrunk once', () => {
+  const short = (ratio: number): FabricSpec => {
+    const { gauge, ...rest } = swatch(ratio);
+    const few = (list: readonly { overMm?: number; count: number }[]) =>
+      list.map(({ overMm, count }) => ({ count: 10, overMm: (10 * overMm!) / count, by: 'tape' as const }));
+    return { ...rest, gauge: { stitches: few(gauge!.stitches!), rows: few(gauge!.rows!) } };
+  };
+  for (const ratio of [0.85, 0.93, 1.1]) {
+    const [long, brief] = [handFrom([swatch(ratio)])!, handFrom([short(ratio)])!];
+    expect(brief.width).toBeCloseTo(long.width, 5);
+    expect(brief.height).toBeCloseTo(long.height, 5);
+    // one make of an unknown hand: 0.12² − 0.05² of it is the hand's, the rest the make's
+    expect(Math.log(long.width) / Math.log(ratio)).toBeCloseTo((0.12 ** 2 - 0.05 ** 2) / 0.12 ** 2, 3);
+  }
+});
+
 it('is surer the more makes it is judged from, unless they disagree, and never surer than makes are alike', () => {
   const same = (count: number) => handFrom(Array.from({ length: count }, () => swatch(0.9)))!;
   expect(same(4).spread).toBeLessThan(same(1).spread);

@@ -11,6 +11,12 @@ const BETWEEN_MAKES_WEIGHT = 10;
 /** Makes of one hand never differ by less, as a fraction (prior, ours). */
 const LEAST_BETWEEN = 0.025;
 
+/**
+ * What was measured is asked for by itself: weighed against an estimate it would be drawn towards it here, and once more by how few
+ * the makes are.
+ */
+const NOTHING_BELIEVED: Hand = { width: 1, height: 1, spread: 50, spreadHeight: 50, makes: 0 };
+
 function withoutHand({ hand: _hand, ...fabric }: FabricSpec): FabricSpec {
   return fabric;
 }
@@ -30,7 +36,7 @@ export function handFrom(fabrics: readonly FabricSpec[]): Hand | undefined {
   );
   if (measured.length === 0) return undefined;
   const shown = measured.map((fabric) => {
-    const { stitchWidth, rowHeight, estimate } = workFabric(withoutHand(fabric));
+    const { stitchWidth, rowHeight, estimate } = workFabric({ ...withoutHand(fabric), hand: NOTHING_BELIEVED });
     return {
       width: stitchWidth.value / estimate.stitchWidth.value,
       height: rowHeight.value / estimate.rowHeight.value,

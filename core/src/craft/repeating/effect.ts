@@ -1,3 +1,5 @@
+import { LEAN } from '../counts';
+
 /** What a repeating yarn comes to on a piece (handbook 7). */
 export type RepeatEffect = 'stacked' | 'spiral-left' | 'spiral-right' | 'plaid' | 'scattered';
 
@@ -13,6 +15,8 @@ export interface Repeated {
   effect: RepeatEffect;
   /** Stitches the colours move from one round to the next (to the row after next, in rows): against the work where positive. */
   drift: number;
+  /** The same as it is seen: unturned rounds lean against the work, and carry their colours with them (handbook 4.4). */
+  seen: number;
   /** After how many rounds or rows the colours lie so again. */
   every: number;
 }
@@ -39,27 +43,41 @@ export function effectOf(count: number, lengths: readonly number[], turning: Tur
   const sum = lengths.reduce((all, length) => all + length, 0);
   const taken = count + TURN_TAKES[turning];
   // neighbours of one colour must still lie on each other to be seen as a line
-  const seen = Math.max(1, Math.min(...lengths));
+  const touching = Math.max(1, Math.min(...lengths));
   const step = turning === 'rows' ? 2 : 1;
+  const leans = turning === 'rows' ? 0 : LEAN;
   const drift = nearestRest(step * taken, sum);
-  if (Math.abs(drift) <= EXACT) return { effect: 'stacked', drift: 0, every: step };
-  if (Math.abs(drift) <= seen)
-    return { effect: turning === 'rows' ? 'plaid' : sideOf(drift, left), drift, every: step };
+  const seen = drift + leans;
+  if (Math.abs(drift) <= EXACT) return { effect: 'stacked', drift: 0, seen: leans, every: step };
+  // what runs back just as far as its rounds lean stands upright
+  if (turning !== 'rows' && Math.abs(seen) <= EXACT) return { effect: 'stacked', drift, seen, every: step };
+  if (Math.abs(drift) <= touching)
+    return { effect: turning === 'rows' ? 'plaid' : sideOf(seen, left), drift, seen, every: step };
   for (let rounds = 2; rounds <= MOST_ROUNDS; rounds += 1)
     if (Math.abs(nearestRest(rounds * step * taken, sum)) <= EXACT)
-      return { effect: 'stacked', drift: 0, every: rounds * step };
-  return { effect: 'scattered', drift, every: step };
+      return { effect: 'stacked', drift: 0, seen: leans, every: rounds * step };
+  return { effect: 'scattered', drift, seen, every: step };
 }
 
 /** Against the work is to the right, worked with the right hand and seen from the right side. */
-const sideOf = (drift: number, left: boolean): RepeatEffect => (drift > 0 === left ? 'spiral-left' : 'spiral-right');
+const sideOf = (seen: number, left: boolean): RepeatEffect => (seen > 0 === left ? 'spiral-left' : 'spiral-right');
 
-/** How steep a spiral rises from the level, degrees (law: atan(h / (|d| w)), handbook 7); upright where nothing drifts. */
-export const slopeOf = (drift: number, width: number, height: number): number =>
-  drift === 0 ? 90 : (Math.atan2(height, Math.abs(drift) * width) * 180) / Math.PI;
+/**
+ * How steep a line of colour rises from the level, degrees (law: atan(h / (|d + lean| w)), handbook 7 and 4.4); upright where nothing moves.
+ *
+ * @param seen stitches it moves a round, the lean of the rounds among them
+ */
+export const slopeOf = (seen: number, width: number, height: number): number =>
+  seen === 0 ? 90 : (Math.atan2(height, Math.abs(seen) * width) * 180) / Math.PI;
 
 /** How far a round's use of yarn strays by itself, as a share (prior, handbook 7). */
 export const TENSION_SD = 0.01;
 
-/** How many rounds the colours hold their places before tension has moved them by a stitch (law, handbook 7). */
-export const holdsOf = (count: number): number => Math.round((1 / (TENSION_SD * count)) ** 2);
+/**
+ * After how many rounds half the makers are a whole stitch off, where nobody corrects it: each round strays by 1 % of itself,
+ * and the sum of what strayed first passes a stitch then (fitted to that walk simulated, handbook 7).
+ *
+ * @param count stitches of a round
+ */
+export const holdsOf = (count: number): number =>
+  Math.max(1, Math.round(0.76 * (1 / (TENSION_SD * count) + 0.58) ** 2));

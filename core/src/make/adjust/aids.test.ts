@@ -1,4 +1,5 @@
 import { TERN_POINT } from '../../demo';
+import { leanAfter } from '../../craft/counts';
 import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { runsOnPiece } from '../../reckon/asRepeated';
@@ -18,8 +19,10 @@ describe('what helps to count a course', () => {
     const grid = runsOnPiece(repeating, workOut(repeating))!;
     for (const row of [1, 5, 20]) {
       const { colours } = countingAids(repeating, row, 10);
-      // drawn from the left, and worked from the right
-      const drawn = grid[row - 1]!.map((run) => runs[run]!.name).reverse();
+      // drawn from the left where the round has leant to, and worked from the right
+      const line = grid[row - 1]!.map((run) => runs[run]!.name);
+      const leant = leanAfter(row - 1) % line.length;
+      const drawn = [...line.slice(leant), ...line.slice(0, leant)].reverse();
       expect(colours.flatMap(({ name, stitches }) => Array.from({ length: stitches }, () => name))).toEqual(drawn);
     }
   });

@@ -37,7 +37,8 @@ const ofUnknownHand = (plan: Plan): Plan => {
 
 /**
  * What a finished make took of time and yarn against what such a piece usually takes: the time that was typed, else that of
- * the ticks; the grams that were typed, at the size its stitches came out (handbook 10).
+ * the ticks;
+ * the grams that were typed, less what is in tails and seams, at the size its stitches came out (handbook 7 and 10).
  *
  * @param plan the plan the make was begun with
  * @throws PlanProblem where the plan followed cannot be reckoned
@@ -55,9 +56,13 @@ export function ratesMade(plan: Plan, events: readonly KeptEvent[]): RatesMade {
   return {
     ...(time ? { time } : {}),
     ...strapMade(usual, finish.asMade?.strap),
-    ...(finish.grams ? { yarn: finish.grams / supplies.yarn.grams.value / wider } : {}),
+    ...(finish.grams ? { yarn: takenEach(finish.grams, supplies.yarn) / wider } : {}),
   };
 }
+
+/** What a make's stitches took against what is usual: tails, seams and what is sewn on are as long whatever the hand, and left out. */
+const takenEach = (grams: number, { grams: usual, stitchGrams }: Worked['supplies']['yarn']): number =>
+  Math.max(0, grams - (usual.value - stitchGrams)) / Math.max(1e-9, stitchGrams);
 
 /** The loop of a strap as it was planned to hang, mm; undefined where there is none that grows by an estimate. */
 export function strapLoop({ fittings }: Pick<Worked, 'fittings'>): { loop: number; growth: number } | undefined {

@@ -25,6 +25,8 @@ const WEIGHED_SPREAD = 0.05;
 export interface YarnNeed {
   metres: Figure<'m'>;
   grams: Figure<'g'>;
+  /** Of the grams, what is in stitches: the rest is seams, tails and what is sewn on. */
+  stitchGrams: number;
   /** Whole balls, where a ball's weight is known. */
   balls: number | null;
   /** The chance that what is in the house lasts, 0 to 1; null where it is not known what there is. */
@@ -199,6 +201,7 @@ export function yarnNeed(
   return {
     metres,
     grams,
+    stitchGrams: (grams.value * inStitches) / Math.max(1e-9, inStitches + seams + tails),
     balls: ballGrams === undefined ? null : ballsFor(grams, ballGrams),
     enough: enoughOf(spec, grams),
     reach: reachOf(spec, grams),

@@ -61,14 +61,21 @@ function Told({ told, runs }: { told: RepeatTold; runs: readonly YarnRun[] }) {
           moves === 0 || effect === 'scattered'
             ? ''
             : ` The colours move ${plural(moves, 'stitch', 'stitches')} each time.`
-        }${effect.startsWith('spiral') ? ` The spiral rises ${Math.round(slopeDegrees)}° from the level.` : ''}`}
+        }${riseOf(effect, slopeDegrees)}`}
       </Words>
       <RunGrid grid={told.grid} runs={runs} text={`${EFFECTS[effect]}, ${told.grid.length} rows or rounds`} />
       <Words as="small" tone="faint">
-        {`With an even hand it holds its place for about ${plural(Math.max(1, holdsRounds), 'round')}; after that, work a little tighter or looser where it strays.`}
+        {`Half of all hands are a stitch off after about ${plural(Math.max(1, holdsRounds), 'round')}; after that, work a little tighter or looser where it strays.`}
       </Words>
     </>
   );
+}
+
+/** How steep its lines are: columns lean where rounds do. */
+function riseOf(effect: Effect, slopeDegrees: number): string {
+  const rise = Math.round(slopeDegrees);
+  if (effect.startsWith('spiral')) return ` The spiral rises ${rise}° from the level.`;
+  return effect === 'stacked' && rise < 90 ? ` The columns lean as unturned rounds do: ${rise}° from the level.` : '';
 }
 
 function Options({ options, onTake }: { options: readonly RepeatOption[]; onTake: Props['onTake'] }) {
