@@ -287,6 +287,7 @@ export { borderSigns, sectionWord } from './drawing';
 export { withShape } from './plan/withShape';
 export { withThing } from './plan/withThing';
 export { applyChange } from './plan/change';
+export { type AtHand, hookAtHandFor, hooksBeside, yarnsBeside } from './plan/atHand';
 export { reckon } from './reckon/reckon';
 export { chance, type Chance } from './reckon/chance';
 export {

@@ -1,4 +1,5 @@
 import {
+  type AtHand,
   attempt,
   attempted,
   reckonPicks,
@@ -11,12 +12,15 @@ import {
 } from '@keep-snug/core';
 import { useMemo, useState } from 'react';
 import { useSettings } from '@/data/settings';
+import { useAtHand } from './useAtHand';
 
 type Outcome = { worked: Worked; faults: readonly PlanFault[] } | { worked: null; faults: readonly PlanFault[] };
 
 /** How this device reads, and the habits of whoever works by it where a plan does not say otherwise. */
 export interface Reader extends Pick<Schools, 'terms' | 'hand' | 'units'> {
   habits: Pick<Schools, 'rounds' | 'turningChainCounts' | 'ring' | 'foundation'>;
+  /** What there is in the house. */
+  atHand?: AtHand;
 }
 
 const known = new WeakMap<Plan, { reader: Reader; outcome: Outcome }>();
@@ -37,14 +41,17 @@ export function reckonedFor(plan: Plan, reader: Reader): Outcome | null {
 }
 
 function reckonAnew(plan: Plan, reader: Reader): Outcome {
-  const tried = attempt(() => reckon(readBy(plan, reader)));
+  const tried = attempt(() => reckon(inHouse(readBy(plan, reader), reader)));
   return tried.ok ? { worked: tried.value, faults: [] } : { worked: null, faults: tried.faults };
 }
 
 /** A plan in the words and units of this reader, with this reader's habits where it has none of its own. */
-export function readBy(plan: Plan, { habits, ...reads }: Reader): Plan {
+export function readBy(plan: Plan, { habits, atHand: _has, ...reads }: Reader): Plan {
   return { ...plan, schools: { ...habits, ...plan.schools, ...reads } };
 }
+
+/** A plan with what this maker has, which is proposed first; told for as long as it is reckoned, and never kept with it. */
+export const inHouse = (plan: Plan, { atHand }: Pick<Reader, 'atHand'>): Plan => (atHand ? { ...plan, atHand } : plan);
 
 let lastDragged: { plan: Plan; reader: Reader; reckon: ReturnType<typeof reckonPicks> } | null = null;
 
@@ -75,9 +82,10 @@ export function useReader(): Reader {
   const turningChainCounts = useSettings((state) => state.turningChain === 'counts');
   const ring = useSettings((state) => state.ring);
   const foundation = useSettings((state) => state.foundation);
+  const atHand = useAtHand();
   return useMemo(
-    () => readerOf({ terms, hand, units, habits: { rounds, turningChainCounts, ring, foundation } }),
-    [terms, hand, units, rounds, turningChainCounts, ring, foundation],
+    () => readerOf({ terms, hand, units, habits: { rounds, turningChainCounts, ring, foundation }, atHand }),
+    [terms, hand, units, rounds, turningChainCounts, ring, foundation, atHand],
   );
 }
 

@@ -43,6 +43,33 @@ describe('ways to make it', () => {
     });
   });
 
+  it('what is at hand stands before what is to be got, where it fits at least every second time', () => {
+    const ask = { plan: phone, hooksMm: [3.5, 4, 4.25, 4.5], fits: [phone.fit.name] };
+    const told = ways({ ...ask, atHand: { hooksMm: [4.25] } }).ways.filter(({ possible }) => possible);
+    expect(new Set(told.map(({ atHand }) => atHand))).toEqual(new Set([true, false]));
+    for (const { hookMm, atHand } of told) expect(atHand).toBe([phone.fabric.hookMm, 4.25].includes(hookMm));
+    const good = told.filter(({ chance, but }) => chance! >= 0.5 && !but).map(({ atHand }) => atHand);
+    expect(good).toEqual([...good].sort((a, b) => Number(b) - Number(a)));
+    // of what nobody told nothing is said
+    expect(
+      ways(ask).ways.every(({ atHand, hookMm }) => atHand === (hookMm === phone.fabric.hookMm ? true : undefined)),
+    ).toBe(true);
+  });
+
+  it('yarns go on their own hooks where none is named', () => {
+    const thin = { stitch: 'single', hookMm: 2.5, yarn: { name: 'thin', metresPer100g: 400 } };
+    const told = ways({
+      plan: phone,
+      fabrics: [phone.fabric, thin],
+      fits: [phone.fit.name],
+      atHand: { yarns: [thin.yarn] },
+    }).ways;
+    for (const { yarn, hookMm, atHand } of told) {
+      expect(hookMm).toBe(yarn === 'thin' ? 2.5 : phone.fabric.hookMm);
+      expect(atHand).toBe(yarn === 'thin' ? undefined : true);
+    }
+  });
+
   it('never offer what is not meant for a thing without the reason', () => {
     const packet = found.find(({ shape, possible }) => shape === 'packet' && possible)!;
     expect(packet.but).toMatch(/lies open.*slides out/);

@@ -3,6 +3,7 @@ import { chanceInputs } from '../reckon/chanceInputs';
 import { onHook, yarnOf, type FabricSpec } from '../craft/fabric';
 import { PlanProblem } from '../base/figure';
 import { chanceOfFit, FITS, type FitName } from '../craft/fit';
+import { hasHook, type AtHand } from '../plan/atHand';
 import type { Plan } from '../plan/plan';
 import { SHAPES, shapeDefinition, type View } from '../shapes';
 import { withShape } from '../plan/withShape';
@@ -21,8 +22,10 @@ export interface WaysAsk {
   shapes?: readonly string[];
   hooksMm?: readonly number[];
   fits?: readonly FitName[];
-  /** Yarns with their stitch and gauge; each is tried with every hook where it has no gauge of its own. */
+  /** Yarns with their stitch and gauge: each on every hook that is named, and on its own where none is. */
   fabrics?: readonly FabricSpec[];
+  /** What the maker has: ways that need nothing else come first. */
+  atHand?: AtHand;
 }
 
 /** One way to make a cover for the thing. */
@@ -33,6 +36,8 @@ export interface Way {
   hookMm: number;
   stitch: string;
   yarn: string;
+  /** Whether its hook and its yarn are at hand; not said where nobody told what is. */
+  atHand?: boolean;
   /** Why, or why not, in a line. */
   why: string;
   /** What speaks against it for this thing, in a line. */
@@ -84,14 +89,13 @@ export interface WaysSoFar {
 export function* waysByShape(ask: WaysAsk): Generator<WaysSoFar> {
   const { plan } = ask;
   const fabrics = ask.fabrics ?? [plan.fabric];
-  const hooks = ask.hooksMm ?? [plan.fabric.hookMm];
   const shapes = ask.shapes ?? SHAPES.map(({ id }) => id);
   const found: Way[] = [];
   for (const [index, shape] of shapes.entries()) {
     for (const fabric of fabrics)
-      for (const hookMm of hooks)
+      for (const hookMm of ask.hooksMm ?? [fabric.hookMm])
         for (const fit of ask.fits ?? FITS.map(({ id }) => id))
-          found.push(way(candidate(plan, shape, fabric, hookMm, fit)));
+          found.push({ ...way(candidate(plan, shape, fabric, hookMm, fit)), ...hasAll(ask, fabric, hookMm) });
     const ordered = [...found].sort((a, b) => byWorth(a, b, plan.fit.name));
     yield { ways: { format: WAYS_FORMAT, ways: ordered }, done: index + 1, of: shapes.length };
   }
@@ -105,6 +109,17 @@ function candidate(plan: Plan, shape: string, fabric: FabricSpec, hookMm: number
     fabric: onHook(fabric, hookMm),
     fit: plan.fit.name === fit ? plan.fit : { name: fit },
   };
+}
+
+/** Whether a way's hook and yarn are at hand; the plan’s own are, for they were chosen. */
+function hasAll({ plan, atHand = {} }: WaysAsk, fabric: FabricSpec, hookMm: number): Pick<Way, 'atHand'> {
+  const name = yarnOf(fabric).name;
+  const isOther = { hook: hookMm !== plan.fabric.hookMm, yarn: name !== yarnOf(plan.fabric).name };
+  const { hooksMm = [], yarns = [] } = atHand;
+  // of what nobody told of nothing is said
+  if ((isOther.hook && hooksMm.length === 0) || (isOther.yarn && yarns.length === 0)) return {};
+  const hook = !isOther.hook || hasHook(atHand, hookMm);
+  return { atHand: hook && (!isOther.yarn || yarns.some((one) => one.name === name)) };
 }
 
 function way(plan: Plan): Way {
@@ -156,15 +171,20 @@ function butOf(plan: Plan, out: WorkedOut): Pick<Way, 'but'> {
   return but === undefined ? {} : { but: wordText(but, out.schools) };
 }
 
+/** Below this chance a way is no better for being at hand (ours). */
+const GOOD = 0.5;
+
 /** Chances nearer than this are alike, and yarn, time and firmness decide. */
 const ALIKE = 0.02;
 
-/** What can be made first; within the fit that is wanted before others; what nothing speaks against before what something does. */
+/** What can be made first; within the fit that is wanted before others; what nothing speaks against before what something does; what is at hand before what is to be bought. */
 function byWorth(a: Way, b: Way, wanted: FitName): number {
   if (a.possible !== b.possible) return a.possible ? -1 : 1;
   if (!a.possible) return 0;
   if ((a.fit === wanted) !== (b.fit === wanted)) return a.fit === wanted ? -1 : 1;
   if ((a.but === undefined) !== (b.but === undefined)) return a.but === undefined ? -1 : 1;
+  const [ha, hb] = [a, b].map(({ atHand, chance }) => atHand !== false && chance! >= GOOD);
+  if (ha !== hb) return ha ? -1 : 1;
   const [ca, cb] = [Math.round(a.chance! / ALIKE), Math.round(b.chance! / ALIKE)];
   if (ca !== cb) return cb - ca;
   const [ea, eb] = [a.enough ?? 0.5, b.enough ?? 0.5].map((share) => (share > 0.9 ? 1 : share < 0.5 ? -1 : 0));

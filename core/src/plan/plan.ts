@@ -1,3 +1,4 @@
+import type { AtHand } from './atHand';
 import type { BegunSpec } from './types';
 import type { FabricSpec, Palette } from '../craft/fabric';
 import type { FitSpec } from '../craft/fit';
@@ -30,6 +31,8 @@ export interface Plan {
   /** Cautions that were read and set aside on screen; the sheet keeps them. */
   setAside?: string[];
   schools?: Partial<Schools>;
+  /** What the maker has, told with the plan for as long as it is reckoned: proposed first where the plan does not fit. */
+  atHand?: AtHand;
 }
 
 interface ShapeSpec {

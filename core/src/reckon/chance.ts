@@ -44,8 +44,8 @@ function changesThatHelp(plan: Plan, out: WorkedOut, now: number): Help[] {
   });
 }
 
-/** A seed from what a plan says, whatever it is called, however it is read and its colours look: FNV-1a, 32 bits, over its JSON. */
-export function seedOf({ title: _title, schools: _schools, palette: _looks, ...rest }: Plan): number {
+/** A seed from what a plan says, whatever it is called, however it is read and its colours look, and whatever else there is in the house: FNV-1a, 32 bits, over its JSON. */
+export function seedOf({ title: _title, schools: _schools, palette: _looks, atHand: _has, ...rest }: Plan): number {
   const text = JSON.stringify(rest);
   let hash = 0x811c9dc5;
   for (let index = 0; index < text.length; index += 1) {

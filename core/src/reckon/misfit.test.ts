@@ -37,6 +37,39 @@ it('says what would fit where no whole count does, each truly, the nearest hook 
   expect(adviceOf(applyChange(plan, advice!.change!))).toEqual([]);
 });
 
+describe('with what there is in the house', () => {
+  const tried = whatWouldFit(coarse())
+    .map(({ change }) => change['fabric.hookMm'])
+    .find((mm) => mm !== undefined) as number;
+
+  it('a hook at hand that fits comes before a nearer one that is to be bought, and says so', () => {
+    const further = Array.from({ length: 25 }, (_, index) => 6 + index / 4).filter((mm) => mm !== tried);
+    const owned = further.find((mm) =>
+      whatWouldFit(coarse({ atHand: { hooksMm: [mm] } }))[0]!.text.includes('which you have'),
+    )!;
+    expect(owned).toBeDefined();
+    const [advice] = adviceOf(coarse({ atHand: { hooksMm: [owned] } }));
+    expect(advice!.change!['fabric.hookMm']).toBe(owned);
+    expect(advice!.repair).toContain('which you have');
+    expect(adviceOf(applyChange(coarse(), advice!.change!))).toEqual([]);
+  });
+
+  it('a yarn at hand that fits is offered on a hook that suits it; one that does not is not', () => {
+    const yarns = [
+      { name: 'thin oat', metresPer100g: 420 },
+      { name: 'rope', metresPer100g: 20 },
+    ];
+    const texts = whatWouldFit(coarse({ atHand: { yarns } })).map(({ text }) => text);
+    expect(texts.filter((text) => text.includes('thin oat'))).toHaveLength(1);
+    expect(texts.join()).not.toContain('rope');
+  });
+
+  it('changes nothing of the chance itself', () => {
+    const { share, seed } = chance(coarse(), 1000);
+    expect(chance(coarse({ atHand: { hooksMm: [2, 3] } }), 1000)).toMatchObject({ share, seed });
+  });
+});
+
 it('says nothing of a count that was picked: that is answered for where it is picked', () => {
   const plan = coarse({ fit: { name: 'roomy' } });
   const { choices } = reckon(plan);

@@ -1,9 +1,10 @@
-import { hookChange, mayBeProposed } from '../craft/fabric';
+import { hookChange, mayBeProposed, stitchDefinition } from '../craft/fabric';
 import { attempted, type Advice } from '../base/figure';
 import { chanceInputs } from './chanceInputs';
 import { FITS, missedAsPlanned, type Verdict } from '../craft/fit';
 import type { Plan } from '../plan/plan';
 import { applyChange } from '../plan/change';
+import { hasHook, hookAtHandFor, hooksBeside, yarnsBeside } from '../plan/atHand';
 import { shapeDefinition, SHAPES, type Choice, type ChoiceOption } from '../shapes';
 import { capital, formatNumber, mmToken, withArticle } from '../base/units';
 import type { WorkedOut } from './types';
@@ -32,6 +33,7 @@ interface Trial {
 
 /** How far from the plan's own hook others are tried, the nearest first, mm (ours). */
 const HOOK_STEPS = [-0.5, 0.5, -1, 1, -1.5, 1.5, -2, 2, 3, -3];
+const FURTHEST_HOOK = 3;
 
 /** The choices whose best count, in force, does not fit; a count that was picked is answered for where it is picked. */
 function misfits({ choices }: WorkedOut['built']): Misfit[] {
@@ -57,11 +59,12 @@ function missed(plan: Plan, out: WorkedOut): ReturnType<typeof missedAsPlanned> 
 export const isMisfit = (plan: Plan, out: WorkedOut): boolean => noCountFits(out) || missed(plan, out) !== undefined;
 
 /**
- * What would make a plan fit whose best counts do not: the nearest hook, an edging, another fit, another stitch, and where
- * none of them does another shape, each only where it truly does (handbook 3: silence is a defect).
+ * What would make a plan fit whose best counts do not: the nearest hook, an edging, another fit, another stitch, another yarn of
+ * those there are, and where none of them does another shape, each only where it truly does; hooks that are at hand before others
+ * (handbook 3: silence is a defect).
  */
 export function whatWouldFit(plan: Plan): WouldFit[] {
-  const found = [hookTrials, edgingTrials, growthTrials, fitTrials, stitchTrials].flatMap(
+  const found = [hookTrials, edgingTrials, growthTrials, fitTrials, stitchTrials, yarnTrials].flatMap(
     (trials) => firstThatFits(plan, trials(plan)) ?? [],
   );
   return found.length > 0 ? found : [firstThatFits(plan, shapeTrials(plan)) ?? []].flat();
@@ -76,13 +79,35 @@ function firstThatFits(plan: Plan, trials: readonly Trial[]): WouldFit | undefin
   return undefined;
 }
 
-function hookTrials({ fabric }: Plan): Trial[] {
-  return HOOK_STEPS.map((step) => fabric.hookMm + step)
-    .filter(mayBeProposed)
-    .map((mm) => ({
-      text: `use ${withArticle(`${formatNumber(mm, 2)} mm hook`)}`,
-      change: hookChange(fabric, mm),
-    }));
+function hookTrials({ fabric, atHand = {} }: Plan): Trial[] {
+  const owned = hooksBeside(atHand, fabric.hookMm, FURTHEST_HOOK);
+  const others = HOOK_STEPS.map((step) => fabric.hookMm + step).filter(
+    (mm) => mayBeProposed(mm) && !hasHook(atHand, mm),
+  );
+  const trial = (mm: number, has: string): Trial => ({
+    text: `use ${withArticle(`${formatNumber(mm, 2)} mm hook`)}${has}`,
+    change: hookChange(fabric, mm),
+  });
+  return [...owned.map((mm) => trial(mm, ', which you have')), ...others.map((mm) => trial(mm, ''))];
+}
+
+/** Another yarn of those at hand, on a hook that suits it: one at hand where one is near. */
+function yarnTrials({ fabric, atHand = {} }: Plan): Trial[] {
+  // what is held together, has bands, or is a pattern of the maker’s own was chosen for its yarn
+  if (fabric.yarns || fabric.bands || stitchDefinition(fabric.stitch)!.wantsSwatch) return [];
+  return yarnsBeside(atHand, fabric).map((yarn) => {
+    const hookMm = hookAtHandFor(yarn, atHand);
+    return {
+      text: `work it in ${yarn.name ?? 'another yarn'}, which you have, on ${withArticle(`${formatNumber(hookMm, 2)} mm hook`)}`,
+      change: {
+        'fabric.yarn': yarn,
+        'fabric.hookMm': hookMm,
+        'fabric.gauge': undefined,
+        'fabric.weighed': undefined,
+        'fabric.hand': undefined,
+      },
+    };
+  });
 }
 
 function edgingTrials({ shape }: Plan): Trial[] {

@@ -8,7 +8,7 @@ import {
   type Plan,
   timesInHundred,
 } from '@keep-snug/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { Press } from '@/ui/actions/Press';
@@ -18,7 +18,8 @@ import { useBoard } from '@/data/board';
 import { useChance } from '@/platform/useReckonWorker';
 import { CountedAsk, leavesOpen } from './CountedAsk';
 import { ChancePicture } from './ChancePicture';
-import { useReader } from '@/reading/useWorked';
+import { useAtHand } from '@/reading/useAtHand';
+import { inHouse, useReader } from '@/reading/useWorked';
 
 /** Which stage a remedy is done in. */
 const STAGE_OF: Readonly<Record<Exclude<Help['id'], 'change-plan'>, string>> = {
@@ -43,8 +44,14 @@ export function ChanceOfFit(props: Props) {
   return leavesOpen(props.plan) ? <CountedAsk {...props} /> : <InAColumn {...props} />;
 }
 
+/** Its chance, what there is in the house proposed first. */
+function useChanceHere(plan: Plan) {
+  const atHand = useAtHand();
+  return useChance(useMemo(() => inHouse(plan, { atHand }), [plan, atHand]));
+}
+
 function InAColumn({ id, plan, edit }: Props) {
-  const { found } = useChance(plan);
+  const { found } = useChanceHere(plan);
   const { box, onLayout } = useBox();
   // its place is kept while it is worked out, so that nothing below it moves under a finger
   return (
@@ -68,7 +75,7 @@ export function HowSure(props: Props) {
 }
 
 function InOneLine({ id, plan, edit }: Props) {
-  const { found } = useChance(plan);
+  const { found } = useChanceHere(plan);
   const [open, setOpen] = useState(false);
   const { box, onLayout } = useBox();
   const swatch = swatchFor(plan, found);

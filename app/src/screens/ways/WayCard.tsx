@@ -4,7 +4,9 @@ import {
   formatNumber,
   roundedAmount,
   shapeDefinition,
+  type Plan,
   type Way,
+  yarnOf,
   duration,
   timesInHundred,
 } from '@keep-snug/core';
@@ -20,13 +22,15 @@ import { useColours } from '@/theme/useTheme';
 interface Props {
   way: Way;
   taken: boolean;
+  /** The plan it is a way of. */
+  of: Plan;
   /** Fittings that the plan itself leaves off already. */
   parked: readonly string[];
   onTake: () => void;
 }
 
 /** One way beside the others: its drawing, how sure it is, what it takes, and why. */
-export function WayCard({ way, taken, parked, onTake }: Props) {
+export function WayCard({ way, taken, of, parked, onTake }: Props) {
   const colours = useColours();
   const { name } = shapeDefinition(way.shape)!;
   const dropped = (way.plan?.parked ?? [])
@@ -57,7 +61,7 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
       {worked && way.plan ? <Portrait plan={way.plan} worked={worked} height={104} /> : null}
       <ShareBar share={chance} />
       <Words as="strong">{`Fits ${timesInHundred(chance)}`}</Words>
-      <Words as="small">{`${fitDefinition(way.fit).name}, hook ${formatNumber(way.hookMm, 2)} mm`}</Words>
+      <Words as="small">{`${fitDefinition(way.fit).name}, ${workedWith(way, of)}`}</Words>
       <Words as="small">{`about ${roundedAmount(metres)} m${lasting(way)}; about ${duration(minutes)}`}</Words>
       <Words as="small" tone="faint" style={{ flexGrow: 1 }}>
         {way.why}
@@ -81,6 +85,16 @@ export function WayCard({ way, taken, parked, onTake }: Props) {
       )}
     </View>
   );
+}
+
+/** Its hook, its yarn where that is another, and whether what is other than the plan’s is in the house. */
+function workedWith({ hookMm, yarn, atHand }: Way, { fabric }: Plan): string {
+  const hook = `hook ${formatNumber(hookMm, 2)} mm`;
+  const isOtherYarn = yarn !== (yarnOf(fabric).name ?? '');
+  const isOther = isOtherYarn || hookMm !== fabric.hookMm;
+  const has =
+    !isOther || atHand === undefined ? '' : atHand ? ', which you have' : isOtherYarn ? ', a hook to get' : ', to get';
+  return `${isOtherYarn ? `${yarn}, ` : ''}${hook}${has}`;
 }
 
 /** Whether the yarn in the house lasts, where it is known how much there is. */

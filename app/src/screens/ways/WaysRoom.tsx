@@ -13,6 +13,8 @@ import { useBox } from '@/ui/layout/useBox';
 import { Title } from '@/ui/layout/Title';
 import { Words } from '@/ui/layout/Words';
 import { useHistory } from '@/data/history';
+import { useLibrary } from '@/data/library';
+import { fabricsAtHand, useAtHand } from '@/reading/useAtHand';
 import { useColours } from '@/theme/useTheme';
 import { useWays } from '@/platform/useReckonWorker';
 import { askFor, bestOfEach, isTaken, ORDERS, SCOPES, sorted, type Order, type Scope } from './comparing';
@@ -61,7 +63,11 @@ function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) => void }
   const [order, setOrder] = useState<Order>('worth');
   const [scope, setScope] = useState<Scope>('shapes');
   const { box, onLayout } = useBox();
-  const ask = useMemo(() => askFor(plan, scope), [plan, scope]);
+  const atHand = useAtHand();
+  const ask = useMemo(
+    () => askFor(plan, scope, atHand, fabricsAtHand(plan.fabric, atHand, useLibrary.getState().shelves)),
+    [plan, scope, atHand],
+  );
   const { soFar, is, stop, takeUp } = useWays(ask);
   const list = soFar ? bestOfEach(soFar.ways.ways, plan) : [];
   const possible = sorted(
@@ -109,6 +115,7 @@ function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) => void }
             <WayCard
               way={way}
               taken={isTaken(way, plan)}
+              of={plan}
               parked={(plan.parked ?? []).map(({ kind }) => kind)}
               onTake={() => way.plan && onTake(way.plan)}
             />
@@ -120,7 +127,7 @@ function WayTable({ plan, onTake }: { plan: Plan; onTake: (plan: Plan) => void }
   );
 }
 
-const keyOf = ({ shape, hookMm, fit }: Way) => `${shape} ${hookMm} ${fit}`;
+const keyOf = ({ shape, hookMm, fit, yarn }: Way) => `${shape} ${hookMm} ${fit} ${yarn}`;
 
 function Impossible({ ways }: { ways: readonly Way[] }) {
   if (ways.length === 0) return null;

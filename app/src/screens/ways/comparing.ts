@@ -1,4 +1,14 @@
-import { FITS, type Plan, type Way, type WaysAsk, mayBeProposed } from '@keep-snug/core';
+import {
+  FITS,
+  hooksBeside,
+  type AtHand,
+  type FabricSpec,
+  type Plan,
+  type Way,
+  type WaysAsk,
+  mayBeProposed,
+  yarnOf,
+} from '@keep-snug/core';
 
 /** How ways can be put in order. */
 export const ORDERS = [
@@ -12,6 +22,7 @@ export const ORDERS = [
 export const SCOPES = [
   { id: 'shapes', name: 'shapes' },
   { id: 'hooks', name: 'shapes and hooks' },
+  { id: 'yarns', name: 'shapes and your yarns' },
   { id: 'all', name: 'shapes, hooks and fits' },
 ] as const;
 
@@ -21,10 +32,26 @@ export type Scope = (typeof SCOPES)[number]['id'];
 /** Half a millimetre and a whole one either side of the hook in use. */
 const HOOK_STEPS = [-1, -0.5, 0, 0.5, 1];
 
-export function askFor(plan: Plan, scope: Scope): WaysAsk {
-  const { hookMm } = plan.fabric;
-  const hooksMm = scope === 'shapes' ? [hookMm] : HOOK_STEPS.map((step) => hookMm + step).filter(mayBeProposed);
-  return { plan, hooksMm, fits: scope === 'all' ? FITS.map(({ id }) => id) : [plan.fit.name] };
+/** As many hooks as are compared. */
+const MOST_HOOKS = 7;
+
+/** @param others the plan’s fabric in the yarns of the box */
+export function askFor(plan: Plan, scope: Scope, atHand: AtHand = {}, others: readonly FabricSpec[] = []): WaysAsk {
+  const { fabric, fit } = plan;
+  const fits = scope === 'all' ? FITS.map(({ id }) => id) : [fit.name];
+  if (scope === 'shapes') return { plan, hooksMm: [fabric.hookMm], fits };
+  if (scope === 'yarns') return { plan, fabrics: [fabric, ...others].slice(0, MOST_FABRICS), fits, atHand };
+  return { plan, hooksMm: hooksFor(fabric.hookMm, atHand), fits, atHand };
+}
+
+/** As many yarns as are compared. */
+const MOST_FABRICS = 6;
+
+/** Hooks at hand that are near, and with them the next sizes. */
+function hooksFor(hookMm: number, atHand: AtHand): number[] {
+  const steps = HOOK_STEPS.map((step) => hookMm + step).filter(mayBeProposed);
+  const hooks = [hookMm, ...hooksBeside(atHand, hookMm, 1), ...steps];
+  return [...new Set(hooks)].slice(0, Math.max(MOST_HOOKS, steps.length)).sort((a, b) => a - b);
 }
 
 /** Of every shape the two best ways, and the plan’s own; of impossible ones one, with its reason. */
@@ -52,6 +79,12 @@ export function sorted(ways: readonly Way[], order: Order): Way[] {
 }
 
 /** Whether a way is the plan as it stands. */
-export function isTaken({ shape, hookMm, fit }: Way, plan: Plan): boolean {
-  return plan.shape.kind === shape && plan.fabric.hookMm === hookMm && plan.fit.name === fit;
+export function isTaken({ shape, hookMm, fit, yarn }: Way, plan: Plan): boolean {
+  const { fabric } = plan;
+  return (
+    plan.shape.kind === shape &&
+    fabric.hookMm === hookMm &&
+    plan.fit.name === fit &&
+    (yarnOf(fabric).name ?? '') === yarn
+  );
 }

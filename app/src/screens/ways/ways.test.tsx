@@ -1,4 +1,6 @@
 import { ways, waysByShape, type Plan, type Way, duration } from '@keep-snug/core';
+import { checkPlan } from '@keep-snug/core/formats';
+import { atHandIn, fabricsAtHand } from '@/reading/useAtHand';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';
@@ -118,6 +120,37 @@ describe('comparing', () => {
     const count = (shape: string) => shown.filter((way) => way.shape === shape && !isTaken(way, phone)).length;
     for (const { shape } of all) expect(count(shape)).toBeLessThanOrEqual(2);
     expect(shown.filter((way) => isTaken(way, phone))).toHaveLength(1);
+  });
+
+  it('compares the hooks and yarns that there are, each yarn on the hook of its swatch', () => {
+    expect(askFor(phone, 'hooks', { hooksMm: [phone.fabric.hookMm + 0.25, 9] }).hooksMm).toContain(
+      phone.fabric.hookMm + 0.25,
+    );
+    const swatch = {
+      name: 'oat on 3.25',
+      yarn: 'oat',
+      stitch: 'single',
+      hookMm: 3.25,
+      gauge: { stitches: [{ count: 20, overMm: 90 }] },
+    };
+    const held = <Body,>(body: Body) => ({ body, revision: 1, dirty: false });
+    const box = {
+      yarns: {
+        oat: held({ name: 'oat', yarn: { metresPer100g: 200 } }),
+        gone: held({ name: 'gone', yarn: { metresPer100g: 210 }, gramsLeft: 0 }),
+      },
+      swatches: { one: held(swatch) },
+      makes: {},
+    };
+    const atHand = atHandIn(box);
+    expect(atHand.hooksMm).toEqual([3.25]);
+    const { fabrics } = askFor(phone, 'yarns', atHand, fabricsAtHand(phone.fabric, atHand, box));
+    expect(fabrics!.map(({ yarn, hookMm }) => [yarn!.name, hookMm])).toEqual([
+      [phone.fabric.yarn!.name, phone.fabric.hookMm],
+      ['oat', 3.25],
+    ]);
+    expect(fabrics![1]!.gauge).toMatchObject({ stitches: [{ count: 20, overMm: 90 }] });
+    expect(checkPlan({ ...phone, fabric: fabrics![1]!, atHand }).ok).toBe(true);
   });
 
   it('never asks for a hook that is none', () => {

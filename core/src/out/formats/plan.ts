@@ -400,6 +400,15 @@ const fittingForms = Object.fromEntries(
   ]),
 );
 
+export const atHandForm: ObjectForm = {
+  is: 'object',
+  keys: {
+    hooksMm: optional({ is: 'list', max: 40, of: hookMm }),
+    yarns: optional({ is: 'list', max: 200, of: yarnForm }),
+  },
+  note: 'what the maker has: proposed first where a plan does not fit',
+};
+
 /** The form of `keep-snug.plan/1`, built from the definitions it names. */
 export const planForm: ObjectForm = {
   is: 'object',
@@ -470,6 +479,7 @@ export const planForm: ObjectForm = {
         foundation: optional({ is: 'one-of', values: ['chain', 'stitches'] }),
       },
     }),
+    atHand: optional(atHandForm),
   },
 };
 

@@ -3,7 +3,7 @@ import { SHAPES } from '../../shapes';
 import type { WaysAsk } from '../../compare/ways';
 import { withoutStrayOptions } from './earlier';
 import { optional, required, type Form } from './form';
-import { fabricForm, planForm } from './plan';
+import { atHandForm, fabricForm, planForm } from './plan';
 import { check, toJoi, type Checked } from './toJoi';
 import { HOOKS } from '../../craft/fabric';
 
@@ -26,6 +26,7 @@ const waysForm: Form = {
     }),
     fits: optional({ is: 'list', of: { is: 'one-of', values: FITS.map(({ id }) => id) }, min: 1, max: FITS.length }),
     fabrics: optional({ is: 'list', of: fabricForm, min: 1, max: 6 }),
+    atHand: optional(atHandForm),
   },
 };
 
