@@ -9,7 +9,7 @@ import { SHAPES, shapeDefinition, type View } from '../shapes';
 import { withShape } from '../plan/withShape';
 import { wordText } from '../pattern';
 import type { WorkedOut } from '../reckon/types';
-import { adviceOf } from '../reckon/advice';
+import { findings } from '../reckon/advice';
 import { workOut } from '../reckon/build';
 import { stepsAfter } from '../reckon/steps';
 import { suppliesOf } from '../reckon/supplies/suppliesOf';
@@ -166,7 +166,7 @@ const SPEAK_AGAINST = ['pokes-through', 'falls-through', 'no-count-fits'];
 
 function butOf(plan: Plan, out: WorkedOut): Pick<Way, 'but'> {
   const caveat = out.shape.caveat?.(out.thing);
-  const warned = adviceOf(plan, out).find(({ id }) => SPEAK_AGAINST.includes(id))?.text;
+  const warned = findings(plan, out).find(({ id }) => SPEAK_AGAINST.includes(id))?.text;
   const but = caveat ?? warned;
   return but === undefined ? {} : { but: wordText(but, out.schools) };
 }

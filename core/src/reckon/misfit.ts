@@ -74,9 +74,15 @@ function firstThatFits(plan: Plan, trials: readonly Trial[]): WouldFit | undefin
   for (const trial of trials) {
     const next = applyChange(plan, trial.change);
     const out = attempted(() => workOut(next));
-    if (out && !isMisfit(next, out)) return { ...trial, plan: next, out };
+    if (out && !isMisfit(next, out) && !isDoubted(out)) return { ...trial, plan: next, out };
   }
   return undefined;
+}
+
+/** Whether a shape itself says of a piece what is said of one that does not fit. */
+function isDoubted({ built: { advice } }: WorkedOut): boolean {
+  const ids = Object.values(SAID_BY_SHAPE).flat();
+  return advice.some(({ id }) => ids.includes(id));
 }
 
 function hookTrials({ fabric, atHand = {} }: Plan): Trial[] {

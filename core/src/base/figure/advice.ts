@@ -9,4 +9,6 @@ export interface Advice {
   at?: string;
   /** The repair as changes of the plan's entries by path, where one press can make it. */
   change?: Readonly<Record<string, unknown>>;
+  /** What to do where that change, once tried, does not help: it is then said in place of the repair, and no change is offered. */
+  otherwise?: string;
 }

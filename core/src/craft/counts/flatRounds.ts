@@ -19,14 +19,14 @@ export function flatness(increase: number, h: number, w: number): Flatness {
   return off < 0 ? 'cups' : 'ruffles';
 }
 
-/** What would lie flat: the nearest whole number, or where that is taken already another hook. */
+/** What would lie flat: the nearest whole number, or where that does not another hook with it. */
 function flatter(each: number, h: number, w: number): Pick<Advice, 'repair' | 'change'> {
-  const nearest = Math.round(flatIncrease(h, w));
-  if (nearest !== each) return { repair: `Use ${nearest} per round.`, change: { 'shape.each': nearest } };
-  const hook = flatness(each, h, w) === 'cups' ? 'larger' : 'smaller';
-  return {
-    repair: `No whole number lies nearer. Take a hook a size ${hook} for the base, or stretch it flat when it is wet.`,
-  };
+  const nearest = Math.max(1, Math.round(flatIncrease(h, w)));
+  const lies = flatness(nearest, h, w);
+  if (lies === 'flat') return { repair: `Use ${nearest} per round.`, change: { 'shape.each': nearest } };
+  const number = nearest === each ? 'No whole number lies nearer.' : `Use ${nearest} per round, which comes nearest.`;
+  const hook = lies === 'cups' ? 'larger' : 'smaller';
+  return { repair: `${number} Take a hook a size ${hook} for the base, or stretch it flat when it is wet.` };
 }
 
 export interface Growth {

@@ -1,5 +1,5 @@
 import type { Advice } from '../../base/figure';
-import { formatNumber, mmToken, typedToken } from '../../base/units';
+import { formatNumber, mmToken, typedToken, withArticle } from '../../base/units';
 import { workFabric } from './fabric';
 import { hookChange, onHook } from './swatch';
 import { metresPer100g, yarnOf } from './yarn';
@@ -53,52 +53,86 @@ export function fitness(spec: FabricSpec, fabric: WorkedFabric, duty: Duty, agai
   ];
 }
 
-/** The next hook down on which the fabric is as asked, and what it is then; none where no hook will do. */
-function firmerHook(
-  spec: FabricSpec,
-  again: Again,
-  suits: (fabric: WorkedFabric) => boolean,
-): WorkedFabric | undefined {
+/** A hook that may be changed: the plan’s, or a band’s own. */
+interface HookPlace {
+  path: string;
+  mm: number;
+  on: (mm: number) => FabricSpec;
+  change: (mm: number) => Record<string, number | undefined>;
+}
+
+/** Where the hook is said that a fabric of the plan is worked on. */
+function hookOf(spec: FabricSpec, index: number): HookPlace {
+  const { bands = [] } = spec;
+  const own = bands[index]?.hookMm;
+  if (own === undefined)
+    return {
+      path: 'fabric.hookMm',
+      mm: spec.hookMm,
+      on: (mm) => onHook(spec, mm),
+      change: (mm) => hookChange(spec, mm),
+    };
+  const path = `fabric.bands[${index}].hookMm`;
+  const on = (mm: number) => ({
+    ...spec,
+    bands: bands.map((band, at) => (at === index ? { ...band, hookMm: mm } : band)),
+  });
+  return { path, mm: own, on, change: (mm) => ({ [path]: mm }) };
+}
+
+/** All that the first piece is worked in, band by band. */
+const fabricsIn = (fabric: WorkedFabric): WorkedFabric[] => fabric.bands?.map((band) => band.fabric) ?? [fabric];
+
+/** Hooks come in quarters of a millimetre. */
+const HOOK_SIZES = 4;
+
+/** The next hook down on which the fabric is as asked; none where no hook will do. @returns mm */
+function firmerHook({ mm: now, on }: HookPlace, suits: (spec: FabricSpec) => boolean): number | undefined {
   const { step, least } = PROPOSED_HOOKS;
-  for (let mm = spec.hookMm - step; mm >= least; mm -= step) {
-    const fabric = again(onHook(spec, mm));
-    if (suits(fabric)) return fabric;
-  }
+  const from = Math.ceil(now * HOOK_SIZES) / HOOK_SIZES;
+  for (let mm = from - step; mm >= least; mm -= step) if (suits(on(mm))) return mm;
   return undefined;
 }
 
-function cover(spec: FabricSpec, { cover: c, stitch }: WorkedFabric, again: Again): Advice[] {
-  // an open pattern is open by choice
-  if (c.value >= LEAST_COVER || stitch.gap > 0.5) return [];
-  const firm = firmerHook(spec, again, ({ cover }) => cover.value >= LEAST_COVER);
+/** An open pattern is open by choice. */
+const isOpen = ({ cover: c, stitch }: WorkedFabric): boolean => c.value < LEAST_COVER && stitch.gap <= 0.5;
+
+function cover(spec: FabricSpec, fabric: WorkedFabric, again: Again): Advice[] {
+  const index = fabricsIn(fabric).findIndex(isOpen);
+  if (index < 0) return [];
+  const hook = hookOf(spec, index);
+  const firm = firmerHook(hook, (other) => !isOpen(fabricsIn(again(other))[index]!));
   return [
     {
       id: 'fabric-open',
       severity: 'advice',
-      text: `This yarn is thin for a ${formatNumber(spec.hookMm, 2)} mm hook: the fabric will be open and may sag.`,
+      text: `This yarn is thin for ${withArticle(`${formatNumber(hook.mm, 2)} mm hook`)}: the fabric will be open and may sag.`,
       repair: firm
-        ? `Try a ${formatNumber(firm.hookMm, 2)} mm hook, or hold 2 strands together.`
+        ? `Try ${withArticle(`${formatNumber(firm, 2)} mm hook`)}, or hold 2 strands together.`
         : 'No hook makes it firm. Hold two strands together, or choose a thicker yarn.',
-      at: 'fabric.hookMm',
-      ...(firm ? { change: hookChange(spec, firm.hookMm) } : {}),
+      at: hook.path,
+      ...(firm ? { change: hook.change(firm), otherwise: 'Hold two strands together, or choose a thicker yarn.' } : {}),
     },
   ];
 }
 
 function pokes(spec: FabricSpec, fabric: WorkedFabric, { tipMm }: Duty, again: Again): Advice[] {
-  const gap = gapOf(fabric);
-  if (tipMm === undefined || tipMm >= gap) return [];
-  const firm = firmerHook(spec, again, (other) => tipMm >= gapOf(other));
+  if (tipMm === undefined) return [];
+  const gaps = fabricsIn(fabric).map(gapOf);
+  const gap = Math.max(...gaps);
+  if (tipMm >= gap) return [];
+  const hook = hookOf(spec, gaps.indexOf(gap));
+  const firm = firmerHook(hook, (other) => fabricsIn(again(other)).every((one) => tipMm >= gapOf(one)));
   return [
     {
       id: 'pokes-through',
       severity: 'warning',
       text: `A tip of ${typedToken(tipMm)} goes through the holes of this fabric, about ${mmToken(gap)}.`,
       repair: firm
-        ? `Add a lining, or use a hook of ${formatNumber(firm.hookMm, 2)} mm (the counts will change).`
+        ? `Add a lining, or use a hook of ${formatNumber(firm, 2)} mm (the counts will change).`
         : 'Add a lining: no hook closes holes this large.',
-      at: 'fabric.hookMm',
-      ...(firm ? { change: hookChange(spec, firm.hookMm) } : {}),
+      at: hook.path,
+      ...(firm ? { change: hook.change(firm), otherwise: 'Add a lining, or choose a stitch that closes.' } : {}),
     },
   ];
 }
@@ -107,7 +141,7 @@ function pokes(spec: FabricSpec, fabric: WorkedFabric, { tipMm }: Duty, again: A
 const FALLS_THROUGH_MM = 12;
 
 function falls(fabric: WorkedFabric, { small }: Duty): Advice[] {
-  const gap = gapOf(fabric);
+  const gap = Math.max(...fabricsIn(fabric).map(gapOf));
   if (!small || gap < FALLS_THROUGH_MM) return [];
   return [
     {

@@ -21,7 +21,10 @@ it('what a finished make took is held against what such a piece usually takes', 
   expect(ratesMade(phone, finished({}))).toEqual({});
   const { time, yarn } = ratesMade(
     phone,
-    finished({ minutes: 1.5 * supplies.time.value, grams: supplies.yarn.grams.value + 0.2 * supplies.yarn.stitchGrams }),
+    finished({
+      minutes: 1.5 * supplies.time.value,
+      grams: supplies.yarn.grams.value + 0.2 * supplies.yarn.stitchGrams,
+    }),
   );
   expect(time).toBeCloseTo(1.5, 6);
   expect(yarn).toBeCloseTo(1.2, 6);

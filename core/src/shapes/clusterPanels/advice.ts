@@ -23,13 +23,13 @@ export function stepMisses(asked: Mm, rounds: number, gauge: ClusterGauge, fabri
     .map((hookMm) => ({ hookMm, ...nearest(asked, gauge, singleRatio(hookMm, fabric)) }))
     .reduce<Nearest | undefined>((so, one) => (!so || one.off < so.off - 1e-9 ? one : so), undefined);
   const misses = `A round of groups adds ${mmToken(step)} to the width: ${plural(rounds, 'round')} ${rounds === 1 ? 'is' : 'are'} ${mmToken(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
-  if (!best || best.off > Math.abs(off) / 2)
+  if (!best || best.off > NEAR * step * singleRatio(best.hookMm, fabric))
     return [
       {
         id: 'cluster-step',
         severity: 'advice',
         text: misses,
-        repair: 'Take another fit, or panels in rows.',
+        repair: OTHER_FIT,
         at: 'fit',
       },
     ];
@@ -40,10 +40,13 @@ export function stepMisses(asked: Mm, rounds: number, gauge: ClusterGauge, fabri
       text: misses,
       repair: `With a ${formatNumber(best.hookMm, 2)} mm hook ${plural(best.rounds, 'round')} come to within about ${mmToken(Math.max(1, Math.round(best.off)))}. Measure a swatch on it.`,
       at: 'fabric.hookMm',
-      change: { 'fabric.hookMm': best.hookMm, 'fabric.gauge': {} },
+      change: { 'fabric.hookMm': best.hookMm },
+      otherwise: OTHER_FIT,
     },
   ];
 }
+
+const OTHER_FIT = 'Take another fit, or panels in rows.';
 
 interface Nearest {
   hookMm: number;
@@ -78,7 +81,8 @@ export function tooTall(wanted: Mm, { height, width }: Piece, { pitch }: Cluster
       text: `Rounds of groups as wide as ${mmToken(width.value)} are at least ${mmToken(height.value)} long; ${mmToken(wanted.value)} would do. The front stands ${mmToken(over)} above the item.`,
       repair: 'Put it in with its longer side upright, or take two panels in rows.',
       at: 'shape.kind',
-      change: { 'shape.kind': 'two-panels' },
+      change: { shape: { kind: 'two-panels' } },
+      otherwise: 'Put it in with its longer side upright, or choose another shape.',
     },
   ];
 }

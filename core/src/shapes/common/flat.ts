@@ -85,6 +85,9 @@ export function lessEdging(length: Mm, edging: Mm, ends: 1 | 2): Mm {
 /** A flap that carries a closure reaches down the front so far at the least, mm (prior, handbook 6). */
 export const LEAST_WITH_CLOSURE_MM = 35;
 
+/** Lengths nearer than this are told as one, mm. */
+const AS_GOOD_AS = 0.05;
+
 /** A flap reaches down so far at the least, mm. */
 const LEAST_FLAP_MM = 5;
 
@@ -95,7 +98,7 @@ const LEAST_FLAP_MM = 5;
  */
 export function flapOverlap({ flap, belowFlap = 0 }: Pick<Demands, 'flap' | 'belowFlap'>, height: Mm): Mm {
   if (flap?.overlapMm !== undefined) {
-    if (flap.overlapMm > height.value)
+    if (flap.overlapMm > height.value + AS_GOOD_AS)
       throw new PlanProblem([
         {
           path: `${flap.path}.overlapMm`,

@@ -118,7 +118,8 @@ export const reachOfOne = ({ rowHeight, stitch, worked }: WorkedFabric): Reach =
 export function reachIn(fabric: WorkedFabric, mm: number, rows?: number): Reach {
   if (!fabric.bands) return reachOfOne(fabric);
   const bands = fabric.bands.map(rowsOfBand);
-  return reachOfBands(bands, rows ?? rowsInBands(bands, mm) ?? fixedRows(bands) + 1);
+  const least = fixedRows(bands) + 1;
+  return reachOfBands(bands, Math.max(least, rows ?? rowsInBands(bands, mm) ?? least));
 }
 
 /** How high a piece of so many courses is: band upon band, each of its own heights (law, handbook 3 and 4.3). */

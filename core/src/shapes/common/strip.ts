@@ -1,7 +1,7 @@
 import { BASES } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import { bottomGive, crossing, flapTurn } from '../../craft/fit';
-import { nearestRow, type Reach } from '../../craft/counts';
+import { MOST_COURSES, nearestRow, type Reach } from '../../craft/counts';
 import type { Border, Fold } from '../../piece';
 import { plural, type ChoiceField, type Field, type FieldValues } from '../../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, WorkStep } from '../definition';
@@ -23,8 +23,61 @@ export interface StripLength {
   asBefore?: true;
 }
 
-/** Lengths of the sections before rounding (law, handbook 3 and 6). Without a flap both faces reach equally high. */
-export function stripLengths(context: ShapeContext, edging: Mm, reach?: Reach): StripLength[] {
+/** How high rows reach in a strip of so many in all: in one of several bands the one that fills takes what the others leave. */
+type ReachInAll = (all: number | undefined) => Reach | undefined;
+
+/**
+ * Lengths of the sections before rounding (law, handbook 3 and 6). Without a flap both faces reach equally high. So many rows in
+ * all where they are counted: the last section takes what the others leave.
+ *
+ * @throws PlanProblem where they leave nothing
+ */
+export function stripLengths(context: ShapeContext, edging: Mm, reachOf: ReachInAll = () => undefined): StripLength[] {
+  const { allRows } = context.options;
+  const all = allRows === undefined ? undefined : Number(allRows);
+  const reach = reachOf(all);
+  const lengths = freeLengths(context, edging, reach);
+  if (all === undefined || !reach) return lengths;
+  const last = lengths.at(-1)!;
+  if (all < leastWith(lengths, reach)) throw tooFew(all, leastInAll(context, edging, reachOf, all), last.name);
+  const rest = chosen(reach(all) - before(lengths), 'mm', `what ${all} rows leave`);
+  return [...lengths.slice(0, -1), { name: last.name, figure: rest }];
+}
+
+/** What all sections but the last take, mm. */
+const before = (lengths: readonly StripLength[]): number =>
+  lengths.slice(0, -1).reduce((sum, { figure }) => sum + figure.value, 0);
+
+/** Rows in all that leave one for the last section. */
+const leastWith = (lengths: readonly StripLength[], reach: Reach): number => nearestRow(before(lengths), reach) + 1;
+
+/** The same where a strip of more rows is divided otherwise: the fewest that leave one in a strip of just so many. */
+function leastInAll(context: ShapeContext, edging: Mm, reachOf: ReachInAll, tooFewRows: number): number {
+  const leastIn = (rows: number): number => {
+    const reach = reachOf(rows)!;
+    return leastWith(freeLengths(context, edging, reach), reach);
+  };
+  let short = tooFewRows;
+  let enough = leastIn(short);
+  while (leastIn(enough) > enough && enough < MOST_COURSES) [short, enough] = [enough, leastIn(enough)];
+  while (enough - short > 1) {
+    const middle = Math.floor((short + enough) / 2);
+    if (leastIn(middle) <= middle) enough = middle;
+    else short = middle;
+  }
+  return enough;
+}
+
+const tooFew = (all: number, least: number, last: string): PlanProblem =>
+  new PlanProblem([
+    {
+      path: 'shape.allRows',
+      message: `${plural(all, 'row')} leave none for the ${last}. It takes ${least} or more, or a front of fewer rows.`,
+    },
+  ]);
+
+/** Lengths as they follow from the thing, and from where the front is folded. */
+function freeLengths(context: ShapeContext, edging: Mm, reach: Reach | undefined): StripLength[] {
   const { thing, demands } = context;
   const whole = wholeFront(context);
   const border = bordersOf(edging, context);
@@ -34,18 +87,14 @@ export function stripLengths(context: ShapeContext, edging: Mm, reach?: Reach): 
   if (!demands.flap) {
     const back = { name: 'back', figure: lessEdging({ ...whole }, border, 1) };
     const level = context.options.pocketMm === undefined && context.options.allRows === undefined;
-    return inAll([first, level ? { ...back, asBefore: true } : back], context, reach);
+    return [first, level ? { ...back, asBefore: true } : back];
   }
-  return inAll(
-    [
-      first,
-      { name: 'back', figure: wantedBack(context) },
-      { name: 'turn', figure: turnFrom(front, first.figure, context, reach) },
-      { name: 'flap', figure: lessEdging(flapOverlap(demands, thing.height), border, 1) },
-    ],
-    context,
-    reach,
-  );
+  return [
+    first,
+    { name: 'back', figure: wantedBack(context) },
+    { name: 'turn', figure: turnFrom(front, first.figure, context, reach) },
+    { name: 'flap', figure: lessEdging(flapOverlap(demands, thing.height), border, 1) },
+  ];
 }
 
 /** Where the strip is folded by number, for whoever counts rows or has laid the piece round the thing; empty it follows from sizes. */
@@ -74,31 +123,6 @@ function foldedAt({ options: { frontRows } }: ShapeContext, reach: Reach | undef
 
 const withBorder = (front: Mm, border: Mm): Mm =>
   border.value === 0 ? front : derive('mm', 'front + border', { front, border }, (v) => v.front + v.border);
-
-/**
- * So many rows in all where they are counted: the last section takes what the others leave.
- * @throws PlanProblem where they leave nothing
- */
-function inAll(
-  lengths: StripLength[],
-  { options: { allRows } }: ShapeContext,
-  reach: Reach | undefined,
-): StripLength[] {
-  if (allRows === undefined || !reach) return lengths;
-  const all = Number(allRows);
-  const before = lengths.slice(0, -1).reduce((sum, { figure }) => sum + figure.value, 0);
-  const least = nearestRow(before, reach) + 1;
-  const last = lengths.at(-1)!;
-  if (all < least)
-    throw new PlanProblem([
-      {
-        path: 'shape.allRows',
-        message: `${plural(all, 'row')} leave none for the ${last.name}. It takes ${least} or more, or a front of fewer rows.`,
-      },
-    ]);
-  const rest = chosen(reach(all) - before, 'mm', `what ${all} rows leave`);
-  return [...lengths.slice(0, -1), { name: last.name, figure: rest }];
-}
 
 /** The front where its pocket is to be only so deep; undefined where it covers the thing. */
 function stripFront({ thing, fabric, options: { pocketMm } }: ShapeContext): Mm | undefined {

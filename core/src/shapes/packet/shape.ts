@@ -91,7 +91,7 @@ function build(context: ShapeContext): Built {
   const n = countFigure(width, w, { asked: 'width', size: 'w', count: 'n' }, 'stitches', picks);
   const bare = rowsLong('length', rows, fabric);
   const length = edged(bare, edging);
-  refuseOverlap(overlap.value, length.value);
+  refuseOverlap(overlap.value, length.value, (asked.value - overlap.value - h.value / 2) / 2);
   const piece = rowPiece(
     {
       id: 'body',
@@ -146,10 +146,13 @@ function build(context: ShapeContext): Built {
   };
 }
 
-/** Ends that overlap by more than a third of the whole would reach round the back (law). */
-function refuseOverlap(overlap: number, length: number): void {
-  const most = length / 3;
-  if (overlap <= most) return;
+/**
+ * Ends that overlap by more than a third of the whole would reach round the back (law).
+ *
+ * @param most that overlaps on a piece no longer than it then is, mm
+ */
+function refuseOverlap(overlap: number, length: number, most: number): void {
+  if (overlap <= length / 3) return;
   throw new PlanProblem([
     {
       path: 'shape.overlapMm',

@@ -174,8 +174,8 @@ function tabOf({ options: given }: ShapeContext, half: number, { stitch, chain, 
   if (inner < 1)
     throw new PlanProblem([
       {
-        path: given.tabMm === undefined ? 'shape.buttonMm' : 'shape.tabMm',
-        message: `A button of ${typedToken(buttonMm)} needs a hole of ${hole} chains, and a tab of ${mmToken(wanted)} has ${plural(stitches, 'stitch', 'stitches')}. Make it ${leastToken(Math.ceil((hole + BEYOND_HOLE + 1) * stitchWidth.value))} or longer, or choose a smaller button.`,
+        path: 'shape.tabMm',
+        message: `A button of ${typedToken(buttonMm)} needs a hole of ${hole} chains, and a tab of ${mmToken(wanted)} has ${plural(stitches, 'stitch', 'stitches')}. Make it ${leastToken((hole + BEYOND_HOLE + 0.5) * stitchWidth.value)} or longer, or choose a smaller button.`,
       },
     ]);
   if (buttonMm > half * stitchWidth.value)

@@ -152,10 +152,10 @@ function build(context: ShapeContext): Built {
 /** Sections as they follow from sizes, or as the strip is folded by number. */
 function foldedLengths(context: ShapeContext, edging: Mm): StripLength[] {
   const { fabric, options: given } = context;
-  const plain = stripLengths(context, edging, fabric.bands ? undefined : reachOfOne(fabric));
+  const plain = stripLengths(context, edging, () => (fabric.bands ? undefined : reachOfOne(fabric)));
   if (!fabric.bands || (given.frontRows === undefined && given.allRows === undefined)) return plain;
   const long = plain.reduce((sum, { figure }) => sum + figure.value, 0);
-  return stripLengths(context, edging, reachIn(fabric, long, given.allRows as number | undefined));
+  return stripLengths(context, edging, (all) => reachIn(fabric, long, all));
 }
 
 /** The strip's width with the edging along both its sides (law, handbook 4.4). */

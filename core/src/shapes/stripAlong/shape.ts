@@ -58,7 +58,7 @@ function build(context: ShapeContext): Built {
     context,
   );
   const rows = countFigure(choice, h, { asked: 'F', size: 'h', count: 'rows' }, 'rows', picks);
-  const lengths = stripLengths(context, edgingDepth(0, context), reachOf(fabric.stitchWidth.value));
+  const lengths = stripLengths(context, edgingDepth(0, context), () => reachOf(fabric.stitchWidth.value));
   const piece = alongPiece(context, rows, lengths);
   const face = sized(
     'F = (rows − 2 take) h',
