@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { audit } from './audit/audit';
 import { calibration } from './calibration/calibration';
 import { clashes } from './clashes';
 import { doors } from './doors';
@@ -10,7 +11,7 @@ import { offline } from './offline';
 import type { Proof } from './proof';
 import { twoServers } from './twoServers';
 import { phone } from './phone';
-import { photographs } from './photographs';
+import { otherPictures, photographs } from './photographs';
 import { properties } from './properties';
 import { remote } from './remote';
 import { restores } from './restores';
@@ -32,8 +33,10 @@ const PROOFS: readonly Proof[] = [
   offline,
   phone,
   calibration,
+  audit,
   makers,
   photographs,
+  otherPictures,
   properties,
 ];
 const SAMPLE = 0.1;

@@ -45,3 +45,20 @@ export function heightOf(h: Homography, cx: number, cy: number, focal: number): 
   const size = length(cross);
   return Math.abs((cross[0] * s[0] + cross[1] * s[1] + cross[2] * s[2]) * scale) / size;
 }
+
+/** How far the seen card is from one of right angles and its own proportions. */
+interface Askew {
+  /** Logarithm of one side against the other, both measured by what they are to be. */
+  sides: number;
+  /** Cosine of the angle between them. */
+  angle: number;
+}
+
+/** How askew the card would lie if the camera had this focal length, px (law: both are 0 for a whole card). */
+export function askewAt(h: Homography, cx: number, cy: number, focal: number): Askew {
+  const { a, b } = columns(h, cx, cy);
+  const out = (v: readonly [number, number, number]) => [v[0] / focal, v[1] / focal, v[2]] as const;
+  const [p, q] = [out(a), out(b)];
+  const [long, short] = [Math.hypot(...p), Math.hypot(...q)];
+  return { sides: Math.log(long / short), angle: (p[0] * q[0] + p[1] * q[1] + p[2] * q[2]) / (long * short) };
+}

@@ -34,9 +34,9 @@ function* jittered({ draws }: Seen, marks: readonly Mark[], z: number, seed: num
   }
 }
 
-function told(best: number, all: readonly number[]): Told {
+function told({ doubt }: Seen, best: number, all: readonly number[]): Told {
   const variance = all.reduce((sum, value) => sum + (value - best) ** 2, 0) / all.length;
-  return { mm: best, sd: Math.sqrt(variance) };
+  return { mm: best, sd: doubt * Math.sqrt(variance) };
 }
 
 /**
@@ -50,7 +50,7 @@ export function lengthBetween(seen: Seen, marks: readonly [Mark, Mark], z: numbe
     lowered(distance(draw.toTable(a), draw.toTable(b)), at, draw);
   const best = of(marks[0].point, marks[1].point, seen.best, z);
   const all = [...jittered(seen, marks, z, seed)].map(({ marks: [a, b], z: at, draw }) => of(a!, b!, draw, at));
-  return told(best, all);
+  return told(seen, best, all);
 }
 
 /** What a closed outline comes to, mm. */
@@ -76,6 +76,7 @@ export function outlineSizes(seen: Seen, marks: readonly Mark[], z: number, seed
   const all = [...jittered(seen, marks, z, seed)].map(({ marks: moved, z: at, draw }) => of(moved, draw, at));
   const [width, height, corner] = [0, 1, 2].map((index) =>
     told(
+      seen,
       best[index]!,
       all.map((one) => one[index]!),
     ),

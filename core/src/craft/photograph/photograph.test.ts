@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { averageOf, lengthBetween, outlineSizes, seeCard, type Mark, type Point, type Seen } from '.';
 import { focalOf, heightOf } from './camera';
 import { measuredIn, type Measured } from './fixtures/measured';
-import { anyScene, cardTaps, seenAt } from './fixtures/scene';
+import { anyScene, cardTaps, rendered, seenAt } from './fixtures/scene';
 import { homographyOf, mapped } from './homography';
 import { straightened } from './lens';
 import { distance, lineThrough, offLine } from './points';
@@ -55,6 +55,53 @@ describe('the card', () => {
     const told = lengthBetween(seen, [side(taps[0]!), side(taps[1]!)], 0);
     expect(Math.abs(told.mm - 85.6)).toBeLessThan(1);
     expect(told.sd).toBeGreaterThan(0.5);
+  });
+
+  it('that is covered by the item is refused, or its spread says so, however much of it and from wherever it is seen', () => {
+    const side = (point: Point): Mark => ({ point, sd: 0.5, snapped: true });
+    for (let seed = 1; seed <= 40; seed += 1) {
+      const scene = anyScene(seed);
+      const hides = 12 + (seed % 20);
+      const whole = cardTaps(scene, () => 0);
+      const [right, lower] = [seenAt(scene, [85.6 - hides, 0, 0]), seenAt(scene, [85.6 - hides, 53.98, 0])];
+      const seen = seeCard(blank, [whole[0]!, right, lower, whole[3]!]);
+      expect('message' in seeCard(blank, whole)).toBe(false);
+      if ('message' in seen) {
+        expect(seen.message).toContain('not in the proportion of a card');
+        continue;
+      }
+      const told = lengthBetween(seen, [side(seenAt(scene, [-20, 70, 0])), side(seenAt(scene, [80, 70, 0]))], 0);
+      expect(Math.abs(told.mm - 100)).toBeLessThan(5 * told.sd);
+    }
+  });
+
+  it('whose edges are found is refused where a part of it is covered', () => {
+    const scene = { ...anyScene(7), bend: 0 };
+    const grey = rendered(scene, 7);
+    const whole = cardTaps(scene, () => 0);
+    expect('message' in seeCard(grey, whole)).toBe(false);
+    // what covers it is as bright as the card and ends in a straight edge: all beyond it is gone
+    const [right, lower] = [seenAt(scene, [68, -1, 0]), seenAt(scene, [68, 55, 0])];
+    const across = ([x, y]: Point) => (x - right[0]) * (lower[1] - right[1]) - (y - right[1]) * (lower[0] - right[0]);
+    const beyond = (place: Point) => across(place) * Math.sign(across(seenAt(scene, [80, 27, 0])));
+    const data = Float32Array.from(grey.data, (value, index) => {
+      const [x, y] = [index % grey.width, Math.floor(index / grey.width)];
+      return beyond([x, y]) > 0 ? 40 : value;
+    });
+    const corners = [seenAt(scene, [68, 0, 0]), seenAt(scene, [68, 53.98, 0])];
+    const covered = seeCard({ ...grey, data }, [whole[0]!, corners[0]!, corners[1]!, whole[3]!]);
+    expect(covered).toMatchObject({ message: expect.stringContaining('not in the proportion of a card') });
+  });
+
+  it('that lies a little askew is known the worse', () => {
+    const scene = { ...anyScene(3), bend: 0 };
+    const taps = cardTaps(scene, () => 0);
+    const told = (off: number) =>
+      seeCard(blank, [taps[0]!, [taps[1]![0] + off, taps[1]![1]], [taps[2]![0] + off, taps[2]![1]], taps[3]!]) as Seen;
+    expect(told(0).doubt).toBe(1);
+    const doubts = [20, 30].map((off) => told(off).doubt);
+    expect(doubts[0]!).toBeGreaterThan(1);
+    expect(doubts[1]!).toBeGreaterThan(doubts[0]!);
   });
 
   it.each<[string, Point[]]>([

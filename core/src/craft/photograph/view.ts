@@ -1,6 +1,6 @@
 import { normals, seeded } from '../fit';
 import { CARD, cardCorners } from './card';
-import { focalOf, FOCAL, heightOf } from './camera';
+import { askewAt, focalOf, FOCAL, heightOf } from './camera';
 import { edgePoints, TAP_SD, type Grey } from './edges';
 import { homographyOf, mapped, type Homography } from './homography';
 import { LENS_SD, straightened, type Lens } from './lens';
@@ -27,6 +27,8 @@ export interface Seen {
   corners: Point[];
   /** Whether its edges were found, or its corners are where they were pointed at. */
   snapped: boolean;
+  /** How many times wider everything is to be taken, since the card lies a little askew: 1 where it does not. */
+  doubt: number;
   /** The likeliest way, then as many as were drawn. */
   best: Draw;
   draws: readonly Draw[];
@@ -38,6 +40,13 @@ export interface CardFault {
 
 const NO_CARD = 'These four corners are not those of a card. Lay each handle on a corner of it, in turn around it.';
 const SMALL = 'The card is too small in this picture. Come nearer, so that card and item fill it.';
+
+const COVERED =
+  'These sides are not in the proportion of a card: a part of it is covered, or a corner is not where it was pointed at. Lay the item beside the card, not over it, and point at its four corners.';
+
+/** A whole card is this far askew by chance at the most, nearly always; beyond the second no whole card is (law: chi-squared of two). */
+const USUAL = 1.5;
+const REFUSED = 5;
 
 /** The shortest edge of a card that tells anything, px. */
 const SHORTEST = 40;
@@ -79,6 +88,8 @@ export function seeCard(grey: Grey, taps: readonly Point[], seed = 1): Seen | Ca
       });
     return made(lens.k + lens.sd * bends[index]!, 1 + (CARD.sd / CARD.long) * sizes[index]!, shifted) ?? first;
   });
+  const off = askew(first, drawn, base);
+  if (off > REFUSED) return { message: COVERED };
   const focals = focalsOf([first, ...drawn], base, normal());
   const asDraw = ({ toPicture, toTable }: Drawn, focal: number): Draw => ({
     toTable,
@@ -88,6 +99,7 @@ export function seeCard(grey: Grey, taps: readonly Point[], seed = 1): Seen | Ca
   return {
     corners,
     snapped: edges !== undefined,
+    doubt: Math.sqrt(Math.max(1, off / USUAL)),
     best: asDraw(first, focals[0]!),
     draws: drawn.map((one, index) => asDraw(one, focals[index + 1]!)),
   };
@@ -166,6 +178,30 @@ function bendOf(edges: readonly Point[][], { width, height }: Omit<Lens, 'k'>): 
   const k = (low - high) / (2 * step * bend);
   // edges of a picture are not as independent as so many places would be
   return { k: Math.max(-0.04, Math.min(0.04, k)), sd: Math.min(LENS_SD, 1.6 * Math.sqrt(2 / bend)) };
+}
+
+/** Focal lengths that are tried, in standard deviations of the usual one. */
+const TRIED = Array.from({ length: 25 }, (_, index) => (index - 12) / 4);
+/** Edges found are never known better than that a card would be so far askew. */
+const LEAST_ASKEW = 0.004;
+
+/**
+ * How unlikely it is that a whole card is seen so, by any camera that phones have: squared standard deviations, of two degrees of
+ * freedom (law: a card has right angles and its own proportions, whatever the focal length is).
+ */
+function askew(first: Drawn, drawn: readonly Drawn[], { width, height }: Omit<Lens, 'k'>): number {
+  const usual = FOCAL.share * Math.hypot(width, height);
+  return Math.min(
+    ...TRIED.map((z) => {
+      const focal = usual * Math.exp(FOCAL.lnSd * z);
+      const of = ({ toPicture }: Drawn) => askewAt(toPicture, width / 2, height / 2, focal);
+      const own = of(first);
+      const all = drawn.map(of);
+      const sd = (key: 'sides' | 'angle') =>
+        Math.hypot(LEAST_ASKEW, Math.sqrt(all.reduce((sum, one) => sum + (one[key] - own[key]) ** 2, 0) / all.length));
+      return (own.sides / sd('sides')) ** 2 + (own.angle / sd('angle')) ** 2 + z ** 2;
+    }),
+  );
 }
 
 /** Focal lengths for all draws: what the picture says of it, beside what phones have. */
