@@ -1,5 +1,5 @@
 import { chanceInputs } from './chanceInputs';
-import { chanceOfFit, DRAWS, whatHelps, type Help, type Tally } from '../craft/fit';
+import { chanceOfFit, DRAWS, drawnFor, tallyWithFirst, whatHelps, type Help, type Tally } from '../craft/fit';
 import { isMisfit, whatWouldFit } from './misfit';
 import type { Plan } from '../plan/plan';
 import type { WorkedOut } from './types';
@@ -27,10 +27,15 @@ export function chance(plan: Plan, draws = DRAWS): Chance {
   const out = workOut(plan);
   const inputs = chanceInputs(out);
   const seed = seedOf(plan);
-  const tally = chanceOfFit(inputs, seed, draws);
-  const helps = [...whatHelps(inputs, seed, tally, draws), ...changesThatHelp(plan, out, tally.share)];
+  const drawn = drawnFor(inputs, seed, draws);
+  const tallies = tallyWithFirst(inputs, drawn, HELP_DRAWS);
+  const tally = tallies.all;
+  const helps = [...whatHelps(inputs, drawn, tallies), ...changesThatHelp(plan, out, tally.share)];
   return { format: CHANCE_FORMAT, seed, ...tally, helps: helps.sort((a, b) => b.share - a.share) };
 }
+
+/** A remedy is asked of so many draws, and told by how many more of the same ones fit. */
+const HELP_DRAWS = 8000;
 
 /** Enough to tell one change from another. */
 const CHANGE_DRAWS = 4000;

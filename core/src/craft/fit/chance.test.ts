@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { measured, prior, type Figure } from '../../base/figure';
 import { phi } from '../../base/figure';
-import { chanceOfFit, fitWindow, type ChanceInputs } from './chance';
+import { chanceOfFit, fitWindow, tallyWithFirst } from './chance';
+import { drawnFor } from './drawn';
 import { fitDefinition } from './fits';
 import { varianceShares, whatHelps } from './helps';
+import type { ChanceInputs } from './model';
 import { normals, seeded } from './random';
 
 const exact = (value: number): Figure<'mm'> => measured(value, 'mm', 0, 'test');
@@ -140,15 +142,21 @@ describe('rooms', () => {
   });
 });
 
+/** What would help on 20,000 draws. */
+const helpsOf = (asked: ChanceInputs) => {
+  const drawn = drawnFor(asked, 1, 20_000);
+  return whatHelps(asked, drawn, tallyWithFirst(asked, drawn, 8000));
+};
+
 describe('what would help', () => {
   it('is a swatch where the gauge is a guess, a calliper where the item is', () => {
     const guessed = inputs(exact(100), 103, 'snug', { w: measured(1, 'mm', 0.12, 'estimate') });
     const now = chanceOfFit(guessed, 1);
-    const [first] = whatHelps(guessed, 1, now, 20_000);
+    const [first] = helpsOf(guessed);
     expect(first!.share).toBeGreaterThan(now.share + 0.2);
-    expect(whatHelps(guessed, 1, now, 20_000).map(({ id }) => id)).toContain('swatch');
+    expect(helpsOf(guessed).map(({ id }) => id)).toContain('swatch');
     const eyed = inputs(measured(100, 'mm', 10, 'by eye'), 103, 'snug');
-    expect(whatHelps(eyed, 1, chanceOfFit(eyed, 1), 20_000).map(({ id }) => id)).toEqual(['measure-thing']);
+    expect(helpsOf(eyed).map(({ id }) => id)).toEqual(['measure-thing']);
   });
 
   it('is a swatch in rounds where the piece is worked in rounds', () => {
@@ -156,13 +164,13 @@ describe('what would help', () => {
       ...inputs(exact(100), 103, 'snug', { w: measured(1, 'mm', 0.12, 'estimate') }),
       worked: 'rounds' as const,
     };
-    const texts = whatHelps(guessed, 1, chanceOfFit(guessed, 1), 20_000).map(({ text }) => text);
+    const texts = helpsOf(guessed).map(({ text }) => text);
     expect(texts).toContain('work a swatch of 10 cm in rounds');
   });
 
   it('is nothing where all is known', () => {
     const known = inputs(exact(100), 103, 'snug');
-    expect(whatHelps(known, 1, chanceOfFit(known, 1), 2000)).toEqual([]);
+    expect(helpsOf(known)).toEqual([]);
   });
 
   it('shares the variance out among the inputs, all of it', () => {

@@ -1,6 +1,9 @@
 import { COUNTINGS, gaugeSpread, PIECE_STRAYS, TENSION_WANDERS } from '../fabric';
 import { methodInfo } from '../things';
-import { chanceOfFit, inputsOf, isOfHand, type ChanceInputs, type InputName, type Tally } from './chance';
+import { tallyOf, type Tally } from './chance';
+import type { Drawn } from './drawn';
+import { inputsOf, isOfHand } from './inputs';
+import type { ChanceInputs, InputName } from './model';
 import type { Sample } from './types';
 
 /** One thing the maker could do about the chance, and what it would come to. */
@@ -58,9 +61,15 @@ const REMEDIES: readonly Remedy[] = [
  * What would help most: each remedy's share of the variance of `inside / thing`, and the chance it would lead to on the
  * same draws (first-order variance shares; handbook 3).
  *
+ * @param now the tally of all draws, and `first` of the first of them, on which remedies are tried
+ * @param drawn the numbers that both were drawn on
  * @returns only what would change something, the most helpful first
  */
-export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws: number): Help[] {
+export function whatHelps(
+  inputs: ChanceInputs,
+  drawn: Drawn,
+  { all: now, first }: { all: Tally; first: Tally },
+): Help[] {
   const figures = inputsOf(inputs);
   const shares = varianceShares(inputs);
   // one in turned rows tells less of rounds than it promises
@@ -73,7 +82,11 @@ export function whatHelps(inputs: ChanceInputs, seed: number, now: Tally, draws:
         return [name, Math.min(sd, left(name, value))];
       }),
     );
-    const { share } = chanceOfFit(inputs, seed, draws, better);
+    // what is known so well already is not drawn again
+    if (names.every((name) => better[name] === (figures[name]!.sd ?? 0))) return [];
+    const then = tallyOf(inputs, drawn, better, first.draws);
+    // how much more of the same draws fit; all of them say of how many
+    const share = Math.min(1, Math.max(0, now.share + then.share - first.share));
     if (share - now.share < 0.005) return [];
     return [
       {

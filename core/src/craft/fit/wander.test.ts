@@ -4,8 +4,9 @@ import { PLAN_FORMAT, type Plan } from '../../plan/plan';
 import { workOut } from '../../reckon/build';
 import { chanceInputs } from '../../reckon/chanceInputs';
 import { TENSION_WANDERS } from '../fabric';
-import { chanceOfFit, type ChanceInputs } from './chance';
+import { chanceOfFit } from './chance';
 import { fitDefinition, type FitName } from './fits';
+import type { ChanceInputs } from './model';
 import { narrowest, type Wander } from './wander';
 
 const HIGH = 4.4;

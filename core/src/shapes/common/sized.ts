@@ -29,7 +29,7 @@ export function sized<T extends Record<string, Figure>>(
     figure: derive('mm', formula, terms, of),
     of: (sample) => {
       values ??= valuesOf(terms);
-      for (const name of sampled) values[name] = sample[name] as number;
+      for (let at = 0; at < sampled.length; at += 1) values[sampled[at]!] = sample[sampled[at]!] as number;
       return of(values);
     },
     also,
