@@ -111,12 +111,14 @@ const flapped: Scene = {
     return {
       ...of,
       plan: { shape: { kind: 'strip-across', join }, fittings: [{ kind: 'flap', overlapMm }] },
-      made: (steps, fabric) => {
+      made: (steps, fabric, shape = {}) => {
         const { of: rows, stitches } = coursesOf(steps);
         const { h } = fabric.piece;
+        const rounds = Number(shape.edging ?? 0);
+        const high = rounds * fabric.border;
         return {
-          ...closed(rows('front') * h, rows('back', 'turn', 'flap') * h, fabric),
-          girth: flatRound(stitches, join, fabric),
+          ...closed(rows('front') * h + high, rows('back', 'turn', 'flap') * h + high, fabric),
+          girth: flatRound(stitches, String(shape.join ?? join), fabric, rounds),
           narrow: fabric.narrow(rows('front'), 'one piece folded'),
         };
       },
@@ -142,11 +144,13 @@ const banded: Scene = {
           ],
         },
       },
-      made: (steps, fabric) => {
+      made: (steps, fabric, shape = {}) => {
         const { of: rows, stitches } = coursesOf(steps);
-        const front = courses * fabric.halfDouble + (rows('front') - courses) * fabric.piece.h;
+        const rounds = Number(shape.edging ?? 0);
+        const plain = (rows('front') - courses) * fabric.piece.h;
+        const front = courses * fabric.halfDouble + plain + rounds * fabric.border;
         return {
-          girth: flatRound(stitches, join, fabric),
+          girth: flatRound(stitches, String(shape.join ?? join), fabric, rounds),
           narrow: fabric.narrow(rows('front'), 'one piece folded'),
           depth: frontDepth(front, box.depth, fabric),
         };
@@ -261,12 +265,16 @@ const layered: Scene = {
     return {
       ...of,
       plan: { shape: { kind: 'layered', join, beltMm: 0 }, fittings: [{ kind: 'flap', overlapMm }] },
-      made: (steps, fabric) => {
+      made: (steps, fabric, shape = {}) => {
         const { h } = fabric.piece;
         const back = coursesOf(steps);
         const front = coursesOf(steps, 'pocket-1').all * h;
         const narrow = fabric.narrow(coursesOf(steps, 'pocket-1').all, 'two pieces');
-        return { ...closed(front, back.all * h, fabric), narrow, girth: flatRound(back.stitches, join, fabric) };
+        return {
+          ...closed(front, back.all * h, fabric),
+          narrow,
+          girth: flatRound(back.stitches, String(shape.join ?? join), fabric),
+        };
       },
     };
   },

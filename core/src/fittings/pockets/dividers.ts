@@ -66,11 +66,34 @@ function faceOf(n: Figure<'stitches'>, { fabric }: DemandContext): Mm {
   return derive('mm', 'face = columns × w', { n, w: fabric.stitchWidth }, (v) => v.n * v.w);
 }
 
+/** Columns that run the whole way from the bottom to the opening. */
+interface AllAlong {
+  columns: number;
+  /** Stitches at the left of the front's top edge that do not run all the way down. */
+  before: number;
+  /** Stitches that are counted at that edge. */
+  of: number;
+}
+
+/**
+ * Where a piece goes on on another count than it was begun with, a line can only run down columns that both have: what one has more
+ * of lies at its two edges (handbook 8, choice 3).
+ */
+function columnsAllAlong({ built }: FittingContext, face: Face): AllAlong {
+  const [body] = built.pieces;
+  const begunOn = body!.firstStitches;
+  if (begunOn === undefined || begunOn === face.stitches)
+    return { columns: face.stitches, before: 0, of: face.stitches };
+  const held = body!.courses.filter(({ section }) => section !== 'flap' && section !== 'turn');
+  const columns = Math.min(...held.map(({ ends }) => ends));
+  return { columns, before: Math.floor((begunOn - columns) / 2), of: begunOn };
+}
+
 function place(context: FittingContext): Placed {
   const { built, fabric, options, path } = context;
   const wants = wantsOf(context);
   const face = frontOf(built);
-  const columns = face.stitches;
+  const { columns, before, of } = columnsAllAlong(context, face);
   const w = fabric.stitchWidth.value;
   const line = lineOf(options.line);
   const widths = wants.map((want) => ({
@@ -104,7 +127,16 @@ function place(context: FittingContext): Placed {
         id: 'sew-dividers',
         section: 'joining',
         kind: 'assembly',
-        does: [...lineWork(line, lines, columns, deepest, fabric), ...across],
+        does: [
+          ...lineWork(
+            line,
+            lines.map((at) => at + before),
+            of,
+            deepest,
+            fabric,
+          ),
+          ...across,
+        ],
         check: {
           look: 'Has every stitch caught both layers, and does each tool slide in?',
           repair:

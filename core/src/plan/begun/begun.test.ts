@@ -120,3 +120,40 @@ it('what would undo worked courses is told with a way out', () => {
     expect.stringMatching(/Row 1 of “Strip” is worked already \(\d+ stitches, double crochet\)/),
   ]);
 });
+
+describe('columns between lines, on a piece that goes on on another count', () => {
+  const tools: Plan = {
+    ...phone,
+    title: 'hooks',
+    thing: {
+      kind: 'tools',
+      tools: [14, 11, 9].map((grip) => ({ length: { mm: 160 }, grip: { mm: grip } })),
+    } as unknown as Plan['thing'],
+    shape: { kind: 'strip-across' },
+    fittings: [{ kind: 'dividers' }],
+  };
+  const begunOn = body(tools).stitches;
+
+  it.each([-4, -2, 2, 6])('%d stitches: run the whole way down, and are counted where they are sewn', (by) => {
+    const next: Plan = { ...asBegun(tools, 8), picks: { width: begunOn + by } };
+    const { steps } = reckon(next);
+    const [, ...told] = /between stitch (.*) of (\d+), counted/.exec(
+      steps.find(({ id }) => id === 'sew-dividers')!.text,
+    )!;
+    const lines = [...told[0]!.matchAll(/(\d+) and/g)].map(([, at]) => Number(at));
+    expect(Number(told[1])).toBe(begunOn);
+    const narrow = Math.min(begunOn, begunOn + by);
+    const before = (begunOn - narrow) / 2;
+    for (const at of lines) {
+      expect(at).toBeGreaterThan(before);
+      expect(at).toBeLessThan(before + narrow);
+    }
+    const rooms = workOut(next).placed.flatMap(({ rooms: own }) => own ?? []);
+    const { fabric } = workOut(next);
+    const sample = { g: 1, H: 1, D: 1, h: 1, w: fabric.stitchWidth.value, t: fabric.thickness.value };
+    const columns = rooms.reduce((sum, { inside }) => sum + (inside(sample) + Math.PI * sample.t) / 2 / sample.w, 0);
+    // lines take a little of each
+    expect(columns).toBeLessThanOrEqual(narrow);
+    expect(columns).toBeGreaterThan(narrow - 2);
+  });
+});
