@@ -9,6 +9,7 @@ import { kills } from './kills';
 import { makers } from './makers';
 import { offline } from './offline';
 import type { Proof } from './proof';
+import { year } from './year';
 import { twoServers } from './twoServers';
 import { phone } from './phone';
 import { otherPictures, photographs } from './photographs';
@@ -35,6 +36,7 @@ const PROOFS: readonly Proof[] = [
   calibration,
   audit,
   makers,
+  year,
   photographs,
   otherPictures,
   properties,
