@@ -146,7 +146,7 @@ function wordSewing({ mm, tails = [], says }: Sewing): string {
 
 const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {
   whip: 'whip stitch',
-  mattress: 'from the right side, mattress stitch',
+  mattress: 'right side facing you, mattress stitch',
 };
 
 function wordSeam({ how, through, along, mm, factor, tail }: Seam): string {

@@ -67,6 +67,8 @@ function runsOfSteps(steps: readonly Step[]): Run[] {
 const WORTH_REPEATING = 60;
 
 const NOT_TURNED = ' Do not turn.';
+/** Where what comes next begins with turning. */
+const NOT_YET = ' Do not turn yet.';
 
 /** The same row where it is turned after it. */
 const turned = (body: string, voice: Voice): string =>
@@ -75,20 +77,25 @@ const turned = (body: string, voice: Voice): string =>
 /** Rows of a run that are read again and again are told once, and repeated by number from then on. */
 const REPEATED_FROM = 2;
 
-/**
- * Steps as they are read: runs of rows alike in one line, later ones by the number of the first.
- *
- * @param before what was told of the piece already, by its text: the row it stands in
- * @param checks those of a run, to stand with its line
- */
+/** What stands about some steps. */
+interface About {
+  /** What was told of the piece already, by its text: the row it stands in. */
+  before?: Map<string, number>;
+  /** Checks of a run, to stand with its line. */
+  checks?: (run: readonly Step[]) => Pick<WrittenLine, 'before' | 'after'>;
+  /** Whether what comes after them begins with turning. */
+  turnsNext?: boolean;
+}
+
+/** Steps as they are read: runs of rows alike in one line, later ones by the number of the first. */
 export function linesOf(
   steps: readonly Step[],
   voice: Voice,
   reads: Reads,
-  before: Map<string, number> = new Map(),
-  checks: (run: readonly Step[]) => Pick<WrittenLine, 'before' | 'after'> = () => ({ before: [], after: [] }),
+  { before = new Map<string, number>(), checks = () => ({ before: [], after: [] }), turnsNext = false }: About = {},
 ): WrittenLine[] {
-  return runsOfSteps(steps).map(({ first, last }) => {
+  const runs = runsOfSteps(steps);
+  return runs.map(({ first, last }, at) => {
     const { text, count } = toldStep(first, voice, reads);
     const { note } = toldStep(last, voice, reads);
     const body = text.slice(first.lead.length);
@@ -99,7 +106,9 @@ export function linesOf(
     // the last row of a piece is one of those before it that is not turned
     const lastOf = (one: string) => {
       const row = first.row === null || one.length < WORTH_REPEATING ? undefined : before.get(turned(one, voice));
-      return row === undefined ? undefined : first.lead + repeats(first, row, voice) + NOT_TURNED;
+      if (row === undefined) return undefined;
+      const next = runs[at + 1]?.first.text.startsWith('Turn.') ?? turnsNext;
+      return first.lead + repeats(first, row, voice) + (next ? NOT_YET : NOT_TURNED);
     };
     if (first.row !== null && known === undefined) before.set(body, first.row);
     return {

@@ -78,7 +78,7 @@ function workedFromPrint(worked: Worked, pattern: WrittenPattern): number {
     if (step.makes) there = placesOf(step.makes.count, step.makes.kind);
     if (step.makes || !span || !step.work) continue;
     const body = text.slice(step.lead.length);
-    const again = /^Rep (?:Row|Rnd) (\d+)\.( Do not turn\.)?$/.exec(body);
+    const again = /^Rep (?:Row|Rnd) (\d+)\.( Do not turn(?: yet)?\.)?$/.exec(body);
     const repeated = again && told.get(`${step.piece} ${again[1]!}`)!;
     const printed = repeated ? (again[2] ? repeated.replace(', turn.', '.') : repeated) : body;
     told.set(`${step.piece} ${span.from}`, printed);

@@ -112,11 +112,16 @@ function headingOf({ pieceName, section }: Step): string {
 function sectionsOf(worked: Worked, reads: Reads): WrittenSection[] {
   const told = new Map<string, Map<string, number>>();
   const repaired = new Set<string>();
-  return groupsOf(worked).map(({ name, steps }) => {
+  const groups = groupsOf(worked);
+  return groups.map(({ name, steps }, at) => {
     const { piece } = steps[0]!;
     if (!told.has(piece)) told.set(piece, new Map());
     const looked = new Set<string>();
-    const lines = linesOf(steps, reads.voice, reads, told.get(piece)!, (run) => checksOf(run, looked, repaired));
+    const lines = linesOf(steps, reads.voice, reads, {
+      before: told.get(piece)!,
+      checks: (run) => checksOf(run, looked, repaired),
+      turnsNext: groups[at + 1]?.steps[0]!.text.startsWith('Turn.') ?? false,
+    });
     return { id: steps[0]!.id, name, lines };
   });
 }

@@ -141,7 +141,7 @@ function place({ built, options, path }: FittingContext): Placed {
       kind: 'picked-up',
       count: foot,
       edge: 'seam',
-      from: `along the opening, from stitch ${first} to ${first + foot - 1}`,
+      from: `in stitch ${first} of the opening, counted from where its round begins, and work along to stitch ${first + foot - 1}`,
     },
     stitches: foot,
     rows: courses.length,

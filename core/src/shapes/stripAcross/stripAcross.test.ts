@@ -98,7 +98,7 @@ describe('joining', () => {
     ['single', /through both layers, .*: 30 single crochet/],
     ['slip', /both layers, .*: 30 slip stitches along/],
     ['whip', /whip stitch the row ends of both layers together/],
-    ['mattress', /from the right side, mattress stitch the row ends of both layers/],
+    ['mattress', /right side facing you, mattress stitch the row ends of both layers/],
   ])('is worded for %s', (join, words) => {
     expect(joined(join).steps.find(({ id }) => id === 'join-sides')!.text).toMatch(words);
   });
