@@ -7,7 +7,7 @@ import { Places } from '@/shell/Places';
 import { PlaceShape } from '@/shell/PlaceShape';
 import { Skeleton } from '@/ui/notices/Skeleton';
 import { useWanted } from '@/shell/wanted';
-import { TechniquePanel } from '@/technique/TechniquePanel';
+import { OpenTechnique } from '@/shell/OpenTechnique';
 import { useKept } from '@/platform/version';
 import { useHearing, useOpening, useSync } from '@/data/sync';
 import { paperTheme } from '@/theme/paper';
@@ -42,7 +42,7 @@ export default function Root() {
           <Slot />
         </Places>
         <DeletedBar />
-        <TechniquePanel />
+        <OpenTechnique />
       </View>
     </PaperProvider>
   );

@@ -182,58 +182,13 @@ export {
   whyNotOn,
 } from './fittings';
 export { DEFAULT_SCHOOLS, type Schools, type Step, term, wordText } from './pattern';
-export {
-  FAMILIES,
-  findTechniques,
-  FRAME,
-  type Frame,
-  type FrameRole,
-  framesOf,
-  type Linked,
-  linksIn,
-  type Technique,
-  techniqueOf,
-  techniqueOfStitch,
-  TECHNIQUES,
-  type Told,
-  toldTechnique,
-  type ToldTechnique,
-  type YarnCloth,
-  yarnCloth,
-  type YarnLine,
-} from './pattern/techniques';
-export {
-  type Chart,
-  chartOf,
-  chartSvg,
-  type ChartSign,
-  densityWord,
-  duration,
-  fileNameOf,
-  GAUGE_OVER,
-  gaugeText,
-  linesOf,
-  notionsText,
-  PATTERN_FILES,
-  type Reading,
-  type PatternFile,
-  patternFile,
-  patternMarkdown,
-  patternText,
-  perTen,
-  type Sign,
-  thicknessText,
-  toldStep,
-  type Voice,
-  checkText,
-  checkWord,
-  writtenPattern,
-  type WrittenLine,
-  type WrittenPattern,
-  type WrittenCheck,
-  type WrittenSection,
-  yarnText,
-} from './written';
+export { duration, notionsText, yarnText } from './written/amounts';
+export { densityWord, GAUGE_OVER, gaugeText, perTen, thicknessText } from './written/gauge';
+export { fileNameOf } from './written/fileName';
+export { checkText, checkWord, patternText } from './written/text';
+export type { Reading, WrittenPattern, WrittenSection } from './written/pattern';
+export type { WrittenCheck, WrittenLine } from './written/lines';
+export type { Voice } from './written/told';
 export {
   foldMake,
   madeUncounted,

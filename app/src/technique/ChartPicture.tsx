@@ -1,4 +1,5 @@
-import { chartOf, type Step } from '@keep-snug/core';
+import { type Step } from '@keep-snug/core';
+import { chartOf } from '@keep-snug/core/written';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { Path, Rect, Svg, Text } from '@/ui/layout/ink';

@@ -1,4 +1,4 @@
-import { yarnCloth, type YarnLine } from '@keep-snug/core';
+import { yarnCloth, type YarnLine } from '@keep-snug/core/techniques';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Circle, Path, Svg } from '@/ui/layout/ink';

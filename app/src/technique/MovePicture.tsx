@@ -1,4 +1,4 @@
-import { FRAME, type Frame, type FrameRole } from '@keep-snug/core';
+import { FRAME, type Frame, type FrameRole } from '@keep-snug/core/techniques';
 import { Path, Svg } from '@/ui/layout/ink';
 import type { Colours } from '@/theme/colours';
 import { useColours } from '@/theme/useTheme';

@@ -1,4 +1,5 @@
-import { framesOf, type Technique, type ToldTechnique, type Voice } from '@keep-snug/core';
+import { type Voice } from '@keep-snug/core';
+import { framesOf, type Technique, type ToldTechnique } from '@keep-snug/core/techniques';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Action } from '@/ui/actions/Action';

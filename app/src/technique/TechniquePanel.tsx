@@ -1,4 +1,5 @@
-import { capital, techniqueOf } from '@keep-snug/core';
+import { capital } from '@keep-snug/core';
+import { techniqueOf } from '@keep-snug/core/techniques';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { Panel } from '@/ui/layout/Panel';

@@ -1,4 +1,5 @@
-import { stitchDefinition, toldTechnique, type Technique, type Told, type Voice } from '@keep-snug/core';
+import { stitchDefinition, type Voice } from '@keep-snug/core';
+import { toldTechnique, type Technique, type Told } from '@keep-snug/core/techniques';
 import { View } from 'react-native';
 import { Notice } from '@/ui/notices/Notice';
 import { useSchools } from '@/reading/useSchools';

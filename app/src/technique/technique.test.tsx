@@ -1,4 +1,5 @@
-import { PLAN_FORMAT, reckon, techniqueOf, TECHNIQUES, type Plan } from '@keep-snug/core';
+import { PLAN_FORMAT, reckon, type Plan } from '@keep-snug/core';
+import { techniqueOf, TECHNIQUES } from '@keep-snug/core/techniques';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { PlanProblem } from '../base/figure';
-import { refereePiece } from '../pattern';
-import { workFaults } from '../piece';
+import { refereePiece } from '../pattern/refereePiece';
+import { workFaults } from '../piece/referee';
 import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import { anyFabric, anyThing } from '../shapes/fixtures/anyPlan';

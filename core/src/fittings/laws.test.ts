@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
 import { chosen, measured, PlanProblem } from '../base/figure';
 import { stitchPattern } from '../craft/fabric';
-import { refereePiece } from '../pattern';
+import { refereePiece } from '../pattern/refereePiece';
 import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import { applyChange } from '../plan/change';

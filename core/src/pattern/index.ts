@@ -1,6 +1,4 @@
 export * from './order';
-export * from './referee';
-export * from './refereePiece';
 export * from './rhythm';
 export * from './schools';
 export * from './steps';

@@ -2,7 +2,6 @@ export * from './border';
 export * from './edge';
 export * from './onChains';
 export * from './piece';
-export * from './referee';
 export * from './tails';
 export * from './walk';
 export * from './work';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { PlanProblem } from '../base/figure';
 import type { Instruction } from '../craft/fabric';
-import { refereePiece } from '../pattern';
+import { refereePiece } from '../pattern/refereePiece';
 import { reckon } from '../reckon/reckon';
 import type { Plan } from '../plan/plan';
 import {
@@ -9,7 +9,6 @@ import {
   borderCount,
   placesIn,
   reversed,
-  workFaults,
   type Border,
   type Fold,
   type Piece,
@@ -18,6 +17,7 @@ import {
   type Stretch,
   type Work,
 } from './index';
+import { workFaults } from './referee';
 import { workOut } from '../reckon/build';
 import { anyWork } from './fixtures/anyWork';
 import { allPieces, workOf } from '../reckon/steps';

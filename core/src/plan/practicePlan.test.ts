@@ -1,7 +1,7 @@
 import { STITCHES } from '../craft/fabric';
 import { parsePlan } from '../out/formats';
 import { FIRST_FABRIC } from './newPlan';
-import { refereePiece } from '../pattern';
+import { refereePiece } from '../pattern/refereePiece';
 import { isPractice, practicePlan } from './practicePlan';
 import { reckon } from '../reckon/reckon';
 

@@ -3,7 +3,7 @@ import { TERN_POINT } from '../demo';
 import { LONGEST_PLAN, checkPlan, parsePlan } from '../out/formats';
 import { FITS } from '../craft/fit';
 import { PlanProblem, type PlanFault } from '../base/figure';
-import { refereePiece } from '../pattern';
+import { refereePiece } from '../pattern/refereePiece';
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from './reckon';
 import { reckonPicks } from './views';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { stitchPattern } from '../craft/fabric';
 import { PlanProblem } from '../base/figure';
-import { refereePiece } from '../pattern';
+import { refereePiece } from '../pattern/refereePiece';
 import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import { anyPlanOf, reckonOrRefuse } from './fixtures/anyPlan';

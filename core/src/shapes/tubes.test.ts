@@ -1,5 +1,5 @@
 import { refereePiece } from '../pattern/refereePiece';
-import { workFaults } from '../piece';
+import { workFaults } from '../piece/referee';
 import { PLAN_FORMAT, type Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
 import type { Worked } from '../reckon/types';
@@ -75,7 +75,9 @@ describe('a bottle bag of plain rounds, a net and plain rounds', () => {
     const n = bag.pieces[0]!.roundCounts!.at(-1)!;
     const [join] = textsOf(bag, 'join-tongue');
     const [, from, to] = /stitches (\d+) to (\d+) of the opening/.exec(join!)!.map(Number);
-    const [, first, last] = /in stitch (\d+) of .* to stitch (\d+)/.exec(textsOf(bag, 'tongue-foundation')[0]!)!.map(Number);
+    const [, first, last] = /in stitch (\d+) of .* to stitch (\d+)/
+      .exec(textsOf(bag, 'tongue-foundation')[0]!)!
+      .map(Number);
     // as many stitches free on one side as on the other
     expect([to! - from!, from! - last! - 1]).toEqual([last! - first!, n - to! + first! - 1]);
     expect(join).toMatch(/right sides together.*\(8 stitches\) Fasten off\.$/);

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
 import { reckon } from '../reckon/reckon';
-import { fileNameOf, PATTERN_FILES, patternFile, type PatternFile } from './file';
+import { PATTERN_FILES, patternFile, type PatternFile } from './file';
+import { fileNameOf } from './fileName';
 import { patternMarkdown } from './markdown';
 import { writtenPattern } from './pattern';
 

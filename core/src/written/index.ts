@@ -1,6 +1,7 @@
 export * from './amounts';
 export * from './chart';
 export * from './file';
+export * from './fileName';
 export * from './gauge';
 export * from './hookSizes';
 export * from './lines';

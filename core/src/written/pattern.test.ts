@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../demo';
 import { PlanProblem } from '../base/figure';
-import { placesOf, refereeRow, type WorkedPlace } from '../pattern';
+import { placesOf, refereeRow, type WorkedPlace } from '../pattern/referee';
 import type { Plan } from '../plan/plan';
 import { practicePlan } from '../plan/practicePlan';
 import { reckon } from '../reckon/reckon';

@@ -1,12 +1,5 @@
-import {
-  PATTERN_FILES,
-  patternFile,
-  reckon,
-  type PatternFile,
-  type Plan,
-  type Schools,
-  type Voice,
-} from '@keep-snug/core';
+import { reckon, type Plan, type Schools, type Voice } from '@keep-snug/core';
+import { PATTERN_FILES, patternFile, type PatternFile } from '@keep-snug/core/written';
 import { PAPERS, type Paper } from '@keep-snug/core/paper';
 import { parseArgs } from 'node:util';
 import { onPaper } from '../paper/onPaper';

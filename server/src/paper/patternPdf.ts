@@ -1,13 +1,13 @@
 import {
   checkText,
   checkWord,
-  writtenPattern,
   type Plan,
   type Reading,
   type Worked,
   type WrittenCheck,
   type WrittenPattern,
 } from '@keep-snug/core';
+import { writtenPattern } from '@keep-snug/core/written';
 import { planLink } from '@keep-snug/core/link';
 import { viewSvg, type Paper } from '@keep-snug/core/paper';
 import { portraitOf, portraitSvg } from '@keep-snug/core/portrait';

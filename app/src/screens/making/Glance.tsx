@@ -1,4 +1,5 @@
-import { capital, sectionWord, toldStep, type Plan, type Step } from '@keep-snug/core';
+import { capital, sectionWord, type Plan, type Step } from '@keep-snug/core';
+import { toldStep } from '@keep-snug/core/written';
 import { useId } from 'react';
 import { View } from 'react-native';
 import { useSettings } from '@/data/settings';

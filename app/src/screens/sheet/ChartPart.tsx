@@ -1,4 +1,5 @@
-import { chartOf, chartSvg, fileNameOf, sectionWord, type Worked } from '@keep-snug/core';
+import { fileNameOf, sectionWord, type Worked } from '@keep-snug/core';
+import { chartOf, chartSvg } from '@keep-snug/core/written';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';

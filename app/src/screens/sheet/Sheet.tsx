@@ -2,13 +2,13 @@ import {
   checkText,
   checkWord,
   patternText,
-  writtenPattern,
   type Plan,
   type Worked,
   type WrittenCheck,
   type WrittenPattern,
   type WrittenSection,
 } from '@keep-snug/core';
+import { writtenPattern } from '@keep-snug/core/written';
 import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useReader, useWorked } from '@/reading/useWorked';

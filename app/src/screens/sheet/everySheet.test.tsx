@@ -1,4 +1,5 @@
-import { patternText, reckon, tapeOf, writtenPattern, type Plan } from '@keep-snug/core';
+import { patternText, reckon, tapeOf, type Plan } from '@keep-snug/core';
+import { writtenPattern } from '@keep-snug/core/written';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '@/fixtures/show';

@@ -1,12 +1,5 @@
-import {
-  fileNameOf,
-  PATTERN_FILES,
-  patternFile,
-  type Plan,
-  type PatternFile,
-  type Reading,
-  type Worked,
-} from '@keep-snug/core';
+import { fileNameOf, type Plan, type Reading, type Worked } from '@keep-snug/core';
+import { PATTERN_FILES, patternFile, type PatternFile } from '@keep-snug/core/written';
 import type { PaperAsk, SheetKind } from '@keep-snug/core/formats';
 import { cuttingSheet, outlineOf, trueSizeSvg, viewSvg, type TrueSize } from '@keep-snug/core/paper';
 import { portraitPicture } from '@/drawing/portrait/Portrait';

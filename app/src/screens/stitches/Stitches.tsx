@@ -1,4 +1,5 @@
-import { capital, FAMILIES, findTechniques, type Technique } from '@keep-snug/core';
+import { capital } from '@keep-snug/core';
+import { FAMILIES, findTechniques, type Technique } from '@keep-snug/core/techniques';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ListPage, type Item } from '@/ui/layout/Page';

@@ -1,4 +1,4 @@
-import { linksIn } from '@keep-snug/core';
+import { linksIn } from '@keep-snug/core/techniques';
 import { useMemo, type ComponentProps } from 'react';
 import { Text, type TextStyle } from 'react-native';
 import { Words } from './Words';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { placesOf, refereeRow } from '../../pattern';
+import { placesOf, refereeRow } from '../../pattern/referee';
 import { discCounts, discToWall, flatIncrease, flatness } from './flatRounds';
 import { ovalCounts, ovalFloor, ovalStart } from './oval';
 import { changeRound, shareOut } from './spread';

@@ -13,7 +13,8 @@ import {
 import { wordText } from '../../pattern';
 import { timesInHundred } from '../../base/units';
 import { refereePiece } from '../../pattern/refereePiece';
-import { workFaults, type Piece } from '../../piece';
+import { type Piece } from '../../piece';
+import { workFaults } from '../../piece/referee';
 import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { begunOf } from './begunOf';

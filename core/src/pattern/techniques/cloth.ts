@@ -6,7 +6,8 @@ import {
   type BaseId,
   type StitchPattern,
 } from '../../craft/fabric';
-import type { Schools, WorkedPlace } from '..';
+import type { Schools } from '..';
+import type { WorkedPlace } from '../referee';
 import { laidCloth, rowHigh, TURNS, type LaidPoint } from './laid';
 
 /** A line of yarn in a piece of fabric, and what it is part of. */

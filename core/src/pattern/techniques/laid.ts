@@ -1,5 +1,5 @@
 import { BASES, type BaseId, type Instruction, type StitchPattern } from '../../craft/fabric';
-import { placesOf, tracedRow, type WorkedPlace } from '..';
+import { placesOf, tracedRow, type WorkedPlace } from '../referee';
 import type { Into } from './moves';
 import { TECHNIQUES } from './techniques';
 

@@ -1,4 +1,4 @@
-import { refereePiece } from '../../pattern';
+import { refereePiece } from '../../pattern/refereePiece';
 import type { Border } from '../../piece';
 import { PLAN_FORMAT, type Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../../demo';
 import { PlanProblem } from '../../base/figure';
-import { refereePiece } from '../../pattern';
+import { refereePiece } from '../../pattern/refereePiece';
 import { PLAN_FORMAT, type Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { anyPlanOf, reckonOrRefuse } from '../fixtures/anyPlan';

@@ -1,5 +1,6 @@
 import { BASES, baseStitch, stitchDefinition, stitchPattern } from '../../craft/fabric';
-import { tracedRow, type Step, type Traced, type WorkedPlace } from '../../pattern';
+import { type Step } from '../../pattern';
+import { tracedRow, type Traced, type WorkedPlace } from '../../pattern/referee';
 
 /** One sign of a chart course: a stitch or chains, where it stands along the course and how wide, in columns. */
 export interface Laid {

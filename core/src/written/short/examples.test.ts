@@ -1,5 +1,5 @@
 import { repeat, work, inOne, type Instruction } from '../../craft/fabric';
-import { placesOf } from '../../pattern';
+import { placesOf } from '../../pattern/referee';
 import { readShort } from './read';
 import { shortCourse } from './write';
 

@@ -1,5 +1,6 @@
 import type { Instruction } from '../../craft/fabric';
-import { mergedCourse, type Schools, type WorkedPlace } from '../../pattern';
+import { mergedCourse, type Schools } from '../../pattern';
+import type { WorkedPlace } from '../../pattern/referee';
 import { FROM_THE_HOOK, ON_THE_CHAIN, readShortOne, TO_THE_END, UNTOLD } from './forms';
 import { shortWords, type ShortWords } from './words';
 

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { Instruction } from '../../craft/fabric';
 import { PlanProblem } from '../../base/figure';
-import { mergedCourse, placesOf, refereeRow, type Step, type WorkedPlace } from '../../pattern';
+import { mergedCourse, type Step } from '../../pattern';
+import { placesOf, refereeRow, type WorkedPlace } from '../../pattern/referee';
 import type { Plan } from '../../plan/plan';
 import { SHAPES } from '../../shapes';
 import { anyPlanOf, reckonOrRefuse } from '../../shapes/fixtures/anyPlan';

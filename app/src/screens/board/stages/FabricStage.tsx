@@ -8,7 +8,6 @@ import {
   STITCHES,
   stitchDefinition,
   stitchPattern,
-  techniqueOfStitch,
   withStitch,
   yarnOf,
   type FabricSpec,
@@ -18,6 +17,7 @@ import {
   perTen,
   thicknessText,
 } from '@keep-snug/core';
+import { techniqueOfStitch } from '@keep-snug/core/techniques';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
 import { Fold } from '@/ui/layout/Fold';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { placesOf, refereeRow, wordRow, type WorkedPlace } from '../../../pattern';
+import { wordRow } from '../../../pattern';
+import { placesOf, refereeRow, type WorkedPlace } from '../../../pattern/referee';
 import { workFabric } from '../fabric';
 import type { Instruction } from '../instruction';
 import { STITCHES, stitchPattern, type StitchPattern } from './index';
