@@ -34,11 +34,18 @@ config.transformer.getTransformOptions = async (...args) => {
   return { ...options, transform: { ...transform, experimentalImportSupport: false } };
 };
 
+/** The router asks for stacks and tabs wherever it is: of those this app has none. */
+const NAVIGATORS =
+  /(?:native-stack\/createNativeStackNavigator|\/stack-utils|\/bottom-tabs|layouts\/Tabs|layouts\/experimental-stack)$/;
+const NO_NAVIGATORS = require.resolve('./noNavigators.js');
+const isNavigator = (from, name) => /[\\/]expo-router[\\/]build[\\/]/.test(from) && NAVIGATORS.test(name);
+
 /**
  * What a gesture is comes in two kinds of modules, and each kind knows only the gestures that were registered with it: all
  * of it is taken in one kind.
  */
 config.resolver.resolveRequest = (context, name, platform) => {
+  if (isNavigator(context.originModulePath, name)) return { type: 'sourceFile', filePath: NO_NAVIGATORS };
   const isGesture = name.startsWith('@use-gesture/core');
   const conditions = isGesture ? [...context.unstable_conditionNames, 'module'] : context.unstable_conditionNames;
   return context.resolveRequest({ ...context, unstable_conditionNames: conditions }, name, platform);
