@@ -50,6 +50,7 @@ export function reckon(plan: Plan): Worked {
     },
     wanted: { girth: fit.girthEase, cover: fit.coverEase },
     choices: built.choices,
+    rooms: roomsTold(out),
     fittings: placed.map((one) => ({
       kind: one.definition.id,
       figures: one.figures,
@@ -67,6 +68,17 @@ export function reckon(plan: Plan): Worked {
     steps,
     views: viewsIn(plan, out),
   };
+}
+
+/** Every room by the name of what lies in it; those of one name are numbered. */
+function roomsTold({ built, placed, schools }: WorkedOut): string[] {
+  const rooms = [...(built.model.rooms ?? []), ...placed.flatMap(({ rooms: own }) => own ?? [])];
+  if (rooms.length < 2) return [];
+  const names = rooms.map(({ name }) => wordText(name, schools));
+  return names.map((name, index) => {
+    const alike = names.filter((one) => one === name).length;
+    return alike > 1 ? `${name} ${names.slice(0, index + 1).filter((one) => one === name).length}` : name;
+  });
 }
 
 /** What is done, step by step, and what it takes. */

@@ -77,6 +77,8 @@ export interface Worked {
   /** What the fit asked for, before counts were whole. */
   wanted: { girth: Mm; cover: Mm };
   choices: Choice[];
+  /** What lies in a room of its own, by name, where it has several: each can sit otherwise than its neighbour. */
+  rooms: string[];
   /**
    * `canBeColoured`: it is worked beside the piece’s rows, so that it may have a colour of its own; `hasTop`: the rows it lies in may.
    */

@@ -218,10 +218,10 @@ function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 
   const events = useMakeEvents(id);
   const finish = finishOf(events);
   if (!finish) return null;
-  const { asMade, fits, grams, minutes, note, picture } = finish;
+  const { asMade, fits, rooms, grams, minutes, note, picture } = finish;
   const fitted = FITTED.find((one) => one.id === fits)?.name;
   const said = [
-    ...(fitted ? [`sits ${fitted}`] : []),
+    ...(fitted ? [`sits ${fitted}${rooms ? ` (${rooms.join(', ')})` : ''}`] : []),
     ...(grams === undefined ? [] : [`${formatNumber(grams, 0)} g of yarn`]),
     ...(minutes === undefined ? [] : [atTheHook(minutes)]),
   ].join(', ');

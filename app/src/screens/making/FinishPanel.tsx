@@ -1,4 +1,5 @@
 import {
+  capital,
   isBlank,
   LONGEST_MM,
   sizesMade,
@@ -19,6 +20,7 @@ import { FieldRow } from '@/ui/layout/FieldRow';
 import { Action } from '@/ui/actions/Action';
 import { figureLength } from '@/ui/lists/figureLength';
 import { Notice } from '@/ui/notices/Notice';
+import { CheckLine } from '@/ui/fields/CheckLine';
 import { LengthField, type TypedLength } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { Panel } from '@/ui/layout/Panel';
@@ -37,7 +39,7 @@ import { FITTED } from '../../reading/fitted';
 interface Props {
   id: string;
   make: Make;
-  worked: Pick<Worked, 'outside' | 'inside' | 'fittings'>;
+  worked: Pick<Worked, 'outside' | 'inside' | 'fittings' | 'rooms'>;
   pace: Progress['pace'];
   onClose: () => void;
 }
@@ -59,6 +61,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   const [sizes, setSizes] = useState<Partial<Record<SizeMade['of'], TypedLength>>>({});
   const [hangs, setHangs] = useState<TypedLength>();
   const [fits, setFits] = useState<Fitted | undefined>();
+  const [rooms, setRooms] = useState<readonly string[]>([]);
   const [grams, setGrams] = useState<number>();
   const [minutes, setMinutes] = useState<number>();
   const [picture, setPicture] = useState<string>();
@@ -77,6 +80,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
     kind: 'finished',
     ...(Object.keys(asMade).length > 0 ? { asMade } : {}),
     ...(fits ? { fits } : {}),
+    ...(fits && fits !== 'right' && rooms.length > 0 ? { rooms } : {}),
     ...(grams === undefined ? {} : { grams }),
     ...(minutes === undefined ? {} : { minutes }),
     ...(isBlank(line) ? {} : { note: line }),
@@ -141,6 +145,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
       <View>
         <Words as="smallStrong">How does it sit?</Words>
         <RadioList label="How does it sit?" options={FITTED} value={fits as Fitted} onChange={setFits} />
+        <WhichRooms fits={fits} rooms={worked.rooms} chosen={rooms} onChange={setRooms} />
       </View>
       <FieldRow>
         <NumberField
@@ -181,5 +186,31 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
         <Action onPress={onClose}>Skip</Action>
       </View>
     </Panel>
+  );
+}
+
+interface WhichProps {
+  fits: Fitted | undefined;
+  rooms: readonly string[];
+  chosen: readonly string[];
+  onChange: (rooms: readonly string[]) => void;
+}
+
+/** Where each of several things has a room of its own: which of them do not sit. */
+function WhichRooms({ fits, rooms, chosen, onChange }: WhichProps) {
+  if (rooms.length < 2 || fits === undefined || fits === 'right') return null;
+  const label = `Which of them are ${fits}?`;
+  return (
+    <View role="group" aria-label={label}>
+      <Words as="smallStrong">{label}</Words>
+      {rooms.map((room) => (
+        <CheckLine
+          key={room}
+          label={capital(room)}
+          on={chosen.includes(room)}
+          onChange={(on) => onChange(on ? [...chosen, room] : chosen.filter((one) => one !== room))}
+        />
+      ))}
+    </View>
   );
 }

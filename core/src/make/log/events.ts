@@ -38,6 +38,8 @@ export type Happening =
       asMade?: { width?: number; height?: number; girth?: number; depth?: number; strap?: number };
       /** How it sits; yes or no, as earlier versions wrote it. */
       fits?: Fitted | boolean;
+      /** Which of several rooms sit so, by name; all of them where none is named. */
+      rooms?: readonly string[];
       grams?: number;
       minutes?: number;
       note?: string;

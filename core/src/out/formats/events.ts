@@ -82,6 +82,12 @@ const happenings: Record<string, Record<string, Key>> = {
       },
     }),
     fits: optional({ is: 'either', of: [{ is: 'one-of', values: ['tight', 'right', 'loose'] }, { is: 'truth' }] }),
+    rooms: optional({
+      is: 'list',
+      max: 200,
+      of: { is: 'text', min: 1, max: 200 },
+      note: 'which of several rooms sit so',
+    }),
     grams: count(100_000, 'g'),
     minutes: count(1_000_000, 'min'),
     note: optional(note),
