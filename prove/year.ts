@@ -190,7 +190,7 @@ export const year: Proof = {
     const dice = diceOf(SEED);
     const early: Cover[] = [];
     const late: Cover[] = [];
-    for (let one = 0; one < Math.ceil(MAKERS * share); one += 1) {
+    for (let one = 0; one < (share < 1 ? 1 : MAKERS); one += 1) {
       const maker = makerOf(dice);
       const known: Known = { fabrics: [], rates: [] };
       for (let at = 0; at < COVERS; at += 1) {

@@ -46,7 +46,7 @@ const COVERED =
 
 /** A whole card is this far askew by chance at the most, nearly always; beyond the second no whole card is (law: chi-squared of two). */
 const USUAL = 1.5;
-const REFUSED = 5;
+const REFUSED = 9;
 
 /** The shortest edge of a card that tells anything, px. */
 const SHORTEST = 40;
@@ -99,7 +99,7 @@ export function seeCard(grey: Grey, taps: readonly Point[], seed = 1): Seen | Ca
   return {
     corners,
     snapped: edges !== undefined,
-    doubt: Math.sqrt(Math.max(1, off / USUAL)),
+    doubt: Math.max(1, off / USUAL),
     best: asDraw(first, focals[0]!),
     draws: drawn.map((one, index) => asDraw(one, focals[index + 1]!)),
   };
