@@ -45,7 +45,7 @@ const COVERED =
   'These sides are not in the proportion of a card: a part of it is covered, or a corner is not where it was pointed at. Lay the item beside the card, not over it, and point at its four corners.';
 
 /** A whole card is this far askew by chance at the most, nearly always; beyond the second no whole card is (law: chi-squared of two). */
-const USUAL = 1.5;
+const USUAL = 1.2;
 const REFUSED = 9;
 
 /** The shortest edge of a card that tells anything, px. */
