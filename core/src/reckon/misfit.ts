@@ -79,9 +79,9 @@ function firstThatFits(plan: Plan, trials: readonly Trial[]): WouldFit | undefin
   return undefined;
 }
 
-/** Whether a shape itself says of a piece what is said of one that does not fit. */
+/** Whether a shape goes on saying of a piece what is said of one of groups that is too deep: its own limit is the nearer one. */
 function isDoubted({ built: { advice } }: WorkedOut): boolean {
-  const ids = Object.values(SAID_BY_SHAPE).flat();
+  const ids = SAID_BY_SHAPE['too-deep'] ?? [];
   return advice.some(({ id }) => ids.includes(id));
 }
 

@@ -68,14 +68,7 @@ export function tallyWithFirst(inputs: ChanceInputs, drawn: Drawn, first: number
 }
 
 /** How often each way of missing was met, and the sums of what is told of the ratio. */
-interface Counted {
-  draws: number;
-  tight: number;
-  loose: number;
-  short: number;
-  deep: number;
-  base: number;
-  strap: number;
+interface Counted extends Omit<Tally, 'fits' | 'share' | 'ratio' | 'window'> {
   sum: number;
   square: number;
 }
