@@ -19,9 +19,11 @@ export interface Folded {
   /** Rows or stitches of the front, and of the flap; 0 where there is none. */
   front: number;
   flap: number;
+  /** After which the flap is laid over; all of them where there is none. */
+  over: number;
   /** How deep the pocket is inside, and how far the front reaches above the thing; below 0 it stands out. */
   depth: number;
-  over: number;
+  above: number;
   /** How far the flap comes down over the front; nothing where there is none. */
   reach: number | null;
   chance: number;
@@ -91,12 +93,14 @@ function isThere(folded: WorkedOut, front: number, { built }: WorkedOut, counted
 
 function placeOf(out: WorkedOut, front: number, plan: Plan, counted: 'rows' | 'stitches'): Folded {
   const { built, thing } = out;
-  const flap = built.pieces[0]!.sections.find(({ name }) => name === 'flap');
+  const [piece] = built.pieces;
+  const flap = piece!.sections.find(({ name }) => name === 'flap')?.[counted] ?? 0;
   return {
     front,
-    flap: flap?.[counted] ?? 0,
+    flap,
+    over: piece![counted] - flap,
     depth: built.inside.depth.value,
-    over: built.inside.depth.value - thing.height.value,
+    above: built.inside.depth.value - thing.height.value,
     reach: built.flap ? built.flap.edgeBelowFrontTop.value : null,
     chance: chanceOfFit(chanceInputs(out), seedOf(plan), DRAWS).share,
     plan,

@@ -1,0 +1,66 @@
+import { formatDifference, formatKnown, plural, type Folded, type LengthUnit, type Refolding } from '@keep-snug/core';
+import { View } from 'react-native';
+import { useSettings } from '@/data/settings';
+import { TapeSlide } from '@/ui/fields/TapeSlide';
+import { Words } from '@/ui/layout/Words';
+
+interface Props {
+  folds: Refolding;
+  place: Folded;
+  onChange: (front: number) => void;
+}
+
+/** How well such lengths are known, mm. */
+const SURE_MM = 2;
+
+/** Pocket, fold and flap of a strip, each as a place on the tape: they hang together, so that each moves the other two. */
+export function FoldSlides({ folds, place, onChange }: Props) {
+  const units = useSettings((state) => state.units);
+  return slidesOf(folds, place, units).map(({ label, of, told }) => {
+    const counts = folds.places.map(of);
+    const range = { min: Math.min(...counts), max: Math.max(...counts) };
+    const take = (count: number) => onChange(nearest(folds.places, of, count).front);
+    return (
+      <View key={label}>
+        <Words as="small">{`${label}: ${told}`}</Words>
+        <TapeSlide
+          label={label}
+          value={of(place)}
+          said={told}
+          range={range}
+          every={5}
+          written={String}
+          onChange={take}
+        />
+      </View>
+    );
+  });
+}
+
+interface Slide {
+  label: string;
+  of: (place: Folded) => number;
+  told: string;
+}
+
+function slidesOf({ counted }: Refolding, place: Folded, units: LengthUnit): Slide[] {
+  const many = (count: number) => (counted === 'rows' ? plural(count, 'row') : plural(count, 'stitch', 'stitches'));
+  const say = (mm: number) => formatKnown(mm, SURE_MM, units);
+  const covers = place.above >= 0 ? 'covers the item' : `the item stands out ${say(-place.above)}`;
+  const pocket: Slide = {
+    label: 'Pocket',
+    of: ({ front }) => front,
+    told: `${many(place.front)}, ${say(place.depth)} deep inside; ${covers}`,
+  };
+  if (place.reach === null || place.flap === 0) return [pocket];
+  const down = formatDifference(place.reach, SURE_MM, units).replace('+', '');
+  return [
+    pocket,
+    { label: 'Flap’s fold', of: ({ over }) => over, told: `after ${many(place.over)}` },
+    { label: 'Flap', of: ({ flap }) => flap, told: `${many(place.flap)}, ${down} down over the front` },
+  ];
+}
+
+/** The place whose count comes nearest to one on the tape. */
+const nearest = (places: readonly Folded[], of: Slide['of'], count: number): Folded =>
+  places.reduce((best, one) => (Math.abs(of(one) - count) < Math.abs(of(best) - count) ? one : best));
