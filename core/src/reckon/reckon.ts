@@ -50,6 +50,7 @@ export function reckon(plan: Plan): Worked {
     },
     wanted: { girth: fit.girthEase, cover: fit.coverEase },
     choices: built.choices,
+    pockets: built.pockets ?? [],
     rooms: roomsTold(out),
     fittings: placed.map((one) => ({
       kind: one.definition.id,

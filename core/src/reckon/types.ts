@@ -3,7 +3,7 @@ import type { WorkedFit } from '../craft/fit';
 import type { DemandContext, FittingDefinition, Placed, Notion } from '../fittings';
 import type { Schools, Step } from '../pattern';
 import type { Plan } from '../plan/plan';
-import type { Built, ShapeContext, ShapeDefinition, Choice, Piece, View } from '../shapes';
+import type { Built, PocketDepth, ShapeContext, ShapeDefinition, Choice, Piece, View } from '../shapes';
 import type { WorkedThing } from '../craft/things';
 import type { Caution } from '../craft/cautions';
 import { type ColourNeed, type YarnNeed, type YarnShare } from './supplies';
@@ -77,6 +77,8 @@ export interface Worked {
   /** What the fit asked for, before counts were whole. */
   wanted: { girth: Mm; cover: Mm };
   choices: Choice[];
+  /** Of several pockets each by its name, with the courses that go up it, and how deep it is inside; else none. */
+  pockets: readonly PocketDepth[];
   /** What lies in a room of its own, by name, where it has several: each can sit otherwise than its neighbour. */
   rooms: string[];
   /**

@@ -137,8 +137,18 @@ export interface MouthPlace {
   lies?: 'flat';
 }
 
+/** A pocket of several: what it is called, the courses that go up it, and how deep it is inside. */
+export interface PocketDepth {
+  name: string;
+  piece: string;
+  courses: number;
+  depth: Figure<'mm'>;
+}
+
 export interface Built {
   pieces: Piece[];
+  /** Where it has several pockets of their own depths: each of them. */
+  pockets?: readonly PocketDepth[];
   inside: { girth: Figure<'mm'>; depth: Figure<'mm'> };
   outside: { width: Figure<'mm'>; height: Figure<'mm'>; thickness: Figure<'mm'> };
   choices: Choice[];

@@ -4,6 +4,7 @@ import {
   formatNumber,
   isFinished,
   planAgain,
+  pocketsMade,
   sizesMade,
   type Make,
   type Plan,
@@ -214,7 +215,7 @@ function CameOutSeen({ id, plan, worked }: { id: string; plan: Plan; worked: See
 }
 
 /** How it came out, where that was said. */
-function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 'inside'> }) {
+function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 'inside' | 'pockets'> }) {
   const events = useMakeEvents(id);
   const finish = finishOf(events);
   if (!finish) return null;
@@ -229,10 +230,23 @@ function CameOut({ id, worked }: { id: string; worked: Pick<Worked, 'outside' | 
     <>
       {isPicture(picture) ? <FinishedPicture picture={picture} /> : null}
       {asMade ? <SizesSaid sizes={sizesMade(worked, events)} /> : null}
+      <PocketsSaid worked={worked} id={id} />
       {said ? <Words as="smallStrong">{capital(said)}</Words> : null}
       {note ? <Words as="small" tone="thread">{`For next time: ${note}`}</Words> : null}
     </>
   );
+}
+
+/** How deep its pockets came out, where they were measured. */
+function PocketsSaid({ id, worked }: { id: string; worked: Pick<Worked, 'pockets'> }) {
+  const events = useMakeEvents(id);
+  const units = useSettings((state) => state.units);
+  const measured = pocketsMade(worked, events).filter(({ made }) => made !== undefined);
+  return measured.map(({ name, planned, made }) => (
+    <Words key={name} as="small">
+      {`${capital(name)}: ${figureLength(made!, units)} deep, planned ${figureLength(planned, units)}`}
+    </Words>
+  ));
 }
 
 function day(iso: string): string {

@@ -2,6 +2,7 @@ import {
   capital,
   isBlank,
   LONGEST_MM,
+  pocketsMade,
   sizesMade,
   strapLoop,
   withoutHidden,
@@ -39,7 +40,7 @@ import { FITTED } from '../../reading/fitted';
 interface Props {
   id: string;
   make: Make;
-  worked: Pick<Worked, 'outside' | 'inside' | 'fittings' | 'rooms'>;
+  worked: Pick<Worked, 'outside' | 'inside' | 'fittings' | 'rooms' | 'pockets'>;
   pace: Progress['pace'];
   onClose: () => void;
 }
@@ -59,6 +60,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   const happened = useEvents((state) => state.happened);
   const units = useSettings((state) => state.units);
   const [sizes, setSizes] = useState<Partial<Record<SizeMade['of'], TypedLength>>>({});
+  const [pockets, setPockets] = useState<readonly (TypedLength | undefined)[]>([]);
   const [hangs, setHangs] = useState<TypedLength>();
   const [fits, setFits] = useState<Fitted | undefined>();
   const [rooms, setRooms] = useState<readonly string[]>([]);
@@ -79,6 +81,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
   const finish: Finish = {
     kind: 'finished',
     ...(Object.keys(asMade).length > 0 ? { asMade } : {}),
+    ...(pockets.some(Boolean) ? { pockets: worked.pockets.map((_, index) => pockets[index]?.mm ?? null) } : {}),
     ...(fits ? { fits } : {}),
     ...(fits && fits !== 'right' && rooms.length > 0 ? { rooms } : {}),
     ...(grams === undefined ? {} : { grams }),
@@ -128,6 +131,7 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
           />
         ))}
       </FieldRow>
+      <PocketFields worked={worked} typed={pockets} onChange={setPockets} />
       {strap ? (
         <FieldRow>
           <LengthField
@@ -186,6 +190,38 @@ export function FinishPanel({ id, make, worked, pace, onClose }: Props) {
         <Action onPress={onClose}>Skip</Action>
       </View>
     </Panel>
+  );
+}
+
+interface PocketProps {
+  worked: Pick<Worked, 'pockets'>;
+  typed: readonly (TypedLength | undefined)[];
+  onChange: (typed: readonly (TypedLength | undefined)[]) => void;
+}
+
+/** How deep each of several pockets came out. */
+function PocketFields({ worked, typed, onChange }: PocketProps) {
+  const units = useSettings((state) => state.units);
+  const planned = pocketsMade(worked, []);
+  if (planned.length < 2) return null;
+  const set = (at: number, length: TypedLength | undefined) =>
+    onChange(planned.map((_, index) => (index === at ? length : typed[index])));
+  return (
+    <FieldRow>
+      {planned.map(({ name, planned: mm }, index) => (
+        <LengthField
+          key={name}
+          label={`Depth inside the ${name}`}
+          help={`Planned: ${figureLength(mm, units)}`}
+          mm={typed[index]?.mm}
+          typed={typed[index]?.typed}
+          min={1}
+          max={LONGEST_MM}
+          onChange={(length) => set(index, length)}
+          onClear={() => set(index, undefined)}
+        />
+      ))}
+    </FieldRow>
   );
 }
 

@@ -49,3 +49,13 @@ it('what sits is not asked room by room', () => {
   fireEvent.press(screen.getByText('just right'));
   expect(screen.queryByText(/Which of them/)).toBeNull();
 });
+
+it('of several pockets each is asked for by its name, and what was measured is kept in their order', () => {
+  const caddy = Object.values(TERN_POINT.plans).find(({ shape }) => shape.kind === 'saddle')!;
+  const over = { ...make, plan: caddy };
+  const id = useLibrary.getState().add('makes', over);
+  show(<FinishPanel id={id} make={over} worked={reckon(caddy)} pace={undefined} onClose={jest.fn()} />);
+  fireEvent.changeText(screen.getByLabelText('Depth inside the pocket behind'), '10,4 cm');
+  fireEvent.press(screen.getByText('Save'));
+  expect(finishOf(useEvents.getState().byMake[id]!)).toMatchObject({ pockets: [null, 104] });
+});

@@ -84,3 +84,24 @@ it('what the tape said on the way counts as well', () => {
   const lists = [...(made.gauge!.stitches ?? []), ...(made.gauge!.roundStitches ?? [])];
   expect(lists).toEqual([{ count: 10, overMm: 10 * fabric.stitchWidth.value * 1.1, by: 'ruler', counted: 'edges' }]);
 });
+
+const caddy = PLANS.find(({ shape }) => shape.kind === 'saddle')!;
+
+it('a caddy’s rounds are learnt from its own pockets, and from nothing else: how far it hangs down is the bar’s too', () => {
+  const worked = reckon(caddy);
+  expect(worked.pockets.map(({ name }) => name)).toEqual(['pocket in front', 'pocket behind']);
+  const hung = event(1, { kind: 'finished', asMade: { height: worked.outside.height.value * 1.2 } });
+  expect(fabricMade(caddy, [hung])).toBeUndefined();
+  const pockets = worked.pockets.map(({ depth }, index) => (index === 0 ? depth.value * 1.1 : null));
+  const told = event(1, { kind: 'finished', asMade: { height: worked.outside.height.value * 1.2 }, pockets });
+  expect(checkEvents([told]).ok).toBe(true);
+  const [front] = worked.pockets;
+  expect(fabricMade(caddy, [told])!.gauge!.rounds).toEqual([
+    {
+      count: front!.courses,
+      overMm: expect.closeTo(1.1 * front!.courses * worked.fabric.rowHeight.value, 6),
+      by: 'tape',
+      counted: 'edges',
+    },
+  ]);
+});

@@ -29,6 +29,24 @@ export function sizesMade(worked: Pick<Worked, 'outside' | 'inside'>, events: re
   });
 }
 
+/** A pocket of several, as planned and as made: how deep it is inside, mm. */
+export interface PocketMade {
+  name: string;
+  planned: number;
+  made?: number;
+  /** Rows or rounds that go up it. */
+  courses: number;
+}
+
+/** Every pocket a finished piece is asked for, where it has several, beside the depth planned for it. */
+export function pocketsMade({ pockets }: Pick<Worked, 'pockets'>, events: readonly KeptEvent[]): PocketMade[] {
+  const { pockets: told = [] } = finishOf(events) ?? {};
+  return pockets.map(({ name, depth, courses }, index) => {
+    const made = told[index];
+    return { name, courses, planned: depth.value, ...(made ? { made } : {}) };
+  });
+}
+
 /**
  * The fabric of a finished make as what was measured on it shows it, as a swatch of the maker's hand: the tape's readings
  * on the way, and the finished sizes against the planned ones (handbook 2.1 and 10). Undefined where nothing was measured.
@@ -68,16 +86,36 @@ function withSizes(gauge: GaugeSpec, worked: Worked, events: readonly KeptEvent[
   };
   const [piece] = worked.pieces;
   const rounds = piece!.worked === 'rounds';
-  const measured = (list: keyof GaugeSpec, by: number | undefined, count: number, mm: number): GaugeSpec =>
+  const measured = (
+    list: keyof GaugeSpec,
+    by: number | undefined,
+    count: number,
+    mm: number,
+    before: GaugeSpec = gauge,
+  ): GaugeSpec =>
     by === undefined
       ? {}
       : {
           [list]: [
-            ...((gauge[list] as [] | undefined) ?? []),
+            ...((before[list] as [] | undefined) ?? []),
             { count, overMm: by * mm, by: 'tape', counted: 'edges' },
           ],
         };
   const { stitchWidth, rowHeight } = worked.fabric;
+  const up = rounds ? 'rounds' : 'rows';
+  const pockets = pocketsMade(worked, events).filter(({ made }) => made !== undefined);
+  // how far it hangs down from a bar is the bar's as much as the hand's: of such a piece its pockets alone tell
+  const byHeight = rounds && worked.pockets.length > 0 ? undefined : ratio('height', 'depth');
+  const courses: GaugeSpec =
+    pockets.length > 0
+      ? pockets.reduce<GaugeSpec>(
+          (all, { planned, made, courses: count }) => ({
+            ...all,
+            ...measured(up, made! / planned, count, count * rowHeight.value, all),
+          }),
+          gauge,
+        )
+      : measured(up, byHeight, piece!.rows, piece!.rows * rowHeight.value);
   return {
     ...gauge,
     ...measured(
@@ -86,6 +124,6 @@ function withSizes(gauge: GaugeSpec, worked: Worked, events: readonly KeptEvent[
       piece!.stitches,
       piece!.stitches * stitchWidth.value,
     ),
-    ...measured(rounds ? 'rounds' : 'rows', ratio('height', 'depth'), piece!.rows, piece!.rows * rowHeight.value),
+    ...(courses[up] ? { [up]: courses[up] } : {}),
   };
 }

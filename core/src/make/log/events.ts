@@ -36,6 +36,8 @@ export type Happening =
       kind: 'finished';
       /** `strap`: its loop, hanging with the item in it. */
       asMade?: { width?: number; height?: number; girth?: number; depth?: number; strap?: number };
+      /** How deep each of several pockets is inside, in the order the plan has them, mm; nothing where it was not measured. */
+      pockets?: readonly (number | null)[];
       /** How it sits; yes or no, as earlier versions wrote it. */
       fits?: Fitted | boolean;
       /** Which of several rooms sit so, by name; all of them where none is named. */

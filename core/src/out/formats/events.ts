@@ -81,6 +81,12 @@ const happenings: Record<string, Record<string, Key>> = {
         strap: optional(length),
       },
     }),
+    pockets: optional({
+      is: 'list',
+      max: 20,
+      of: { is: 'either', of: [length, nothing] },
+      note: 'how deep each of several pockets is inside',
+    }),
     fits: optional({ is: 'either', of: [{ is: 'one-of', values: ['tight', 'right', 'loose'] }, { is: 'truth' }] }),
     rooms: optional({
       is: 'list',

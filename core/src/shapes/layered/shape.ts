@@ -2,7 +2,7 @@ import { markBothEnds } from '../common/markers';
 import { multipleOf, nearestCounts } from '../../craft/counts';
 import { STITCHES, type WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Advice, type Figure } from '../../base/figure';
-import { crossing, flapTurn } from '../../craft/fit';
+import { bottomGive, crossing, flapTurn } from '../../craft/fit';
 import { type Field, mmToken, plural } from '../../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countFigure, faceChoice, pickAdvice } from '../common/choice';
@@ -127,6 +127,7 @@ function build(context: ShapeContext): Built {
   };
   return {
     pieces: [back, ...pockets, ...(loop ? [loop] : [])],
+    ...(inner > 1 ? { pockets: pockets.map((pocket, index) => pocketDepth(pocket, index, context)) } : {}),
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width: back.width,
@@ -183,6 +184,15 @@ function pocketPiece(context: ShapeContext, n: Figure<'stitches'>, front: Mm, in
     },
     context,
   );
+}
+
+/** How deep a pocket piece is: the first holds the item, each further one lies flat before it. */
+function pocketDepth({ id, name, rows, height }: Piece, index: number, { thing, fabric }: ShapeContext) {
+  const give = index === 0 ? bottomGive(thing.depth, fabric.thickness) : chosen(0, 'mm', 'flat before the first');
+  const depth = derive('mm', 'rows − what the bottom takes', { rows: height, give }, (v) =>
+    Math.max(0, v.rows - v.give),
+  );
+  return { name: name.toLowerCase(), piece: id, courses: rows, depth };
 }
 
 /** Layers are joined level by level, for which a coarse pocket may have too few rows. */

@@ -1,5 +1,6 @@
 import { atLeast, EVEN } from '../../craft/counts';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
+import { bottomGive } from '../../craft/fit';
 import { barFault, workBar } from '../../craft/things';
 import { LONGEST_MM, plural, type Field, type LengthField } from '../../base/units';
 import { chosenCount, countChoice, countFigure, pickAdvice } from '../common/choice';
@@ -11,7 +12,7 @@ import { handRoom, lopsided, tabRoom, unlevel, unweighed } from './advice';
 import { BELOW_TABS, TAB_ROWS, tabStitches, type Tab } from './courses';
 import { pieceOf, saddleLips } from './piece';
 import { columnsFor, linesTake, sides, widest } from './shares';
-import { behindMm, sizesOf } from './sizes';
+import { behindMm, sizesOf, type SaddlePocket } from './sizes';
 import { counterweight, partings, roomsOf, tabButtons } from './work';
 import { saddleViews } from './views';
 
@@ -160,6 +161,7 @@ function build(context: ShapeContext): Built {
   const piece = pieceOf(context, sizes, n, width, height);
   return {
     pieces: [piece],
+    pockets: [front, ...behind].map((pocket) => pocketDepth(pocket, piece.id, context)),
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
       width,
@@ -217,6 +219,20 @@ function build(context: ShapeContext): Built {
       standsIn: shares.front,
     }),
   };
+}
+
+/** How deep one of its pockets is inside: its rounds, less what the bottom takes (handbook 3). */
+function pocketDepth({ name, rounds, mm }: SaddlePocket, piece: string, { thing, fabric }: ShapeContext) {
+  const depth = derive(
+    'mm',
+    'rounds − D/2 − πt/4',
+    {
+      rounds: chosen(mm, 'mm', plural(rounds, 'round')),
+      give: bottomGive(thing.depth, fabric.thickness),
+    },
+    (v) => Math.max(0, v.rounds - v.give),
+  );
+  return { name, piece, courses: rounds, depth };
 }
 
 const tabDrawn = (tab: Tab) => ({ ...tab, stitches: tabStitches(tab), rows: TAB_ROWS, below: BELOW_TABS });
