@@ -281,6 +281,7 @@ export {
   yarnUseFrom,
   strapGrowthFrom,
   strapLoop,
+  type RunsOut,
   type YarnLeft,
 } from './make/adjust';
 export { type Way, ways, waysByShape, type Ways, type WaysAsk, type WaysSoFar } from './compare/ways';

@@ -1,6 +1,7 @@
 import {
   lastingWays,
   planFollowed,
+  capital,
   roundedAmount,
   sectionWord,
   yarnLeft,
@@ -8,6 +9,7 @@ import {
   type Make,
   type MendChoice,
   type Worked,
+  type RunsOut,
   type YarnLeft,
   timesInHundred,
 } from '@keep-snug/core';
@@ -51,8 +53,15 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
   const plan = useMemo(() => planFollowed(make.plan, events), [make.plan, events]);
   const worked = progress.worked as Worked;
   const left = useMemo(() => yarnLeft(plan, worked, events), [plan, worked, events]);
+  const balls = worked.supplies.byColour.map(({ name }) => name);
+  const [ball, setBall] = useState(() => left?.colour ?? balls[0]);
   const weigh = () => {
-    happened(id, { kind: 'weighed', grams: grams!, ...(way === 'eye' ? { by: 'eye' } : {}) });
+    happened(id, {
+      kind: 'weighed',
+      grams: grams!,
+      ...(way === 'eye' ? { by: 'eye' } : {}),
+      ...(balls.length > 1 && ball ? { colour: ball } : {}),
+    });
     settleYarn(id);
     setGrams(undefined);
   };
@@ -73,6 +82,16 @@ export function WeighPanel({ id, make, progress, onClose }: Props) {
           ? 'Told by eye it is known to about a fifth. A scale knows it to a gram.'
           : 'Only the ball, without a bowl. Weighed once more some rows on, it tells what your stitches truly take.'}
       </Words>
+      {balls.length > 1 ? (
+        <FieldRow>
+          <Pick
+            label="Which ball"
+            value={ball!}
+            options={balls.map((name) => ({ id: name, name }))}
+            onChange={(name) => setBall(name)}
+          />
+        </FieldRow>
+      ) : null}
       {way === 'eye' ? (
         <ByEye key={events.length} ballGrams={yarnOf(plan.fabric).ballGrams} onSay={setGrams} />
       ) : (
@@ -169,30 +188,28 @@ function Lasting({ id, make, left, progress, onTaken }: LastingProps) {
     onTaken();
   };
   if (choices.length > 0) return <WaysOn choices={choices} onTake={take} />;
-  return left.runsOut ? <Words as="small">{remedy(left.runsOut.section, progress)}</Words> : null;
+  return left.runsOut ? <Words as="small">{remedy(left.runsOut, progress)}</Words> : null;
 }
 
 /** Surer than this nobody need worry. */
 const SURE = 0.95;
 
-function Reaches({ left: { grams, needs, lasts, runsOut }, progress }: { left: YarnLeft; progress: Progress }) {
-  const { worked, piece, rowsDone } = progress;
-  const course = runsOut && worked.steps.find((step) => step.piece === runsOut.piece && step.row === runsOut.row);
-  const reached = runsOut && runsOut.piece === piece.id ? runsOut.row : piece.rows;
+function Reaches({ left: { grams, colour, needs, lasts, runsOut }, progress }: { left: YarnLeft; progress: Progress }) {
+  const { piece, rowsDone } = progress;
+  const isHere = runsOut && runsOut.piece === piece.id && runsOut.copy === progress.next?.copy;
+  const reached = isHere ? runsOut.row : piece.rows;
   return (
     <View style={{ gap: 8 }}>
       <Words as="heading" level={3} live>
-        {lasts > SURE ? 'It lasts to the end.' : `It lasts ${timesInHundred(lasts)}.`}
+        {`${colour ? capital(colour) : 'It'} lasts ${lasts > SURE ? 'to the end' : timesInHundred(lasts)}.`}
       </Words>
       <ShareBar share={lasts} />
       <Words>{`${roundedAmount(grams)} g are there, and about ${roundedAmount(needs.value)} g are still needed.`}</Words>
       <MiniPiece piece={piece} rowsDone={rowsDone} reaches={reached} width={300} height={56} />
-      {runsOut && course ? (
-        <>
-          <Words as="strong" tone="rowan">
-            {`It runs out near ${courseWord(course).toLowerCase()} ${runsOut.row}, ${sectionWord(runsOut.section)}.`}
-          </Words>
-        </>
+      {runsOut ? (
+        <Words as="strong" tone="rowan">
+          {`It runs out ${runsOut.after ? 'after' : 'near'} ${placed(runsOut, progress)}, ${sectionWord(runsOut.section)}.`}
+        </Words>
       ) : (
         <Words as="small" tone="faint">
           The mark shows how far it reaches.
@@ -202,8 +219,21 @@ function Reaches({ left: { grams, needs, lasts, runsOut }, progress }: { left: Y
   );
 }
 
+/** A course as it is called, with which of two pieces it is of where there are several. */
+function placed({ piece, copy, row }: Pick<RunsOut, 'piece' | 'copy' | 'row'>, { worked }: Progress): string {
+  const step = worked.steps.find((one) => one.piece === piece && one.copy === copy && one.row === row)!;
+  const course = `${courseWord(step).toLowerCase()} ${row}`;
+  const { name, times } = worked.pieces.find(({ id }) => id === piece)!;
+  if (times > 1) return `${course} of the ${copy === undefined ? 'first' : 'second'} ${name.toLowerCase()}`;
+  return worked.pieces.length > 1 ? `${course} of the ${name.toLowerCase()}` : course;
+}
+
 /** What can be done where it does not last: the part that takes a second yarn best. */
-function remedy(section: string, { piece }: Progress): string {
+function remedy({ section, stripe, after }: RunsOut, progress: Progress): string {
+  const { piece } = progress;
+  if (after) return `Work what comes after it (${sectionWord(section)}) with another ball.`;
+  if (stripe)
+    return `Begin another ball of that colour with ${placed(stripe, progress)}, where a stripe of it begins: there a change shows least.`;
   const names = piece.sections.map(({ name }) => name);
   if (section === 'flap' || names.at(-1) === 'flap')
     return 'Begin the flap in a second yarn, with the first of its rows: there the change looks meant. Or work the flap some rows shorter.';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { TERN_POINT } from '../../demo';
-import type { Happening, KeptEvent } from '../log';
+import { stepsToMake, type Happening, type KeptEvent } from '../log';
 import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { refereePiece } from '../../pattern/refereePiece';
@@ -117,5 +117,54 @@ describe('where it does not last', () => {
     const after = yarnLeft(way!.plan, reckon(way!.plan), [...late, decided])!;
     expect(after.runsOut).toBeNull();
     expect(after.needs.value).toBeLessThan(left.needs.value);
+  });
+});
+
+describe('two panels in two colours', () => {
+  const two: Plan = {
+    ...unknown,
+    shape: { kind: 'two-panels', edging: 2, edgingColour: 'sand' },
+    fittings: [],
+    fabric: {
+      ...unknown.fabric,
+      colours: [
+        { name: 'slate', rows: 6 },
+        { name: 'sand', rows: 2 },
+      ],
+    },
+  };
+  const made = reckon(two);
+  const all = stepsToMake(made.steps);
+  const tick = (ids: readonly string[]) =>
+    ids.map((step, index) => event(index + 1, { kind: 'ticked', step, under: null }));
+  const upTo = (id: string) => tick(all.slice(0, all.findIndex((step) => step.id === id) + 1).map((step) => step.id));
+  const weighed = (grams: number, colour?: string) => [
+    ...upTo('body-row-8'),
+    event(900, { kind: 'weighed', grams, ...(colour ? { colour } : {}) }),
+  ];
+
+  it('the ball that is named is the one that was weighed; else the one on the hook', () => {
+    expect(yarnLeft(two, made, weighed(9))!.colour).toBe('sand');
+    expect(yarnLeft(two, made, weighed(9, 'slate'))!.colour).toBe('slate');
+    expect(yarnLeft(two, made, weighed(9, 'lime'))!.colour).toBe('sand');
+  });
+
+  it('steps as hands go through them are told apart once: what is needed is the same', () => {
+    const twice = { ...made, steps: stepsToMake(made.steps) };
+    expect(stepsToMake(twice.steps)).toEqual(twice.steps);
+    expect(yarnLeft(two, twice, weighed(9, 'slate'))).toEqual(yarnLeft(two, made, weighed(9, 'slate')));
+  });
+
+  it('it runs out in the second of them, and the stripe before that is where another ball begins', () => {
+    const { needs } = yarnLeft(two, made, weighed(9, 'slate'))!;
+    const { runsOut } = yarnLeft(two, made, weighed(0.6 * needs.value, 'slate'))!;
+    expect(runsOut).toMatchObject({ piece: 'body', copy: 2, after: false });
+    expect(runsOut!.stripe!.copy).toBe(2);
+    expect(runsOut!.stripe!.row % 8).toBe(1);
+    expect(runsOut!.stripe!.row).toBeLessThanOrEqual(runsOut!.row);
+    // the border is in sand: what is short of it is short after the last row
+    const sand = yarnLeft(two, made, weighed(9, 'sand'))!.needs.value;
+    expect(yarnLeft(two, made, weighed(0.97 * sand, 'sand'))!.runsOut).toMatchObject({ after: true });
+    expect(yarnLeft(two, made, weighed(0.97 * sand, 'sand'))!.runsOut!.stripe).toBeUndefined();
   });
 });

@@ -1,5 +1,5 @@
 import { inOrder, standingEvents, type KeptEvent, type MakingStep } from '../log';
-import { yarnOf } from '../../craft/fabric';
+import { mainColour, yarnOf } from '../../craft/fabric';
 import { chanceBelow } from '../../reckon/supplies';
 import type { Plan } from '../../plan/plan';
 import { workOut } from '../../reckon/build';
@@ -16,10 +16,21 @@ export interface YarnLeft {
   needs: { value: number; sd: number };
   /** The chance that it lasts, 0 to 1. */
   lasts: number;
-  /** The course in which it runs out on the whole; null where it reaches the end. */
-  runsOut: { piece: string; row: number; section: string } | null;
+  /** Where it runs out on the whole; null where it reaches the end. */
+  runsOut: RunsOut | null;
   /** By so many rows of the first piece it is short, on the whole; 0 where it reaches the end. */
   rowsShort: number;
+}
+
+/** Where a yarn runs out: a course, of what is made twice of which piece, and whether it is in what comes after that course. */
+export interface RunsOut {
+  piece: string;
+  copy?: number;
+  row: number;
+  section: string;
+  after: boolean;
+  /** The course at which its last stripe before that begins, still to come: where a second yarn of its colour shows least. */
+  stripe?: Pick<MakingStep, 'piece' | 'copy'> & { row: number };
 }
 
 /** A kitchen scale reads to so much, g (prior, handbook 8). */
@@ -46,11 +57,11 @@ export function yarnLeft(plan: Plan, worked: Worked, events: readonly KeptEvent[
   if (!last) return undefined;
   const takes = takesOf(plan, workOut(plan), worked);
   const doneBy = (event: KeptEvent) => doneIn(takes.steps, ordered.slice(0, ordered.indexOf(event) + 1));
-  const colour = onHook(takes, doneBy(last));
+  const colour = weighedOf(takes, last, doneBy(last));
   const metresBy = (event: KeptEvent) => metresOf(takes, colour, doneBy(event));
   const all = takenBy(takes, () => true).metres.get(colour) ?? 0;
-  const alike = weighed.filter((event) => onHook(takes, doneBy(event)) === colour);
-  const each = gramsEach(worked, colour, between(plan, alike, metresBy));
+  const alike = weighed.filter((event) => weighedOf(takes, event, doneBy(event)) === colour);
+  const each = gramsEach(worked, colour, between(boxHad(plan, colour), alike, metresBy));
   const done = metresBy(last);
   const left = Math.max(0, all - done);
   const needs = { value: left * each.value, sd: left * each.sd };
@@ -63,6 +74,12 @@ export function yarnLeft(plan: Plan, worked: Worked, events: readonly KeptEvent[
     runsOut: courseAfter(takes, colour, doneBy(last), last.grams / each.value),
   };
 }
+
+/** The colour that was weighed: the one that was said, else the one on the hook. */
+const weighedOf = (takes: Takes, { colour }: Weighing, done: ReadonlySet<string>): string =>
+  colour !== undefined && takes.steps.some(({ id }) => takes.each.get(id)!.metres.has(colour))
+    ? colour
+    : onHook(takes, done);
 
 /** The colour of the last step that is done and takes any; that of the first before there is one. */
 function onHook({ steps, each }: Takes, done: ReadonlySet<string>): string {
@@ -82,6 +99,11 @@ function rowsFor({ steps, each }: Takes, { pieces }: Worked, colour: string, met
 
 type Weighing = Extract<KeptEvent, { kind: 'weighed' }>;
 
+/** What the yarn box had of a colour before it was begun, g: it is asked of the plan's own yarn alone. */
+function boxHad({ fabric }: Plan, colour: string): number | undefined {
+  return colour === ONE_YARN || colour === mainColour(fabric) ? yarnOf(fabric).gramsLeft : undefined;
+}
+
 /** Metres worked between two weighings, and the grams they took: from what the yarn box had, where it was known. */
 interface Took {
   metres: number;
@@ -90,11 +112,14 @@ interface Took {
   sd: number;
 }
 
-function between(plan: Plan, weighed: readonly Weighing[], metresBy: (event: KeptEvent) => number): Took | undefined {
+function between(
+  had: number | undefined,
+  weighed: readonly Weighing[],
+  metresBy: (event: KeptEvent) => number,
+): Took | undefined {
   const [first] = weighed;
   const last = weighed.at(-1)!;
-  const { gramsLeft } = yarnOf(plan.fabric);
-  const before = first !== last ? first!.grams : gramsLeft;
+  const before = first !== last ? first!.grams : had;
   if (before === undefined) return undefined;
   const metres = metresBy(last) - (first !== last ? metresBy(first!) : 0);
   const grams = before - last.grams;
@@ -117,20 +142,41 @@ function gramsEach({ supplies }: Worked, colour: string, took: Took | undefined)
 /** Nobody takes so much more or less yarn than is usual: another ball was weighed, or only one of several. */
 const isOtherBall = (ratio: number): boolean => ratio > 2 || ratio < 0.5;
 
-/** The course that so many metres of a colour reach into; null where they reach the end. */
+/** Where so many metres of a colour end; null where they reach the end. */
 function courseAfter(
   { steps, each }: Takes,
   colour: string,
   done: ReadonlySet<string>,
   metres: number,
-): YarnLeft['runsOut'] {
+): RunsOut | null {
   let sum = 0;
   let reached: MakingStep | undefined;
+  let stripe: MakingStep | undefined;
+  let before = '';
   for (const step of steps) {
+    const taken = each.get(step.id)!.metres;
+    const [now = ''] = taken.keys();
+    const begins = step.row !== null && now === colour && before !== colour;
+    if (step.row !== null) before = now;
     if (done.has(step.id)) continue;
-    sum += each.get(step.id)!.metres.get(colour) ?? 0;
+    if (begins) stripe = step;
+    sum += taken.get(colour) ?? 0;
     if (step.row !== null) reached = step;
-    if (sum > metres && reached) return { piece: reached.piece, row: reached.row!, section: reached.section };
+    if (sum > metres && reached) return placeOf(step, reached, stripe);
   }
   return null;
+}
+
+function placeOf(step: MakingStep, reached: MakingStep, stripe: MakingStep | undefined): RunsOut {
+  const at = (one: MakingStep) => ({
+    piece: one.piece,
+    row: one.row!,
+    ...(one.copy === undefined ? {} : { copy: one.copy }),
+  });
+  return {
+    ...at(reached),
+    section: step.row === null ? step.section : reached.section,
+    after: step.row === null,
+    ...(stripe && step.row !== null ? { stripe: at(stripe) } : {}),
+  };
 }

@@ -6,9 +6,10 @@ export type MakingStep = Step & Pick<StepPlace, 'copy'>;
 
 /**
  * The steps as hands go through them: a pattern says once how a piece is made that is needed twice, and the second one is
- * counted row by row as well, before the step that asks for it (handbook 8).
+ * counted row by row as well, before the step that asks for it (handbook 8). Of steps as hands go through them, the same.
  */
-export function stepsToMake(steps: readonly Step[]): MakingStep[] {
+export function stepsToMake(steps: readonly MakingStep[]): MakingStep[] {
+  if (steps.some(({ copy }) => copy !== undefined)) return [...steps];
   const all: MakingStep[] = [];
   for (const step of steps) {
     const { again } = step;

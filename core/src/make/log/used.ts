@@ -12,6 +12,10 @@ export function usedGrams(events: readonly KeptEvent[]): number {
   const ordered = standingEvents(inOrder(events));
   const ending = ordered.filter(({ kind }) => kind === 'finished' || kind === 'reopened').at(-1);
   if (ending?.kind === 'finished' && ending.grams !== undefined) return ending.grams;
-  const weighed = ordered.flatMap((event) => (event.kind === 'weighed' ? event.grams : []));
-  return Math.max(0, (weighed[0] ?? 0) - (weighed.at(-1) ?? 0));
+  const weighed = ordered.filter((event) => event.kind === 'weighed');
+  // of several yarns each by its own weighings
+  return [...new Set(weighed.map(({ colour }) => colour))].reduce((sum, one) => {
+    const of = weighed.filter(({ colour }) => colour === one);
+    return sum + Math.max(0, of[0]!.grams - of.at(-1)!.grams);
+  }, 0);
 }

@@ -52,6 +52,12 @@ const happenings: Record<string, Record<string, Key>> = {
       values: ['eye'],
       note: 'by how much of the ball is left; on a scale where nothing is said',
     }),
+    colour: optional({
+      is: 'text',
+      min: 1,
+      max: 60,
+      note: 'of which of several yarns; that on the hook where nothing is said',
+    }),
   },
   landed: {
     run: required({ is: 'number', min: 0, max: MOST_RUNS - 1, whole: true, note: 'which of the yarn’s runs, from 0' }),
