@@ -17,20 +17,19 @@ const SURE_MM = 2;
 export function FoldSlides({ folds, place, onChange }: Props) {
   const units = useSettings((state) => state.units);
   return slidesOf(folds, place, units).map(({ label, of, told }) => {
-    const counts = folds.places.map(of);
-    const range = { min: Math.min(...counts), max: Math.max(...counts) };
-    const take = (count: number) => onChange(nearest(folds.places, of, count).front);
+    // one step of the tape is one place, whatever it counts: of a flap several rows may go at once
+    const places = [...folds.places].sort((a, b) => of(a) - of(b));
     return (
       <View key={label}>
         <Words as="small">{`${label}: ${told}`}</Words>
         <TapeSlide
           label={label}
-          value={of(place)}
+          value={places.indexOf(place)}
           said={told}
-          range={range}
-          every={5}
-          written={String}
-          onChange={take}
+          range={{ min: 0, max: places.length - 1 }}
+          every={4}
+          written={(at) => String(of(places[at]!))}
+          onChange={(at) => onChange(places[at]!.front)}
         />
       </View>
     );
@@ -60,7 +59,3 @@ function slidesOf({ counted }: Refolding, place: Folded, units: LengthUnit): Sli
     { label: 'Flap', of: ({ flap }) => flap, told: `${many(place.flap)}, ${down} down over the front` },
   ];
 }
-
-/** The place whose count comes nearest to one on the tape. */
-const nearest = (places: readonly Folded[], of: Slide['of'], count: number): Folded =>
-  places.reduce((best, one) => (Math.abs(of(one) - count) < Math.abs(of(best) - count) ? one : best));
