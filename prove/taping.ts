@@ -7,6 +7,7 @@ import { fits, type Fit } from './calibration/verdict';
 export interface Doors {
   reckon: (plan: Plan) => Worked;
   mend: (plan: Plan, events: readonly KeptEvent[]) => Mended;
+  applyChange: (plan: Plan, change: Readonly<Record<string, unknown>>) => Plan;
 }
 
 export const WORLD: World = { wider: 1, bias: 0 };
@@ -33,6 +34,17 @@ export function reckoned({ reckon }: Doors, plan: Plan): Worked | undefined {
     if (!(error instanceof Error) || !('errors' in error)) throw error;
     return undefined;
   }
+}
+
+/** What a maker takes of a plan's own advice before she begins: another hook, or another edging; the shape stays. */
+const TAKEN = new Set(['fabric.hookMm', 'shape.edging']);
+
+/** The plan with what it advises itself. */
+export function asAdvised(doors: Doors, plan: Plan): Plan {
+  const change = reckoned(doors, plan)?.advice.find(
+    (one) => one.change && Object.keys(one.change).every((path) => TAKEN.has(path)),
+  )?.change;
+  return change ? doors.applyChange(plan, change) : plan;
 }
 
 /** A plan as it was followed to its end. */

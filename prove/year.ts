@@ -104,7 +104,7 @@ function cover(doors: Learning, maker: Maker, known: Known, dice: Dice): Cover |
     w: stitchWidth.value * maker.width,
     h: rowHeight.value * maker.height,
     way: scene.way,
-    single: true,
+    single: scene.stitch === 'single',
     t: thickness.value,
     tSpread: thickness.sd! / thickness.value,
   });

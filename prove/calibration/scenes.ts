@@ -282,6 +282,7 @@ const layered: Scene = {
 
 const clusters: Scene = {
   id: 'cluster-panels',
+  mends: /^(border-|rounds-)/,
   way: 'rounds',
   stitch: 'cluster',
   stretch: OF_CLUSTERS,
@@ -292,11 +293,11 @@ const clusters: Scene = {
       thing: boxThing(box),
       typed: boxTyped(box),
       plan: { shape: { kind: 'cluster-panels', strip: 'chain' } },
-      made: (steps, { piece: { w, h }, t, ...fabric }) => {
+      made: (steps, { piece: { w, h }, t, ...fabric }, shape = {}) => {
         const { of: courses, ends } = coursesOf(steps, 'front');
         const rounds = courses('front');
         const strip = ends('strip')[0]!;
-        const edge = 2 * rounds * h;
+        const edge = 2 * rounds * h + 2 * Number(shape.edging ?? 0) * fabric.border;
         return {
           girth: 2 * (h + edge) - Math.PI * t,
           depth: frontDepth(strip * w + edge, box.depth, { ...fabric, piece: { w, h }, t }),

@@ -222,18 +222,55 @@ function inTwoBands(plan: Plan, done: number, second: Pick<BandSpec, 'hookMm' | 
 /** A round of border more, or one less. */
 const otherBorder: Finder = (situation) => {
   const { shape } = situation.measured;
-  const edging = otherEdgings(shapeDefinition(shape.kind)!.options, shape.edging, [1, -1]);
+  const edging = otherEdgings(shapeDefinition(shape.kind)!.options, shape.edging, [1, -1, 2]);
   if (!edging) return [];
   const { now, others, change } = edging;
   return others.map((rounds) => ({
-    id: rounds > now ? 'border-more' : 'border-less',
-    title: rounds > now ? 'Work a round of border more' : 'Work a round of border less',
+    id: `border-${rounds > now ? 'more' : 'less'}${Math.abs(rounds - now) > 1 ? `-${Math.abs(rounds - now)}` : ''}`,
+    title: `Work ${Math.abs(rounds - now) > 1 ? `${Math.abs(rounds - now)} rounds` : 'a round'} of border ${rounds > now ? 'more' : 'less'}`,
     why: `${plural(rounds, 'round')} of edging in place of ${now}: it makes the piece ${rounds > now ? 'larger' : 'smaller'} on every side.`,
     plan: applyChange(kept(situation), change(rounds)),
     shows: 'outside' as const,
     aside: 'border' as const,
   }));
 };
+
+/**
+ * Of a piece worked outwards in rounds that are high: those still to come, with so many of edging about them that they come nearest.
+ */
+const otherRounds: Finder = (situation) => {
+  const { measured, worked } = situation;
+  const choice = worked.choices.find(({ noun }) => noun === 'rounds');
+  const edging = otherEdgings(shapeDefinition(measured.shape.kind)!.options, measured.shape.edging, EVERY_EDGING);
+  if (!choice || !edging) return [];
+  const { [choice.id]: _held, ...picks } = kept(situation).picks!;
+  const now = choice.options.find(({ chosen }) => chosen)!.count;
+  return [edging.now, ...edging.others].flatMap((rounds): Candidate[] => {
+    const plan = applyChange({ ...kept(situation), picks }, edging.change(rounds));
+    const groups = bestOf(plan, choice.id);
+    if (groups === undefined || groups === now) return [];
+    const around = rounds > 0 ? ` and ${plural(rounds, 'round')} of edging` : '';
+    return [
+      {
+        id: `rounds-${rounds}`,
+        title: `Work ${plural(groups, 'round')}${around} in place of ${now}`,
+        why: 'What is worked stays. Each piece gets as many.',
+        plan: { ...plan, picks: { ...picks, [choice.id]: groups } },
+        shows: 'outside',
+        aside: 'border',
+      },
+    ];
+  });
+};
+
+/** From the least edging to the most, as steps from any. */
+const EVERY_EDGING = [-4, -3, -2, -1, 1, 2, 3, 4];
+
+/** What a choice comes to where nothing is picked. */
+const bestOf = (plan: Plan, id: string): number | undefined =>
+  reckonedOrNot(plan)
+    ?.out.built.choices.find((choice) => choice.id === id)
+    ?.options.find(({ chosen }) => chosen)?.count;
 
 /** Another join, which takes more or less of each side. */
 const otherJoin: Finder = (situation) => {
@@ -358,6 +395,7 @@ export const FINDERS: readonly Finder[] = [
   otherHook,
   otherCount,
   otherBorder,
+  otherRounds,
   otherJoin,
   otherFit,
 ];

@@ -14,36 +14,64 @@ const LEAST_HOOK_MM = 2;
 /** A width that misses by less than this part of a step is near enough (ours). */
 const NEAR = 0.2;
 
-/** Where whole rounds miss the width, a smaller hook of which they come nearer (handbook 5.7). */
-export function stepMisses(asked: Mm, rounds: number, gauge: ClusterGauge, fabric: WorkedFabric): Advice[] {
+/**
+ * Where whole rounds miss the width: rounds of single around the rectangles make up for it, else a smaller hook of which they
+ * come nearer (handbook 5.7).
+ */
+export function stepMisses(
+  asked: Mm,
+  { rounds, edging }: { rounds: number; edging: number },
+  gauge: ClusterGauge,
+  fabric: WorkedFabric,
+): Advice[] {
   const step = 2 * gauge.h.value;
-  const off = widthOf(gauge, rounds) - asked.value;
+  const each = 2 * fabric.also('single', 'rounds').rowHeight.value;
+  const off = widthOf(gauge, rounds) + edging * each - asked.value;
   if (Math.abs(off) <= NEAR * step) return [];
+  const misses = `A round of groups adds ${mmToken(step)} to the width: ${plural(rounds, 'round')}${edging > 0 ? ' with their edging' : ''} ${rounds === 1 ? 'is' : 'are'} ${mmToken(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
+  const advice = { id: 'cluster-step', severity: 'advice', text: misses } as const;
+  const finer = edgedNearer(asked, gauge, each);
+  if (finer && Math.abs(finer.off) < Math.abs(off) / 2)
+    return [
+      {
+        ...advice,
+        repair: `Work ${plural(finer.rounds, 'round')} of groups and ${finer.edging} of {single} around each rectangle: that comes to within ${mmToken(Math.max(1, Math.round(Math.abs(finer.off))))}.`,
+        at: 'shape.edging',
+        change: { 'shape.edging': finer.edging },
+        otherwise: OTHER_FIT,
+      },
+    ];
   const best = hooksBelow(fabric.hookMm)
     .map((hookMm) => ({ hookMm, ...nearest(asked, gauge, singleRatio(hookMm, fabric)) }))
     .reduce<Nearest | undefined>((so, one) => (!so || one.off < so.off - 1e-9 ? one : so), undefined);
-  const misses = `A round of groups adds ${mmToken(step)} to the width: ${plural(rounds, 'round')} ${rounds === 1 ? 'is' : 'are'} ${mmToken(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
   if (!best || best.off > NEAR * step * singleRatio(best.hookMm, fabric))
-    return [
-      {
-        id: 'cluster-step',
-        severity: 'advice',
-        text: misses,
-        repair: OTHER_FIT,
-        at: 'fit',
-      },
-    ];
+    return [{ ...advice, repair: OTHER_FIT, at: 'fit' }];
   return [
     {
-      id: 'cluster-step',
-      severity: 'advice',
-      text: misses,
+      ...advice,
       repair: `With a ${formatNumber(best.hookMm, 2)} mm hook ${plural(best.rounds, 'round')} come to within about ${mmToken(Math.max(1, Math.round(best.off)))}. Measure a swatch on it.`,
       at: 'fabric.hookMm',
       change: { 'fabric.hookMm': best.hookMm },
       otherwise: OTHER_FIT,
     },
   ];
+}
+
+/** Rounds of single around a rectangle, at the most (the form's own limit). */
+export const MOST_EDGING = 4;
+
+/** The rounds of groups and of single around them that come nearest to a width, as few of these as do. */
+function edgedNearer(asked: Mm, gauge: ClusterGauge, each: number) {
+  const most = Math.max(1, Math.floor((asked.value - gauge.across.value) / (2 * gauge.h.value)));
+  const options = [most, most + 1].flatMap((rounds) =>
+    Array.from({ length: MOST_EDGING + 1 }, (_, edging) => ({
+      rounds,
+      edging,
+      off: widthOf(gauge, rounds) + edging * each - asked.value,
+    })),
+  );
+  const best = options.reduce((so, one) => (Math.abs(one.off) < Math.abs(so.off) - 1 ? one : so));
+  return best.edging > 0 ? best : undefined;
 }
 
 const OTHER_FIT = 'Take another fit, or panels in rows.';

@@ -99,23 +99,51 @@ it('has its colours by part, told where they change', () => {
   expect(two.supplies.byColour.map(({ name }) => name)).toContain('kelp');
 });
 
-it('proposes a smaller hook where whole rounds miss the width, and tells of what is wider than tall', () => {
+it('proposes rounds of single around them, else a smaller hook, where whole rounds miss the width, and tells of what is wider than tall', () => {
   const advised = (plan: Plan) => reckon(plan).advice;
   const widths = Array.from({ length: 24 }, (_, index) => 60 + index);
   const steps = widths.flatMap((mm) => {
     const plan = pouch({}, [], { kind: 'slab', width: { mm }, height: { mm: 160 }, depth: { mm: 9 } });
     return advised(plan).filter(({ id }) => id === 'cluster-step');
   });
-  const hooks = steps.filter(({ change }) => change);
-  expect(hooks.length).toBeGreaterThan(0);
-  expect(hooks.length).toBeLessThan(widths.length);
-  for (const { change, repair } of hooks) {
+  const changed = steps.filter(({ change }) => change);
+  expect(changed.length).toBeGreaterThan(0);
+  expect(changed.length).toBeLessThan(widths.length);
+  for (const { change, repair } of changed) {
+    if (change!['fabric.hookMm'] === undefined) {
+      expect(repair).toMatch(
+        /^Work \d rounds? of groups and [1-4] of single crochet around each rectangle: that comes to within \d+ mm/,
+      );
+      continue;
+    }
     expect(change!['fabric.hookMm']).toBeLessThan(4);
     expect(repair).toMatch(/^With a 3?2?[.\d]+ mm hook \d+ rounds? come to within about \d+ mm/);
   }
   const flat = advised(pouch({}, [], { kind: 'slab', width: { mm: 150 }, height: { mm: 80 }, depth: { mm: 12 } }));
   expect(flat.find(({ id }) => id === 'clusters-too-tall')!.text).toMatch(/at least .* long; .* would do/);
   expect(advised(pouch()).map(({ id }) => id)).not.toContain('clusters-too-tall');
+});
+
+it.each(['chain', 'ring'])('is edged before it is joined, from a %s: a finer step than a round of groups', (strip) => {
+  const bare = workOut(pouch({ strip }, FLAP));
+  const edged = workOut(pouch({ strip, edging: 2, edgingColour: 'lime' }, FLAP));
+  const rounds = (out: typeof bare) => out.built.choices[0]!.options.find(({ chosen }) => chosen)!;
+  const h = edged.fabric.also('single', 'rounds').rowHeight.value;
+  const [now, then] = [rounds(bare), rounds(edged)];
+  expect(then.mm - then.count * 2 * edged.built.pieces[0]!.fabric.rowHeight.value).toBeCloseTo(
+    now.mm - now.count * 2 * bare.built.pieces[0]!.fabric.rowHeight.value + 4 * h,
+    6,
+  );
+  const { steps, supplies, outside } = reckon(pouch({ strip, edging: 2, edgingColour: 'lime' }, FLAP));
+  const ids = steps.map(({ id }) => id);
+  expect(ids.indexOf('edging-front')).toBeLessThan(ids.indexOf('fasten-off-front'));
+  expect(ids).toContain('edging-back');
+  expect(supplies.byColour.map(({ name }) => name)).toContain('lime');
+  expect(outside.width.value).toBeCloseTo(edged.built.pieces[0]!.width.value + 4 * h, 6);
+  // the join goes along what edges them
+  const border = steps.find(({ id }) => id === 'join-panels')!;
+  const { side } = edged.built.pieces[0]!.rectangle!;
+  expect(border.text).toContain(`down the left side: single crochet in each of the next ${side + 4} stitches`);
 });
 
 it('brings a flap down in front of what is wider than tall as well', () => {

@@ -4,14 +4,24 @@ import { crossing, flapTurn } from '../../craft/fit';
 import type { Field } from '../../base/units';
 import { nearestAsWorked } from '../common/asWorked';
 import { chosenCount, countChoice, pickAdvice } from '../common/choice';
-import { edgingDepth, flapOverlap, leastReach, sizedWithRim, wantedFront, wantedRound, withRim } from '../common/flat';
+import { EDGING_COLOUR, edgingColour, edgingField } from '../common/edgingField';
+import {
+  edgingDepth,
+  flapOverlap,
+  leastReach,
+  lessEdging,
+  sizedWithRim,
+  wantedFront,
+  wantedRound,
+  withRim,
+} from '../common/flat';
 import { alsoOf, insideFaces, sized } from '../common/sized';
 import { overThing } from '../common/strip';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition } from '../definition';
-import { stepMisses, tooTall } from './advice';
+import { MOST_EDGING, stepMisses, tooTall } from './advice';
 import { clusterCourses, clusterRound, type StripStart } from './courses';
 import { clusterGauge, clusterPiece, longer, stripFor, widthOf, type ClusterGauge } from './piece';
-import { clusterWork } from './work';
+import { clusterWork, rectangleEdging, type ClusterBorders } from './work';
 import { clusterViews } from './views';
 
 type Mm = Figure<'mm'>;
@@ -40,6 +50,12 @@ const options: readonly Field[] = [
   colour('stripColour', 'Strip in another colour'),
   colour('lastColour', 'Last round in another colour'),
   colour('secondColour', 'Second rectangle in another colour'),
+  edgingField({
+    label: 'Edging of each rectangle',
+    help: 'Rounds of {single} around the groups, before they are joined: a finer step than a round of groups.',
+    max: MOST_EDGING,
+  }),
+  EDGING_COLOUR,
 ];
 
 const named = (given: unknown): string | undefined =>
@@ -63,14 +79,15 @@ function build(context: ShapeContext): Built {
   const { thickness: t } = fabric;
   const gauge = clusterGauge(given.strip as StripStart, fabric);
   const face = wantedRound(own).face;
+  const edging = edgingDepth(Number(given.edging), own);
   const choice = countChoice(
     {
       id: 'width',
       name: 'Width',
       noun: 'rounds',
       asked: face,
-      sizeOf: (r) => widthOf(gauge, r),
-      insideOf: (r) => 2 * widthOf(gauge, r) - thing.pockets * Math.PI * t.value,
+      sizeOf: (r) => widthOf(gauge, r) + 2 * edging.value,
+      insideOf: (r) => 2 * (widthOf(gauge, r) + 2 * edging.value) - thing.pockets * Math.PI * t.value,
       multiple: { repeat: 1, edge: 0 },
       atLeast: 1,
       stretch: fabric.stitch.factors.stretchAcross,
@@ -81,39 +98,57 @@ function build(context: ShapeContext): Built {
   refuseBeyond(clusterRound(gauge.start, 1, r), 'stitches', 'thing');
   const front = wantedFront(own);
   const overlap = demands.flap ? flapOverlap(demands, thing.height) : undefined;
-  const frontLength = stripAsWorked(own, 'front', gauge, stripFor(gauge, front, r), r);
+  const frontLength = stripAsWorked(own, 'front', gauge, stripFor(gauge, lessEdging(front, edging, 2), r), r);
   const pieceOf = (id: string, name: string, length: number, height: Mm) =>
     clusterPiece(
-      { id, name, length, rounds: r, gauge, fabric, wanted: { width: face, height }, colours: coloursOf(given) },
+      {
+        id,
+        name,
+        length,
+        rounds: r,
+        gauge,
+        fabric,
+        wanted: { width: lessEdging(face, edging, 2), height: lessEdging(height, edging, 2) },
+        colours: coloursOf(given),
+      },
       own,
     );
   const frontPiece = pieceOf('front', overlap ? 'Front' : 'Rectangle', frontLength, front);
-  const back = overlap ? backOf(own, gauge, frontPiece, frontLength, r, overlap) : undefined;
+  const whole = (figure: Mm): Mm => edgedBy(figure, edging);
+  const back = overlap
+    ? backOf(own, gauge, { height: whole(frontPiece.height), length: frontLength, rounds: r, edging }, overlap)
+    : undefined;
   const backPiece = back ? withColour(pieceOf('back', 'Back with flap', back.length, back.wanted), given) : undefined;
   const pieces = backPiece ? [frontPiece, backPiece] : [twice(frontPiece, given)];
+  const borders = bordersOf(context, pieces[0]!, backPiece);
   const rounds = chosen(r, 'rows', 'rounds of groups');
   const { across, pitch, h } = gauge;
-  const whole = sized('F = strip + 2r h', { strip: across, r: rounds, h }, (v) => v.strip + 2 * v.r * v.h);
-  const girth = insideFaces(whole, t, thing.pockets);
+  const wide = sized(
+    'F = strip + 2r h + 2 edging',
+    { strip: across, r: rounds, h, edging },
+    (v) => v.strip + 2 * v.r * v.h + 2 * v.edging,
+  );
+  const girth = insideFaces(wide, t, thing.pockets);
   const c = chosen(frontLength, '1', 'of the front’s strip');
   const depth = sizedWithRim(
     sized(
-      'inside = strip’s length + 2r h − D/2 − πt/4',
-      { c, pitch, r: rounds, h, D: thing.depth, t },
-      (v) => v.c * v.pitch + 2 * v.r * v.h - v.D / 2 - (Math.PI * v.t) / 4,
+      'inside = strip’s length + 2r h + 2 edging − D/2 − πt/4',
+      { c, pitch, r: rounds, h, edging, D: thing.depth, t },
+      (v) => v.c * v.pitch + 2 * v.r * v.h + 2 * v.edging - v.D / 2 - (Math.PI * v.t) / 4,
     ),
     context,
   );
   const reach = back
-    ? flapReach(own, gauge, { front: frontLength, more: back.length - frontLength, rounds: r })
+    ? flapReach(own, gauge, { front: frontLength, more: back.length - frontLength, rounds: r }, edging)
     : undefined;
-  const flap: FlapPlace | undefined = backPiece && reach ? flapPlace(frontPiece, backPiece, reach.figure) : undefined;
+  const flap: FlapPlace | undefined =
+    backPiece && reach ? flapPlace(frontPiece, backPiece, reach.figure, edging) : undefined;
   return {
     pieces,
     inside: { girth: girth.figure, depth: depth.figure },
     outside: {
-      width: frontPiece.width,
-      height: withRim(frontPiece.height, context),
+      width: whole(frontPiece.width),
+      height: withRim(whole(frontPiece.height), context),
       thickness: sized('D + layers × t', { D: thing.depth, t }, (v) => v.D + (flap ? 3 : 2) * v.t).figure,
     },
     choices: [choice],
@@ -125,11 +160,11 @@ function build(context: ShapeContext): Built {
       also: alsoOf(girth, depth, reach),
     },
     ...(flap ? { flap } : {}),
-    ...clusterWork(pieces[0]!, backPiece),
+    ...clusterWork(pieces[0]!, backPiece, borders),
     advice: [
       ...pickAdvice(choice, { repeat: 1, edge: 0 }),
-      ...stepMisses(face, r, gauge, fabric),
-      ...tooTall(front, frontPiece, gauge),
+      ...stepMisses(face, { rounds: r, edging: Number(given.edging) }, gauge, fabric),
+      ...tooTall(lessEdging(front, edging, 2), frontPiece, gauge),
     ],
     views: clusterViews({
       front: frontPiece,
@@ -138,20 +173,34 @@ function build(context: ShapeContext): Built {
       fabric,
       join: fabric.also('single', 'rounds'),
       rounds: r,
+      edging: { mm: edging.value, front: borders.front, back: borders.back },
     }),
   };
+}
+
+/** A size of a rectangle with what edges it at both ends. */
+const edgedBy = (figure: Mm, edging: Mm): Mm =>
+  edging.value === 0
+    ? figure
+    : derive('mm', 'rectangle + 2 edging', { rectangle: figure, edging }, (v) => v.rectangle + 2 * v.edging);
+
+/** The edging of each rectangle; none where there is none. */
+function bordersOf({ options: given }: ShapeContext, front: Piece, back: Piece | undefined): ClusterBorders {
+  const courses = Number(given.edging);
+  if (courses === 0) return {};
+  const around = (piece: Piece) => rectangleEdging(piece, courses, edgingColour(given));
+  return { front: around(front), ...(back ? { back: around(back) } : {}) };
 }
 
 /** The back: as long as the front as it came out, the way over the top, and the flap; longer by a step of the strip at the least. */
 function backOf(
   context: ShapeContext,
   gauge: ClusterGauge,
-  front: Piece,
-  frontLength: number,
-  rounds: number,
+  front: { height: Mm; length: number; rounds: number; edging: Mm },
   overlap: Mm,
 ): { length: number; wanted: Mm } {
   const { thing, fabric } = context;
+  const { length, rounds } = front;
   const wanted = derive(
     'mm',
     'front − over + turn + flap − border',
@@ -164,7 +213,7 @@ function backOf(
     },
     (v) => Math.max(0.1, v.front - v.over + v.turn + v.flap - v.border),
   );
-  const asked = Math.max(longer(gauge, frontLength), stripFor(gauge, wanted, rounds));
+  const asked = Math.max(longer(gauge, length), stripFor(gauge, lessEdging(wanted, front.edging, 2), rounds));
   return { length: stripAsWorked(context, 'back', gauge, asked, rounds), wanted };
 }
 
@@ -193,7 +242,7 @@ function twice(piece: Piece, { secondColour }: ShapeContext['options']): Piece {
   return { ...piece, times: 2, ...(second && !piece.bands ? { secondColour: second } : {}) };
 }
 
-function flapPlace(front: Piece, back: Piece, edgeBelowFrontTop: Mm): FlapPlace {
+function flapPlace(front: Piece, back: Piece, edgeBelowFrontTop: Mm, edging: Mm): FlapPlace {
   return {
     piece: back.id,
     edge: 'last',
@@ -201,8 +250,8 @@ function flapPlace(front: Piece, back: Piece, edgeBelowFrontTop: Mm): FlapPlace 
     stitches: back.rectangle!.end,
     width: back.width,
     edgeBelowFrontTop,
-    frontMm: front.height.value,
-    borderMm: 0,
+    frontMm: front.height.value + 2 * edging.value,
+    borderMm: edging.value,
   };
 }
 
@@ -214,16 +263,18 @@ function flapReach(
   context: ShapeContext,
   gauge: ClusterGauge,
   { front, more, rounds }: Record<'front' | 'more' | 'rounds', number>,
+  edging: Mm,
 ) {
   const { thing, fabric, demands } = context;
   return sized(
-    'edge = longer strip + border + over − turn, over = strip + 2r h + rim − D/2 − πt/4 − H',
+    'edge = longer strip + border + over − turn, over = strip + 2r h + 2 edging + rim − D/2 − πt/4 − H',
     {
       c: chosen(more, '1', 'of the back’s strip more than of the front’s'),
       strip: chosen(front, '1', 'of the front’s strip'),
       r: chosen(rounds, 'rows', 'rounds of groups'),
       pitch: gauge.pitch,
       h: gauge.h,
+      edging,
       border: edgingDepth(1, context),
       rim: demands.rim ?? chosen(0, 'mm', 'no edging at the mouth'),
       H: thing.height,
@@ -231,7 +282,7 @@ function flapReach(
       t: fabric.thickness,
     },
     (v) => {
-      const over = v.strip * v.pitch + 2 * v.r * v.h + v.rim - v.D / 2 - (Math.PI * v.t) / 4 - v.H;
+      const over = v.strip * v.pitch + 2 * v.r * v.h + 2 * v.edging + v.rim - v.D / 2 - (Math.PI * v.t) / 4 - v.H;
       return v.c * v.pitch + v.border + over - crossing(v.D, v.t, over);
     },
   );

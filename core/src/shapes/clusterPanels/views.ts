@@ -1,11 +1,11 @@
 import type { WorkedFabric } from '../../craft/fabric';
 import { bottomGive } from '../../craft/fit';
-import type { Piece } from '../../piece';
+import type { Border, Piece } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber, plural } from '../../base/units';
 import { closedViews } from '../common/closedViews';
 import { cutApart, cutRows } from '../../drawing/cutRows';
-import { panel, sideBySide, uprightFrom } from '../../drawing/draw';
+import { borderPart, moved, panel, sideBySide, uprightFrom } from '../../drawing/draw';
 import type { ClothRole, CutRow, DrawnRound, Part, View } from '../../drawing/parts';
 import { bandsDrawn, tintsOf } from '../../drawing/runs';
 import { CLUSTER } from './courses';
@@ -19,29 +19,34 @@ interface DrawnClusters {
   /** What both layers are joined in. */
   join: WorkedFabric;
   rounds: number;
+  /** What edges them: how deep, and with what. */
+  edging: { mm: number; front?: Border | undefined; back?: Border | undefined };
 }
 
 /** The rectangles laid flat, the closed pouch, and that cut through. */
 export function clusterViews(drawn: DrawnClusters): View[] {
-  const { front, back, thing, fabric, rounds } = drawn;
+  const { front, back, thing, fabric, rounds, edging } = drawn;
   const count = plural(rounds, 'round');
+  const outer = ({ value }: { value: number }) => value + 2 * edging.mm;
   const sheet = (piece: Piece, role: 'front' | 'back') => {
-    const [width, height] = [piece.width.value, piece.height.value];
+    const [width, height] = [outer(piece.width), outer(piece.height)];
+    const face = faceOf(role, piece.name.toLowerCase(), piece, piece.height.value, rounds);
     const parts: Part[] = [
-      ...faceOf(role, piece.name.toLowerCase(), piece, height, rounds),
+      ...edged(face, edging[role], edging.mm, { w: piece.width.value, h: piece.height.value }),
       { type: 'dimension', along: 'x', from: 0, to: width, mm: width, count, choice: 'width' },
       uprightFrom(0, height),
     ];
     return { parts, width, height };
   };
   const flat = sideBySide([sheet(front, 'front'), ...(back ? [sheet(back, 'back')] : [])]);
-  const up = front.height.value - bottomGive(thing.depth, fabric.thickness).value;
-  const width = front.width.value;
+  const up = outer(front.height) - bottomGive(thing.depth, fabric.thickness).value;
+  const width = outer(front.width);
   const over = back && back.height.value - front.height.value - thing.depth.value;
   const flap = over === undefined ? undefined : Math.max(1, Math.min(up, over));
+  const inner = { w: front.width.value, h: Math.max(1, up - 2 * edging.mm) };
   const closed = [
-    ...faceOf('front', 'front', front, up, rounds),
-    ...(flap === undefined ? [] : [flapOf(front, flap, rounds)]),
+    ...edged(faceOf('front', 'front', front, inner.h, rounds), edging.front, edging.mm, inner),
+    ...(flap === undefined ? [] : [flapOf(front, { w: width, h: flap }, rounds)]),
     ...joinAround(drawn, { w: width, h: up }, flap),
   ];
   return [
@@ -49,7 +54,7 @@ export function clusterViews(drawn: DrawnClusters): View[] {
       id: 'flat',
       name: 'Flat',
       ...flat,
-      text: `${front.summary}; {mm:${formatNumber(width)}} by {mm:${formatNumber(front.height.value)}}${back ? `. Back: ${back.summary}; {mm:${formatNumber(back.height.value)}} long` : ', two alike'}.`,
+      text: `${front.summary}; {mm:${formatNumber(width)}} by {mm:${formatNumber(outer(front.height))}}${back ? `. Back: ${back.summary}; {mm:${formatNumber(outer(back.height))}} long` : ', two alike'}.`,
     },
     ...closedViews({
       context: { thing, fabric },
@@ -63,6 +68,15 @@ export function clusterViews(drawn: DrawnClusters): View[] {
       count,
       choice: 'width',
     }),
+  ];
+}
+
+/** A face within what edges it. */
+function edged(face: Part[], border: Border | undefined, deep: number, box: { w: number; h: number }): Part[] {
+  if (!border) return face;
+  return [
+    ...moved(face, deep, deep),
+    borderPart(border, { x: deep, y: deep, ...box }, deep, ['last', 'right', 'foundation', 'left']),
   ];
 }
 
@@ -153,13 +167,12 @@ function stripPart(role: ClothRole, piece: Piece, rounds: number, tint: Pick<Dra
 }
 
 /** A flap of which only the end is seen. */
-function flapOf(front: Piece, height: number, rounds: number): Part {
+function flapOf(front: Piece, box: { w: number; h: number }, rounds: number): Part {
   return panel({
     role: 'flap',
     label: 'flap',
     sub: '',
-    w: front.width.value,
-    h: height,
+    ...box,
     rows: rounds,
     stitches: front.stitches,
     stacked: 'out',

@@ -1,7 +1,43 @@
-import { placesIn, type Border, type Stretch } from '../../piece';
-import { along, panelsFold, panelsRim, threeSides, type Panels } from '../common/panelWork';
+import { nth, outerEdges, placesIn, type Border, type Span, type Stretch } from '../../piece';
+import { edgedFirst } from '../common/strip';
+import { along, panelsFold, panelsRim, secondPanel, threeSides, type Panels } from '../common/panelWork';
 import { pieceEnd } from '../common/joins';
 import type { Built, Piece, WorkStep } from '../definition';
+
+/** The edging of each rectangle, where there is one. */
+export interface ClusterBorders {
+  front?: Border;
+  back?: Border;
+}
+
+/** The edging of a rectangle of groups: it goes on where its last round was joined, at a corner. */
+export function rectangleEdging(piece: Piece, courses: number, colour: string | undefined): Border {
+  const { side, end } = piece.rectangle!;
+  const at = (edge: string, from: number, to: number, name: string): Stretch => {
+    const span: Span = { piece: piece.id, edge, from, to };
+    return { spans: [span], stitches: placesIn(span), name };
+  };
+  const corner = (edge: string): Stretch => ({ ...at(edge, 1, 1, 'corner'), corner: true });
+  return {
+    do: 'border',
+    id: 'edging',
+    stitch: 'single',
+    courses,
+    ...(colour ? { colour } : {}),
+    closed: true,
+    from: 'at a corner',
+    path: [
+      at('left', side, 1, '{down} the {side:left} side'),
+      corner('foundation-left'),
+      at('foundation', 1, end, 'along the bottom'),
+      corner('foundation-right'),
+      at('right', 1, side, '{up} the {side:right} side'),
+      corner('last-right'),
+      at('last', end, 1, 'along the top'),
+      corner('last-left'),
+    ],
+  };
+}
 
 /** Two stitches in each corner of a join of clusters (handbook 4.2). */
 const inCorners = (path: readonly Stretch[]): Stretch[] =>
@@ -38,6 +74,33 @@ function joinOf(panels: Panels, flapSide: number | undefined): Border {
   };
 }
 
+/** What a rectangle offers to a join: its last round, or what edges it. */
+function joinedAlong(piece: Piece, border: Border | undefined): Omit<Panels, 'front' | 'back'> {
+  const w = piece.fabric.stitchWidth.value;
+  if (!border) return { on: '', ...piece.rectangle!, w };
+  const edges = outerEdges(border, w);
+  const along = (edge: string) => edges.get(`edging.${edge}`)!.count;
+  return { on: 'edging.', side: along('left'), end: along('last'), w };
+}
+
+/** A rectangle to its end: edged where it is to be, fastened off, and what is made twice once more. */
+function made(piece: Piece, border: Border | undefined): WorkStep[] {
+  if (!border) return pieceEnd(piece);
+  const first = edgedFirst(piece.id, border);
+  const one = [{ ...first, id: `edging-${piece.id}` }, ...pieceEnd({ id: piece.id, times: 1 })];
+  if (piece.times === 1) return one;
+  const again: WorkStep = {
+    id: `more-${piece.id}`,
+    section: 'joining',
+    kind: 'assembly',
+    after: piece.id,
+    does: [secondPanel(piece, border)],
+    text: 'Make the second rectangle in the same way, with its edging, and fasten off.',
+    minutes: 0,
+  };
+  return [...one, again];
+}
+
 const BORDERED = 'The join continues around the flap and edges it. Nothing more goes there.';
 
 /**
@@ -46,16 +109,13 @@ const BORDERED = 'The join continues around the flap and edges it. Nothing more 
  *
  * @param back where it is longer than the front; else the front is made twice
  */
-export function clusterWork(front: Piece, back: Piece | undefined): Pick<Built, 'assembly' | 'rim'> {
-  const { side, end } = front.rectangle!;
-  const panels: Panels = {
-    front: front.id,
-    back: back?.id ?? `${front.id}/2`,
-    on: '',
-    side,
-    end,
-    w: front.fabric.stitchWidth.value,
-  };
+export function clusterWork(
+  front: Piece,
+  back: Piece | undefined,
+  borders: ClusterBorders,
+): Pick<Built, 'assembly' | 'rim'> {
+  const layers = { front: front.id, back: back?.id ?? nth(front.id, 2) };
+  const panels: Panels = { ...joinedAlong(front, borders.front), ...layers };
   const says = back
     ? 'Lay the front on the back, wrong sides together, bottom edges level.'
     : 'Lay one rectangle on the other, wrong sides together, bottom edges level.';
@@ -65,7 +125,7 @@ export function clusterWork(front: Piece, back: Piece | undefined): Pick<Built, 
     kind: 'assembly',
     does: [
       { do: 'fold', fold: panelsFold(panels, 0, true, says) },
-      joinOf(panels, back?.rectangle!.side),
+      joinOf(panels, back && joinedAlong(back, borders.back).side),
       { do: 'fasten-off' },
     ],
     check: {
@@ -75,7 +135,7 @@ export function clusterWork(front: Piece, back: Piece | undefined): Pick<Built, 
     minutes: 4,
   };
   return {
-    assembly: [...pieceEnd(front), ...(back ? pieceEnd(back) : []), join],
+    assembly: [...made(front, borders.front), ...(back ? made(back, borders.back) : []), join],
     rim: back ? BORDERED : () => panelsRim(panels, 0),
   };
 }
