@@ -1,4 +1,3 @@
-import type { Plan } from '@keep-snug/core';
 import { diceOf, type Dice } from './calibration/random';
 import { SCENES, type Scene } from './calibration/scenes';
 import { drawFabric, read } from './calibration/truth';
@@ -21,7 +20,7 @@ const LUCK = 8;
 /** Some of each shape whose tension drifts by so much within a make; what is said of them is held to what they had. */
 const DRIFTERS = 20;
 const MUCH_DRIFT = 0.08;
-const HONEST_WITHIN = 7;
+const HONEST_WITHIN = 5;
 
 interface Tried {
   shape: string;

@@ -21,6 +21,7 @@ export {
   isBlank,
   withArticle,
   lengthFault,
+  type ChoiceField,
   type LengthField,
   lengthReading,
   type LengthUnit,

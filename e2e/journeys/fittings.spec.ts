@@ -71,9 +71,9 @@ test('a repair is one press: a loop too small, a foundation too tight', async ({
 
 test('a caution is read and set aside on the board, and stays on the sheet', async ({ page, server }) => {
   await page.goto(server.url + PHONE_PLAN);
-  const warm = page.getByText(/gets warm while it charges/);
+  const warm = page.getByText(/^What is charged gets warm/);
   await expect(warm).toBeVisible();
-  await page.getByRole('button', { name: /^Hide here: A phone gets warm/ }).click();
+  await page.getByRole('button', { name: /^Hide here: What is charged gets warm/ }).click();
   await expect(warm).toBeHidden();
   await page.getByRole('button', { name: 'Pattern', exact: true }).click();
   await expect(warm).toBeVisible();

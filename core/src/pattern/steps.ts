@@ -356,8 +356,10 @@ function roundCheck(
 
 /** A size to check against, with what is fine: a stitch, or a round, more or less. */
 function checked(mm: number, off: number, way: string, schools: Schools): string {
-  const said = `${mmToken(mm)} ${way} (${mmToken(mm - off)} to ${mmToken(mm + off)} is fine)`;
-  return wordText(said, schools);
+  const [low, high] = [mm - off, mm + off].map((one) => wordText(mmToken(one), schools));
+  // of what is told in whole centimetres a stitch more or less is not seen
+  const fine = low === high ? '' : ` (${low} to ${high} is fine)`;
+  return `${wordText(mmToken(mm), schools)} ${way}${fine}`;
 }
 
 /** A single row need not be counted. */

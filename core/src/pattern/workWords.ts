@@ -44,7 +44,7 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
       return 'Take the item out again.';
     case 'weave-in':
       if (work.pieces === 'all') return 'Weave in all ends that are left: run each along a row and back, then trim.';
-      return `Weave in the ends of ${inWords(work.pieces.map(({ name }) => name.toLowerCase()))} now: the next layer closes over them.`;
+      return `Weave in the ends of ${inWords(work.pieces.map(({ name }) => named(name)))} now: the next layer closes over them.`;
     case 'fold':
       return work.fold.says ?? '';
     case 'change':
@@ -57,6 +57,9 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
       return '';
   }
 }
+
+/** What has a number of its own is called by it, without an article. */
+const named = (name: string): string => (/\d$/.test(name) ? name.toLowerCase() : `the ${name.toLowerCase()}`);
 
 /** “a, b and c” */
 const inWords = (names: readonly string[]) =>

@@ -42,13 +42,17 @@ const PLAIN: readonly Abbreviation[] = [
 
 const whole = (word: string) => new RegExp(`(?<![\\w-])${word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\w-])`, 'i');
 
+/** What an abbreviation stands for: where it names a stitch that the technique’s name does not, the stitch’s own. */
+const wholeName = ({ abbreviation = '', name, stitch }: Technique): string =>
+  stitch && abbreviation.includes('{') && !name.includes('{') ? `{${stitch}}` : name;
+
 /** The abbreviations that stand in some texts, in the order of the alphabet; only those. */
 export function abbreviationsIn(texts: readonly string[], reads: Reads): Abbreviation[] {
   const all = texts.join('\n');
   const told = ({ short, name }: Abbreviation) => ({ short: wordText(short, reads), name: wordText(name, reads) });
   const known = [
     ...PLAIN.map(told),
-    ...TECHNIQUES.flatMap(({ abbreviation, name }) => (abbreviation ? [told({ short: abbreviation, name })] : [])),
+    ...TECHNIQUES.flatMap((one) => (one.abbreviation ? [told({ short: one.abbreviation, name: wholeName(one) })] : [])),
   ];
   const found = new Map<string, Abbreviation>();
   for (const one of known)

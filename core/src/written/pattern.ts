@@ -200,9 +200,11 @@ function namesIn(wants: readonly { name: string }[]): string {
   const counts = new Map<string, number>();
   for (const { name } of wants) counts.set(name, (counts.get(name) ?? 0) + 1);
   return listed(
-    [...counts].map(([name, count]) =>
-      count > 1 && !/s$/.test(name) ? `${count} ${name}s` : count > 1 ? `${count} ${name}` : name,
-    ),
+    [...counts].map(([name, count]) => {
+      if (count === 1) return name;
+      if (/\d$/.test(name)) return `${count} of ${name}`;
+      return /s$/.test(name) ? `${count} ${name}` : `${count} ${name}s`;
+    }),
   );
 }
 

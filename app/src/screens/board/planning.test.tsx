@@ -196,16 +196,16 @@ describe('advice', () => {
 describe('cautions', () => {
   it('are set aside and shown again', () => {
     show(<Board start={phone} stage="" />);
-    fireEvent.press(screen.getByLabelText(/^Hide here: A phone gets warm/));
+    fireEvent.press(screen.getByLabelText(/^Hide here: What is charged gets warm/));
     expect(now.setAside).toEqual(['charging']);
-    expect(screen.queryByText(/A phone gets warm/)).toBeNull();
+    expect(screen.queryByText(/What is charged gets warm/)).toBeNull();
     fireEvent.press(screen.getByText('Show 1 hidden'));
-    expect(screen.getByText(/A phone gets warm/)).toBeTruthy();
+    expect(screen.getByText(/What is charged gets warm/)).toBeTruthy();
   });
 
   it('are all there where none can be set aside', () => {
     show(<Cautions cautions={reckon({ ...phone, setAside: ['charging'] }).cautions} />);
-    expect(screen.getByText(/A phone gets warm/)).toBeTruthy();
+    expect(screen.getByText(/What is charged gets warm/)).toBeTruthy();
     expect(screen.queryByText('Hide here')).toBeNull();
   });
 });

@@ -1,6 +1,5 @@
 import { timesInHundred, type Folded, type Make } from '@keep-snug/core';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { useEvents } from '@/data/events';
 import { Drawing } from '@/drawing/Drawing';
 import type { Progress } from '@/reading/useProgress';

@@ -6,6 +6,7 @@ import {
   METHODS,
   thingDefinition,
   usualMethod,
+  type ChoiceField,
   type LengthField,
   type LinesDraft,
   type Measure,
@@ -56,6 +57,11 @@ export function ThingLines({ definition, thing, at = '', path = '', ...shown }: 
       {definition.numbers?.length ? (
         <FieldRow>
           <Numbers fields={definition.numbers} at={at} path={path} {...shown} />
+        </FieldRow>
+      ) : null}
+      {definition.choices?.length ? (
+        <FieldRow>
+          <Choices fields={definition.choices} at={at} />
         </FieldRow>
       ) : null}
       {definition.list ? <Entries definition={definition} thing={thing} at={at} path={path} {...shown} /> : null}
@@ -150,6 +156,25 @@ function Numbers({ fields, at, path, read }: LinesProps & { fields: readonly Num
       {...(field.default === undefined ? {} : { otherwise: String(field.default) })}
     />
   ));
+}
+
+/** What is said of it by one of a few words. */
+function Choices({ fields, at }: { fields: readonly ChoiceField[]; at: string }) {
+  return fields.map((field) => <ChoiceLine key={field.key} field={field} line={`${at}texts.${field.key}`} />);
+}
+
+function ChoiceLine({
+  field: { label, help = '', options, default: usual },
+  line,
+}: {
+  field: ChoiceField;
+  line: string;
+}) {
+  const { control } = useFormContext<ThingDraft>();
+  const { field } = useController({ control, name: line as Path<ThingDraft> });
+  return (
+    <Pick label={label} value={String(field.value ?? usual)} options={options} hint={help} onChange={field.onChange} />
+  );
 }
 
 interface TextLineProps {

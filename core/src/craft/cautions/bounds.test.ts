@@ -123,3 +123,17 @@ it('a gauge is told in the stitch that a shape is worked in', () => {
   expect(reckon(single).gauges[0]!.stitch).toBe('cluster');
   expect(reckon(strip).gauges[0]!.stitch).toBe(strip.fabric.stitch);
 });
+
+it('what is said to be charged is warned of whatever its size, and what is said not to be is not', () => {
+  const of = (charges: string | undefined, width: number) =>
+    workThing({
+      kind: 'slab',
+      width: { mm: width },
+      height: { mm: 150 },
+      depth: { mm: 9 },
+      ...(charges ? { charges } : {}),
+    }).hazards;
+  expect(of('yes', 210)).toEqual(['charging']);
+  expect(of('no', 75)).toEqual([]);
+  expect(of('by-size', 75)).toEqual(of(undefined, 75));
+});

@@ -2,6 +2,6 @@ import type { CautionDefinition } from './definition';
 
 export const charging: CautionDefinition = {
   id: 'charging',
-  text: 'A phone gets warm while it charges: take it out of its cover.',
+  text: 'What is charged gets warm: take it out of its cover first.',
   hazard: 'charging',
 };

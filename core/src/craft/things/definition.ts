@@ -1,5 +1,5 @@
 import type { Figure, PlanFault, Advice } from '../../base/figure';
-import type { LengthField, NumberField } from '../../base/units';
+import type { ChoiceField, LengthField, NumberField } from '../../base/units';
 import type { GoesWith } from './goesWith';
 import type { Hazard } from './hazards';
 import type { Measure, Method } from './measure';
@@ -133,6 +133,8 @@ export interface ThingDefinition {
   measures: readonly LengthField[];
   /** Plain numbers: grams, millilitres. */
   numbers?: readonly NumberField[];
+  /** What is said of it by one of a few words. */
+  choices?: readonly ChoiceField[];
   list?: ThingList;
   /** Whether it holds other things, each to have its own pocket. */
   holdsThings?: boolean;

@@ -8,6 +8,7 @@ import {
   typedLength,
   withItsUnit,
   wordLengths,
+  type ChoiceField,
   type LengthField,
   type LengthUnit,
   type NumberField,
@@ -76,11 +77,11 @@ export function draftInUnits(
 /** A thing as the lines it would be typed as, in this unit where it was not typed. */
 export function draftOf(thing: ThingSpec, units: LengthUnit, kindOf: KindLookup): ThingDraft {
   const definition = kindOf(thing.kind);
-  const { list, measures, numbers = [] } = definition;
+  const { list, measures, numbers = [], choices = [] } = definition;
   const entries = list ? ((thing[list.key] as readonly ThingEntry[] | undefined) ?? []) : [];
   return {
     kind: thing.kind,
-    ...linesOf(thing, measures, numbers, units),
+    ...linesOf(thing, measures, numbers, units, choices),
     entries: entries.map((entry) => linesOf(entry, list!.measures, list!.numbers, units)),
     members: ((thing.members as readonly ThingSpec[] | undefined) ?? []).map((member) =>
       draftOf(member, units, kindOf),
@@ -93,6 +94,7 @@ function linesOf(
   measures: readonly LengthField[],
   numbers: readonly NumberField[],
   units: LengthUnit,
+  choices: readonly ChoiceField[] = [],
 ): LinesDraft {
   const lines: LinesDraft = { texts: {}, ways: {} };
   if (holder.name !== undefined) lines.texts.name = String(holder.name);
@@ -104,6 +106,7 @@ function linesOf(
     if (measure.sd !== undefined) (lines.sds ??= {})[key] = measure.sd;
   }
   for (const { key } of numbers) if (holder[key] !== undefined) lines.texts[key] = formatNumber(Number(holder[key]), 3);
+  for (const { key } of choices) if (holder[key] !== undefined) lines.texts[key] = String(holder[key]);
   return lines;
 }
 
@@ -156,7 +159,12 @@ class Reader {
 
   private lines(
     draft: LinesDraft,
-    { measures, numbers = [], usually }: Pick<ThingDefinition, 'measures' | 'numbers' | 'usually'>,
+    {
+      measures,
+      numbers = [],
+      choices = [],
+      usually,
+    }: Pick<ThingDefinition, 'measures' | 'numbers' | 'choices' | 'usually'>,
     prefix: string,
     was: Readonly<Record<string, unknown>> | undefined,
   ): ThingEntry {
@@ -173,6 +181,10 @@ class Reader {
       const last = was?.[field.key] as number | undefined;
       const value = this.number(field, draft.texts[field.key] ?? '', last, prefix + field.key);
       if (value !== undefined) entry[field.key] = value;
+    }
+    for (const { key, options, default: usual } of choices) {
+      const said = draft.texts[key];
+      if (said !== undefined && said !== usual && options.some(({ id }) => id === said)) entry[key] = said;
     }
     return entry;
   }

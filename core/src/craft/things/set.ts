@@ -13,11 +13,11 @@ import { besideOutline } from './outline';
 const membersOf = (thing: ThingSpec): readonly ThingSpec[] => (thing.members as readonly ThingSpec[] | undefined) ?? [];
 
 /** The pockets a member wants: one, or one for each tool. */
-function wantsOf(member: ThingSpec, worked: WorkedThing, definition: ThingDefinition): PocketWant[] {
+function wantsOf(member: ThingSpec, worked: WorkedThing, at: number): PocketWant[] {
   if (worked.wants) return [...worked.wants];
   return [
     {
-      name: String(member.name ?? definition.name.toLowerCase()),
+      name: String(member.name ?? `thing ${at + 1}`),
       girth: worked.girth,
       height: worked.height.value,
       depth: worked.depth.value,
@@ -38,9 +38,9 @@ function wantsOf(member: ThingSpec, worked: WorkedThing, definition: ThingDefini
 function work(thing: ThingSpec, kindOf: KindLookup): WorkedThing {
   const members = membersOf(thing).map((spec) => {
     const definition = kindOf(spec.kind);
-    return { spec, definition, worked: definition.work(spec, kindOf) };
+    return { spec, worked: definition.work(spec, kindOf) };
   });
-  const wants = members.flatMap(({ spec, definition, worked }) => wantsOf(spec, worked, definition));
+  const wants = members.flatMap(({ spec, worked }, at) => wantsOf(spec, worked, at));
   const girth = sum(
     'mm',
     'g = sum of the girths of all that have a pocket',

@@ -1,5 +1,5 @@
 import { derive } from '../../base/figure';
-import { LONGEST_MM, mostToken, typedToken, type LengthField } from '../../base/units';
+import { LONGEST_MM, mostToken, typedToken, type ChoiceField, type LengthField } from '../../base/units';
 import { sizesInWords, type ThingDefinition, type ThingSpec, type WorkedThing } from './definition';
 import { boxOutline } from './outline';
 import { depthOf, figureOf, mmOf, SOFT } from './measure';
@@ -62,7 +62,7 @@ function work(given: ThingSpec): WorkedThing {
     { W: width, D: depth, r: radius },
     (v) => 2 * (v.W + v.D) - (8 - 2 * Math.PI) * v.r,
   );
-  const hazards = isPhone(width.value, height.value, depth.value) ? (['charging'] as const) : [];
+  const hazards = charges(given, isPhone(width.value, height.value, depth.value)) ? (['charging'] as const) : [];
   return {
     profile: 'flat',
     getsWet: false,
@@ -77,6 +77,22 @@ function work(given: ThingSpec): WorkedThing {
     advice: [],
   };
 }
+
+/** What is charged gets warm; unsaid, what has the size of a phone is one. */
+const CHARGES: ChoiceField = {
+  key: 'charges',
+  kind: 'choice',
+  label: 'Is it charged?',
+  help: 'What is charged gets warm, and the pattern says so.',
+  options: [
+    { id: 'by-size', name: 'if it has the size of a phone' },
+    { id: 'yes', name: 'yes' },
+    { id: 'no', name: 'no' },
+  ],
+  default: 'by-size',
+};
+
+const charges = ({ charges: said }: ThingSpec, bySize: boolean): boolean => said === 'yes' || (said !== 'no' && bySize);
 
 /** What has the size of a phone, mm: width, height, depth (prior, ours). */
 const PHONE = { width: [55, 95], height: [110, 190], depth: [4, 22] } as const;
@@ -107,6 +123,7 @@ export const slab: ThingDefinition = {
   examples: 'phone, notebook, tissue packet, card, soap, remote control',
   measures,
   numbers: [SOFT],
+  choices: [CHARGES],
   profile: 'flat',
   start: {
     word: 'Pouch',

@@ -292,7 +292,7 @@ function knot({ tied }: Cord, { end }: FieldValues, cords: number): WorkStep {
 }
 
 const toggles = ({ toggle }: FieldValues, cords: number, thick: number): Notion[] =>
-  toggle === 'yes' ? [{ name: 'toggle', size: `hole ${typedToken(2 * cords * thick)}`, count: cords }] : [];
+  toggle === 'yes' ? [{ name: 'toggle', size: `with a hole of ${typedToken(2 * cords * thick)}`, count: cords }] : [];
 
 export const drawstring: FittingDefinition = {
   id: 'drawstring',

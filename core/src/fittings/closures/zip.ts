@@ -83,6 +83,7 @@ function place({ built, path, options }: FittingContext): Placed {
     notions: [
       { name: 'zip', size: `${formatNumber(length / 10)} cm`, count: 1 },
       { name: 'sewing thread', count: 1 },
+      { name: 'sewing needle', count: 1 },
     ],
   };
 }

@@ -62,6 +62,7 @@ function place({ built, thing }: FittingContext): Placed {
     notions: [
       { name: 'lining cloth', size: `{cut:${formatNumber(wide.value)}} × {cut:${formatNumber(long.value)}}`, count: 1 },
       { name: 'sewing thread', count: 1 },
+      { name: 'sewing needle', count: 1 },
     ],
   };
 }

@@ -36,13 +36,14 @@ function measureKeys(fields: readonly LengthField[]): Record<string, Key> {
 const MOST_MEMBERS = 12;
 
 function thingObject(thing: ThingDefinition): ObjectForm {
-  const { measures, numbers = [], list, holdsThings, oneOf } = thing;
+  const { measures, numbers = [], choices = [], list, holdsThings, oneOf } = thing;
   return {
     is: 'object',
     keys: {
       name: optional({ is: 'text', max: 120 }),
       ...measureKeys(measures),
       ...fieldKeys(numbers),
+      ...fieldKeys(choices),
       ...(numbers.some(({ key }) => key === 'massG')
         ? {}
         : { massG: optional({ is: 'number', min: 0, max: 50_000, unit: 'g' }) }),

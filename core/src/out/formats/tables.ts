@@ -3,7 +3,7 @@ import { STITCHES } from '../../craft/fabric';
 import { belongsOn, FITTINGS } from '../../fittings';
 import { SHAPES } from '../../shapes';
 import { CARRIERS, THINGS, type ThingDefinition, type ThingList } from '../../craft/things';
-import type { Field, LengthField, NumberField } from '../../base/units';
+import type { ChoiceField, Field, LengthField, NumberField } from '../../base/units';
 
 /** A row of a table of docs/FORMATS.md: an id, what it is, and its options or entries. */
 type Row = readonly [id: string, what: string, entries: string];
@@ -34,13 +34,16 @@ const options = (fields: readonly Field[]) => fields.map(option).join('; ');
 const entry = ({ key, label, optional }: LengthField | NumberField) =>
   `\`${key}\` ${label.toLowerCase()}${optional ? ' (may be left out)' : ''}`;
 
+const choice = ({ key, options: of }: ChoiceField) => `\`${key}\` ${of.map(({ id }) => `\`${id}\``).join(', ')}`;
+
 const list = ({ key, measures, numbers }: ThingList) =>
   `\`${key}\`, a list of \`name\`, ${[...measures, ...numbers].map(({ key: one }) => `\`${one}\``).join(', ')}`;
 
-function entries({ measures, numbers = [], list: entriesOf, holdsThings }: ThingDefinition): string {
+function entries({ measures, numbers = [], choices = [], list: entriesOf, holdsThings }: ThingDefinition): string {
   return [
     ...measures.map(entry),
     ...numbers.map(entry),
+    ...choices.map(choice),
     ...(entriesOf ? [list(entriesOf)] : []),
     ...(holdsThings ? ['`members`, a list of things of any other kind'] : []),
   ].join('; ');

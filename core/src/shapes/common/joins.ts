@@ -1,7 +1,7 @@
 import type { Piece, WorkStep } from '../definition';
 import type { RibbonPart } from '../../drawing/parts';
 import { nth, type Seam, type Work } from '../../piece';
-import { formatNumber, plural, type ChoiceField } from '../../base/units';
+import { formatNumber, type ChoiceField } from '../../base/units';
 
 /**
  * Ways to close an edge: the stitch width each takes from each side (handbook 3, seam take), the yarn it takes against
@@ -112,6 +112,6 @@ export function pieceEnd({ id, times }: Pick<Piece, 'id' | 'times'>): WorkStep[]
   const step = { section: 'joining', kind: 'assembly', after: id } as const;
   const off: WorkStep = { ...step, id: `fasten-off-${id}`, does: [{ do: 'fasten-off' }], minutes: times };
   if (times === 1) return [off];
-  const text = `Make ${plural(times, 'of it', 'of them')} in all, each alike.`;
+  const text = times === 2 ? 'Make a second one in the same way.' : `Make ${times} in all, each in the same way.`;
   return [off, { ...step, id: `more-${id}`, does: othersAlike(id, times), text, minutes: 0 }];
 }

@@ -300,7 +300,7 @@ function sewnSide(
   tails: StripJoin['tails'],
 ): Pick<Seam, 'spans' | 'along' | 'tail'> {
   const [front, back] = sideSpans(strip, outline, side);
-  const name = `the {side:${SIDES[side]}} side`;
+  const name = `the {side:${SIDES[side]}}-hand edge`;
   for (const [span, layer] of [
     [front, 'front'],
     [back, 'back'],

@@ -339,7 +339,7 @@ function wovenIn(inner: readonly Piece[]): WorkStep {
     id: 'weave-in-inner',
     section: 'joining',
     kind: 'assembly',
-    does: [{ do: 'weave-in', pieces: inner.map(({ id, name }) => ({ id, name: `the ${name.toLowerCase()}` })) }],
+    does: [{ do: 'weave-in', pieces: inner.map(({ id, name }) => ({ id, name })) }],
     minutes: 3 * inner.length,
   };
 }

@@ -2,7 +2,7 @@ import { cumulativeRows, reachOf, type RowSpan } from '../../craft/counts';
 import type { Multiple } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import { edgesOf, pickedUp, type Border } from '../../piece';
-import { plural, type FieldValues } from '../../base/units';
+import { listed, plural, type FieldValues } from '../../base/units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countChoice, countFigure, pickAdvice } from '../common/choice';
 import { edgingDepth, leastReach, sizedWithRim, wantedRound } from '../common/flat';
@@ -276,10 +276,13 @@ function ending(piece: Piece, courses: number): { first: WorkStep[]; last: WorkS
 /** The folds in the first and the last row: where that one begins at the other end, its stitches are counted from there. */
 function marksIn({ sections, stitches, rows }: Piece): string {
   const after = (count: (to: number) => number) =>
-    sections
-      .slice(0, -1)
-      .map(({ name, to }) => `after stitch ${count(to)} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`)
-      .join(' and ');
+    listed(
+      sections
+        .slice(0, -1)
+        .map(
+          ({ name, to }) => `after stitch ${count(to)} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`,
+        ),
+    );
   const first = after((to) => to);
   if (rows % 2 === 1)
     return `Place a stitch marker in row 1 and in row ${rows}, counted from where each begins: ${first}.`;
