@@ -144,3 +144,16 @@ it('a plan of one stitch in rows with nothing joined is for beginners', () => {
   const { facts } = writtenPattern(plan, reckon(plan), { terms: 'US', units: 'mm', voice: 'full' });
   expect(facts.find(({ name }) => name === 'Level')!.text).toBe('Beginner: chains and one stitch');
 });
+
+it('tells the colours of a yarn that repeats, in their order, with what they are together', () => {
+  const plan = Object.values(TERN_POINT.plans)[0]!;
+  const runs = [
+    { name: 'kelp', stitches: 14 },
+    { name: 'sand', stitches: 12 },
+  ];
+  const repeating = { ...plan, fabric: { ...plan.fabric, yarn: { ...plan.fabric.yarn!, runs } } };
+  const { facts } = writtenPattern(repeating, reckon(repeating), { terms: 'US', units: 'mm', voice: 'full' });
+  expect(facts.find(({ name }) => name === 'Colours as they come')!.text).toBe(
+    'kelp 14 stitches and sand 12 stitches; 26 stitches in all, then again',
+  );
+});

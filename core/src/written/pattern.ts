@@ -1,10 +1,10 @@
 import { stitchPattern, yarnOf, CATEGORIES } from '../craft/fabric';
-import type { Figure } from '../base/figure';
+import { measured, type Figure } from '../base/figure';
 import { DEFAULT_SCHOOLS, term, UNCOUNTED, wordText, type Schools, type Step } from '../pattern';
 import type { Plan } from '../plan/plan';
 import { sectionWord } from '../drawing';
 import { LEVELS, techniquesIn } from '../pattern/techniques';
-import { listed, capital, formatKnown, formatNumber, withArticle, type LengthUnit } from '../base/units';
+import { listed, capital, formatKnown, formatNumber, plural, withArticle, type LengthUnit } from '../base/units';
 import { workThing, type WorkedThing } from '../craft/things';
 import { coloursText, duration, gramsUp, notionsText, yarnText } from './amounts';
 import { gaugeText } from './gauge';
@@ -175,6 +175,7 @@ function factsOf(plan: Plan, worked: Worked, reads: Reads): WrittenPattern['fact
     fact('Yarn', `${yarnNamed(plan, terms)}: ${yarnText(supplies, ballGrams)}`),
     ...(together.length > 0 ? [fact('Held together', together.join(', '))] : []),
     ...(supplies.byColour.length > 0 ? [fact('By colour', coloursText(supplies, ballGrams))] : []),
+    ...repeatFact(plan, known),
     fact('Hook', `${hookSize(plan.fabric.hookMm, terms)}, or the size that gives the ${term('gauge', terms)}`),
     fact('Notions', toHave(worked)),
     gaugeFact(worked, reads),
@@ -184,6 +185,21 @@ function factsOf(plan: Plan, worked: Worked, reads: Reads): WrittenPattern['fact
       fact(piece.name, piece.times > 1 ? `${piece.summary}; make ${piece.times}` : piece.summary),
     ),
   ];
+}
+
+/** The colours of a yarn that repeats, in the order they come off the ball, and what they are together. */
+function repeatFact({ fabric }: Plan, known: (figure: Figure) => string): WrittenPattern['facts'] {
+  const runs = yarnOf(fabric).runs ?? [];
+  if (runs.length === 0) return [];
+  const counted = runs.flatMap((run) => ('stitches' in run ? run.stitches : []));
+  const told = runs.map((run) =>
+    'stitches' in run
+      ? `${run.name} ${plural(run.stitches, 'stitch', 'stitches')}`
+      : `${run.name} ${known(measured(run.mm, 'mm', 1, 'measured'))}`,
+  );
+  const sum = counted.reduce((all, one) => all + one, 0);
+  const whole = counted.length === runs.length ? `; ${plural(sum, 'stitch', 'stitches')} in all, then again` : '';
+  return [{ name: 'Colours as they come', text: `${listed(told)}${whole}` }];
 }
 
 /** What it is for: one thing with its sizes, several by their names, a bag by what it is meant for. */
