@@ -1,4 +1,4 @@
-import { expect, PHONE_MAKE, PHONE_ONLY, PHONE_PLAN, test, tick } from '../testServer';
+import { BOTH_SIZES, expect, PHONE_MAKE, PHONE_ONLY, PHONE_PLAN, test, tick } from '../testServer';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -69,6 +69,25 @@ test('the browser takes the manifest and the worker as they are meant', async ({
   const worker = await page.evaluate(async () => (await caches.keys()).length);
   expect(worker).toBeGreaterThan(0);
 });
+
+test(
+  'the bench as it was last seen stands there before the program, and leads on',
+  BOTH_SIZES,
+  async ({ page, server }) => {
+    await page.goto(server.url);
+    await page.getByRole('heading', { name: 'Bench', level: 1 }).waitFor();
+    const kept = () => page.evaluate(() => localStorage.getItem('keep-snug.bench') ?? '');
+    await expect.poll(kept).toContain('Field phone pouch');
+    await page.route(/\.js$/, (route) => route.abort());
+    await page.reload();
+    const phone = page.getByRole('link', { name: /^Field phone pouch/ });
+    await expect(phone).toContainText('Row 23 of 87, front');
+    await expect(phone.locator('img')).toHaveJSProperty('complete', true);
+    await page.unroute(/\.js$/);
+    await phone.click();
+    await expect(page.getByRole('heading', { name: 'Row 23 of 87' })).toBeVisible();
+  },
+);
 
 test('before the program is there, the page shows its own shape', async ({ page, server }) => {
   await page.route(/\.js$/, (route) => route.abort());

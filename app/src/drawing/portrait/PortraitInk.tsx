@@ -69,8 +69,15 @@ function portraitFor({ plan, worked }: Pick<PortraitProps, 'plan' | 'worked'>, h
 }
 
 /** The same as an SVG picture, to be saved or painted. */
-export function portraitText(plan: Plan, worked: Worked, hand: Schools['hand'], side: SideId, px: number): string {
-  const { sides, paint } = portraitFor({ plan, worked }, hand);
+export function portraitText(
+  plan: Plan,
+  worked: Worked,
+  hand: Schools['hand'],
+  side: SideId,
+  px: number,
+  made?: RowsMade,
+): string {
+  const { sides, paint } = made ? portraitOf(plan, worked, hand, made) : portraitFor({ plan, worked }, hand);
   const one = sides.find(({ id }) => id === side) ?? sides[0]!;
   return portraitSvg(paint(one, `${one.id}-`), { width: px, height: px }, one.text);
 }

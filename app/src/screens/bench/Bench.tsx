@@ -1,11 +1,21 @@
-import { byCode, fileNameOf, isFinished, isPractice, sectionWord, type Make, type Plan } from '@keep-snug/core';
+import {
+  byCode,
+  fileNameOf,
+  isFinished,
+  isPractice,
+  sectionWord,
+  type Make,
+  type MakingStep,
+  type Plan,
+  type Worked,
+} from '@keep-snug/core';
 import { useRouter } from 'expo-router';
-import { useMemo, useState, type ReactNode, type ComponentProps } from 'react';
+import { useEffect, useMemo, useState, type ReactNode, type ComponentProps } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { copyPlan } from '@/reading/copyPlan';
 import { reckonedFor, reckonFor, useReader } from '@/reading/useWorked';
 import { Portrait, portraitPicture } from '@/drawing/portrait/Portrait';
-import { courseWord, useProgress } from '@/reading/useProgress';
+import { courseWord, useProgress, type Progress } from '@/reading/useProgress';
 import { Action } from '@/ui/actions/Action';
 import { CardBox } from '@/ui/layout/CardBox';
 import { Clash } from '@/ui/notices/Clash';
@@ -27,8 +37,10 @@ import { useIdle } from '@/platform/useIdle';
 import { useIdleTurn } from '@/platform/idleQueue';
 import { useUsed } from '@/data/used';
 import { useWide } from '@/theme/useWide';
+import { hasKept, keepOrder, keptCard } from '@/data/keptBench';
 import { Batches } from './Batches';
 import { DaysCard } from './DaysCard';
+import { KeptPicture, useKept } from './Kept';
 import { PlansIn } from './PlansIn';
 import { later } from '@/ui/layout/later';
 import type { SharePanel as Share } from '@/ui/share/SharePanel';
@@ -53,9 +65,12 @@ export function Bench() {
   const entries = useMemo(() => planEntries(shelf, all, makes), [shelf, all, makes]);
   // what is on the hook is drawn first
   const isIdle = useIdle();
-  const finding = useFinding(isIdle ? entries : NONE);
+  // what was seen last time is seen at once
+  const isSeen = isIdle || hasKept();
+  const finding = useFinding(isSeen ? entries : NONE);
   const open = makes.filter(([, { body }]) => !body.aside);
   const aside = makes.filter(([, { body }]) => body.aside);
+  useKeptOrder(open, finding.search ? undefined : finding.found);
   return (
     <ListPage
       title="Bench"
@@ -78,13 +93,13 @@ export function Bench() {
               <Strangers />
               <Batches />
               <PlansIn />
-              <ListTools what="plans" finding={finding} />
             </>
           ) : null}
+          {isSeen ? <ListTools what="plans" finding={finding} /> : null}
         </>
       }
       items={
-        isIdle
+        isSeen
           ? [
               ...section(
                 'Not started',
@@ -107,6 +122,15 @@ export function Bench() {
       under={isIdle ? <Aside makes={aside} /> : null}
     />
   );
+}
+
+/** What is seen first of the bench, in its order, is kept for the next time. */
+function useKeptOrder(open: Makes, found: readonly Entry[] | undefined): void {
+  const ids = found && [...open.map(([id]) => id), ...found.map(({ id }) => id)];
+  const told = ids?.join(' ');
+  useEffect(() => {
+    if (told !== undefined) keepOrder(told.split(' '));
+  }, [told]);
 }
 
 const NOTHING: Item[] = [];
@@ -171,25 +195,59 @@ function section(title: string, entries: readonly Entry[], wide: boolean): Item[
 /** A make as a strip of tape pulled out as far as it has got, its next row in words; before that is worked out, its shape. */
 function MakeStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
   const isIdle = useIdle();
-  return isIdle ? <ToldStrip id={id} held={held} /> : <StripCard id={id} held={held} row=" " next=" " begun />;
-}
-
-function ToldStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
-  const progress = useProgress(id, held.body);
-  if (!progress) return null;
-  const { next, reachedMm, lengthMm, marksMm, state } = progress;
-  const row = next?.row ? `${courseWord(next)} ${next.row} of ${next.of}` : next ? 'Rows done' : 'All done';
+  if (isIdle) return <ToldStrip id={id} held={held} />;
+  const kept = keptCard(id);
+  const seen = <KeptPicture card={kept} size={STYLES.seen} />;
+  const tape = kept?.tape ? { tape: kept.tape } : {};
   return (
     <StripCard
       id={id}
       held={held}
-      row={`${row}${next?.row ? `, ${sectionWord(next.section)}` : ''}`}
-      next={next ? `Next: ${next.text}` : 'Next: mark as finished.'}
-      begun={state.done.length > 0}
-      seen={<Portrait plan={held.body.plan} worked={progress.worked} made={progress.rowsMade} {...STYLES.seen} />}
-      tape={{ lengthMm, outMm: Math.max(reachedMm, lengthMm * 0.01), marks: marksMm }}
+      row={kept?.line ?? ' '}
+      next={kept?.next ?? ' '}
+      seen={seen}
+      begun={kept?.begun ?? true}
+      {...tape}
     />
   );
+}
+
+function ToldStrip({ id, held }: { id: string; held: LocalDocument<Make> }) {
+  const progress = useProgress(id, held.body);
+  const { row, next: told } = stripWords(progress?.next);
+  const { plan, title } = held.body;
+  const begun = progress ? progress.state.done.length > 0 : true;
+  const tape = progress ? tapeOut(progress) : undefined;
+  useKept(
+    { id, to: `/make/${id}`, title, line: row, next: told, begun, ...(tape ? { tape } : {}) },
+    progress && { plan, worked: progress.worked as Worked, made: progress.rowsMade },
+  );
+  if (!progress) return null;
+  return (
+    <StripCard
+      id={id}
+      held={held}
+      row={row}
+      next={told}
+      begun={begun}
+      seen={<Portrait plan={held.body.plan} worked={progress.worked} made={progress.rowsMade} {...STYLES.seen} />}
+      {...(tape ? { tape } : {})}
+    />
+  );
+}
+
+/** Pulled out as far as it has got, and a little where nothing is done: to be seen. */
+const tapeOut = ({ reachedMm, lengthMm, marksMm }: Progress) => ({
+  lengthMm,
+  outMm: Math.max(reachedMm, lengthMm * 0.01),
+  marks: marksMm,
+});
+
+/** Where a make has got to, and what comes next, in words. */
+function stripWords(next: MakingStep | undefined): { row: string; next: string } {
+  if (!next) return { row: 'All done', next: 'Next: mark as finished.' };
+  const row = next.row ? `${courseWord(next)} ${next.row} of ${next.of}, ${sectionWord(next.section)}` : 'Rows done';
+  return { row, next: `Next: ${next.text}` };
 }
 
 interface StripProps {
@@ -299,6 +357,8 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
   const worked = isItsTurn ? reckonFor(plan, reader).worked : null;
   const piece = worked?.pieces[0];
   const hasFaults = isItsTurn && !piece;
+  const kept = isItsTurn ? undefined : keptCard(id);
+  useKept({ id, to: `/plan/${id}`, title: plan.title, line: piece?.summary ?? '' }, worked && { plan, worked });
   const [sharing, setSharing] = useState(false);
   const open = (to: `/plan/${string}` | `/sheet/${string}`) => {
     useUsed.getState().touch(id);
@@ -312,12 +372,16 @@ function PlanLine({ id, held }: { id: string; held: LocalDocument<Plan> }) {
             <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: 140 }}>
               <Words as="strong">{plan.title}</Words>
               <Words as="small" tone="faint">
-                {hasFaults ? 'an entry needs a fix' : (piece?.summary ?? ' ')}
+                {hasFaults ? 'an entry needs a fix' : (piece?.summary ?? kept?.line ?? ' ')}
               </Words>
             </View>
             {hasFaults ? null : (
               <View style={STYLES.mini}>
-                {worked ? <Portrait plan={plan} worked={worked} {...STYLES.mini} /> : null}
+                {worked ? (
+                  <Portrait plan={plan} worked={worked} {...STYLES.mini} />
+                ) : (
+                  <KeptPicture card={kept} size={STYLES.mini} />
+                )}
               </View>
             )}
           </View>

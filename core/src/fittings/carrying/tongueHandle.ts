@@ -1,7 +1,7 @@
 import { EVEN, reachOf, refuseBeyond } from '../../craft/counts';
 import { work, type Instruction } from '../../craft/fabric';
-import { chosen, derive, prior } from '../../base/figure';
-import { formatNumber, leastToken, plural } from '../../base/units';
+import { chosen, derive, prior, type Figure } from '../../base/figure';
+import { formatNumber, plural } from '../../base/units';
 import { backwards, type Span, type Work } from '../../piece';
 import type { Course, MouthPlace, Piece } from '../../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
@@ -86,6 +86,12 @@ function footOf(asked: unknown, half: number, path: string): number {
   return foot;
 }
 
+/** How far it stands above the opening at its middle: as typed, else room for a hand. */
+const riseOf = ({ riseMm }: FittingContext['options']): Figure<'mm'> =>
+  riseMm === undefined
+    ? prior(ROOM_MM, 'mm', 0, 'room for a hand, each side')
+    : chosen(Number(riseMm), 'mm', 'typed');
+
 /** A centred tongue over the mouth: starts in the middle of one half, narrows, runs, widens, joins the other (handbook 6). */
 function place({ built, options, path }: FittingContext): Placed {
   const mouth = mouthAt(built, path);
@@ -97,7 +103,7 @@ function place({ built, options, path }: FittingContext): Placed {
   // a stitch less at each end of a row, so that it stays in the middle
   const run = narrow + ((foot - narrow) % 2);
   const plain = plainRows(fabric);
-  const rise = prior(ROOM_MM, 'mm', 0, 'room for a hand, each side');
+  const rise = riseOf(options);
   const over = chosen(half * fabric.stitchWidth.value, 'mm', 'across the opening');
   const length = derive(
     'mm',
@@ -181,7 +187,7 @@ function place({ built, options, path }: FittingContext): Placed {
         does: tongueJoin(piece, mouth, opposite),
         check: {
           look: 'The handle is not twisted, and the same number of stitches is free on both sides.',
-          repair: `Unpick it and move it by one stitch. It should stand ${leastToken(ROOM_MM)} above the opening at its middle.`,
+          repair: `Unpick it and move it by one stitch. It should stand {mm:${formatNumber(rise.value)}} above the opening at its middle.`,
         },
         minutes: 2,
       },
@@ -200,7 +206,7 @@ function place({ built, options, path }: FittingContext): Placed {
         {
           type: 'ribbon',
           // from the front it is seen edge on: up, and down again behind
-          way: [0, 1 / 3, 2 / 3, 1].map((share) => [(before + foot / 2) * seen, -share * ROOM_MM] as const),
+          way: [0, 1 / 3, 2 / 3, 1].map((share) => [(before + foot / 2) * seen, -share * rise.value] as const),
           wide: run * fabric.stitchWidth.value,
           on: 'behind',
           label: 'top handle',
@@ -241,6 +247,15 @@ export const tongueHandle: FittingDefinition = {
       min: 1,
       max: 40,
       default: 6,
+    },
+    {
+      key: 'riseMm',
+      kind: 'length',
+      label: 'Height above the opening',
+      help: 'At its middle. Left empty: room for a hand.',
+      min: 20,
+      max: 400,
+      optional: true,
     },
   ],
   demands: () => ({ conditions: [EVEN] }),
