@@ -1,12 +1,5 @@
-import {
-  FIRST_FABRIC,
-  MAKE_FORMAT,
-  practicePlan,
-  stitchDefinition,
-  term,
-  type FabricSpec,
-  type Make,
-} from '@keep-snug/core';
+import { FIRST_FABRIC, MAKE_FORMAT, practicePlan, term, type FabricSpec, type Make } from '@keep-snug/core';
+import { canBePractised, type Technique } from '@keep-snug/core/techniques';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -15,14 +8,19 @@ import { FieldRow } from '@/ui/layout/FieldRow';
 import { HookField } from '@/ui/fields/HookField';
 import { Pick } from '@/ui/fields/Pick';
 import { useSchools } from '@/reading/useSchools';
+import { useWord } from '@/reading/useWord';
 import { newId } from '@/platform/ids';
 import { useLibrary, useShelf } from '@/data/library';
 import { useTechniqueTrail } from '@/data/techniqueTrail';
 
 const FIRST = 'first';
 
+const PLAIN = 'single';
+
 /** A swatch in this stitch, counted row by row and measured at its end: learning and gauge in one. */
-export function Practise({ stitch }: { stitch: string }) {
+export function Practise({ technique }: { technique: Technique }) {
+  const { stitch, practice } = technique;
+  const word = useWord();
   const { terms } = useSchools();
   const router = useRouter();
   const close = useTechniqueTrail((state) => state.close);
@@ -32,11 +30,13 @@ export function Practise({ stitch }: { stitch: string }) {
   const [yarn, setYarn] = useState(yarns[0]?.[0] ?? FIRST);
   const [hookMm, setHook] = useState(FIRST_FABRIC.hookMm);
   // what is the maker's own, or cannot be known without a swatch, has no rows to practise
-  if (stitchDefinition(stitch)?.wantsSwatch) return null;
+  if (!canBePractised(technique)) return null;
   const start = () => {
     const chosen = yarns.find(([id]) => id === yarn)?.[1].body.yarn ?? FIRST_FABRIC.yarn!;
-    const fabric: FabricSpec = { stitch, hookMm, yarn: chosen };
-    const plan = practicePlan(fabric, term(stitch, terms));
+    // an edging is practised around plain rows
+    const rows = practice || !stitch ? PLAIN : stitch;
+    const fabric: FabricSpec = { stitch: rows, hookMm, yarn: chosen };
+    const plan = practicePlan(fabric, practice ? word(technique.name) : term(rows, terms), practice);
     const make: Make = {
       format: MAKE_FORMAT,
       title: plan.title,

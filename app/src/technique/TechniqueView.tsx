@@ -51,9 +51,11 @@ export function TechniqueView({ technique }: { technique: Technique }) {
             In the fabric
           </Words>
           <ClothPicture key={stitch} stitch={stitch} />
-          <Practise stitch={stitch} />
+          <Practise technique={technique} />
         </View>
-      ) : null}
+      ) : (
+        <Practise technique={technique} />
+      )}
       {told.also.length > 0 ? <Words as="small" tone="faint">{`Also called: ${told.also.join('; ')}.`}</Words> : null}
     </View>
   );

@@ -143,6 +143,18 @@ describe('a practice swatch', () => {
     useLibrary.getState().remove('yarns', yarn);
   });
 
+  it('of an edging it is plain rows, edged in it', () => {
+    show(<TechniqueView technique={techniqueOf('reverse-single')!} />);
+    fireEvent.press(screen.getByText('Practise it on a swatch'));
+    fireEvent.press(screen.getByText('Start the swatch'));
+    const made = Object.values(useLibrary.getState().shelves.makes).map(({ body }) => body.plan);
+    expect(made.at(-1)).toMatchObject({
+      title: 'Practice swatch: reverse single crochet',
+      shape: { kind: 'practice', edge: 'reverse' },
+      fabric: { stitch: 'single' },
+    });
+  });
+
   it('is not offered for what is no fabric', () => {
     show(<TechniqueView technique={techniqueOf('fasten-off')!} />);
     expect(screen.queryByText('Practise it on a swatch')).toBeNull();

@@ -3,7 +3,10 @@ import { parsePlan } from '../out/formats';
 import { FIRST_FABRIC } from './newPlan';
 import { refereePiece } from '../pattern/refereePiece';
 import { isPractice, practicePlan } from './practicePlan';
+import { workFaults } from '../piece/referee';
+import { workOut } from '../reckon/build';
 import { reckon } from '../reckon/reckon';
+import { allPieces, workOf } from '../reckon/steps';
 
 const NAMED = STITCHES.filter(({ wantsSwatch }) => !wantsSwatch).map(({ id }) => id);
 
@@ -24,3 +27,16 @@ it('a swatch starts from what is known of the yarn, not from another swatch', ()
   const plan = practicePlan({ ...FIRST_FABRIC, gauge: { stitches: [{ count: 10, overMm: 40 }] } }, 'single crochet');
   expect(plan.fabric.gauge).toBeUndefined();
 });
+
+it.each(['single', 'reverse', 'slip'])(
+  'is edged in %s where that is what is practised, and the hook can do it',
+  (edge) => {
+    const plan = practicePlan(FIRST_FABRIC, edge, { edge });
+    expect(parsePlan(JSON.stringify(plan))).toEqual(plan);
+    const out = workOut(plan);
+    expect(workFaults(workOf(out), allPieces(out))).toEqual([]);
+    const { steps } = reckon(plan);
+    const edging = steps.find(({ id }) => id === 'edging')!;
+    expect(/Work it from left to right/.test(edging.text)).toBe(edge === 'reverse');
+  },
+);

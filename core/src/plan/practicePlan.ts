@@ -1,4 +1,5 @@
 import { stitchPattern, workFabric, type FabricSpec } from '../craft/fabric';
+import type { FieldValues } from '../base/units';
 import { PLAN_FORMAT, type Plan } from './plan';
 import { evenCount } from '../shapes/practice/shape';
 
@@ -13,10 +14,15 @@ const FLAT_MM = 5;
  * A plan for a swatch in a stitch, to learn it by and to measure its gauge: about 20 stitches by 12 rows.
  *
  * @param fabric yarn, hook and stitch; what was measured of another swatch is left out
- * @param name what the stitch is called
+ * @param name what is practised
+ * @param besides what else of the swatch is not as usual: what it is edged with
  * @source handbook 14
  */
-export function practicePlan({ gauge: _gauge, bands: _bands, ...fabric }: FabricSpec, name: string): Plan {
+export function practicePlan(
+  { gauge: _gauge, bands: _bands, ...fabric }: FabricSpec,
+  name: string,
+  besides: FieldValues = {},
+): Plan {
   const { stitchWidth, rowHeight } = workFabric(fabric);
   const stitches = evenCount(STITCHES, stitchPattern(fabric.stitch, fabric.pattern).rows).value;
   return {
@@ -30,7 +36,7 @@ export function practicePlan({ gauge: _gauge, bands: _bands, ...fabric }: Fabric
       depth: { mm: FLAT_MM, by: 'eye' },
     },
     fabric,
-    shape: { kind: 'practice', stitches: STITCHES, rows: ROWS },
+    shape: { kind: 'practice', stitches: STITCHES, rows: ROWS, ...besides },
     fit: { name: 'snug' },
     fittings: [],
   };

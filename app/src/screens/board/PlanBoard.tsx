@@ -1,8 +1,9 @@
 import type { Plan, Worked } from '@keep-snug/core';
-import { memo, useCallback, useEffect, useState } from 'react';
+import { memo, useCallback, useEffect, useState, type ComponentProps } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Clash } from '@/ui/notices/Clash';
 import { KeysPanel } from '@/ui/notices/KeysPanel';
+import { later } from '@/ui/layout/later';
 import { ThumbBar } from '@/ui/layout/ThumbBar';
 import { Words } from '@/ui/layout/Words';
 import { WorkingsPanel } from '@/ui/notices/WorkingsPanel';
@@ -20,11 +21,15 @@ import { boardKeys } from './keys';
 import { StageList } from './StageList';
 import type { StageProps } from './stages';
 import { Sums } from './Sums';
+import type { NewToYou as New } from './NewToYou';
 import { useBoardKeys } from './useBoardKeys';
 import { usePlanAtRest } from './usePlanNow';
 import { useWorked } from '@/reading/useWorked';
 import { AllViews, OneView } from './Views';
 import type { LocalDocument } from '@/data/types';
+
+/** What it reads the steps with comes after the board itself. */
+const NewToYou = later<ComponentProps<typeof New>>(() => import('./NewToYou').then((all) => all.NewToYou));
 
 interface Props {
   id: string;
@@ -79,7 +84,8 @@ const Room = memo(function Room({ id, held, stage }: Props & { held: LocalDocume
             </View>
             <StageList {...stages} />
             {worked ? (
-              <View style={{ padding: 16 }}>
+              <View style={{ padding: 16, gap: 12 }}>
+                <NewToYou worked={worked} />
                 <Cautions cautions={worked.cautions} edit={edit} />
               </View>
             ) : null}
@@ -137,6 +143,7 @@ function Reckoned({ id, plan, worked, edit }: RoomProps) {
           <Headline worked={worked} />
           <AdviceList advice={worked.advice} edit={edit} />
           <Sums worked={worked} />
+          <NewToYou worked={worked} />
           <Cautions cautions={worked.cautions} edit={edit} />
         </>
       ) : null}

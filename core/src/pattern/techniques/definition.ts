@@ -49,6 +49,8 @@ export interface Technique {
   /** The stitch it is, where rows are written in it. */
   stitch?: string;
   symbol?: ChartSymbol;
+  /** How a practice swatch is made for it, where it is no stitch of rows. */
+  practice?: { edge: string };
   /** Called otherwise elsewhere: the one place where words of the other language may stand. */
   also?: readonly string[];
   what: string;

@@ -3,6 +3,7 @@ export * from './definition';
 export * from './frames';
 export * from './links';
 export * from './moves';
+export * from './newTo';
 export * from './techniques';
 export * from './told';
 export * from './types';

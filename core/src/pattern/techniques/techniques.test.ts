@@ -1,11 +1,12 @@
 import fc from 'fast-check';
-import { STITCHES } from '../../craft/fabric';
+import { STITCHES, stitchDefinition } from '../../craft/fabric';
 import { DEFAULT_SCHOOLS, type Schools } from '..';
 import { yarnCloth } from './cloth';
 import { FAMILIES, stepsOf } from './definition';
 import { FRAME, framesOf } from './frames';
 import { findTechniques, linksIn, spokenOf, techniqueOfStitch } from './links';
 import { loopsAfter, MovesFault, NEXT, OVER, SLIP, through, UP, type Move } from './moves';
+import { canBePractised, newTo } from './newTo';
 import { TECHNIQUES } from './techniques';
 import { toldTechnique } from './told';
 
@@ -187,4 +188,20 @@ describe('the fabric of a stitch', () => {
     );
     expect(last({ turningChainCounts: true, hand: 'right' }).says).toContain('top of the turning chain');
   });
+});
+
+it('what is new to a hand is what a pattern asks for beyond a first piece, was never ticked, and can be practised', () => {
+  const texts = [
+    'Chain 1, single crochet in each of the next 12 stitches. Turn.',
+    'Reverse single crochet in each of the next 12 stitches.',
+    '2 half double crochet in the gap between each pair, half double V stitch.',
+    'Fasten off.',
+  ];
+  const ids = (known: readonly string[]) => newTo(texts, new Set(known), 'US').map(({ id }) => id);
+  expect(ids([])).toEqual(['v-tight', 'reverse-single']);
+  expect(ids(['reverse-single'])).toEqual(['v-tight']);
+  for (const one of TECHNIQUES.filter(canBePractised)) {
+    const named = one.stitch === undefined ? undefined : stitchDefinition(one.stitch);
+    expect([one.id, one.practice !== undefined || (named && !named.wantsSwatch)]).toEqual([one.id, true]);
+  }
 });

@@ -1,14 +1,29 @@
 import { chosen, derive, type Figure } from '../../base/figure';
 import { panel } from '../../drawing';
-import { plural, type Field } from '../../base/units';
-import type { Built, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
+import { plural, type Field, type FieldValue } from '../../base/units';
+import { wayFor, type BorderStitch } from '../../piece';
+import type { Built, Piece, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { pieceEnd } from '../common/joins';
 import { rowPiece } from '../common/rowPiece';
+import { edgedFirst } from '../common/strip';
+import { edgingAround } from '../common/stripWork';
 import { alsoOf, sized } from '../common/sized';
 
 const options: readonly Field[] = [
   { key: 'stitches', kind: 'number', label: 'Stitches', unit: 'stitches', whole: true, min: 6, max: 60, default: 20 },
   { key: 'rows', kind: 'number', label: 'Rows', unit: 'rows', whole: true, min: 4, max: 60, default: 12 },
+  {
+    key: 'edge',
+    kind: 'choice',
+    label: 'Edged all around in',
+    options: [
+      { id: 'none', name: 'nothing' },
+      { id: 'single', name: '{single}' },
+      { id: 'reverse', name: '{reverse}' },
+      { id: 'slip', name: 'slip stitch' },
+    ],
+    default: 'none',
+  },
 ];
 
 /** The count nearest to what is asked that the stitch comes out even on (law, handbook 2.2). */
@@ -42,7 +57,7 @@ function build(context: ShapeContext): Built {
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(across, high),
     },
-    assembly: [...pieceEnd({ id: piece.id, times: 1 }), MEASURED],
+    assembly: [...edged(piece, given.edge), ...pieceEnd({ id: piece.id, times: 1 }), MEASURED],
     advice: [],
     views: [
       {
@@ -65,6 +80,14 @@ function build(context: ShapeContext): Built {
       },
     ],
   };
+}
+
+/** Edged before it is fastened off, where an edging is what is practised. */
+function edged(piece: Piece, edge: FieldValue | undefined): WorkStep[] {
+  if (edge === undefined || edge === 'none') return [];
+  const stitch = edge as BorderStitch;
+  const around = edgingAround(piece, 1);
+  return [edgedFirst(piece.id, { ...around, stitch, path: wayFor(around.path, stitch) })];
 }
 
 /** What a swatch is for. */

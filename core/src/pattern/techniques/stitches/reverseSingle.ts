@@ -10,6 +10,7 @@ export const reverseSingle: Technique = {
   name: '{reverse}',
   stitch: 'reverse',
   abbreviation: 'rev {sc}',
+  practice: { edge: 'reverse' },
   symbol: BASES.reverse.symbol,
   also: ['crab stitch'],
   what: 'Short stitches worked backwards, without turning, which lie along an edge like a cord.',
