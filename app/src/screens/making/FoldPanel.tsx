@@ -50,6 +50,6 @@ export function FoldPanel({ id, make, progress, onClose }: Props) {
 
 function Seen({ place }: { place: Folded }) {
   const reader = useReader();
-  const view = reckonFor(place.plan, reader).worked?.views.find(({ id }) => id === 'cut');
+  const view = reckonFor(place.plan, reader).worked?.views.find(({ id }) => id === 'folded');
   return view ? <Drawing view={view} height={180} /> : null;
 }

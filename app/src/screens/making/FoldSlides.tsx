@@ -10,15 +10,22 @@ interface Props {
   onChange: (front: number) => void;
 }
 
+/** A number is written at every so many places. */
+const EVERY = 4;
+
 /** How well such lengths are known, mm. */
 const SURE_MM = 2;
 
 /** Pocket, fold and flap of a strip, each as a place on the tape: they hang together, so that each moves the other two. */
 export function FoldSlides({ folds, place, onChange }: Props) {
   const units = useSettings((state) => state.units);
-  return slidesOf(folds, place, units).map(({ label, of, told }) => {
-    // one step of the tape is one place, whatever it counts: of a flap several rows may go at once
-    const places = [...folds.places].sort((a, b) => of(a) - of(b));
+  return slidesOf(folds, place, units).map(({ label, of, told, back = false }) => {
+    // one step of the tape is one place, whatever it counts: of a flap several rows may go at once, or none
+    const places = back ? [...folds.places].reverse() : folds.places;
+    const written = (at: number) => {
+      const before = at - EVERY;
+      return before >= 0 && of(places[before]!) === of(places[at]!) ? '' : String(of(places[at]!));
+    };
     return (
       <View key={label}>
         <Words as="small">{`${label}: ${told}`}</Words>
@@ -27,8 +34,8 @@ export function FoldSlides({ folds, place, onChange }: Props) {
           value={places.indexOf(place)}
           said={told}
           range={{ min: 0, max: places.length - 1 }}
-          every={4}
-          written={(at) => String(of(places[at]!))}
+          every={EVERY}
+          written={written}
           onChange={(at) => onChange(places[at]!.front)}
         />
       </View>
@@ -40,6 +47,8 @@ interface Slide {
   label: string;
   of: (place: Folded) => number;
   told: string;
+  /** The deeper the pocket, the less there is of it. */
+  back?: true;
 }
 
 function slidesOf({ counted }: Refolding, place: Folded, units: LengthUnit): Slide[] {
@@ -56,6 +65,6 @@ function slidesOf({ counted }: Refolding, place: Folded, units: LengthUnit): Sli
   return [
     pocket,
     { label: 'Flap’s fold', of: ({ over }) => over, told: `after ${many(place.over)}` },
-    { label: 'Flap', of: ({ flap }) => flap, told: `${many(place.flap)}, ${down} down over the front` },
+    { label: 'Flap', of: ({ flap }) => flap, told: `${many(place.flap)}, ${down} down over the front`, back: true },
   ];
 }

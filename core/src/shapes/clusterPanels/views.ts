@@ -1,6 +1,6 @@
 import type { WorkedFabric } from '../../craft/fabric';
 import { bottomGive } from '../../craft/fit';
-import type { Border, Piece } from '../../piece';
+import { borderRounds, type Border, type Piece } from '../../piece';
 import type { WorkedThing } from '../../craft/things';
 import { formatNumber, plural } from '../../base/units';
 import { closedViews } from '../common/closedViews';
@@ -46,7 +46,7 @@ export function clusterViews(drawn: DrawnClusters): View[] {
   const inner = { w: front.width.value, h: Math.max(1, up - 2 * edging.mm) };
   const closed = [
     ...edged(faceOf('front', 'front', front, inner.h, rounds), edging.front, edging.mm, inner),
-    ...(flap === undefined ? [] : [flapOf(front, { w: width, h: flap }, rounds)]),
+    ...(flap === undefined ? [] : flapOf(drawn, { w: width, h: flap })),
     ...joinAround(drawn, { w: width, h: up }, flap),
   ];
   return [
@@ -166,15 +166,31 @@ function stripPart(role: ClothRole, piece: Piece, rounds: number, tint: Pick<Dra
   });
 }
 
-/** A flap of which only the end is seen. */
-function flapOf(front: Piece, box: { w: number; h: number }, rounds: number): Part {
-  return panel({
+/** A flap of which only the end is seen, with what edges it. */
+function flapOf({ front, back, rounds, edging }: DrawnClusters, { w, h }: { w: number; h: number }): Part[] {
+  const { mm: deep, back: border } = edging;
+  const inner = Math.max(1, h - deep);
+  const face = panel({
     role: 'flap',
     label: 'flap',
     sub: '',
-    ...box,
+    x: deep,
+    w: w - 2 * deep,
+    h: inner,
     rows: rounds,
     stitches: front.stitches,
     stacked: 'out',
   });
+  if (!border || !back) return [face];
+  const seen = (inner / back.height.value) * back.rectangle!.side;
+  const edged = borderRounds(border).map(({ stitch, corner, along }) => ({
+    stitch,
+    corner,
+    sides: [0, Math.round(seen), along.last ?? 0, Math.round(seen)] as const,
+  }));
+  const colour = border.colour ? { colour: border.colour } : {};
+  return [
+    face,
+    { type: 'border', x: deep, y: 0, w: w - 2 * deep, h: inner, depth: deep / edged.length, rounds: edged, ...colour },
+  ];
 }
