@@ -53,7 +53,7 @@ describe('what is made for a fitting', () => {
     expect(hole.text).toMatch(/, chain (\d+), skip \1 stitches, /);
     expect(rows.at(-2)!.text).toMatch(/ chains, single crochet in /);
     expect(textOf(tabbed, 'fasten-off-tab')).toBe('Fasten off.');
-    expect(textOf(tabbed, 'more-tab')).toBe('Make 2 of them in all, each alike.');
+    expect(textOf(tabbed, 'more-tab')).toBe('Make a second one in the same way.');
     expect(textOf(tabbed, 'sew-tabs')).not.toMatch(/hole/);
   });
 

@@ -137,7 +137,8 @@ function timesWord(times: number): string {
 
 function group({ parts, into, over, times }: Extract<Instruction, { do: 'group' }>, terms: Terms): string {
   const what = parts.map((part) => wordPart(part, terms)).join(', ');
-  const whole = parts.length > 1 ? `(${what})` : what;
+  // within brackets one of a stitch is called by its name alone
+  const whole = parts.length > 1 ? `(${what.replace(/(^|, )1 /g, '$1')})` : what;
   const whither = UNBOUND[into];
   if (whither) return `${whole} ${whither}`;
   return `${whole} in ${into === 'gap' ? gaps(over, times) : each(times, into)}`;
@@ -150,11 +151,8 @@ function wordPart(part: GroupPart, terms: Terms): string {
 /** Worked between stitches: in the middle of a group below, or before it. */
 function gaps(over: number, times: number): string {
   if (over === 0) return 'the gap after the last group';
-  const where =
-    over % 2 === 0
-      ? `the middle of ${times === 1 ? 'the next' : 'each'} pair`
-      : `the gap before ${times === 1 ? 'the next' : 'each'} group`;
-  return times > 1 ? `${where}, ${timesWord(times)}` : where;
+  const [where, one] = over % 2 === 0 ? ['the middle of', 'pair'] : ['the gap before', 'group'];
+  return `${where} ${times === 1 ? `the next ${one}` : `each of the next ${times} ${one}s`}`;
 }
 
 function each(times: number, into: Place): string {

@@ -32,6 +32,9 @@ function fits(chains: number): CountCondition {
   };
 }
 
+/** A plain round, the openings, and one round over them. */
+const LEAST_ROUNDS = 3;
+
 /** Rounds above the openings where nothing is said (handbook 6). */
 const ABOVE = 4;
 
@@ -52,9 +55,9 @@ function place(context: FittingContext): Placed {
   const rounds = top - wall.from + 1;
   if (rounds < above + 2)
     refuse(
-      rounds < 4 ? `${path}.kind` : `${path}.above`,
-      rounds < 4
-        ? `A wall of ${plural(rounds, 'round')} is too low for handles. They need 4 or more: make it higher.`
+      rounds < LEAST_ROUNDS ? `${path}.kind` : `${path}.above`,
+      rounds < LEAST_ROUNDS
+        ? `A wall of ${plural(rounds, 'round')} is too low for handles. They need ${LEAST_ROUNDS} or more: make it higher.`
         : `A wall of ${plural(rounds, 'round')} has no room for ${plural(above, 'round')} above its handles. Use ${rounds - 2} or fewer.`,
     );
   const before = splitBefore(context, Math.floor((half - a) / 2), half - a);

@@ -108,6 +108,9 @@ function woven(holes: readonly (readonly [number, number])[], hangs: number): Pa
   return first ? [...runs, piece(first[0], first[1], first[0] - hangs / 4, first[1] + hangs)] : runs;
 }
 
+/** A plain round, the holes, and the round that fills them. */
+const LEAST_ROUNDS = 3;
+
 /** A round of holes near the top of the wall, filled by the next (handbook 6). */
 function eyelets({ built, options, path }: FittingContext, wall: MouthPlace): Passage {
   const { fabric, stitches, from, to } = wall;
@@ -115,10 +118,11 @@ function eyelets({ built, options, path }: FittingContext, wall: MouthPlace): Pa
   const [between, hole] = [Number(options.between), Number(options.hole)];
   const columns = span(options);
   const count = Math.floor(stitches / columns);
-  if (to - from < 3)
+  const rounds = to - from + 1;
+  if (rounds < LEAST_ROUNDS)
     refuse(
       `${path}.kind`,
-      `A wall of ${plural(to - from + 1, 'round')} is too low for an eyelet round. It needs 4 or more: make it higher.`,
+      `${from > 1 && built.pieces[0]!.bands ? 'A top band' : 'A wall'} of ${plural(rounds, 'round')} is too low for an eyelet round. It needs ${LEAST_ROUNDS} or more: make it higher.`,
     );
   if (count < 2)
     refuse(
@@ -127,8 +131,8 @@ function eyelets({ built, options, path }: FittingContext, wall: MouthPlace): Pa
     );
   const rest = stitches - count * columns;
   const piece = built.pieces.find(({ id }) => id === wall.piece)!;
-  // under a shoulder's first round, else with one more above it
-  const row = to - (built.upright ? 1 : 2);
+  // under a shoulder's first round, else with one more above it where the band has one
+  const row = to - (built.upright || rounds === LEAST_ROUNDS ? 1 : 2);
   const [open, filled] = [piece.courses[row - 1]!, piece.courses[row]!];
   const stitch = ownStitch(filled, fabric);
   const over = rest > 0 ? [work(stitch, rest)] : [];

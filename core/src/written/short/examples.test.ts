@@ -102,7 +102,7 @@ const EXAMPLES: readonly [what: string, kind: 'row' | 'round', of: Instruction[]
       ],
       9,
     ),
-    '*sk next st, (1 dc, ch 1, 1 dc) in next st, sk next st; rep from * around',
+    '*sk next st, (dc, ch 1, dc) in next st, sk next st; rep from * around',
     '*miss next st, (1 tr, ch 1, 1 tr) in next st, miss next st; rep from * around',
   ],
   [

@@ -61,7 +61,8 @@ function partsOf(parts: readonly GroupPart[], words: ShortWords): string {
   const said = parts.map((part) =>
     'stitch' in part ? `${part.count} ${words.stitch(part.stitch)}` : `ch ${part.chains}`,
   );
-  return said.length > 1 ? `(${said.join(', ')})` : said[0]!;
+  // within brackets one of a stitch is called by its name alone
+  return said.length > 1 ? `(${said.map((one) => one.replace(/^1 /, '')).join(', ')})` : said[0]!;
 }
 
 function readParts(text: string, words: ShortWords): GroupPart[] {
@@ -71,7 +72,7 @@ function readParts(text: string, words: ShortWords): GroupPart[] {
     .map((part): GroupPart => {
       const chain = /^ch (\d+)$/i.exec(part);
       if (chain) return { chains: Number(chain[1]), spans: 1 };
-      const [, count, stitch] = /^(\d+) (.+)$/.exec(part)!;
+      const [, count = '1', stitch] = /^(?:(\d+) )?(.+)$/.exec(part)!;
       return { stitch: words.meant(stitch!), count: Number(count) };
     });
 }
