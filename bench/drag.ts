@@ -3,6 +3,7 @@ import type { CDPSession } from '@playwright/test';
 import { launchBrowser } from '../e2e/browser';
 import setup from '../e2e/setup';
 import { SEED, TestServer } from '../e2e/testServer';
+import { atMost } from './goals';
 import { ms } from './measure';
 
 /** The CPU is slowed so many times, as a phone would be beside this machine. */
@@ -77,8 +78,12 @@ export async function benchDrag(): Promise<void> {
   const held = (to: { x: number; y: number }) =>
     session.send('Input.dispatchMouseEvent', { type: 'mouseMoved', ...to, button: 'left', buttons: 1 });
   const draw = (frame: number) => held({ x, y: y + 20 * Math.sin(frame / 9) });
-  told('a dimension drawn for the first time', await framesOf(session, draw));
-  told('a dimension drawn', await framesOf(session, draw));
+  const first = await framesOf(session, draw);
+  told('a dimension drawn for the first time', first);
+  const again = await framesOf(session, draw);
+  told('a dimension drawn', again);
+  atMost('a dimension drawn, p95 of script a frame, first time too', 12, Math.max(first.p95, again.p95), 'ms');
+  atMost('a dimension drawn, the worst frame', 50, Math.max(first.worst, again.worst), 'ms');
   await page.mouse.up();
 
   await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });

@@ -1,5 +1,6 @@
 import { benchDrag } from './drag';
 import { benchFirstLoad } from './firstLoad';
+import { writeGoals } from './goals';
 import { benchGrowth } from './growth';
 import { benchMend } from './mend';
 import { benchPaint } from './paint';
@@ -27,4 +28,5 @@ const BENCHMARKS: Readonly<Record<string, () => void | Promise<void>>> = {
 
 const wanted = process.argv.slice(2);
 for (const [name, run] of Object.entries(BENCHMARKS)) if (wanted.length === 0 || wanted.includes(name)) await run();
+writeGoals();
 process.exit(0);

@@ -1,6 +1,7 @@
 import type { KeptEvent, Plan } from '@keep-snug/core';
 import { TERN_POINT } from '@keep-snug/core/demo';
 import { core } from './core';
+import { atMost } from './goals';
 import { ms, timedQuietest } from './measure';
 
 const { mend, reckon } = core;
@@ -36,4 +37,10 @@ export async function benchMend(): Promise<void> {
     const { median, p95 } = taken[index]!;
     console.log(`  ${plan.title}: median ${ms(median)}, p95 ${ms(p95)}, ${mend(plan, events).choices.length} choices`);
   }
+  atMost(
+    'a make mended with its choices, the slowest sample',
+    25,
+    Math.max(...taken.map(({ median }) => median)),
+    'ms',
+  );
 }

@@ -31,8 +31,9 @@ export function stripInSheet(plan: Plan): { run: () => { stitches: number; rows:
     B4: 'A3/2+3.14159265358979*A7/4',
     B5: 'ROUND((A2+A9+B4)/A6,0)',
     B6: 'ROUND((A2+A9+B4+A2+B4)/A6,0)',
-    B7: 'ROUND((A2+A9+B4+A2+B4+A3+3.14159265358979*A7/2)/A6,0)',
-    B8: 'ROUND((A2+A9+B4+A2+B4+A3+3.14159265358979*A7/2+A10)/A6,0)',
+    B7: 'ROUND((A2+A9+B4+A2+B4+B9)/A6,0)',
+    B8: 'ROUND((A2+A9+B4+A2+B4+B9+A10)/A6,0)',
+    B9: '3.14159265358979*A7/2+SQRT(A3*A3+A9*A9)+A7',
   };
   const sheet: Record<string, Cell | string> = { '!ref': 'A1:B10' };
   for (const [cell, v] of Object.entries(given)) sheet[cell] = { v };

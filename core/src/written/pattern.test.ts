@@ -157,3 +157,13 @@ it('tells the colours of a yarn that repeats, in their order, with what they are
     'kelp 14 stitches and sand 12 stitches; 26 stitches in all, then again',
   );
 });
+
+it('a flat piece that is edged in rounds is no piece in rounds', () => {
+  const levelOf = (title: string) => {
+    const plan = Object.values(TERN_POINT.plans).find((one) => one.title === title)!;
+    const { facts } = writtenPattern(plan, reckon(plan), { ...READS, voice: 'full' });
+    return facts.find(({ name }) => name === 'Level')!.text;
+  };
+  expect(levelOf('Storm-day hook wrap')).not.toContain('rounds');
+  expect(levelOf('Chart loupe sleeve')).toContain('rounds');
+});

@@ -279,10 +279,14 @@ function multipleOf(plan: Plan, worked: Worked): WrittenPattern['facts'] {
 
 /** How hard it is, by the hardest of what is used in it, and since what (WORDING 4.1). */
 function levelOf(worked: Worked, terms: Schools['terms']): string {
+  // what only edges it is joined too, and makes no piece in rounds
+  const inRounds = worked.steps.some(({ kind }) => kind === 'round');
   const used = techniquesIn(
     worked.steps.map(({ text }) => text),
     terms,
-  ).flatMap(({ level }) => level ?? []);
+  )
+    .filter(({ family }) => inRounds || family !== 'course')
+    .flatMap(({ level }) => level ?? []);
   const hardest = [...LEVELS].reverse().find((one) => used.some(({ is }) => is === one));
   if (!hardest) return 'Beginner: chains and one stitch';
   const since = [...new Set(used.filter(({ is }) => is === hardest).map((one) => one.since))];

@@ -103,7 +103,7 @@ const EXAMPLES: readonly [what: string, kind: 'row' | 'round', of: Instruction[]
       9,
     ),
     '*sk next st, (dc, ch 1, dc) in next st, sk next st; rep from * around',
-    '*miss next st, (1 tr, ch 1, 1 tr) in next st, miss next st; rep from * around',
+    '*miss next st, (tr, ch 1, tr) in next st, miss next st; rep from * around',
   ],
   [
     'a button loop',
