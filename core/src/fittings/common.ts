@@ -135,6 +135,9 @@ export function ownStitch({ instructions }: Course, { stitch }: WorkedFabric): s
   return plain && works.length === 1 && works[0]!.into === 'stitch' ? works[0]!.stitch : stitch.base;
 }
 
+/** What an opening in a wall needs at the least: a plain round, the round it is left in, and the round over it. */
+export const LEAST_ROUNDS = 3;
+
 /**
  * The mouth of a tube.
  * @throws PlanProblem where that is the chain it begins on

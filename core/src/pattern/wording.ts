@@ -117,7 +117,7 @@ export function wordInstruction(one: Instruction, terms: Terms): string {
     case 'leave':
       return `leave the remaining ${plural(one.times, 'stitch', 'stitches')} unworked`;
     case 'own-row':
-      return `row ${one.row} of “${one.name}” over ${plural(one.stitches, place(one.into, 1), place(one.into, 2))}`;
+      return `row ${one.row} of “${one.name}” over ${plural(one.stitches, place(one.into, 1), place(one.into, 2))}${one.says ? ` (${one.says})` : ''}`;
     case 'repeat':
       return `[${wordList(one.of, terms)}] ${timesWord(one.times)}`;
   }

@@ -48,6 +48,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
                 hint={help}
                 value={String(value ?? '')}
                 onChange={(text) => onChange(field.key, text.slice(0, field.max))}
+                multiline={field.lines ?? false}
               />
             );
           if (field.kind === 'choices')

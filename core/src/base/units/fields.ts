@@ -45,6 +45,8 @@ export interface ChoiceField extends FieldBase {
 export interface TextField extends FieldBase {
   kind: 'text';
   max: number;
+  /** Several lines of them. */
+  lines?: true;
   default?: string;
 }
 

@@ -73,7 +73,7 @@ export type Instruction =
   /** Leave the rest for later. */
   | { do: 'leave'; times: number }
   /** A row of the maker's own pattern. */
-  | { do: 'own-row'; row: number; name: string; stitches: number; into: Place }
+  | { do: 'own-row'; row: number; name: string; stitches: number; into: Place; says?: string }
   | { do: 'repeat'; of: readonly Instruction[]; times: number };
 
 /** One stitch in each of so many places. */

@@ -3,7 +3,7 @@ import { work, type Instruction } from '../../craft/fabric';
 import { chosen, derive, type Figure } from '../../base/figure';
 import { formatNumber, leastToken, mmToken, mostToken, plural } from '../../base/units';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { frontOf, mouthAt, ownStitch, refuse, refuseOpen, toTheFold, withStitches } from '../common';
+import { frontOf, LEAST_ROUNDS, mouthAt, ownStitch, refuse, refuseOpen, toTheFold, withStitches } from '../common';
 
 /** Room for a hand, and for a finger, mm (prior, handbook 6). */
 const ROOM = { hand: 90, finger: 70 } as const;
@@ -31,9 +31,6 @@ function fits(chains: number): CountCondition {
     allows: (count) => count % 2 === 0 && count / 2 >= chains + LEAST_BETWEEN,
   };
 }
-
-/** A plain round, the openings, and one round over them. */
-const LEAST_ROUNDS = 3;
 
 /** Rounds above the openings where nothing is said (handbook 6). */
 const ABOVE = 4;

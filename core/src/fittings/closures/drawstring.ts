@@ -5,7 +5,18 @@ import type { Free, Stretch, Work } from '../../piece';
 import type { MouthPlace, Part, WorkStep } from '../../shapes';
 import { formatNumber, plural, typedToken, type FieldValues } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Notion, type Placed } from '../definition';
-import { chainsFor, cord, frontOf, mouthAt, ownStitch, withStitches, refuse, refuseOpen, TWIST } from '../common';
+import {
+  chainsFor,
+  cord,
+  frontOf,
+  LEAST_ROUNDS,
+  mouthAt,
+  ownStitch,
+  withStitches,
+  refuse,
+  refuseOpen,
+  TWIST,
+} from '../common';
 
 /** So much cord hangs out at each end, mm (prior, handbook 6). */
 const END_MM = 120;
@@ -107,9 +118,6 @@ function woven(holes: readonly (readonly [number, number])[], hangs: number): Pa
   const [first] = holes;
   return first ? [...runs, piece(first[0], first[1], first[0] - hangs / 4, first[1] + hangs)] : runs;
 }
-
-/** A plain round, the holes, and the round that fills them. */
-const LEAST_ROUNDS = 3;
 
 /** A round of holes near the top of the wall, filled by the next (handbook 6). */
 function eyelets({ built, options, path }: FittingContext, wall: MouthPlace): Passage {

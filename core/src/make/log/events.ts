@@ -22,8 +22,7 @@ export type Happening =
       counted?: string;
       atStep: string | null;
     }
-  /** Of the ball that is left. */
-  /** `colour`: of which of several yarns; that on the hook where nothing is said. */
+  /** Of the ball that is left. `colour`: of which of several yarns; that on the hook where nothing is said. */
   | { kind: 'weighed'; grams: number; by?: 'eye'; colour?: string }
   /** Where a row or round ended in a yarn that repeats: so many stitches into one of its runs, counted from 0. */
   | { kind: 'landed'; run: number; stitches: number; atStep: string }

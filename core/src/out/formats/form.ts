@@ -66,7 +66,7 @@ function fieldValueForm(field: Field): Form {
     case 'choices':
       return { is: 'list', of: { is: 'one-of', values: field.options.map((o) => o.id) }, max: field.most, note };
     case 'text':
-      return { is: 'text', max: field.max, note };
+      return { is: 'text', max: field.max, ...(field.lines ? { lines: 'lines' } : {}), note };
     case 'length':
       return { is: 'number', min: field.min, max: field.max, unit: 'mm', note };
     case 'number': {

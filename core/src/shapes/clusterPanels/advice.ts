@@ -35,7 +35,7 @@ export function stepMisses(
     return [
       {
         ...advice,
-        repair: `Work ${plural(finer.rounds, 'round')} of groups and ${finer.edging} of {single} around each rectangle: that comes to within ${mmToken(Math.max(1, Math.round(Math.abs(finer.off))))}.`,
+        repair: `Work ${plural(finer.rounds, 'round')} of groups and ${finer.edging} of {single} around each rectangle: they come to within about ${mmToken(Math.max(1, Math.round(Math.abs(finer.off))))}.`,
         at: 'shape.edging',
         change: { 'shape.edging': finer.edging },
         otherwise: OTHER_FIT,

@@ -57,7 +57,9 @@ it('has a gap after the last group of a row, where the round about it works', ()
   const [row, round] = textsOf(reckon(pouch()), 'front');
   expect(row!.text).toMatch(/, double crochet in the next chain\. Turn\.$/);
   const c = Number(/^(\d+) groups of 3 and 1 stitch$/.exec(row!.counted!)![1]);
-  expect(round!.text).toMatch(/^Chain 2, skip 1 stitch, 3 double crochet in the gap before each of the next \d+ groups/);
+  expect(round!.text).toMatch(
+    /^Chain 2, skip 1 stitch, 3 double crochet in the gap before each of the next \d+ groups/,
+  );
   expect(round!.counted).toBe(`${2 * (c + 2)} groups of 3`);
 });
 
@@ -112,7 +114,7 @@ it('proposes rounds of single around them, else a smaller hook, where whole roun
   for (const { change, repair } of changed) {
     if (change!['fabric.hookMm'] === undefined) {
       expect(repair).toMatch(
-        /^Work \d rounds? of groups and [1-4] of single crochet around each rectangle: that comes to within \d+ mm/,
+        /^Work \d rounds? of groups and [1-4] of single crochet around each rectangle: they come to within about \d+ mm/,
       );
       continue;
     }

@@ -345,14 +345,16 @@ export const FORMS: Forms = {
   ],
   'own-row': [
     {
-      write: ({ row, name, stitches, into }) => `row ${row} of “${name}” over ${next(stitches, into)}`,
-      reads: pattern(`row ${N} of “(.*)” over next (?:${N} )?${PLACE}`),
-      read: ([row, name, stitches, into]) => ({
+      write: ({ row, name, stitches, into, says }) =>
+        `row ${row} of “${name}” over ${next(stitches, into)}${says ? ` (${says})` : ''}`,
+      reads: pattern(`row ${N} of “(.*)” over next (?:${N} )?${PLACE}(?: \\((.+)\\))?`),
+      read: ([row, name, stitches, into, says]) => ({
         do: 'own-row',
         row: many(row),
         name: name!,
         stitches: many(stitches),
         into: placeOf(into),
+        ...(says ? { says } : {}),
       }),
     },
   ],

@@ -4,6 +4,13 @@ import { factorsOf } from './plain';
 import { foundationOf, uncounted } from './start';
 import { OVAL } from './symbols';
 
+/** How each row of its repeat is worked, a line a row, as the maker typed it; without what a pattern numbers and ends itself. */
+const wordsOf = (typed: FieldValues[string]): string[] =>
+  String(typed ?? '')
+    .split('\n')
+    .map((line) => line.replace(/^\s*(?:row|round|rnd)?\s*\d+\s*[:.)]\s*/i, '').replace(/[.\s]+$/, ''))
+    .filter((line) => line.trim() !== '');
+
 /**
  * A pattern of the maker's own: its name, its multiples, its rows, and a swatch. Its rows are known by number only, so
  * every one is taken to end on as many stitches as it began on (handbook 2.2).
@@ -11,13 +18,12 @@ import { OVAL } from './symbols';
 function make(options: FieldValues): StitchPattern {
   const name = String(options.name ?? '').trim() || 'own pattern';
   const rowsInRepeat = Number(options.rowsInRepeat);
-  const course = ({ stitches, course: number, below }: CourseContext) => ({
-    do: 'own-row' as const,
-    row: ((number - 1) % rowsInRepeat) + 1,
-    name,
-    stitches,
-    into: placeBelow(below),
-  });
+  const words = wordsOf(options.words);
+  const course = ({ stitches, course: number, below }: CourseContext) => {
+    const row = ((number - 1) % rowsInRepeat) + 1;
+    const says = words[row - 1];
+    return { do: 'own-row' as const, row, name, stitches, into: placeBelow(below), ...(says ? { says } : {}) };
+  };
   return {
     id: 'own',
     name: { US: name, UK: name },
@@ -61,6 +67,15 @@ export const own: StitchDefinition = {
       min: 1,
       max: 60,
       default: 1,
+    },
+    {
+      key: 'words',
+      kind: 'text',
+      label: 'How each row is worked',
+      help: 'A line for each row of the repeat, in your own words. They stand in the pattern and are read aloud.',
+      max: 4000,
+      lines: true,
+      optional: true,
     },
   ],
   make,
