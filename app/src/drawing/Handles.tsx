@@ -160,12 +160,14 @@ const Face = memo(function Face({ ring, across }: { ring: boolean; across: boole
   );
 });
 
-/** A hand that has not moved for so long rests, ms. */
-const STILL_MS = 300;
+/** A hand that has not moved for so many looks at it, each so long after the last, rests, ms. */
+const LOOKS = 3;
+const LOOK_MS = 100;
 
 /** Tells the board whether a hand moves, and takes it for resting once it is still. */
 function useHand(): { moves: () => void; rests: () => void } {
-  const moved = useRef(0);
+  // looks are counted, not time: while the page was held up by something no hand could be seen to move
+  const looks = useRef(0);
   const watch = useRef<ReturnType<typeof setInterval>>(undefined);
   const rests = useCallback(() => {
     clearInterval(watch.current);
@@ -173,10 +175,11 @@ function useHand(): { moves: () => void; rests: () => void } {
     useBoard.getState().drag(false);
   }, []);
   const moves = useCallback(() => {
-    moved.current = Date.now();
+    looks.current = 0;
     watch.current ??= setInterval(() => {
-      if (Date.now() - moved.current >= STILL_MS) rests();
-    }, STILL_MS / 3);
+      looks.current += 1;
+      if (looks.current >= LOOKS) rests();
+    }, LOOK_MS);
     useBoard.getState().drag(true);
   }, [rests]);
   useEffect(() => rests, [rests]);

@@ -11,12 +11,20 @@ import { useMemo } from 'react';
 import { useLibrary } from '@/data/library';
 
 type Shelves = ReturnType<typeof useLibrary.getState>['shelves'];
-type Box = Pick<Shelves, 'yarns' | 'swatches' | 'makes'>;
+export type Box = Pick<Shelves, 'yarns' | 'swatches' | 'makes'>;
+
+/** What a hand is learnt from and what is there to work with; each shelf by itself, so that nobody is woken by a plan that is drawn on. */
+export function useBox(): Box {
+  const yarns = useLibrary((state) => state.shelves.yarns);
+  const swatches = useLibrary((state) => state.shelves.swatches);
+  const makes = useLibrary((state) => state.shelves.makes);
+  return useMemo(() => ({ yarns, swatches, makes }), [yarns, swatches, makes]);
+}
 
 /** What the maker has: hooks that swatches and makes were worked with, and the yarns of the box with what is left of each. */
 export function useAtHand(): AtHand {
-  const { yarns, swatches, makes } = useLibrary((state) => state.shelves);
-  return useMemo(() => atHandNow({ yarns, swatches, makes }), [yarns, swatches, makes]);
+  const box = useBox();
+  return useMemo(() => atHandNow(box), [box]);
 }
 
 let last: { box: Box; atHand: AtHand } | null = null;

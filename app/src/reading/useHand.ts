@@ -20,22 +20,23 @@ import {
 import { useMemo } from 'react';
 import { useEvents } from '@/data/events';
 import { useLibrary } from '@/data/library';
+import { useBox } from './useAtHand';
 
 type Shelves = ReturnType<typeof useLibrary.getState>['shelves'];
 
 /** The hand that the swatches in the box and the finished makes show: those in yarn of this category, else all. */
 export function useHand({ category }: YarnSpec): Hand | undefined {
-  const { yarns, swatches, makes } = useLibrary((state) => state.shelves);
+  const box = useBox();
   const byMake = useEvents((state) => state.byMake);
-  const shown = useMemo(() => fabricsShown({ yarns, swatches, makes }, byMake), [yarns, swatches, makes, byMake]);
+  const shown = useMemo(() => fabricsShown(box, byMake), [box, byMake]);
   return useMemo(() => handOf(alikeIn(shown, category)), [shown, category]);
 }
 
 /** The same with the swatches and makes behind it. */
 export function useHandSources({ category }: YarnSpec): { hand: Hand; from: readonly Shown[] } | undefined {
-  const { yarns, swatches, makes } = useLibrary((state) => state.shelves);
+  const box = useBox();
   const byMake = useEvents((state) => state.byMake);
-  const shown = useMemo(() => fabricsShown({ yarns, swatches, makes }, byMake), [yarns, swatches, makes, byMake]);
+  const shown = useMemo(() => fabricsShown(box, byMake), [box, byMake]);
   return useMemo(() => {
     // only those that tell the hand something stand behind it
     const from = alikeIn(shown, category).filter((one) => handOf([one]) !== undefined);
