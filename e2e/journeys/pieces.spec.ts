@@ -78,7 +78,9 @@ test('a caddy of several stitches, joined and bordered in one pass, its pockets 
   await fitted(page, 'Dividers');
   await choose(page, 'Lines between', 'crocheted on, along a column');
   await sheet(page);
-  await expect(page.getByText(/2 half double crochet in the middle of each of the next \d+ pairs/).first()).toBeVisible();
+  await expect(
+    page.getByText(/2 half double crochet in the middle of each of the next \d+ pairs/).first(),
+  ).toBeVisible();
   await expect(page.getByText(/\(\d+ Vs and 2 stitches\)$/).first()).toBeVisible();
   await expect(page.getByText(/3 single crochet in the corner; across the back’s top edge/)).toBeVisible();
   await expect(page.getByText(/Slip stitch in each of the next \d+ rows/)).toBeVisible();

@@ -88,9 +88,7 @@ function footOf(asked: unknown, half: number, path: string): number {
 
 /** How far it stands above the opening at its middle: as typed, else room for a hand. */
 const riseOf = ({ riseMm }: FittingContext['options']): Figure<'mm'> =>
-  riseMm === undefined
-    ? prior(ROOM_MM, 'mm', 0, 'room for a hand, each side')
-    : chosen(Number(riseMm), 'mm', 'typed');
+  riseMm === undefined ? prior(ROOM_MM, 'mm', 0, 'room for a hand, each side') : chosen(Number(riseMm), 'mm', 'typed');
 
 /** A centred tongue over the mouth: starts in the middle of one half, narrows, runs, widens, joins the other (handbook 6). */
 function place({ built, options, path }: FittingContext): Placed {
