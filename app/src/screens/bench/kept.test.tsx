@@ -3,10 +3,8 @@ import { TERN_POINT } from '@keep-snug/core/demo';
 import { act, screen } from '@testing-library/react-native';
 import { nothingHere } from '@/fixtures/serverHas';
 import { show } from '@/fixtures/show';
-import type * as Kept from '@/data/keptBench';
-import { keepCard, keepOrder, type KeptCard } from '@/data/keptBench';
+import { hasKept, keepCard, keepOrder, keptCard, type KeptCard } from '@/data/keptBench';
 import { useLibrary } from '@/data/library';
-import type * as Storage from '@/platform/storage';
 import { smallStorage } from '@/platform/storage';
 import { Bench } from './Bench';
 
@@ -44,9 +42,9 @@ it('what it cannot read it does without', () => {
     [JSON.stringify([card]), true],
   ] as const)
     jest.isolateModules(() => {
-      const { smallStorage: storage } = jest.requireActual<typeof Storage>('@/platform/storage');
+      const { smallStorage: storage } = jest.requireActual<{ smallStorage: typeof smallStorage }>('@/platform/storage');
       storage().setItem(KEY, text);
-      const kept = jest.requireActual<typeof Kept>('@/data/keptBench');
+      const kept = jest.requireActual<{ hasKept: typeof hasKept; keptCard: typeof keptCard }>('@/data/keptBench');
       expect(kept.hasKept()).toBe(has);
       expect(kept.keptCard('p0')).toEqual(has ? card : undefined);
     });
