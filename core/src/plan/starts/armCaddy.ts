@@ -14,8 +14,8 @@ export const armCaddy: StartDefinition = {
       kind: 'set',
       name: 'what the chair needs',
       members: [
-        { kind: 'slab', name: 'remote control' },
-        { kind: 'slab', name: 'notebook' },
+        { kind: 'slab', name: 'remote control', charges: 'no' },
+        { kind: 'slab', name: 'notebook', charges: 'no' },
       ],
     },
     carrier: { kind: 'bar', section: 'flat', dropFront: { mm: 100 }, dropBack: { mm: 100 } },

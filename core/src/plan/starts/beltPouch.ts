@@ -6,7 +6,7 @@ export const beltPouch: StartDefinition = {
   says: 'firm, in layers, worn on a belt',
   asks: boxAsks([52, 158, 16]),
   plan: {
-    thing: { kind: 'slab', name: 'pliers' },
+    thing: { kind: 'slab', name: 'pliers', charges: 'no' },
     shape: { kind: 'layered' },
     fit: { name: 'slides' },
     fittings: [{ kind: 'flap' }],

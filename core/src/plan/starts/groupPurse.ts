@@ -6,7 +6,7 @@ export const groupPurse: StartDefinition = {
   says: 'lacy groups of three, with a flap',
   asks: boxAsks([95, 130, 18]),
   plan: {
-    thing: { kind: 'slab', name: 'small things' },
+    thing: { kind: 'slab', name: 'small things', charges: 'no' },
     shape: { kind: 'cluster-panels' },
     fit: { name: 'roomy' },
     fittings: [{ kind: 'flap' }, { kind: 'button-loop', buttonMm: 18 }],

@@ -6,7 +6,7 @@ export const notebookWrap: StartDefinition = {
   says: 'ribs run up it, a flap covers the top',
   asks: boxAsks([105, 148, 14]),
   plan: {
-    thing: { kind: 'slab', name: 'notebook' },
+    thing: { kind: 'slab', name: 'notebook', charges: 'no' },
     shape: { kind: 'strip-along' },
     fit: { name: 'snug' },
     fittings: [{ kind: 'flap' }],

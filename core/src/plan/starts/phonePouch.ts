@@ -9,5 +9,5 @@ export const phonePouch: StartDefinition = {
   name: 'Phone pouch',
   says: 'a flap, held by a button and a loop',
   asks: boxAsks([76, 158, 12]),
-  plan: { thing: { kind: 'slab', name: 'phone' }, shape, fit, fittings, low },
+  plan: { thing: { kind: 'slab', name: 'phone', charges: 'yes' }, shape, fit, fittings, low },
 };

@@ -6,7 +6,7 @@ export const soapBag: StartDefinition = {
   says: 'drawn shut over a bar of soap',
   asks: boxAsks([62, 88, 28]),
   plan: {
-    thing: { kind: 'slab', name: 'soap' },
+    thing: { kind: 'slab', name: 'soap', charges: 'no' },
     shape: { kind: 'round-chain' },
     fit: { name: 'roomy' },
     fittings: [{ kind: 'drawstring' }],

@@ -6,7 +6,7 @@ export const tissueCover: StartDefinition = {
   says: 'a packet with a slit to pull from',
   asks: boxAsks([56, 105, 24]),
   plan: {
-    thing: { kind: 'slab', name: 'tissues', soft: 0.2 },
+    thing: { kind: 'slab', name: 'tissues', soft: 0.2, charges: 'no' },
     shape: { kind: 'packet' },
     fit: { name: 'slides' },
     fittings: [],

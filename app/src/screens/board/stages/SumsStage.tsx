@@ -16,7 +16,7 @@ export const sumsStage: Stage = {
   owns: [],
   summary: (_plan, worked, say) => {
     if (!worked) return 'Fill in the fields above first';
-    return `${lowered(worked.pieces[0]!.summary)}; about ${say.number(worked.outside.width.value)} × ${say.length(worked.outside.height.value)}`;
+    return `${lowered(worked.pieces[0]!.summary)}; about ${say.number(Math.round(worked.outside.width.value))} × ${say.length(Math.round(worked.outside.height.value))}`;
   },
   Body,
 };
