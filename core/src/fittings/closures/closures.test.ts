@@ -171,6 +171,19 @@ describe('an ornament', () => {
   it('stays on the front', () => {
     expect(() => reckon(plan([{ kind: 'ornament', belowMm: 900 }]))).toThrow(/does not leave it on the front/);
   });
+
+  it('sits on the flap where that is asked, through the flap alone, and nowhere where there is none', () => {
+    const worked = flapped({ kind: 'ornament', on: 'flap' });
+    expect(step(worked, 'sew-ornament').text).toMatch(
+      /on the flap, .* above its edge, in the middle, through the flap only/,
+    );
+    const drawn = worked.views.find(({ id }) => id === 'folded')!;
+    const flap = drawn.parts.find((part) => part.type === 'cloth' && part.role === 'flap');
+    const seat = drawn.parts.find((part) => part.type === 'button' && part.diameter === 20);
+    expect(flap?.type === 'cloth' && seat?.type === 'button' && seat.y / flap.h).toBeCloseTo(0.5, 6);
+    expect(() => flapped({ kind: 'ornament', on: 'flap', aboveMm: 300 })).toThrow(/does not leave it on the flap/);
+    expect(() => reckon(plan([{ kind: 'ornament', on: 'flap' }]))).toThrow(/There is no flap/);
+  });
 });
 
 it('a tassel hangs from a zip’s pull, where there is a zip', () => {

@@ -2,7 +2,7 @@ import { inOne, work, type Instruction } from '../../craft/fabric';
 import { chosen, derive, prior, type Figure } from '../../base/figure';
 import { tailOf, type Work } from '../../piece';
 import { formatNumber, typedToken } from '../../base/units';
-import { IN_FROM, frontOf, lengthOf, refuseBeside } from '../common';
+import { flapDown, IN_FROM, frontOf, lengthOf, refuse, refuseBeside } from '../common';
 import { type FittingContext, type FittingDefinition, type Notion, type Placed } from '../definition';
 
 interface OrnamentKind {
@@ -90,16 +90,58 @@ function middleOf({ built, options, path }: FittingContext, across: number): { x
   return { x, y };
 }
 
+/** Where it sits: on which face, how far down the closed piece its middle comes, mm, and the same in words. */
+interface Seat {
+  face: 'front' | 'flap';
+  x: number;
+  down: number;
+  below: Figure<'mm'>;
+  where: string;
+  layer: string;
+}
+
+const inWords = (x: number, { inFromMm }: FittingContext['options']): string =>
+  inFromMm === undefined ? 'in the middle' : `{mm:${formatNumber(x)}} in from the {side:left} side`;
+
+function onFront(context: FittingContext, across: number): Seat {
+  const { x, y } = middleOf(context, across);
+  const where = `{mm:${formatNumber(y.value)}} below the front’s top edge, ${inWords(x, context.options)}`;
+  return { face: 'front', x, down: y.value, below: y, where, layer: 'the front layer' };
+}
+
+/**
+ * On the flap, as far above its edge as is asked, else half-way up what is seen of it.
+ *
+ * @throws PlanProblem where there is no flap, or it is too short
+ */
+function onFlap(context: FittingContext, across: number): Seat {
+  const { built, options, path } = context;
+  const high = flapDown(built);
+  if (!built.flap || high <= 0) refuse(`${path}.on`, 'There is no flap. Add one, or put the ornament on the front.');
+  const { width } = frontOf(built);
+  const x = options.inFromMm === undefined ? width / 2 : Number(options.inFromMm);
+  const seen = chosen(high, 'mm', 'of the flap in front');
+  const above =
+    options.aboveMm === undefined
+      ? derive('mm', 'half of what is seen of the flap', { seen }, (v) => v.seen / 2)
+      : lengthOf(options.aboveMm, 'typed');
+  const least = across / 2;
+  refuseBeside({ mm: x, least, most: width - least }, `${path}.inFromMm`);
+  refuseBeside({ mm: above.value, least, most: high - least }, `${path}.aboveMm`, 'above its edge', 'the flap');
+  const where = `on the flap, {mm:${formatNumber(above.value)}} above its edge, ${inWords(x, options)}`;
+  return { face: 'flap', x, down: high - above.value, below: above, where, layer: 'the flap' };
+}
+
 function place(context: FittingContext): Placed {
   const { built, fabric, options } = context;
   const kind = KINDS.find(({ id }) => id === options.ornament)!;
   const across = Number(options.acrossMm);
-  const { x, y } = middleOf(context, across);
+  const seat = options.on === 'flap' ? onFlap(context, across) : onFront(context, across);
+  const { x, down, below, where } = seat;
   const face = frontOf(built);
-  const where = `{mm:${formatNumber(y.value)}} below the front’s top edge, ${options.inFromMm === undefined ? 'in the middle' : `{mm:${formatNumber(x)}} in from the {side:left} side`}`;
   const flower = kind.id === 'flower';
   return {
-    figures: { below: y },
+    figures: { below },
     place: `${kind.name}, ${where}`,
     rows: [],
     steps: [
@@ -113,16 +155,18 @@ function place(context: FittingContext): Placed {
             do: 'sew',
             id: 'ornament',
             ...(flower ? { what: 'flower', tails: [tailOf('flower', 'end')], mm: FLOWER_TAIL_MM } : { mm: 0 }),
-            says: `${kind.sew}, ${where}, through the front layer only.`,
+            says: `${kind.sew}, ${where}, through ${seat.layer} only.`,
           },
         ],
         check: { look: 'Does it hold a good pull?', repair: 'Sew over it three more times.' },
         minutes: flower ? 15 : 6,
       },
     ],
-    parts: { folded: [{ type: 'button', x: face.x + x, y: face.y + y.value, diameter: across }] },
+    parts: {
+      folded: [{ type: 'button', x: face.x + x, y: seat.face === 'flap' ? down : face.y + down, diameter: across }],
+    },
     advice: [],
-    areas: [{ face: 'front', x: [x - across / 2, x + across / 2], y: [y.value - across / 2, y.value + across / 2] }],
+    areas: [{ face: seat.face, x: [x - across / 2, x + across / 2], y: [down - across / 2, down + across / 2] }],
     ...notionsOf(kind, across, fabric.yarn.value),
     hazards: flower ? [] : ['small-part'],
   };
@@ -147,12 +191,22 @@ function notionsOf({ notion, count }: OrnamentKind, across: number, yarn: number
 export const ornament: FittingDefinition = {
   id: 'ornament',
   name: 'Ornament',
-  summary: 'A flower, a bead, a face of buttons, a ring or a bell on the front.',
+  summary: 'A flower, a bead, a face of buttons, a ring or a bell on the front or the flap.',
   asks: [],
-  figures: { below: 'Below the front’s top' },
+  figures: { below: 'Its place' },
   options: [
     { key: 'ornament', kind: 'choice', label: 'Ornament', options: KINDS, default: 'flower' },
     { key: 'acrossMm', kind: 'length', label: 'Across', min: 3, max: 100, default: 20 },
+    {
+      key: 'on',
+      kind: 'choice',
+      label: 'Sewn on',
+      options: [
+        { id: 'front', name: 'the front' },
+        { id: 'flap', name: 'the flap' },
+      ],
+      default: 'front',
+    },
     {
       key: 'belowMm',
       kind: 'length',
@@ -161,6 +215,17 @@ export const ornament: FittingDefinition = {
       min: 0,
       max: 2000,
       optional: true,
+      when: ({ on }) => on !== 'flap',
+    },
+    {
+      key: 'aboveMm',
+      kind: 'length',
+      label: 'Above the flap’s edge',
+      help: 'To its middle. Left empty: half-way up.',
+      min: 0,
+      max: 2000,
+      optional: true,
+      when: ({ on }) => on === 'flap',
     },
     { ...IN_FROM, help: 'To its middle. Left empty: in the middle.' },
   ],
