@@ -49,7 +49,9 @@ function tried(doors: Doors, scene: Scene, dice: Dice, drift = DRIFT): Tried | u
     fit: { name: fit },
   });
   const worked = reckoned(doors, plan);
-  if (!worked) return undefined;
+  // who is warned to take another shape does
+  if (!worked || worked.advice.some(({ severity, change }) => severity === 'warning' && change && 'shape' in change))
+    return undefined;
   const { stitchWidth, rowHeight, thickness } = worked.fabric;
   const truth = drawFabric(dice, WORLD, {
     w: stitchWidth.value,
