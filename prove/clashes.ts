@@ -181,7 +181,11 @@ async function seen(page: Page, { kind, names, menu }: Done, list: readonly List
     const label = await first.getAttribute('aria-label');
     return list.find(({ body }) => label === names + nameOf(body))!;
   }
-  if (!menu) return list[0]!;
+  if (!menu) {
+    // a room of its own: on a slow machine the network may rest before it is drawn
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    return list[0]!;
+  }
   const one = list.find(({ body }) => kind !== 'plans' || body.title === 'Range card sleeve')!;
   await button(page, `More: ${menu(nameOf(one.body))}`).waitFor();
   return one;
