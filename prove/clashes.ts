@@ -182,8 +182,12 @@ async function seen(page: Page, { kind, names, menu }: Done, list: readonly List
     return list.find(({ body }) => label === names + nameOf(body))!;
   }
   if (!menu) {
-    // a room of its own: on a slow machine the network may rest before it is drawn
-    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    // a room of its own: on a slow machine the network may rest before what it is of has come
+    const name = nameOf(list[0]!.body);
+    await page
+      .getByRole('heading', { level: 1, ...(name ? { name, exact: true } : {}) })
+      .first()
+      .waitFor();
     return list[0]!;
   }
   const one = list.find(({ body }) => kind !== 'plans' || body.title === 'Range card sleeve')!;
