@@ -212,7 +212,10 @@ describe('cautions', () => {
 
 describe('the chance of fit', () => {
   it('is said in hundreds, with the ways it fails and what would help most', () => {
-    const found = chance(phone, 4000);
+    const drawn = chance(phone, 4000);
+    // which of two near helps comes first is the draw's luck; what it leads to is not
+    const found = { ...drawn, helps: drawn.helps.filter(({ id }) => id === 'measure-first-rows') };
+    expect(found.helps).toHaveLength(1);
     mockChance.mockReturnValue({ found, stale: false });
     show(<ChanceOfFit id="p" plan={phone} edit={jest.fn()} />);
     expect(screen.getByText(`Fits ${Math.round(100 * found.share)} times in 100`)).toBeTruthy();
