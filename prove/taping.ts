@@ -37,7 +37,7 @@ export function reckoned({ reckon }: Doors, plan: Plan): Worked | undefined {
 }
 
 /** What a maker takes of a plan's own advice before she begins: another hook, or another edging; the shape stays. */
-const TAKEN = new Set(['fabric.hookMm', 'shape.edging']);
+const TAKEN = new Set(['fabric.hookMm', 'shape.edging', 'shape.edgingOf']);
 
 /** The plan with what it advises itself. */
 export function asAdvised(doors: Doors, plan: Plan): Plan {
@@ -142,7 +142,7 @@ export function withTape(
         atStep: last.id,
       });
     tape('stitches', last.ends ?? piece.stitches, wide);
-    if (since > 4) tape('rows', since, on * truth.piece.h);
+    if (since > 4) tape('rows', since, (on * highOf(piece, course - since + 1, course, truth)) / since);
     const choice = taken(doors.mend(plan, events).choices, scene);
     said = choice?.chance ?? said;
     if (!choice || choice.id === 'carry-on') continue;
@@ -152,6 +152,19 @@ export function withTape(
   }
   const { worked, plan: followed } = doors.mend(plan, events);
   return { worked, plan: followed, ripped, said, events };
+}
+
+/** How high rows of a piece come to, mm: those of half doubles as they are. */
+function highOf(
+  { bands = [] }: Pick<Worked['pieces'][number], 'bands'>,
+  from: number,
+  to: number,
+  { piece: { h }, halfDouble }: Fabric,
+): number {
+  return Array.from({ length: to - from + 1 }, (_, index) => from + index).reduce((sum, row) => {
+    const band = bands.find((one) => row >= one.from && row <= one.to);
+    return sum + (band?.stitch === 'half-double' ? halfDouble : h);
+  }, 0);
 }
 
 /** What is recommended, or of the ways these pieces can be built from the surest. */

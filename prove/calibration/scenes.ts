@@ -4,6 +4,9 @@ import type { Dice } from './random';
 import type { Fabric, Way } from './truth';
 import type { Made, Thing } from './verdict';
 
+/** A round of slip stitches against one of single (handbook 2.2). */
+const SLIP_HIGH = 0.35 / 0.98;
+
 /** A length as the maker measures it. */
 export type Measure = (mm: number) => { mm: number; by: 'ruler' | 'calliper' };
 
@@ -297,7 +300,9 @@ const clusters: Scene = {
         const { of: courses, ends } = coursesOf(steps, 'front');
         const rounds = courses('front');
         const strip = ends('strip')[0]!;
-        const edge = 2 * rounds * h + 2 * Number(shape.edging ?? 0) * fabric.border;
+        const slips = shape.edgingOf === 'slip' ? 1 - SLIP_HIGH : 0;
+        const around = Number(shape.edging ?? 0);
+        const edge = 2 * rounds * h + 2 * (around > 0 ? around - slips : 0) * fabric.border;
         return {
           girth: 2 * (h + edge) - Math.PI * t,
           depth: frontDepth(strip * w + edge, box.depth, { ...fabric, piece: { w, h }, t }),

@@ -8,9 +8,8 @@ const along = (stitches: number): Border => ({
   id: 'rim',
   stitch: 'loops',
   courses: 1,
-  path: [{ spans: [{ piece: 'front', edge: 'last', from: 1, to: stitches }], stitches, name: 'along it' }],
+  path: [{ spans: [{ piece: 'front', edge: 'last', from: 1, to: stitches }], stitches, lies: { line: 'it' } }],
   closed: false,
-  from: '',
 });
 
 it('loops are charted as many as are worked, each with its single', () => {

@@ -110,7 +110,7 @@ it('what an edging shows of a flap’s sides is its share of the stitches worked
   const [border] = bordersOf(given);
   const { built } = workOut(given);
   const side = (built.rim as () => readonly Stretch[])().find(
-    ({ name, corner }) => !corner && /^.(on|back). along/.test(name),
+    ({ lies, corner }) => !corner && /back’s edge|other edge/.test(lies.of ?? ''),
   )!;
   const rows = border!.h / built.pieces[0]!.fabric.rowHeight.value;
   const perRow = side.stitches / placesIn(side.spans[0]);

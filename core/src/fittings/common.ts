@@ -98,16 +98,23 @@ export function cord(id: string, lead: string, chains: number, tails: number): F
     do: 'free',
     id,
     lead,
-    from: '',
     courses: [[{ do: 'chain', chains, spans: chains, as: 'chains' }]],
     times: 1,
     tails,
   };
 }
 
+/** How large the front is, mm: what its flap covers too. */
+export function faceOf(built: Built): { wide: number; high: number } {
+  const { width, y, height } = frontOf(built);
+  return { wide: width, high: built.flap?.frontMm ?? y + height };
+}
+
+type Fill = Extract<Work, { do: 'fill' }>;
+
 /** Marked with the thing inside, and sewn on with thread when it is out again (handbook 6). */
-export function sewnWhere(id: string, marked: string, says: string): Work[] {
-  return [{ do: 'fill', says: marked }, { do: 'empty' }, { do: 'sew', id, says, mm: 0, layers: 'front' }];
+export function sewnWhere(id: string, marked: Pick<Fill, 'says' | 'at'>, says: string): Work[] {
+  return [{ do: 'fill', ...marked }, { do: 'empty' }, { do: 'sew', id, says, mm: 0, layers: 'front' }];
 }
 
 /**

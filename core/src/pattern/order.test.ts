@@ -28,7 +28,7 @@ it('sews to an open layer before the sides are joined, and ends when nothing is 
     step('tassel', [sewn('tassel')], { kind: 'finish' }),
     step('sides', [joined]),
     step('pocket', [sewn('pocket', { open: true })]),
-    step('marks', [{ do: 'mark', says: 'Mark it.' }]),
+    step('marks', [{ do: 'mark', piece: 'body', rows: [{ row: 1, after: [3] }], names: ['fold'] }]),
     step('cut', [{ do: 'fasten-off' }], { after: 'body' }),
   ];
   expect(ids(steps)).toEqual(['pocket', 'marks', 'cut', 'sides', 'zip', 'button', 'tassel', 'ends', 'carry']);

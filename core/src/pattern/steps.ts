@@ -1,6 +1,6 @@
 import type { Instruction } from '../craft/fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
-import { borderCount, fabricAt, plainFoundation, type Walked, type Work } from '../piece';
+import { borderCount, fabricAt, landmarkWords, plainFoundation, type Walked, type Work } from '../piece';
 import { formatNumber, mmToken, plural, withArticle } from '../base/units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
@@ -257,7 +257,7 @@ function foundationStep(piece: Piece, pieceName: string, schools: Schools): Step
   if (kind === 'picked-up')
     return begun({
       text: wordText(
-        `Join the yarn ${piece.foundation.from ?? 'along the edge'}. Work the next ${piece.worked} over these ${plural(count, 'stitch', 'stitches')}.`,
+        `Join the yarn ${piece.foundation.from ? landmarkWords(piece.foundation.from) : 'along the edge'}. Work the next ${piece.worked} over these ${plural(count, 'stitch', 'stitches')}.`,
         schools,
       ),
       ends: count,
@@ -422,7 +422,7 @@ export function workSteps(
 
 /** The colour of what is begun anew, where what is done does not name it as it is joined. */
 function withColour({ colour, goesOn, does = [] }: WorkStep): string {
-  if (goesOn || does.some((work) => work.do === 'border' || (work.do === 'free' && work.from !== ''))) return '';
+  if (goesOn || does.some((work) => work.do === 'border' || (work.do === 'free' && work.from))) return '';
   const begun = does.find((work) => work.do === 'free' && !work.onward);
   const own = colour ?? (begun?.do === 'free' ? begun.colour : undefined);
   return own ? `With ${own}:` : '';

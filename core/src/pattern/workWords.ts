@@ -1,17 +1,24 @@
 import {
   beginningOf,
   borderCount,
+  landmarkWords,
+  liesWords,
+  spotsWords,
+  spotWords,
   yarnToCut,
   type Border,
   type BorderPart,
   type Free,
   type Hand,
+  type Landmark,
+  type Lies,
   type Seam,
   type Sewing,
+  type Spot,
   type Walked,
   type Work,
 } from '../piece';
-import { capital, plural } from '../base/units';
+import { capital, formatNumber, listed, plural } from '../base/units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { mergedCourse, wordInstruction, wordRow } from './wording';
@@ -36,8 +43,9 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
     case 'sew':
       return wordSewing(work);
     case 'fill':
+      return withPlaces(work.says, work.at);
     case 'mark':
-      return work.says;
+      return wordMark(work);
     case 'level':
       return `Work on to above the first stitch of round 1, then {slip} in ${work.slips === 1 ? 'the next stitch' : `each of the next ${work.slips} stitches`} to level the step.`;
     case 'empty':
@@ -83,9 +91,10 @@ function wordBorder(border: Border, before: Hand, courses: readonly BorderPart[]
 function startWords(border: Border, { live, facing, of }: Hand): string {
   const { near, closed, side = 'right', path, colour } = border;
   if (!live) {
-    const faces = near ?? (closed ? 'the outside facing' : `the ${side} side facing`);
-    if (border.tail) return `With ${faces}, draw up a loop of the tail ${border.tail.at}.`;
-    return `With ${faces}, join ${colour ?? 'the yarn'} ${beginningOf(border)}.`;
+    const faces = near ? `the ${near} towards you` : closed ? 'the outside facing' : `the ${side} side facing`;
+    if (border.tail) return `With ${faces}, draw up a loop of the tail ${landmarkWords(border.tail.at)}.`;
+    const from = beginningOf(border);
+    return `With ${faces}, join ${colour ?? 'the yarn'}${from ? ` ${landmarkWords(from)}` : ''}.`;
   }
   // what lies behind the nearest layer shows its other side
   const behind = path[0]!.spans[0].piece !== of;
@@ -104,7 +113,7 @@ export function borderCounted(border: Border): string {
 function wordCourse(parts: readonly BorderPart[], first: boolean, { terms }: Schools): string {
   const sentences = joinedParts(parts, first).map(({ stretch, instructions }) => {
     const words = instructions.map((one) => (stretch?.corner ? cornerWords(one, terms) : wordInstruction(one, terms)));
-    const along = first && stretch && !stretch.corner ? `${stretch.name}: ` : '';
+    const along = first && stretch && !stretch.corner ? `${liesWords(stretch.lies)}: ` : '';
     return along + words.join(', ');
   });
   return `${capital(sentences.join(first ? '; ' : ', '))}.`;
@@ -116,7 +125,7 @@ function joinedParts(parts: readonly BorderPart[], first: boolean): BorderPart[]
   for (const part of parts) {
     const before = list.at(-1);
     const alongOne = before?.stretch && part.stretch && !before.stretch.corner && !part.stretch.corner;
-    if (alongOne && (!first || before.stretch!.name === part.stretch!.name))
+    if (alongOne && (!first || liesWords(before.stretch!.lies) === liesWords(part.stretch!.lies)))
       list[list.length - 1] = { ...before, instructions: mergedCourse([...before.instructions, ...part.instructions]) };
     else list.push(part);
   }
@@ -130,18 +139,48 @@ function cornerWords(one: BorderPart['instructions'][number], terms: Schools['te
   return part && 'stitch' in part ? `${part.count} ${term(part.stitch, terms)} in the corner` : '';
 }
 
-function wordFree({ lead, from, courses, times, tails, rounds, onward, colour }: Free, schools: Schools): string {
+function wordFree(free: Free, schools: Schools): string {
+  const { lead, from, slipped, line, courses, times, tails, rounds, onward, colour } = free;
   const told = courses.map((course) => wordRow(course, schools));
   const rows = rounds ? told.map((text, index) => `Round ${index + 1}: ${text}`).join(' ') : told.join(' Turn. ');
   const many = times > 1 ? ` Make ${times} of them.` : '';
   const leave = tails > 0 ? `Leave a tail of {cut:${tails}} to sew with.` : '';
   const cut = tails > 0 ? 'Fasten off, leaving a tail as long.' : 'Fasten off.';
   const off = onward ? '' : cut;
-  return [lead, leave, from && `Join ${colour ?? 'the yarn'} ${from}.`, rows, off].filter(Boolean).join(' ') + many;
+  const joined = from && `Join ${colour ?? 'the yarn'} ${slipped ? 'with a {slip} ' : ''}${landmarkWords(from)}.`;
+  return [lead, line && lineWords(line), leave, joined, rows, off].filter(Boolean).join(' ') + many;
 }
 
+/** A line worked on the fabric along one of its columns. */
+const lineWords = ({ number, column, of, mm }: NonNullable<Free['line']>): string =>
+  `Line ${number}, {mm:${formatNumber(mm)}} long, along stitch ${column} of ${of} from the {side:left} up to the opening, the yarn held behind both layers, the first and the last place worked twice:`;
+
+/** Columns as both rows have them: where one begins at the other end, its stitches are counted from there. */
+function wordMark({ rows, names }: Extract<Work, { do: 'mark' }>): string {
+  const told = rows.map(({ row, after }) => ({
+    row,
+    places: listed(after.map((count, index) => `after stitch ${count} (${names[index]!})`)),
+  }));
+  const [first] = told;
+  if (told.every(({ places }) => places === first!.places))
+    return `Place a stitch marker in ${told.map(({ row }) => `row ${row}`).join(' and in ')}, counted from where each begins: ${first!.places}.`;
+  return `Place a stitch marker, counted from where each row begins: ${told.map(({ row, places }) => `in row ${row} ${places}`).join('; ')}.`;
+}
+
+/** A sentence with its places in words. */
+const withPlaces = (says: string, at: readonly Spot[] = []): string =>
+  (at.length > 0 ? says.replace('{all}', spotsWords(at)) : says).replace(
+    /\{at(?::(\d+))?\}/g,
+    (_, which: string | undefined) => spotWords(at[Number(which ?? 1) - 1]!),
+  );
+
+/** Where lines lie between columns. */
+const columnsWords = ({ between, of }: NonNullable<Sewing['lines']>): string =>
+  `between stitch ${between.map((at) => `${at} and ${at + 1}`).join(', between ')} of ${of}, counted from the {side:left}`;
+
 /** Sewn with the tails that hang there, or with yarn cut for it. */
-function wordSewing({ mm, tails = [], says }: Sewing): string {
+function wordSewing({ mm, tails = [], says: told, at, lines }: Sewing): string {
+  const says = withPlaces(lines ? told.replace('{columns}', columnsWords(lines)) : told, at);
   if (mm === 0) return capital(says);
   if (tails.length === 0) return `With about {cut:${yarnToCut(mm)}} of yarn, ${says}`;
   return `With ${tails.length === 1 ? 'its tail' : 'its tails'}, ${says}`;
@@ -152,8 +191,16 @@ const SEAM_WORDS: Readonly<Record<Seam['how'], string>> = {
   mattress: 'right side facing you, mattress stitch',
 };
 
-function wordSeam({ how, through, along, mm, factor, tail }: Seam): string {
-  if (along === '') return '';
-  const yarn = tail ? `the tail ${tail.at}` : `about {cut:${yarnToCut(mm * factor)}} of yarn`;
-  return `With ${yarn}, ${SEAM_WORDS[how]} ${through} of both layers together along ${along}.`;
+function wordSeam({ how, through, lies, between, mm, factor, tail }: Seam): string {
+  if (!lies) return '';
+  const yarn = tail ? `the tail ${landmarkWords(tail.at)}` : `about {cut:${yarnToCut(mm * factor)}} of yarn`;
+  return `With ${yarn}, ${SEAM_WORDS[how]} ${through} of both layers together along ${seamLine(lies, between)}.`;
+}
+
+/** A side by the hand it is at, with the way it is sewn; or a line by its name. */
+function seamLine({ line, side, way }: Lies, between: Seam['between']): string {
+  if (line !== undefined || !between) return line ?? '';
+  const name = (landmark: Landmark) => landmarkWords(landmark).replace(/^at /, '');
+  const from = between.from ? `from ${name(between.from)} ` : '';
+  return `the {side:${side!}}-hand edge, ${from}${way!} to ${name(between.to)}`;
 }

@@ -2,6 +2,8 @@ export * from './border';
 export * from './edge';
 export * from './onChains';
 export * from './piece';
+export * from './place';
+export * from './placeWords';
 export * from './tails';
 export * from './walk';
 export * from './work';

@@ -2,6 +2,7 @@ import type { Reach } from '../craft/counts';
 import type { Instruction, WorkedFabric } from '../craft/fabric';
 import type { Figure } from '../base/figure';
 import type { FieldValues } from '../base/units';
+import type { Landmark } from './place';
 
 /** A part of a piece between folds, corners or seams. */
 export interface Section {
@@ -42,7 +43,7 @@ export interface Foundation {
   /** What the chain is worked with, where it is another hook than the rest. */
   hookMm?: number;
   /** For stitches picked up: where. */
-  from?: string;
+  from?: Landmark;
 }
 
 /** Courses of a piece that are worked in one fabric, from the first to the last. */

@@ -7,7 +7,9 @@ import type { Plan } from '../plan/plan';
 import {
   backwards,
   borderCount,
+  OPPOSITE,
   placesIn,
+  turnedLies,
   reversed,
   type Border,
   type Fold,
@@ -62,6 +64,17 @@ describe('the work of every shape', () => {
     );
   });
 
+  it('has its places as data: no sentence types beside them how far in or down anything is', () => {
+    fc.assert(
+      fc.property(anyWork, (plan) => {
+        for (const work of workedOrSkipped(plan).works)
+          if (work.do === 'sew' || work.do === 'fill')
+            expect(work.says).not.toMatch(/\} (below|above|in from|from both)|between stitch \d/);
+      }),
+      { numRuns: 100 },
+    );
+  });
+
   it('is told as it was walked: every step has words, and its count is that of its stitches', () => {
     fc.assert(
       fc.property(anyWork, (plan) => {
@@ -89,7 +102,9 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
     const at = pick(works.length);
     const work = works[at]!;
     // what stands by itself may as well be left out: a tassel, a loop joined on, a line sewn
-    const alone = (work.do === 'sew' && work.what === undefined) || (work.do === 'free' && work.from !== '');
+    const alone =
+      (work.do === 'sew' && work.what === undefined) ||
+      (work.do === 'free' && (work.from !== undefined || work.onward));
     return alone ? undefined : spliced(works, at, 1);
   },
   'two steps swapped': (works, pick) => {
@@ -157,6 +172,59 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
         !!foot && { ...border, path: [{ ...first, spans: [a, { ...b, from: b.from + 1, to: b.to + 1 }] }, ...rest] }
       );
     }),
+  'a side said wrongly': (works, pick) =>
+    onStretch(works, pick, ({ lies, ...stretch }) => {
+      const runs = placesIn(stretch.spans[0]) > 1 && lies.side !== undefined;
+      return runs && { ...stretch, lies: { ...lies, side: OPPOSITE[lies.side!] } };
+    }),
+  'a way said wrongly': (works, pick) =>
+    onStretch(works, pick, ({ lies, ...stretch }) => {
+      const runs = placesIn(stretch.spans[0]) > 1 && lies.side !== undefined;
+      return runs && { ...stretch, lies: turnedLies(lies) };
+    }),
+  'a join said at the other side': (works, pick) =>
+    onBorder(works, pick, ({ path: [first, ...rest], ...border }) => {
+      const [begins, ends] = first!.between ?? [];
+      const live = ['make', 'change', 'border'].includes(
+        works[works.findIndex((work) => work.do === 'border' && work.id === border.id) - 1]?.do ?? '',
+      );
+      if (!begins || !ends || live || border.from || !('side' in begins) || placesIn(first!.spans[0]) === 1)
+        return false;
+      if (!begins.side || !/left|right|last|foundation/.test(first!.spans[0].edge)) return false;
+      return { ...border, path: [{ ...first!, between: [{ ...begins, side: OPPOSITE[begins.side] }, ends] }, ...rest] };
+    }),
+  'a mark moved by one': (works) => {
+    const at = works.findIndex((work) => work.do === 'mark');
+    const work = works[at];
+    if (work?.do !== 'mark') return undefined;
+    const [first, ...others] = work.rows;
+    return spliced(works, at, 1, {
+      ...work,
+      rows: [{ ...first!, after: first!.after.map((count) => count + 1) }, ...others],
+    });
+  },
+  'a line beside the columns': (works, pick) => {
+    const sewn = works.flatMap((work, index) => (work.do === 'sew' && work.lines ? [index] : []));
+    const at = sewn[pick(Math.max(1, sewn.length))];
+    const work = at === undefined ? undefined : works[at];
+    if (work?.do !== 'sew' || !work.lines) return undefined;
+    const { of, between, ...lines } = work.lines;
+    return spliced(works, at!, 1, { ...work, lines: { ...lines, of, between: [...between.slice(1), of] } });
+  },
+  'a place off its face': (works, pick) => {
+    const placed = works.flatMap((work, index) =>
+      work.do === 'sew' || work.do === 'fill' ? (work.at ? [index] : []) : [],
+    );
+    const at = placed[pick(Math.max(1, placed.length))];
+    const work = at === undefined ? undefined : works[at];
+    if (!work || (work.do !== 'sew' && work.do !== 'fill')) return undefined;
+    const [spot] = work.at!;
+    const moved = {
+      ...spot!,
+      ...(spot!.below === undefined ? { above: spot!.of.high + 9 } : { below: spot!.of.high + 9 }),
+    };
+    return spliced(works, at!, 1, { ...work, at: [moved] });
+  },
   'a colour dropped': (works, pick) => {
     const changes = works.flatMap((work, index) => (work.do === 'change' ? [index] : []));
     return changes.length > 0 ? spliced(works, changes[pick(changes.length)]!, 1) : undefined;
@@ -270,7 +338,7 @@ describe('a hand', () => {
     const { works, pieces } = plan({});
     const unfolded = works.filter((work) => work.do !== 'fold');
     expect(says(unfolded, pieces)).toContain(
-      'join-right, through both layers, {up} the {side:right} side: the edges do not lie on each other',
+      'join-right, through both layers, up the {side:right} side: the edges do not lie on each other',
     );
   });
 

@@ -13,9 +13,12 @@ import {
   type Span,
 } from './edge';
 import { bandsOf, isSpiral, topColourOf, type Piece } from './piece';
+import { liesWords } from './placeWords';
+import { seenOf, type Landmark, type Lies, type Side, type Spot } from './place';
 import { sideOfTail, tailOf, tailsUsed, yarnEach } from './tails';
 import { nth, Walk } from './walk';
 import {
+  beginningOf,
   TAIL_MM,
   type Border,
   type Fold,
@@ -188,7 +191,8 @@ class Referee extends Walk {
     this.unlevel = false;
   }
 
-  protected override fill(): void {
+  protected override fill({ at = [] }: Extract<Work, { do: 'fill' }>): void {
+    for (const spot of at) this.checkSpot('fill', 'what is marked', spot);
     if (this.filled) this.fault('fill', 'the thing is inside already');
     if (this.hand.live) this.fault('fill', 'the loop is still open');
     for (const lay of this.folds.flatMap(({ lays }) => lays))
@@ -284,13 +288,43 @@ class Referee extends Walk {
     const { id, path, stitch, courses } = work;
     const faces = this.facesAlong(work);
     const backwards = stitch === 'reverse' && courses === 1 ? -1 : 1;
-    path.forEach(({ spans: [nearest], name }, index) => {
+    path.forEach(({ spans: [nearest], lies }, index) => {
       const goes = goesAlong(nearest);
       if (goes !== 0 && goes !== faces[index]! * backwards)
-        this.fault('border', `${id}, ${name}: runs against the hook`);
+        this.fault('border', `${id}, ${liesWords(lies)}: runs against the hook`);
+      this.checkLies('border', id, nearest, lies, faces[index]!);
     });
+    this.checkBegin(work, faces[0]!);
     if (stitch === 'reverse' && faces[0]! * (turnsIn(work) % 2 === 0 ? 1 : -1) < 0)
       this.fault('border', `${id} is worked backwards with the wrong side facing`);
+  }
+
+  /** What is said of a part of a way is how its places are seen: at that side, and that way up or down. */
+  private checkLies(work: 'border' | 'seam', id: string, span: Span, lies: Lies, facing: number): void {
+    const seen = this.seen(span, lies.up, facing);
+    if (!seen) return;
+    if (lies.side && seen.side && lies.side !== seen.side)
+      this.fault(work, `${id}: said at the ${lies.side}, and it lies at the ${seen.side}`);
+    const way = lies.way === 'up' || lies.way === 'on' ? 1 : -1;
+    if (lies.way && lies.side && seen.rises !== 0 && seen.rises !== way)
+      this.fault(work, `${id}: said to go ${lies.way}, and it goes ${seen.rises > 0 ? 'up' : 'down'}`);
+  }
+
+  private seen(span: Span, up: Lies['up'], facing: number) {
+    return seenOf(span, this.edgeAt(span)?.count ?? 0, up ?? 'last', facing);
+  }
+
+  /** What is joined anew is joined at the side that is said, and gone on with the way it is said to be held. */
+  private checkBegin(work: Border, facing: number): void {
+    const from = beginningOf(work);
+    if (this.hand.live || !from) return;
+    const [{ spans, lies }] = work.path as [Stretch];
+    // an end of a line of another layer is seen from there
+    const own = lies.side !== undefined || ('line' in from && from.line === lies.line);
+    const side = own ? sideSaid(from) : undefined;
+    const starts = this.seen(spans[0], lies.up, facing)?.starts;
+    if (side && starts && side !== starts)
+      this.fault('border', `${work.id} is joined at the ${side}, and begins at the ${starts}`);
   }
 
   /** Which side of the nearest layer faces along each part of a way: 1 the right one, -1 the wrong one. */
@@ -327,12 +361,12 @@ class Referee extends Walk {
   }
 
   /** Where the way goes from one edge of a border to another, the corner between them is worked. */
-  private checkTurn({ id }: Border, { spans: [a] }: Stretch, { spans: [b], name }: Stretch): void {
+  private checkTurn({ id }: Border, { spans: [a] }: Stretch, { spans: [b], lies }: Stretch): void {
     if (a.piece !== b.piece) return;
     const corner = CORNERS.find((name) => name === `${rawOf(a)}-${rawOf(b)}` || name === `${rawOf(b)}-${rawOf(a)}`);
     const layer = a.edge.slice(0, a.edge.lastIndexOf('.') + 1);
     if (corner && this.edgeAt({ ...a, edge: layer + corner }))
-      this.fault('border', `${id} leaves out the corner before ${name}`);
+      this.fault('border', `${id} leaves out the corner before ${liesWords(lies)}`);
   }
 
   /** What comes round leaves no corner out of the edges it goes along. */
@@ -349,17 +383,17 @@ class Referee extends Walk {
   }
 
   /** The points a stretch leads to from where the hook is. */
-  private onward({ id }: Border, { spans, name }: Stretch, at: readonly string[]): string[] {
+  private onward({ id }: Border, { spans, lies }: Stretch, at: readonly string[]): string[] {
     const ends = spans.map((span) => this.pointsIn(span));
     const near = [0, 1].find((end) => ends.some((pair) => at.includes(pair[end]!)));
-    if (near === undefined) this.fault('border', `${id} leaps to ${name}`);
+    if (near === undefined) this.fault('border', `${id} leaps to ${liesWords(lies) || 'a corner'}`);
     // where several layers are worked through, all are reached; one place alone has no way it runs
     const alone = placesIn(spans[0]) === 1;
     return ends.flatMap((pair) => (alone ? pair : [pair[near === 1 ? 0 : 1]]));
   }
 
-  private checkStretch({ id }: Border, { spans, stitches, corner, name }: Stretch): void {
-    const says = (what: string) => this.fault('border', `${id}, ${name}: ${what}`);
+  private checkStretch({ id }: Border, { spans, stitches, corner, lies }: Stretch): void {
+    const says = (what: string) => this.fault('border', `${id}, ${liesWords(lies) || 'corner'}: ${what}`);
     for (const span of spans) {
       const edge = this.edgeAt(span);
       if (!edge) return says(`there is no ${span.piece}:${span.edge}`);
@@ -397,6 +431,7 @@ class Referee extends Walk {
       if (!spans.some((one) => this.liesOn(one, other) || this.liesOn(backwards(one), backwards(other))))
         this.fault('seam', 'the edges do not lie on each other');
     }
+    if (work.lies) this.checkLies('seam', work.lies.line ?? 'a side', first, work.lies, 1);
     this.checkEnds('seam', spans);
     this.cover(spans);
   }
@@ -413,7 +448,7 @@ class Referee extends Walk {
     } else {
       if (this.hand.live) this.fault('free', `${id} is begun before the loop is fastened off`);
       this.joinedIn('free', id, colour);
-      if (from === '') this.loose.add(id);
+      if (!from) this.loose.add(id);
       this.hangBoth(id, times, tails || TAIL_MM, courses.length);
     }
     courses.slice(1).forEach((course, index) => {
@@ -440,10 +475,46 @@ class Referee extends Walk {
     if (work.open && this.folds.some(({ inside }) => inside !== 'edges'))
       this.fault('sew', `${id} is not reached any more`);
     this.reaches(id, work.layers);
+    for (const spot of work.at ?? []) this.checkSpot('sew', id, spot);
+    if (work.lines) this.checkLines(id, work.lines);
     if (what !== undefined && (work.open || work.layers === 'front')) this.onFront.add(what);
     if (what === undefined) return;
     if (!this.made.has(what) && !this.done.has(`free ${what}`)) this.fault('sew', `there is no ${what} to sew on`);
     this.loose.delete(what);
+  }
+
+  /** What is sewn on a face lies on it. */
+  private checkSpot(work: 'sew' | 'fill', id: string, { on, inMm, below, above, of: { wide, high } }: Spot): void {
+    const within = (mm: number | undefined, most: number) => mm === undefined || (mm >= 0 && mm <= most + 1e-6);
+    const across = typeof inMm === 'number' ? inMm : undefined;
+    if (!within(across, wide) || !within(below, high) || !within(above, high))
+      this.fault(work, `${id} lies off the ${on}`);
+  }
+
+  /** Lines lie between columns that are there, one after the other, and reach no further than the mouth. */
+  private checkLines(id: string, { between, of, mm, high }: NonNullable<Sewing['lines']>): void {
+    between.forEach((at, index) => {
+      if (at < 1 || at >= of) this.fault('sew', `${id}: there is no column ${at + 1} of ${of} to sew beside`);
+      if (index > 0 && at <= between[index - 1]!)
+        this.fault('sew', `${id}: line ${index + 1} comes before the one before it`);
+    });
+    if (mm > high + 1e-6) this.fault('sew', `${id} reaches beyond the opening`);
+  }
+
+  /** Both rows are marked in the same columns, by as many as there are names for. */
+  protected override mark({ piece: id, rows, names }: Extract<Work, { do: 'mark' }>): void {
+    const piece = this.pieceOf(id);
+    if (!piece || !this.made.has(id)) return this.fault('mark', `there is no ${id} to mark`);
+    const columns = rows.map(({ row, after }) => {
+      if (row < 1 || row > piece.rows) this.fault('mark', `${id} has no row ${row}`);
+      // each turn begins a row at the other end
+      return after.map((count) => (row % 2 === 1 ? count : piece.stitches - count)).join();
+    });
+    if (new Set(columns).size > 1) this.fault('mark', `the rows of ${id} are marked in unlike columns`);
+    for (const { after } of rows) {
+      if (after.length !== names.length) this.fault('mark', `${after.length} marks for ${names.length} places`);
+      if (after.some((count) => count < 1 || count >= piece.stitches)) this.fault('mark', `a mark beside ${id}`);
+    }
   }
 
   /** What the needle goes through it must reach, and nothing else lies there yet (handbook 4.4). */
@@ -512,6 +583,9 @@ class Referee extends Walk {
     return this.folds.some(({ lays }) => lays.some(([p, q]) => maps(p, q, a, b) || maps(q, p, a, b)));
   }
 }
+
+/** The side a landmark says, where it says one. */
+const sideSaid = (landmark: Landmark): Side | undefined => ('side' in landmark ? landmark.side : undefined);
 
 /** Stitches and chains a course leaves to be worked into: its loop of chains too. */
 function placesMade(course: readonly Instruction[]): number {

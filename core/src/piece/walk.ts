@@ -78,9 +78,9 @@ export class Walk {
       case 'change':
         return this.change(work.to);
       case 'mark':
-        return undefined;
+        return this.mark(work);
       case 'fill':
-        return this.fill();
+        return this.fill(work);
       case 'empty':
         return this.empty();
       case 'level':
@@ -133,7 +133,9 @@ export class Walk {
 
   protected level(): void {}
 
-  protected fill(): void {}
+  protected mark(_mark: Extract<Work, { do: 'mark' }>): void {}
+
+  protected fill(_fill: Extract<Work, { do: 'fill' }>): void {}
 
   protected empty(): void {}
 

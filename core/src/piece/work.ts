@@ -1,5 +1,6 @@
 import type { Instruction } from '../craft/fabric';
 import { backwards, type Span } from './edge';
+import { fromBehind, landmarkFromBehind, turnedLies, type Landmark, type Lies, type Spot } from './place';
 
 /** Stitches a border or a crocheted join is worked in: a base stitch, or worked backwards, or loops of chains. */
 export type BorderStitch = 'slip' | 'single' | 'reverse' | 'loops';
@@ -15,10 +16,10 @@ export interface Stretch {
   corner?: boolean;
   /** Stitches into that corner, where not as many as usual. */
   into?: 2;
-  /** What it lies along, in words; what turns round with the way is a token: “{down} the {side:left} side”. */
-  name: string;
-  /** Where it begins and where it ends, in words that can follow “join the yarn”; of the first and the last of a way. */
-  between?: readonly [string, string];
+  /** What it lies along; of a corner nothing is said. */
+  lies: Lies;
+  /** Where it begins and where it ends; of the first and the last of a way. */
+  between?: readonly [Landmark, Landmark];
   /** What its first course is worked of, where the places are unlike: loops and stitches of an open fabric. */
   upon?: readonly Instruction[];
   /** A free loop of chains after so many of its stitches; with an odd count it leaves and comes back to one of them. */
@@ -34,15 +35,15 @@ export interface Border {
   path: readonly Stretch[];
   /** Whether it comes round to where it began. */
   closed: boolean;
-  /** Where it begins, in words; nothing where the first part of its way says it. */
-  from?: string;
+  /** Where it begins; nothing where the first part of its way says it. */
+  from?: Landmark;
   /** What it is worked in, where that is said: with a loop on the hook, the colour of that loop. */
   colour?: string;
-  /** The tail it is worked with, which hangs where it begins: where that is, in words, and how much it takes, mm. */
-  tail?: { name: string; at: string; mm: number };
+  /** The tail it is worked with, which hangs where it begins: where that is, and how much it takes, mm. */
+  tail?: { name: string; at: Landmark; mm: number };
   /** Which side faces of the nearest layer, the first of each part's, as it begins; the right one where nothing is said. */
   side?: 'wrong';
-  /** What lies towards the maker, in words: “the front towards you”; nothing where it is the right side. */
+  /** The layer that lies towards the maker, by its name; nothing where it is the right side. */
   near?: string;
 }
 
@@ -54,11 +55,13 @@ export interface Seam {
   /** Yarn against the seam's length (handbook 4.4). */
   factor: number;
   mm: number;
-  /** What of each layer is sewn, and where, in words; nothing where the step says it. */
+  /** What of each layer is sewn. */
   through: 'the row ends' | 'the edge loops' | 'the outer edge loops';
-  along: string;
-  /** The tail it is sewn with, which hangs where it begins, and where that is, in words; else it has yarn of its own. */
-  tail?: { name: string; at: string };
+  /** What it lies along, where it begins if that is said, and where it ends; nothing where the step says it. */
+  lies?: Lies;
+  between?: { from?: Landmark; to: Landmark };
+  /** The tail it is sewn with, which hangs where it begins, and where that is; else it has yarn of its own. */
+  tail?: { name: string; at: Landmark };
 }
 
 /** What sewing goes through (handbook 4.4). */
@@ -68,10 +71,14 @@ export type Layers = 'front' | 'both' | 'inside' | 'mouth';
 export interface Free {
   do: 'free';
   id: string;
-  /** What it is for, or along what it is worked, in words; nothing where that is plain. */
+  /** What it is for, in words; nothing where that is plain. */
   lead: string;
-  /** Where the yarn is joined, in words; nothing where it begins by itself. */
-  from: string;
+  /** Where the yarn is joined; nothing where it begins by itself, or goes on. */
+  from?: Landmark;
+  /** Joined there with a slip stitch. */
+  slipped?: true;
+  /** The line it is worked along, of several: one of the columns of a face, so long, mm. */
+  line?: { number: number; column: number; of: number; mm: number };
   courses: readonly (readonly Instruction[])[];
   /** How many alike. */
   times: number;
@@ -92,8 +99,11 @@ export interface Sewing {
   id: string;
   /** The piece, or what was made by itself, that is held by it; nothing where it only sews, or is no crochet. */
   what?: string;
-  /** What is done, in words that can follow “with so much yarn”. */
+  /** What is done, in words that can follow “with so much yarn”; places are tokens: `{at}` its first one, `{at:2}`, `{columns}`. */
   says: string;
+  at?: readonly Spot[];
+  /** Lines between columns of a face, each so long, mm. */
+  lines?: { between: readonly number[]; of: number; mm: number; high: number };
   /** Yarn it takes, mm; none where it is sewn with thread. */
   mm: number;
   /** Whether it is yarn made into something: strands twisted to a cord. */
@@ -116,23 +126,25 @@ export const TAIL_MM = 150;
 /** Yarn to cut for a seam is told in whole 50 mm, rounded up (ours). */
 export const yarnToCut = (mm: number): number => 50 * Math.ceil(mm / 50);
 
-const OTHER_WAY: Readonly<Record<string, string>> = { up: 'down', down: 'up', on: 'back', back: 'on' };
-
-const turnedName = (name: string): string =>
-  name.replace(/\{(up|down|on|back)\}/g, (_, way: string) => `{${OTHER_WAY[way]!}}`);
-
 /** A part of a way gone from its other end. */
-export function turned({ spans: [first, ...others], name, between, loop, ...stretch }: Stretch): Stretch {
+export function turned({ spans: [first, ...others], lies, between, loop, ...stretch }: Stretch): Stretch {
   // a loop that leaves and comes back to one stitch leaves from it either way
   const same = loop?.closes === 'same-stitch' ? 1 : 0;
   return {
     ...stretch,
-    name: turnedName(name),
+    lies: turnedLies(lies),
     spans: [backwards(first), ...others.map(backwards)],
     ...(between ? { between: [between[1], between[0]] } : {}),
     ...(loop ? { loop: { ...loop, after: stretch.stitches - loop.after + same } } : {}),
   };
 }
+
+/** A part of a way as it is seen with the wrong side facing. */
+export const seenFromBehind = ({ lies, between, ...stretch }: Stretch): Stretch => ({
+  ...stretch,
+  lies: fromBehind(lies),
+  ...(between ? { between: [landmarkFromBehind(between[0]), landmarkFromBehind(between[1])] } : {}),
+});
 
 /** A way gone from its other end. */
 export const reversed = (path: readonly Stretch[]): Stretch[] => path.map(turned).reverse();
@@ -144,8 +156,8 @@ export const reversed = (path: readonly Stretch[]): Stretch[] => path.map(turned
 export const wayFor = (path: readonly Stretch[], stitch: BorderStitch): Stretch[] =>
   stitch === 'reverse' ? reversed(path) : [...path];
 
-/** Where a border begins, in words that can follow “join the yarn”. */
-export const beginningOf = ({ from, path }: Border): string => from ?? path[0]?.between?.[0] ?? '';
+/** Where a border begins, where that is said. */
+export const beginningOf = ({ from, path }: Border): Landmark | undefined => from ?? path[0]?.between?.[0];
 
 /** What the shape knows and nobody else: which edges come to lie on each other, and are joined. */
 export interface Fold {
@@ -179,10 +191,10 @@ export type Work =
   | { do: 'level'; slips: number }
   /** Ends woven in: of pieces before a layer closes over them, or all that are left. */
   | { do: 'weave-in'; pieces: readonly { id: string; name: string }[] | 'all' }
-  /** Places marked on pieces as they lie, in words. */
-  | { do: 'mark'; says: string }
-  /** The thing put in to see or mark something by it, in words; and taken out again. */
-  | { do: 'fill'; says: string }
+  /** Columns marked in rows of a piece, each counted from where its row begins, by what they are for. */
+  | { do: 'mark'; piece: string; rows: readonly { row: number; after: readonly number[] }[]; names: readonly string[] }
+  /** The thing put in to see or mark something by it, in words, its places as tokens; and taken out again. */
+  | { do: 'fill'; says: string; at?: readonly Spot[] }
   | { do: 'empty' }
   /** A piece made once more, with all that was worked on it. */
   | { do: 'again'; piece: string; as: string; works: readonly Work[] };

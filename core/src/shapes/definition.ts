@@ -1,6 +1,6 @@
 import type { CountCondition, CountOption } from '../craft/counts';
 import type { WorkedFabric } from '../craft/fabric';
-import type { Piece, RawEdge, Stretch, Work } from '../piece';
+import type { Landmark, Piece, RawEdge, Stretch, Work } from '../piece';
 import type { Advice, Figure } from '../base/figure';
 import type { FitModel, Verdict, WorkedFit } from '../craft/fit';
 import type { CarrierSpec, Hazard, Profile, WorkedThing } from '../craft/things';
@@ -157,7 +157,7 @@ export interface Built {
   flap?: FlapPlace;
   mouth?: MouthPlace;
   /** Which corner of its first piece a loop at the corner hangs from, where an edging passes it; where that is, if not at the top right. */
-  topCorner?: { edge: 'foundation' | 'last'; side: 'left' | 'right'; where?: string };
+  topCorner?: { edge: 'foundation' | 'last'; side: 'left' | 'right'; where?: Landmark };
   /** The edge of the back along its opening, where that is a row: what is worked into it sits in that row. */
   backEdge?: { piece: string; edge: RawEdge; row: number };
   /** The highest of its rounds that holes can be left in, where that is not the mouth: below a shoulder. */

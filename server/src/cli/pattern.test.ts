@@ -1,20 +1,20 @@
 import { TERN_POINT } from '@keep-snug/core/demo';
-import { spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
+import { asItStands, bundled } from '../fixtures/bundled';
 
 const script = fileURLToPath(new URL('./pattern.ts', import.meta.url));
 const plan = Object.values(TERN_POINT.plans)[0]!;
 
-function patternText(options: string[], input = JSON.stringify(plan)) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', script, ...options], {
-    input,
-    encoding: 'utf8',
-  });
-  return { status, stdout, stderr };
-}
+let built: Awaited<ReturnType<typeof bundled>>;
+beforeAll(async () => {
+  built = await bundled(script);
+});
+afterAll(() => built.done());
+
+const patternText = (options: string[], input = JSON.stringify(plan)) => built.run(options, input);
 
 it('prints the pattern in full, or short in the terms asked for', () => {
-  const full = patternText(['-']);
+  const full = asItStands(script, ['-'], JSON.stringify(plan));
   expect(full.status).toBe(0);
   expect(full.stdout).toMatch(/^Field phone pouch\nWritten in US crochet terms/);
   expect(full.stdout).toContain('Chain 1, single crochet in each of the next 16 stitches. Turn. (16 stitches)');

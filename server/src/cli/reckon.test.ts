@@ -1,20 +1,20 @@
 import { TERN_POINT } from '@keep-snug/core/demo';
-import { spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
+import { asItStands, bundled } from '../fixtures/bundled';
 
 const script = fileURLToPath(new URL('./reckon.ts', import.meta.url));
 const plan = Object.values(TERN_POINT.plans)[0]!;
 
-function reckonText(input: string, file = '-') {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', script, file], {
-    input,
-    encoding: 'utf8',
-  });
-  return { status, stdout, stderr };
-}
+let built: Awaited<ReturnType<typeof bundled>>;
+beforeAll(async () => {
+  built = await bundled(script);
+});
+afterAll(() => built.done());
+
+const reckonText = (input: string, file = '-') => built.run([file], input);
 
 it('prints the worked plan', () => {
-  const { status, stdout } = reckonText(JSON.stringify(plan));
+  const { status, stdout } = asItStands(script, ['-'], JSON.stringify(plan));
   expect(status).toBe(0);
   expect(JSON.parse(stdout)).toMatchObject({ pieces: [{ stitches: 16 }], inside: { girth: { unit: 'mm' } } });
 });

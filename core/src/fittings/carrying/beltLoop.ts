@@ -2,7 +2,7 @@ import { chosen, derive, prior } from '../../base/figure';
 import { tailOf } from '../../piece';
 import { formatNumber, mmToken, mostToken, typedToken } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { frontOf, plainRows, refuse, smallPiece } from '../common';
+import { faceOf, frontOf, plainRows, refuse, smallPiece } from '../common';
 
 /** A belt slides with so much room, mm (prior, ours). */
 const ROOM_MM = 12;
@@ -48,7 +48,8 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
             open: true,
             mm: 12 * piece.width.value,
             tails: [tailOf(piece.id, 'start'), tailOf(piece.id, 'end')],
-            says: `sew the belt loop to the middle of the outside of the back: its first row {mm:${formatNumber(from)}} below the top edge, its last row {mm:${formatNumber(from + belt + ROOM_MM)}} below it. Sew both ends on, going over each seam three times.`,
+            at: [from, from + belt + ROOM_MM].map((below) => ({ on: 'back' as const, below, of: faceOf(built) })),
+            says: 'sew the belt loop to the middle of the outside of the back: its first row {at}, its last row {at:2}. Sew both ends on, going over each seam three times.',
           },
         ],
         check: { look: 'Does the belt slide through?', repair: 'Set the lower end a row further down.' },

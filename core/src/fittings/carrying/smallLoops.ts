@@ -1,6 +1,6 @@
 import { work } from '../../craft/fabric';
 import { chosen, derive, prior, type Figure } from '../../base/figure';
-import type { Free } from '../../piece';
+import { landmarkWords, type Free, type Landmark } from '../../piece';
 import type { Hazard } from '../../craft/things';
 import { formatNumber, plural } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
@@ -16,9 +16,9 @@ interface LoopKind {
   measured?: (context: FittingContext) => Figure<'mm'>;
   /** Chain length for what is asked, mm. */
   length: (asked: Figure<'mm'>) => Figure<'mm'>;
-  /** Where on the face: shares from the left and from the top. */
+  /** Where on the face: shares from the left and from the top; and what that place is. */
   at: { x: number; y: number };
-  where: string;
+  where: Landmark;
   then: string;
   notion?: string;
   hazards?: readonly Hazard[];
@@ -37,12 +37,12 @@ function placed(kind: LoopKind, context: FittingContext): Placed {
   if (on && !built.rimGoesOn)
     refuse(`${path}.at`, 'Only from a last round that becomes the opening can a loop be worked on. Use another place.');
   const at = corner || on ? { x: 1, y: 0 } : kind.at;
-  const topCorner = built.topCorner?.where ?? 'at the {side:right} top corner';
-  const where = corner ? topCorner : on ? 'at the opening, where its rounds begin' : kind.where;
+  const topCorner: Landmark = built.topCorner?.where ?? { at: 'top', of: 'corner', side: 'right' };
+  const where: Landmark = corner ? topCorner : on ? { at: 'round-start', line: 'the opening' } : kind.where;
   const [x, y] = [face.x + at.x * face.width, face.y + at.y * face.height];
   return {
     figures: { length, chains },
-    place: `${where}; ${plural(chains.value, 'chain')}, {mm:${formatNumber(made.value)}}`,
+    place: `${landmarkWords(where)}; ${plural(chains.value, 'chain')}, {mm:${formatNumber(made.value)}}`,
     rows: [],
     steps: [
       {
@@ -50,7 +50,7 @@ function placed(kind: LoopKind, context: FittingContext): Placed {
         section: 'closing',
         kind: 'closure',
         ...(on ? ({ after: built.pieces[0]!.id, goesOn: true } as const) : {}),
-        does: [loopMade(kind.id, chains.value, on ? undefined : `with a {slip} ${where}`)],
+        does: [loopMade(kind.id, chains.value, on ? undefined : where)],
         ...(kind.then ? { text: kind.then } : {}),
         check: { look: 'Does it hold a good pull?', repair: 'Sew over the base of the loop three more times.' },
         minutes: 5,
@@ -75,12 +75,12 @@ function placed(kind: LoopKind, context: FittingContext): Placed {
 }
 
 /** A loop of chains covered with singles: joined on at its place, or on from where the hook is. */
-function loopMade(id: string, chains: number, from: string | undefined): Free {
+function loopMade(id: string, chains: number, from: Landmark | undefined): Free {
   return {
     do: 'free',
     id,
     lead: '',
-    from: from ?? '',
+    ...(from ? { from, slipped: true } : {}),
     courses: [[{ do: 'loop', chains, closes: 'same-stitch' }], [work('single', chains, 'chain')]],
     times: 1,
     tails: 0,
@@ -114,7 +114,7 @@ function loop(kind: LoopKind): FittingDefinition {
         kind: 'choice',
         label: 'Where',
         options: [
-          { id: 'usual', name: kind.where },
+          { id: 'usual', name: landmarkWords(kind.where) },
           { id: 'corner', name: 'at a corner, chained on where a border passes it' },
           { id: 'on', name: 'worked on from the last round' },
         ],
@@ -133,7 +133,7 @@ export const hangingLoop = loop({
   asks: { label: 'Loop length', usual: 50, min: 15, max: 300 },
   length: (asked) => derive('mm', 'chain = 2 × loop', { loop: asked }, (v) => 2 * v.loop),
   at: { x: 0.5, y: 0 },
-  where: 'at the middle of the back’s top edge',
+  where: { at: 'along', line: 'the back’s top edge' },
   then: '',
 });
 
@@ -144,7 +144,7 @@ export const clipLoop = loop({
   asks: { label: 'Clip width', usual: 12, min: 4, max: 60 },
   length: (asked) => derive('mm', 'chain = π × clip + 10 mm', { clip: asked }, (v) => Math.PI * v.clip + 10),
   at: { x: 1, y: 0.08 },
-  where: 'at the side edge, a row below the opening',
+  where: { at: 'below-opening' },
   then: 'Hang the clip in.',
   notion: 'clip or swivel hook',
 });
@@ -170,6 +170,6 @@ export const wristLoop = loop({
     return derive('mm', 'chain = knuckles × (1 + ease)', { knuckles: asked, ease }, (v) => v.knuckles * (1 + v.ease));
   },
   at: { x: 1, y: 0 },
-  where: 'at the {side:right} end of the opening',
+  where: { at: 'end', line: 'the opening', side: 'right' },
   then: '',
 });

@@ -7,7 +7,7 @@ import type { Piece } from '../../shapes';
 import { nth, tailOf } from '../../piece';
 import { formatNumber, mmToken, typedToken } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { centredOn, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from '../common';
+import { centredOn, faceOf, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from '../common';
 
 /** Beyond the buttonhole, mm (prior, ours). */
 const BEYOND_MM = 12;
@@ -66,7 +66,11 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
             what: piece.id,
             mm: 18 * piece.width.value,
             tails: [1, 2].map((one) => tailOf(nth(piece.id, one), 'start')),
-            says: `sew the first row of each tab to the top edge of the back, {mm:${formatNumber(x)}} in from the side, going over each seam three times. Sew a {typed:${formatNumber(button.value)}} button under each tab, its middle {mm:${formatNumber(button.value / 2 + BELOW_MM)}} below that edge, through one layer only.`,
+            at: [
+              { on: 'back', inMm: x, pair: true, of: faceOf(built) },
+              { on: 'back', below: button.value / 2 + BELOW_MM, of: faceOf(built) },
+            ],
+            says: `sew the first row of each tab to the top edge of the back, {at}, going over each seam three times. Sew a {typed:${formatNumber(button.value)}} button under each tab, its middle {at:2}, through one layer only.`,
           },
         ],
         check: {

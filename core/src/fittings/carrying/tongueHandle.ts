@@ -54,7 +54,6 @@ function tongueJoin({ id, stitches: foot, rows }: Piece, { piece: body }: MouthP
   // right sides together the inside faces: of the handle where its last row shows the right side, else of the opening
   const odd = rows % 2 === 1;
   const spans: [Span, Span] = odd ? [tip, mouth] : [backwards(mouth), backwards(tip)];
-  const name = 'through both, stitch for stitch';
   return [
     { do: 'fold', fold: { id, inside: 'edges', says, lays: [[tip, mouth]] } },
     {
@@ -64,7 +63,7 @@ function tongueJoin({ id, stitches: foot, rows }: Piece, { piece: body }: MouthP
       courses: 1,
       closed: false,
       side: 'wrong',
-      path: [{ spans, stitches: foot, name }],
+      path: [{ spans, stitches: foot, lies: { through: 'both' } }],
     },
     { do: 'fasten-off' },
   ];
@@ -145,7 +144,7 @@ function place({ built, options, path }: FittingContext): Placed {
       kind: 'picked-up',
       count: foot,
       edge: 'seam',
-      from: `in stitch ${first} of the opening, counted from where its round begins, and work along to stitch ${first + foot - 1}`,
+      from: { at: 'stitches', line: 'the opening', from: first, to: first + foot - 1 },
     },
     stitches: foot,
     rows: courses.length,

@@ -2,7 +2,7 @@ import { chosen, derive, prior, PlanProblem, type Advice, type Figure } from '..
 import type { Instruction } from '../../craft/fabric';
 import type { Cloth, FlapPlace, Part, Piece, WorkStep } from '../../shapes';
 import { formatNumber, mmToken, mostToken, plural, typedToken, withArticle } from '../../base/units';
-import { BUTTON_FIELDS, IN_FROM, refuseBeside, sewnWhere } from '../common';
+import { BUTTON_FIELDS, faceOf, IN_FROM, refuseBeside, sewnWhere } from '../common';
 import { loopAfter } from '../loops';
 import { type Area, type DemandContext, type FittingContext, type FittingDefinition, type Placed } from '../definition';
 
@@ -86,7 +86,7 @@ function place(context: FittingContext): Placed {
       ? { loop: { piece: flap.piece, edge: flap.edge, chains: chains.value, step: 'work-loop', share: across.share } }
       : {}),
     steps: [
-      ...(inRow ? [] : [joinedLoop(chains.value, across.moved ?? 'at the middle')]),
+      ...(inRow ? [] : [joinedLoop(chains.value, across.inMm)]),
       {
         id: 'sew-button',
         section: 'closing',
@@ -94,7 +94,10 @@ function place(context: FittingContext): Placed {
         minutes: 8,
         does: sewnWhere(
           'button',
-          `Put the item in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge${counted('about', piece, down, place)}, ${across.moved ?? middle(flap.stitches, by)}. Mark the place.`,
+          {
+            says: `Put the item in, close the flap and let the loop lie straight: the button’s middle comes {at}${counted('about', piece, down, place)}, ${across.moved ?? middle(flap.stitches, by)}. Mark the place.`,
+            at: [{ on: 'front', below: below.value, of: faceOf(built) }],
+          },
           'slip a card inside, then sew the button on there, through the front layer only.',
         ),
         check: {
@@ -116,7 +119,8 @@ function place(context: FittingContext): Placed {
 interface AcrossFlap {
   /** Of the flap's width, from its left. */
   share: number;
-  /** Where that is, in words, where it is not the middle. */
+  /** Where that is from the left, mm, and in words, where it is not the middle. */
+  inMm?: number;
   moved?: string;
 }
 
@@ -130,7 +134,7 @@ export function acrossFlap({ built, options, path }: FittingContext, diameter: n
   const width = built.flap!.width.value;
   const place = { mm: inFrom, least: diameter / 2, most: width - diameter / 2 };
   refuseBeside(place, `${path}.inFromMm`, 'from the side', 'the flap');
-  return { share: inFrom / width, moved: `{mm:${formatNumber(inFrom)}} in from the {side:left} side` };
+  return { share: inFrom / width, inMm: inFrom, moved: `{mm:${formatNumber(inFrom)}} in from the {side:left} side` };
 }
 
 /** The same in rows or stitches; in a rectangle worked outwards none of them runs across. */
@@ -161,7 +165,7 @@ function tooSmall(chains: number, needed: number, path: string): Advice[] {
   ];
 }
 
-function joinedLoop(chains: number, where: string): WorkStep {
+function joinedLoop(chains: number, inMm: number | undefined): WorkStep {
   return {
     id: 'work-loop',
     section: 'closing',
@@ -171,7 +175,8 @@ function joinedLoop(chains: number, where: string): WorkStep {
         do: 'free',
         id: 'button-loop',
         lead: '',
-        from: `with a {slip} ${where} of the flap’s edge`,
+        from: { at: 'along', line: 'the flap’s edge', ...(inMm === undefined ? {} : { inMm }) },
+        slipped: true,
         courses: [[{ do: 'loop', chains, closes: 'same-stitch' }]],
         times: 1,
         tails: 0,
@@ -251,7 +256,12 @@ function refuseWide(diameter: number, flap: FlapPlace, path: string): void {
   ]);
 }
 
-function refuseLow(lowest: number, flap: FlapPlace, path: string): void {
+/**
+ * Refuses a button that would reach beyond the front.
+ *
+ * @throws PlanProblem with a flap that would do, or a smaller button
+ */
+export function refuseLow(lowest: number, flap: FlapPlace, path: string): void {
   if (lowest <= flap.frontMm) return;
   const most = flap.edgeBelowFrontTop.value - (lowest - flap.frontMm);
   const repair =

@@ -7,16 +7,17 @@ import { acrossFlap, buttonArea } from './buttonLoop';
 import { type DemandContext, type FittingContext, type FittingDefinition, type Placed } from '../definition';
 import {
   BUTTON_FIELDS,
-  IN_FROM,
   centredOn,
+  faceOf,
   flapDown,
   frontOf,
+  IN_FROM,
   lengthOf,
   ownStitch,
-  withStitches,
   refuse,
   refuseOpen,
   sewnWhere,
+  withStitches,
 } from '../common';
 
 function chainsOf({ fabric, options }: DemandContext): Figure<'chains'> {
@@ -88,7 +89,10 @@ function place(context: FittingContext): Placed {
         kind: 'closure',
         does: sewnWhere(
           'button',
-          `Put the item in, close the flap and mark through the hole: about {mm:${formatNumber(below)}} below the front’s top edge, ${moved ?? 'at its middle'}.`,
+          {
+            says: `Put the item in, close the flap and mark through the hole: about {at}, ${moved ?? 'at its middle'}.`,
+            at: [{ on: 'front', below, of: faceOf(built) }],
+          },
           'slip a card inside, then sew the button on there, through the front layer only.',
         ),
         check: {

@@ -1,7 +1,7 @@
 import { chosen, derive } from '../../base/figure';
 import { formatNumber, typedToken } from '../../base/units';
-import { acrossFlap, buttonArea, loopLength } from './buttonLoop';
-import { BUTTON_FIELDS, flapDown, frontOf, IN_FROM, sewnWhere } from '../common';
+import { acrossFlap, buttonArea, loopLength, refuseLow } from './buttonLoop';
+import { BUTTON_FIELDS, faceOf, flapDown, frontOf, IN_FROM, sewnWhere } from '../common';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
 
 /** Of each end of the cord, what is sewn to the flap, mm (prior, ours). */
@@ -24,6 +24,7 @@ function place(context: FittingContext): Placed {
     { edge: flap.edgeBelowFrontTop, length },
     (v) => v.edge + v.length / 2,
   );
+  refuseLow(below.value + diameter.value / 2, flap, context.path);
   const where = moved ?? 'at the middle';
   const [x, y] = [face.x + share * flap.width.value, flapDown(built)];
   return {
@@ -52,7 +53,10 @@ function place(context: FittingContext): Placed {
         kind: 'closure',
         does: sewnWhere(
           'button',
-          `Put the item in, close the flap and let the loop lie straight: the button’s middle comes {mm:${formatNumber(below.value)}} below the front’s top edge. Mark the place.`,
+          {
+            says: 'Put the item in, close the flap and let the loop lie straight: the button’s middle comes {at}. Mark the place.',
+            at: [{ on: 'front', below: below.value, of: faceOf(built) }],
+          },
           'sew the button on there, through the front layer only.',
         ),
         check: {

@@ -47,14 +47,17 @@ function place({ built, fabric, thing, options, path }: FittingContext): Placed 
     place: `loop ${where} of the back’s edge, ${plural(chains.value, 'chain')}; button on the front, {mm:${formatNumber(below.value)}} below its edge`,
     ...loopMade(built, chains.value, options.inFromMm === undefined ? 0.5 : inFrom / face.width),
     steps: [
-      ...loopSteps(built, chains.value, where, options.inFromMm === undefined),
+      ...loopSteps(built, chains.value, options.inFromMm === undefined ? undefined : inFrom),
       {
         id: 'sew-button',
         section: 'closing',
         kind: 'closure',
         does: sewnWhere(
           'button',
-          `Put the item in and lay the loop over to the front: the button’s middle comes about {mm:${formatNumber(below.value)}} below the edge. Mark where the loop ends.`,
+          {
+            says: 'Put the item in and lay the loop over to the front: the button’s middle comes about {at}. Mark where the loop ends.',
+            at: [{ on: 'front', below: below.value, of: { wide: face.width, high: face.height } }],
+          },
           'sew the button on there, through the front layer only.',
         ),
         check: {
@@ -106,19 +109,18 @@ function loopMade({ backEdge, pieces }: Built, chains: number, share: number): P
 function loopSteps(
   { backEdge, pieces, rimGoesOn, mouth }: Built,
   chains: number,
-  where: string,
-  middle: boolean,
+  inMm: number | undefined,
 ): WorkStep[] {
   const piece = backEdge && pieces.find(({ id }) => id === backEdge.piece);
   if (piece && takesLoop(piece.courses[backEdge.row - 1]!.instructions, piece.stitches)) return [];
-  const onward = rimGoesOn && mouth && middle ? goneOn(mouth, chains) : undefined;
+  const onward = rimGoesOn && mouth && inMm === undefined ? goneOn(mouth, chains) : undefined;
   return [
     {
       id: LOOP_STEP,
       section: 'closing',
       kind: 'closure',
       ...(onward ? ({ after: mouth!.piece, goesOn: true } as const) : {}),
-      does: [onward ?? joined(chains, where)],
+      does: [onward ?? joined(chains, inMm)],
       check: {
         look: 'Does the button go through, edge on, and hold?',
         repair: 'Make the loop a chain shorter or longer.',
@@ -139,7 +141,6 @@ function goneOn(mouth: MouthPlace, chains: number): Free {
     do: 'free',
     id: 'mouth-loop',
     lead: `${found}From where the hook is:`,
-    from: '',
     courses: [[...along, { do: 'loop', chains, closes: 'same-stitch' }]],
     times: 1,
     tails: 0,
@@ -147,11 +148,12 @@ function goneOn(mouth: MouthPlace, chains: number): Free {
   };
 }
 
-const joined = (chains: number, where: string): Free => ({
+const joined = (chains: number, inMm: number | undefined): Free => ({
   do: 'free',
   id: 'mouth-loop',
   lead: '',
-  from: `with a {slip} ${where} of the back’s edge`,
+  from: { at: 'along', line: 'the back’s edge', ...(inMm === undefined ? {} : { inMm }) },
+  slipped: true,
   courses: [[{ do: 'loop', chains, closes: 'same-stitch' }]],
   times: 1,
   tails: 0,

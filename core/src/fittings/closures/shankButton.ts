@@ -2,7 +2,7 @@ import { gapOf } from '../../craft/fabric';
 import { chosen, derive, type Advice } from '../../base/figure';
 import { formatNumber, mmToken, typedToken } from '../../base/units';
 import { acrossFlap, buttonArea } from './buttonLoop';
-import { BUTTON_FIELDS, flapDown, frontOf, IN_FROM, sewnWhere } from '../common';
+import { BUTTON_FIELDS, flapDown, frontOf, IN_FROM, refuse, sewnWhere } from '../common';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
 
 /** From the flap’s edge up to the hole that holds the button, in rows (ours). */
@@ -26,8 +26,13 @@ function place(context: FittingContext): Placed {
     'mm',
     'button below the front’s top = edge − 1.5 rows',
     { edge: flap.edgeBelowFrontTop, up },
-    (v) => Math.max(0, v.edge - v.up),
+    (v) => v.edge - v.up,
   );
+  if (below.value < 0)
+    refuse(
+      `${path}.kind`,
+      `The space that holds the button lies ${mmToken(up.value)} above the flap’s edge, and the flap reaches ${mmToken(Math.max(0, flap.edgeBelowFrontTop.value))} down the front. Make the flap longer.`,
+    );
   const where = moved ?? 'at the middle';
   return {
     figures: { below },
@@ -40,7 +45,16 @@ function place(context: FittingContext): Placed {
         kind: 'closure',
         does: sewnWhere(
           'button',
-          `Put the item in, close the flap and mark through the space ${where}, {mm:${formatNumber(up.value)}} above the flap’s edge.`,
+          {
+            says: `Put the item in, close the flap and mark through the space ${where}, {at}.`,
+            at: [
+              {
+                on: 'flap-edge',
+                above: up.value,
+                of: { wide: flap.width.value, high: flap.edgeBelowFrontTop.value },
+              },
+            ],
+          },
           'sew the button on there by its shank, through the front layer only.',
         ),
         check: {

@@ -4,7 +4,7 @@ import type { Part } from '../../shapes';
 import type { Hazard } from '../../craft/things';
 import { buttonArea } from './buttonLoop';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { flapDown, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere } from '../common';
+import { faceOf, flapDown, frontOf, IN_FROM, refuse, refuseBeside, sewnWhere } from '../common';
 
 /** Mouths wider than this want two (prior, handbook 6). */
 const TWO_ABOVE_MM = 120;
@@ -69,7 +69,10 @@ function placed(kind: Kind, context: FittingContext): Placed {
         kind: 'closure',
         does: sewnWhere(
           kind.id,
-          `Put the item in, close the flap and mark ${where}, {mm:${formatNumber(below.value)}} below the front’s top edge.`,
+          {
+            says: `Put the item in, close the flap and mark ${where}, {at}.`,
+            at: [{ on: 'front', below: below.value, of: faceOf(built) }],
+          },
           `slip a card inside the pouch, then sew ${kind.halves[0]} there through the front layer only, ${kind.halves[1]} to the inside of the flap.`,
         ),
         check: {

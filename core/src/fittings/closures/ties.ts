@@ -1,7 +1,7 @@
 import { chosen, derive, prior } from '../../base/figure';
 import { formatNumber, plural } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { chainsFor, cord, frontOf } from '../common';
+import { chainsFor, cord, faceOf, frontOf } from '../common';
 
 /** For the bow, mm (prior, handbook 6). */
 const BOW_MM = 250;
@@ -56,7 +56,8 @@ function place({ built, fabric, thing, options }: FittingContext): Placed {
             do: 'sew',
             id: 'tie-on',
             what: 'tie',
-            says: `sew it by its middle ${where.sew}, {mm:${formatNumber(at)}} below the top.`,
+            at: [{ on: 'back', below: at, of: faceOf(built) }],
+            says: `sew it by its middle ${where.sew}, {at}.`,
             mm: SEWN_MM,
           },
         ],

@@ -175,14 +175,14 @@ function depthFor(length: number): Mm {
 /** The lines as work: sewn between columns, or a row of slip stitches on the fabric along one. */
 function lineWork(line: Line, lines: readonly number[], columns: number, deep: number, fabric: WorkedFabric): Work[] {
   if (line.id === 'sewn') {
-    const between = lines.map((at) => `${at} and ${at + 1}`).join(', between ');
     return [
       {
         do: 'sew',
         id: 'dividers',
         layers: 'both',
         mm: 2 * lines.length * deep,
-        says: `backstitch ${plural(lines.length, 'line')} through all layers, ${lines.length > 1 ? 'each ' : ''}{mm:${formatNumber(deep)}} long, from the bottom up to the opening: between stitch ${between} of ${columns}, counted from the {side:left}. Go over the top end of each twice.`,
+        lines: { between: lines, of: columns, mm: deep, high: deep },
+        says: `backstitch ${plural(lines.length, 'line')} through all layers, ${lines.length > 1 ? 'each ' : ''}{mm:${formatNumber(deep)}} long, from the bottom up to the opening: {columns}. Go over the top end of each twice.`,
       },
     ];
   }
@@ -190,8 +190,9 @@ function lineWork(line: Line, lines: readonly number[], columns: number, deep: n
   return lines.map((at, index) => ({
     do: 'free',
     id: `divider-${index + 1}`,
-    lead: `Line ${index + 1}, {mm:${formatNumber(deep)}} long, along stitch ${at} of ${columns} from the {side:left} up to the opening, the yarn held behind both layers, the first and the last place worked twice:`,
-    from: 'at the bottom',
+    lead: '',
+    line: { number: index + 1, column: at, of: columns, mm: deep },
+    from: { at: 'line', line: 'the bottom' },
     courses: [[work('slip', rows, 'row')]],
     layers: 'both',
     times: 1,
@@ -221,7 +222,8 @@ function shallowWork({ options, path }: FittingContext, channels: readonly Chann
       id: 'shallow',
       layers: 'both',
       mm: 2 * channel.mm,
-      says: `backstitch across channel ${index + 1} (${channel.name}), {mm:${formatNumber(deep)}} below the front’s top edge, through both layers.`,
+      at: [{ on: 'front', below: deep, of: { wide: channel.mm, high: most } }],
+      says: `backstitch across channel ${index + 1} (${channel.name}), {at}, through both layers.`,
     },
   ];
 }

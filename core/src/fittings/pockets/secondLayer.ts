@@ -115,7 +115,7 @@ function layerOf(courses: Course[], count: number, own: WorkedFabric, round: num
       kind: 'picked-up',
       count,
       edge: 'seam',
-      from: `in a loop that round ${round} left free, the bag held upside down, the outside facing`,
+      from: { at: 'free-loops', round },
     },
     stitches: count,
     rows: rounds,

@@ -1,10 +1,10 @@
 import { chosen, derive } from '../../base/figure';
 import type { Part } from '../../drawing/parts';
 import { nth, tailOf } from '../../piece';
-import { formatNumber, listed, mmToken, mostToken, plural, typedToken } from '../../base/units';
+import { mmToken, mostToken, plural, typedToken } from '../../base/units';
 import type { WorkStep } from '../../shapes';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { frontOf, plainRows, refuse, smallPiece } from '../common';
+import { faceOf, frontOf, plainRows, refuse, smallPiece } from '../common';
 
 /** Of each further pocket, so much shows below the one before (prior, ours). */
 const SHOWS = 0.3;
@@ -52,7 +52,8 @@ function place({ built, fabric, options, path, schools }: FittingContext): Place
         open: true,
         mm: 3 * count * (2 * high + width.value),
         tails: tops.map((_, index) => tailOf(nth(piece.id, index + 1), 'end')),
-        says: `${SEWN[count === 1 ? 'one' : 'several']} ${listed(tops.map((top) => `{mm:${formatNumber(top)}}`))} below the front’s top edge.`,
+        at: tops.map((below) => ({ on: 'front' as const, below, of: faceOf(built) })),
+        says: `${SEWN[count === 1 ? 'one' : 'several']} {all}.`,
       },
     ],
     check: {

@@ -6,6 +6,7 @@ import {
   edgesOf,
   placesIn,
   reversed,
+  seenFromBehind,
   wayFor,
   type Border,
   type BorderStitch,
@@ -103,7 +104,7 @@ type Rounds = Extract<Part, { type: 'border' }>['rounds'];
 
 /** Along the front's top edge, or half of what goes all around. */
 function seenAlong(border: Border): Rounds {
-  const front = ({ name }: Stretch) => name === FRONT_TOP;
+  const front = ({ lies }: Stretch) => lies.line === FRONT_TOP;
   const half = border.path.some(front) ? 1 : 2;
   return borderAlong(border, half === 1 ? front : () => true).map(({ stitch, stitches }) => ({
     stitch,
@@ -151,8 +152,6 @@ const STEP = {
   },
 } as const satisfies Partial<WorkStep>;
 
-const FROM = 'at the {side:right} end of the front’s top edge';
-
 /** The edging as work, on the way the shape knows. */
 function bordersOf({ rim, lips }: Built, { id }: Kind, rounds: number): Border[] {
   const border = { do: 'border', stitch: id } as const;
@@ -161,13 +160,15 @@ function bordersOf({ rim, lips }: Built, { id }: Kind, rounds: number): Border[]
     // spaces are filled with plain stitches first
     const fills = id !== 'single' && path.some(({ upon }) => upon) ? 1 : 0;
     const courses = rounds + fills;
-    return [{ ...border, courses, id: RIM, path: courses > 1 ? path : wayFor(path, id), closed: true, from: FROM }];
+    return [{ ...border, courses, id: RIM, path: courses > 1 ? path : wayFor(path, id), closed: true }];
   }
   return (lips?.() ?? []).map(({ path }, index) => {
     const lip = { ...border, courses: rounds, id: `lip-${index + 1}`, closed: false };
     if (id !== 'reverse' || rounds % 2 === 0) return { ...lip, path };
     // what is worked backwards has the right side facing, not turned from the row before it
-    return rounds === 1 ? { ...lip, path: reversed(path) } : { ...lip, path: reversed(path), side: 'wrong' };
+    return rounds === 1
+      ? { ...lip, path: reversed(path) }
+      : { ...lip, path: reversed(path).map(seenFromBehind), side: 'wrong' };
   });
 }
 

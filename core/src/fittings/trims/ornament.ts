@@ -1,8 +1,8 @@
 import { inOne, work, type Instruction } from '../../craft/fabric';
 import { chosen, derive, prior, type Figure } from '../../base/figure';
-import { tailOf, type Work } from '../../piece';
-import { formatNumber, typedToken } from '../../base/units';
-import { flapDown, IN_FROM, frontOf, lengthOf, refuse, refuseBeside } from '../common';
+import { spotWords, tailOf, type Spot, type Work } from '../../piece';
+import { typedToken } from '../../base/units';
+import { faceOf, flapDown, IN_FROM, frontOf, lengthOf, refuse, refuseBeside } from '../common';
 import { type FittingContext, type FittingDefinition, type Notion, type Placed } from '../definition';
 
 interface OrnamentKind {
@@ -56,7 +56,6 @@ const flowerMade: Work = {
   do: 'free',
   id: 'flower',
   lead: 'The flower:',
-  from: '',
   courses: FLOWER,
   times: 1,
   tails: FLOWER_TAIL_MM,
@@ -96,17 +95,17 @@ interface Seat {
   x: number;
   down: number;
   below: Figure<'mm'>;
-  where: string;
+  spot: Spot;
   layer: string;
 }
 
-const inWords = (x: number, { inFromMm }: FittingContext['options']): string =>
-  inFromMm === undefined ? 'in the middle' : `{mm:${formatNumber(x)}} in from the {side:left} side`;
+const across = (x: number, { inFromMm }: FittingContext['options']): number | 'middle' =>
+  inFromMm === undefined ? 'middle' : x;
 
-function onFront(context: FittingContext, across: number): Seat {
-  const { x, y } = middleOf(context, across);
-  const where = `{mm:${formatNumber(y.value)}} below the front’s top edge, ${inWords(x, context.options)}`;
-  return { face: 'front', x, down: y.value, below: y, where, layer: 'the front layer' };
+function onFront(context: FittingContext, wide: number): Seat {
+  const { x, y } = middleOf(context, wide);
+  const spot: Spot = { on: 'front', below: y.value, inMm: across(x, context.options), of: faceOf(context.built) };
+  return { face: 'front', x, down: y.value, below: y, spot, layer: 'the front layer' };
 }
 
 /**
@@ -114,7 +113,7 @@ function onFront(context: FittingContext, across: number): Seat {
  *
  * @throws PlanProblem where there is no flap, or it is too short
  */
-function onFlap(context: FittingContext, across: number): Seat {
+function onFlap(context: FittingContext, wide: number): Seat {
   const { built, options, path } = context;
   const high = flapDown(built);
   if (!built.flap || high <= 0) refuse(`${path}.on`, 'There is no flap. Add one, or put the ornament on the front.');
@@ -125,24 +124,24 @@ function onFlap(context: FittingContext, across: number): Seat {
     options.aboveMm === undefined
       ? derive('mm', 'half of what is seen of the flap', { seen }, (v) => v.seen / 2)
       : lengthOf(options.aboveMm, 'typed');
-  const least = across / 2;
+  const least = wide / 2;
   refuseBeside({ mm: x, least, most: width - least }, `${path}.inFromMm`);
   refuseBeside({ mm: above.value, least, most: high - least }, `${path}.aboveMm`, 'above its edge', 'the flap');
-  const where = `on the flap, {mm:${formatNumber(above.value)}} above its edge, ${inWords(x, options)}`;
-  return { face: 'flap', x, down: high - above.value, below: above, where, layer: 'the flap' };
+  const spot: Spot = { on: 'flap', above: above.value, inMm: across(x, options), of: { wide: width, high } };
+  return { face: 'flap', x, down: high - above.value, below: above, spot, layer: 'the flap' };
 }
 
 function place(context: FittingContext): Placed {
   const { built, fabric, options } = context;
   const kind = KINDS.find(({ id }) => id === options.ornament)!;
-  const across = Number(options.acrossMm);
-  const seat = options.on === 'flap' ? onFlap(context, across) : onFront(context, across);
-  const { x, down, below, where } = seat;
+  const wide = Number(options.acrossMm);
+  const seat = options.on === 'flap' ? onFlap(context, wide) : onFront(context, wide);
+  const { x, down, below } = seat;
   const face = frontOf(built);
   const flower = kind.id === 'flower';
   return {
     figures: { below },
-    place: `${kind.name}, ${where}`,
+    place: `${kind.name}, ${spotWords(seat.spot)}`,
     rows: [],
     steps: [
       {
@@ -155,7 +154,8 @@ function place(context: FittingContext): Placed {
             do: 'sew',
             id: 'ornament',
             ...(flower ? { what: 'flower', tails: [tailOf('flower', 'end')], mm: FLOWER_TAIL_MM } : { mm: 0 }),
-            says: `${kind.sew}, ${where}, through ${seat.layer} only.`,
+            at: [seat.spot],
+            says: `${kind.sew}, {at}, through ${seat.layer} only.`,
           },
         ],
         check: { look: 'Does it hold a good pull?', repair: 'Sew over it three more times.' },
@@ -163,11 +163,11 @@ function place(context: FittingContext): Placed {
       },
     ],
     parts: {
-      folded: [{ type: 'button', x: face.x + x, y: seat.face === 'flap' ? down : face.y + down, diameter: across }],
+      folded: [{ type: 'button', x: face.x + x, y: seat.face === 'flap' ? down : face.y + down, diameter: wide }],
     },
     advice: [],
-    areas: [{ face: seat.face, x: [x - across / 2, x + across / 2], y: [down - across / 2, down + across / 2] }],
-    ...notionsOf(kind, across, fabric.yarn.value),
+    areas: [{ face: seat.face, x: [x - wide / 2, x + wide / 2], y: [down - wide / 2, down + wide / 2] }],
+    ...notionsOf(kind, wide, fabric.yarn.value),
     hazards: flower ? [] : ['small-part'],
   };
 }

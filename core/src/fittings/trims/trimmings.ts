@@ -1,7 +1,7 @@
 import { chosen, derive, prior, type Figure } from '../../base/figure';
 import { mostToken, typedToken } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
-import { frontOf, lengthOf, refuse } from '../common';
+import { faceOf, frontOf, lengthOf, refuse } from '../common';
 
 /** Yarn of a tassel: `2 × wraps × length + ties` (law, handbook 6). */
 export function tasselYarn(wraps: Figure<'1'>, length: Figure<'mm'>): Figure<'mm'> {
@@ -120,13 +120,16 @@ export const tassel: FittingDefinition = {
   place: placeTassel,
 };
 
+/** From the edges to a tag, mm (ours). */
+const TAG_IN_MM = 12;
+
 function placeTag({ built, options }: FittingContext): Placed {
   const face = frontOf(built);
   const [wide, high] = [Number(options.widthMm), Number(options.heightMm)];
-  const y = face.height - high - 12;
+  const y = face.height - high - TAG_IN_MM;
   return {
     figures: { width: lengthOf(wide, 'typed'), height: lengthOf(high, 'typed') },
-    place: `on the front, low at the {side:left}, {mm:12} from both edges`,
+    place: `on the front, low at the {side:left}, {mm:${TAG_IN_MM}} from both edges`,
     rows: [],
     steps: [
       {
@@ -139,7 +142,8 @@ function placeTag({ built, options }: FittingContext): Placed {
             id: 'tag',
             mm: 0,
             open: true,
-            says: `sew the tag ({mm:${wide}} × {mm:${high}}) to the lower {side:left} of the front, {mm:12} from both edges, through the front layer only.`,
+            at: [{ on: 'front', cornerMm: TAG_IN_MM, of: faceOf(built) }],
+            says: `sew the tag ({mm:${wide}} × {mm:${high}}) {at}, through the front layer only.`,
           },
         ],
         minutes: 6,

@@ -10,7 +10,7 @@ import { countsKept } from './pinned';
 import { reckonedOrNot } from './reckoned';
 import type { Worked } from '../../reckon/types';
 import { fittingDefinition } from '../../fittings';
-import { otherEdgings } from '../../shapes/common/edgingField';
+import { otherEdgings, type EdgingWay } from '../../shapes/common/edgingField';
 
 /** A way to go on from here: a plan to follow, in words. */
 export interface Candidate {
@@ -222,18 +222,35 @@ function inTwoBands(plan: Plan, done: number, second: Pick<BandSpec, 'hookMm' | 
 /** A round of border more, or one less. */
 const otherBorder: Finder = (situation) => {
   const { shape } = situation.measured;
-  const edging = otherEdgings(shapeDefinition(shape.kind)!.options, shape.edging, [1, -1, 2]);
+  const edging = otherEdgings(shapeDefinition(shape.kind)!.options, shape.edging, [1, -1, 2], shape.edgingOf);
   if (!edging) return [];
-  const { now, others, change } = edging;
-  return others.map((rounds) => ({
-    id: `border-${rounds > now ? 'more' : 'less'}${Math.abs(rounds - now) > 1 ? `-${Math.abs(rounds - now)}` : ''}`,
-    title: `Work ${Math.abs(rounds - now) > 1 ? `${Math.abs(rounds - now)} rounds` : 'a round'} of border ${rounds > now ? 'more' : 'less'}`,
-    why: `${plural(rounds, 'round')} of edging in place of ${now}: it makes the piece ${rounds > now ? 'larger' : 'smaller'} on every side.`,
-    plan: applyChange(kept(situation), change(rounds)),
+  const { now, others, change } = edging.ways;
+  return others.map((way) => ({
+    ...borderTold(now, way),
+    plan: applyChange(kept(situation), change(way)),
     shows: 'outside' as const,
     aside: 'border' as const,
   }));
 };
+
+/** What another edging is called, against the one that was planned. */
+function borderTold(now: EdgingWay, { rounds, last }: EdgingWay): Pick<Candidate, 'id' | 'title' | 'why'> {
+  const by = Math.abs(rounds - now.rounds);
+  const finest = last === now.last ? '' : last === 'slip' ? ', the last of slip stitches' : ', all of {single}';
+  const id = last === now.last ? '' : `-${last}`;
+  if (by === 0)
+    return {
+      id: `border-last${id}`,
+      title: `Work the last round of border in ${last === 'slip' ? 'slip stitches' : '{single}'}`,
+      why: `As many rounds of edging, the last ${last === 'slip' ? 'lower' : 'higher'}: a finer step than a round.`,
+    };
+  const more = rounds > now.rounds;
+  return {
+    id: `border-${more ? 'more' : 'less'}${by > 1 ? `-${by}` : ''}${id}`,
+    title: `Work ${by > 1 ? `${by} rounds` : 'a round'} of border ${more ? 'more' : 'less'}${finest}`,
+    why: `${plural(rounds, 'round')} of edging in place of ${now.rounds}${finest}: it makes the piece ${more ? 'larger' : 'smaller'} on every side.`,
+  };
+}
 
 /**
  * Of a piece worked outwards in rounds that are high: those still to come, with so many of edging about them that they come nearest.
@@ -241,18 +258,21 @@ const otherBorder: Finder = (situation) => {
 const otherRounds: Finder = (situation) => {
   const { measured, worked } = situation;
   const choice = worked.choices.find(({ noun }) => noun === 'rounds');
-  const edging = otherEdgings(shapeDefinition(measured.shape.kind)!.options, measured.shape.edging, EVERY_EDGING);
+  const { options } = shapeDefinition(measured.shape.kind)!;
+  const edging = otherEdgings(options, measured.shape.edging, EVERY_EDGING, measured.shape.edgingOf)?.ways;
   if (!choice || !edging) return [];
   const { [choice.id]: _held, ...picks } = kept(situation).picks!;
   const now = choice.options.find(({ chosen }) => chosen)!.count;
-  return [edging.now, ...edging.others].flatMap((rounds): Candidate[] => {
-    const plan = applyChange({ ...kept(situation), picks }, edging.change(rounds));
+  return [edging.now, ...edging.others].flatMap((way): Candidate[] => {
+    const { rounds, last } = way;
+    const plan = applyChange({ ...kept(situation), picks }, edging.change(way));
     const groups = bestOf(plan, choice.id);
     if (groups === undefined || groups === now) return [];
-    const around = rounds > 0 ? ` and ${plural(rounds, 'round')} of edging` : '';
+    const slip = last === 'slip' ? ', the last of slip stitches,' : '';
+    const around = rounds > 0 ? ` and ${plural(rounds, 'round')} of edging${slip}` : '';
     return [
       {
-        id: `rounds-${rounds}`,
+        id: `rounds-${rounds}${last === 'slip' ? '-slip' : ''}`,
         title: `Work ${plural(groups, 'round')}${around} in place of ${now}`,
         why: 'What is worked stays. Each piece gets as many.',
         plan: { ...plan, picks: { ...picks, [choice.id]: groups } },

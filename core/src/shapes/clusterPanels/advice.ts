@@ -2,6 +2,7 @@ import { singleWidth, type WorkedFabric } from '../../craft/fabric';
 import type { Advice, Figure } from '../../base/figure';
 import { formatNumber, mmToken, plural } from '../../base/units';
 import type { Piece } from '../definition';
+import { edgingDepth } from '../common/flat';
 import { widthOf, type ClusterGauge } from './piece';
 
 type Mm = Figure<'mm'>;
@@ -20,24 +21,23 @@ const NEAR = 0.2;
  */
 export function stepMisses(
   asked: Mm,
-  { rounds, edging }: { rounds: number; edging: number },
+  { rounds, edging }: { rounds: number; edging: Mm },
   gauge: ClusterGauge,
   fabric: WorkedFabric,
 ): Advice[] {
   const step = 2 * gauge.h.value;
-  const each = 2 * fabric.also('single', 'rounds').rowHeight.value;
-  const off = widthOf(gauge, rounds) + edging * each - asked.value;
+  const off = widthOf(gauge, rounds) + 2 * edging.value - asked.value;
   if (Math.abs(off) <= NEAR * step) return [];
-  const misses = `A round of groups adds ${mmToken(step)} to the width: ${plural(rounds, 'round')}${edging > 0 ? ' with their edging' : ''} ${rounds === 1 ? 'is' : 'are'} ${mmToken(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
+  const misses = `A round of groups adds ${mmToken(step)} to the width: ${plural(rounds, 'round')}${edging.value > 0 ? ' with their edging' : ''} ${rounds === 1 ? 'is' : 'are'} ${mmToken(Math.abs(off))} too ${off > 0 ? 'wide' : 'narrow'}.`;
   const advice = { id: 'cluster-step', severity: 'advice', text: misses } as const;
-  const finer = edgedNearer(asked, gauge, each);
+  const finer = edgedNearer(asked, gauge, fabric);
   if (finer && Math.abs(finer.off) < Math.abs(off) / 2)
     return [
       {
         ...advice,
-        repair: `Work ${plural(finer.rounds, 'round')} of groups and ${finer.edging} of {single} around each rectangle: they come to within about ${mmToken(Math.max(1, Math.round(Math.abs(finer.off))))}.`,
+        repair: `Work ${plural(finer.rounds, 'round')} of groups and ${finer.edging} of edging around each rectangle${finer.last === 'slip' ? `, ${finer.edging > 1 ? 'the last of them' : 'that one'} of slip stitches` : ''}: they come to within about ${mmToken(Math.max(1, Math.round(Math.abs(finer.off))))}.`,
         at: 'shape.edging',
-        change: { 'shape.edging': finer.edging },
+        change: { 'shape.edging': finer.edging, 'shape.edgingOf': finer.last },
         otherwise: OTHER_FIT,
       },
     ];
@@ -60,15 +60,19 @@ export function stepMisses(
 /** Rounds of single around a rectangle, at the most (the form's own limit). */
 export const MOST_EDGING = 4;
 
-/** The rounds of groups and of single around them that come nearest to a width, as few of these as do. */
-function edgedNearer(asked: Mm, gauge: ClusterGauge, each: number) {
+/** The rounds of groups and of edging around them that come nearest to a width, as few of these as do. */
+function edgedNearer(asked: Mm, gauge: ClusterGauge, fabric: WorkedFabric) {
   const most = Math.max(1, Math.floor((asked.value - gauge.across.value) / (2 * gauge.h.value)));
   const options = [most, most + 1].flatMap((rounds) =>
-    Array.from({ length: MOST_EDGING + 1 }, (_, edging) => ({
-      rounds,
-      edging,
-      off: widthOf(gauge, rounds) + edging * each - asked.value,
-    })),
+    Array.from({ length: MOST_EDGING + 1 }, (_, edging) => edging).flatMap((edging) =>
+      (edging === 0 ? (['single'] as const) : (['single', 'slip'] as const)).map((last) => ({
+        rounds,
+        edging,
+        last,
+        off:
+          widthOf(gauge, rounds) + 2 * edgingDepth(edging, { fabric, options: { edgingOf: last } }).value - asked.value,
+      })),
+    ),
   );
   const best = options.reduce((so, one) => (Math.abs(one.off) < Math.abs(so.off) - 1 ? one : so));
   return best.edging > 0 ? best : undefined;

@@ -85,9 +85,24 @@ it('joins by singles through both layers, 2 in each corner, and goes on around t
   expect(join.path.filter(({ corner }) => corner).map(({ into }) => into)).toEqual([2, 2, 2, 2]);
   const layers = join.path.map(({ spans }) => spans.length);
   expect(layers).toEqual([2, 2, 2, 2, 2, 1, 1, 1, 1, 1]);
-  expect(join.path.filter(({ loop }) => loop).map(({ name }) => name)).toEqual(['along the flap’s end']);
+  expect(join.path.filter(({ loop }) => loop).map(({ lies }) => lies)).toEqual([{ line: 'the flap’s end' }]);
   const alike = joinOf(pouch());
   expect([alike.closed, alike.path.length]).toEqual([false, 5]);
+});
+
+it('is edged in slip stitches too, a finer step than a round of single', () => {
+  const girth = (shape: object) => reckon(pouch(shape)).inside.girth!.value;
+  const [none, slip, single] = [{ edging: 0 }, { edging: 1, edgingOf: 'slip' }, { edging: 1 }].map((shape) => {
+    const worked = reckon({ ...pouch(shape), picks: { width: 2 } } as Plan);
+    return worked.inside.girth!.value;
+  }) as [number, number, number];
+  expect(slip - none).toBeGreaterThan(0);
+  expect(slip - none).toBeLessThan(0.5 * (single - none));
+  expect(Number.isFinite(girth({ edging: 2, edgingOf: 'slip' }))).toBe(true);
+  const edging = textsOf(reckon(pouch({ edging: 2, edgingOf: 'slip' })), 'front').concat(
+    reckon(pouch({ edging: 2, edgingOf: 'slip' })).steps.filter(({ id }) => id === 'edging-front'),
+  );
+  expect(edging.at(-1)!.text).toMatch(/Round 2: Slip stitch/);
 });
 
 it('has its colours by part, told where they change', () => {
@@ -114,7 +129,7 @@ it('proposes rounds of single around them, else a smaller hook, where whole roun
   for (const { change, repair } of changed) {
     if (change!['fabric.hookMm'] === undefined) {
       expect(repair).toMatch(
-        /^Work \d rounds? of groups and [1-4] of single crochet around each rectangle: they come to within about \d+ mm/,
+        /^Work \d rounds? of groups and [1-4] of edging around each rectangle(, (the last of them|that one) of slip stitches)?: they come to within about \d+ mm/,
       );
       continue;
     }

@@ -4,7 +4,7 @@ import { crossing, flapTurn } from '../../craft/fit';
 import type { Field } from '../../base/units';
 import { nearestAsWorked } from '../common/asWorked';
 import { chosenCount, countChoice, pickAdvice } from '../common/choice';
-import { EDGING_COLOUR, edgingColour, edgingField } from '../common/edgingField';
+import { EDGING_COLOUR, EDGING_OF, edgingColour, edgingField } from '../common/edgingField';
 import {
   edgingDepth,
   flapOverlap,
@@ -55,6 +55,7 @@ const options: readonly Field[] = [
     help: 'Rounds of {single} around the groups, before they are joined: a finer step than a round of groups.',
     max: MOST_EDGING,
   }),
+  EDGING_OF,
   EDGING_COLOUR,
 ];
 
@@ -163,7 +164,7 @@ function build(context: ShapeContext): Built {
     ...clusterWork(pieces[0]!, backPiece, borders),
     advice: [
       ...pickAdvice(choice, { repeat: 1, edge: 0 }),
-      ...stepMisses(face, { rounds: r, edging: Number(given.edging) }, gauge, fabric),
+      ...stepMisses(face, { rounds: r, edging }, gauge, fabric),
       ...tooTall(lessEdging(front, edging, 2), frontPiece, gauge),
     ],
     views: clusterViews({
@@ -188,9 +189,13 @@ const edgedBy = (figure: Mm, edging: Mm): Mm =>
 function bordersOf({ options: given }: ShapeContext, front: Piece, back: Piece | undefined): ClusterBorders {
   const courses = Number(given.edging);
   if (courses === 0) return {};
-  const around = (piece: Piece) => rectangleEdging(piece, courses, edgingColour(given));
+  const last = given.edgingOf === 'slip' ? 'slip' : 'single';
+  const around = (piece: Piece) => rectangleEdging(piece, courses, last, edgingColour(given));
   return { front: around(front), ...(back ? { back: around(back) } : {}) };
 }
+
+/** What the join adds where it edges the flap: a round of single, whatever the rectangles are edged with. */
+const joinDepth = ({ fabric }: ShapeContext): Mm => edgingDepth(1, { fabric, options: {} });
 
 /** The back: as long as the front as it came out, the way over the top, and the flap; longer by a step of the strip at the least. */
 function backOf(
@@ -209,7 +214,7 @@ function backOf(
       over: overThing(front.height, context),
       turn: flapTurn(thing.depth, fabric.thickness, overThing(front.height, context)),
       flap: overlap,
-      border: edgingDepth(1, context),
+      border: joinDepth(context),
     },
     (v) => Math.max(0.1, v.front - v.over + v.turn + v.flap - v.border),
   );
@@ -275,7 +280,7 @@ function flapReach(
       pitch: gauge.pitch,
       h: gauge.h,
       edging,
-      border: edgingDepth(1, context),
+      border: joinDepth(context),
       rim: demands.rim ?? chosen(0, 'mm', 'no edging at the mouth'),
       H: thing.height,
       D: thing.depth,

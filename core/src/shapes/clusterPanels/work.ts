@@ -1,4 +1,4 @@
-import { nth, outerEdges, placesIn, type Border, type Span, type Stretch } from '../../piece';
+import { nth, outerEdges, placesIn, type Border, type Lies, type Span, type Stretch } from '../../piece';
 import { edgedFirst } from '../common/strip';
 import { along, panelsFold, panelsRim, secondPanel, threeSides, type Panels } from '../common/panelWork';
 import { pieceEnd } from '../common/joins';
@@ -11,29 +11,34 @@ export interface ClusterBorders {
 }
 
 /** The edging of a rectangle of groups: it goes on where its last round was joined, at a corner. */
-export function rectangleEdging(piece: Piece, courses: number, colour: string | undefined): Border {
+export function rectangleEdging(
+  piece: Piece,
+  courses: number,
+  stitch: 'single' | 'slip',
+  colour: string | undefined,
+): Border {
   const { side, end } = piece.rectangle!;
-  const at = (edge: string, from: number, to: number, name: string): Stretch => {
+  const at = (edge: string, from: number, to: number, lies: Lies): Stretch => {
     const span: Span = { piece: piece.id, edge, from, to };
-    return { spans: [span], stitches: placesIn(span), name };
+    return { spans: [span], stitches: placesIn(span), lies };
   };
-  const corner = (edge: string): Stretch => ({ ...at(edge, 1, 1, 'corner'), corner: true });
+  const corner = (edge: string): Stretch => ({ ...at(edge, 1, 1, {}), corner: true });
   return {
     do: 'border',
     id: 'edging',
-    stitch: 'single',
+    stitch,
     courses,
     ...(colour ? { colour } : {}),
     closed: true,
-    from: 'at a corner',
+    from: { at: 'corner' },
     path: [
-      at('left', side, 1, '{down} the {side:left} side'),
+      at('left', side, 1, { way: 'down', side: 'left' }),
       corner('foundation-left'),
-      at('foundation', 1, end, 'along the bottom'),
+      at('foundation', 1, end, { line: 'the bottom' }),
       corner('foundation-right'),
-      at('right', 1, side, '{up} the {side:right} side'),
+      at('right', 1, side, { way: 'up', side: 'right' }),
       corner('last-right'),
-      at('last', end, 1, 'along the top'),
+      at('last', end, 1, { line: 'the top' }),
       corner('last-left'),
     ],
   };
@@ -46,17 +51,17 @@ const inCorners = (path: readonly Stretch[]): Stretch[] =>
 /** On from both layers around the flap, along the back alone, to where the join began. */
 function roundTheFlap(panels: Panels, side: number): Stretch[] {
   const { back, side: joined, end } = panels;
-  const at = (edge: string, from: number, to: number, name: string): Stretch => {
+  const at = (edge: string, from: number, to: number, lies: Lies): Stretch => {
     const span = along(panels, back, edge, from, to);
-    return { spans: [span], stitches: placesIn(span), name };
+    return { spans: [span], stitches: placesIn(span), lies };
   };
-  const corner = (edge: 'left' | 'right'): Stretch => ({ ...at(`last-${edge}`, 1, 1, 'corner'), corner: true });
+  const corner = (edge: 'left' | 'right'): Stretch => ({ ...at(`last-${edge}`, 1, 1, {}), corner: true });
   return [
-    at('left', joined + 1, side, '{on} along the back alone, {up} the flap’s side'),
+    at('left', joined + 1, side, { way: 'up', of: 'the flap’s side', alone: 'back' }),
     corner('left'),
-    at('last', 1, end, 'along the flap’s end'),
+    at('last', 1, end, { line: 'the flap’s end' }),
     corner('right'),
-    at('right', side, joined + 1, '{down} its other side'),
+    at('right', side, joined + 1, { way: 'down', of: 'its other side' }),
   ];
 }
 
@@ -69,7 +74,7 @@ function joinOf(panels: Panels, flapSide: number | undefined): Border {
     stitch: 'single',
     courses: 1,
     closed: flapSide !== undefined,
-    near: 'the front towards you',
+    near: 'front',
     path: inCorners(flapSide === undefined ? sides : [...sides, ...roundTheFlap(panels, flapSide)]),
   };
 }

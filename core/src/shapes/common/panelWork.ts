@@ -8,16 +8,18 @@ import {
   type Border,
   type BorderStitch,
   type Fold,
+  type Landmark,
+  type Lies,
+  type Side,
   type Seam,
   type Span,
   type Stretch,
   type Work,
 } from '../../piece';
-import { plural } from '../../base/units';
 import type { Piece } from '../definition';
 
-/** What the part of a way is called that lies along the top of the front. */
-export const FRONT_TOP = 'along the front’s top edge';
+/** What the line is called that lies along the top of the front. */
+export const FRONT_TOP = 'the front’s top edge';
 
 /** Two layers to be joined on three sides: how many places each has along its edges, between its corners. */
 export interface Panels {
@@ -84,34 +86,33 @@ export function panelsFold(panels: Panels, open: number, corners: boolean, says:
   };
 }
 
-const BOTTOM = 'at the bottom';
+const BOTTOM: Landmark = { at: 'line', line: 'the bottom' };
 
-/** Where a side of the front ends at its mouth, in words. */
-const mouthAt = (side: 'left' | 'right', open: number): string =>
-  `at the {side:${side}} side of the front, ${open > 0 ? `${plural(open, 'stitch', 'stitches')} below its top edge` : 'at its top edge'}`;
+/** Where a side of the front ends at its mouth. */
+const mouthAt = (side: Side, open: number): Landmark => ({ at: 'side', layer: 'front', side, below: open });
 
 /** Down one side, along the bottom, up the other, with so many stitches of each side left open below the mouth. */
-export function threeSides(panels: Panels, open: number, layers = 'both layers'): Stretch[] {
+export function threeSides(panels: Panels, open: number, through: Lies['through'] = 2): Stretch[] {
   const { side, end } = panels;
-  const both = (edge: string, other: string, from: number, to: number, name: string, turned = false): Stretch => {
+  const both = (edge: string, other: string, from: number, to: number, lies: Lies, turned = false): Stretch => {
     const front = along(panels, panels.front, edge, from, to);
     const back = along(panels, panels.back, other, from, to);
-    return { spans: [front, turned ? backwards(back) : back], stitches: placesIn(front), name };
+    return { spans: [front, turned ? backwards(back) : back], stitches: placesIn(front), lies };
   };
   const corner = (edge: 'left' | 'right'): Stretch => ({
-    ...both(`foundation-${edge}`, `foundation-${OPPOSITE[edge]}`, 1, 1, 'corner'),
+    ...both(`foundation-${edge}`, `foundation-${OPPOSITE[edge]}`, 1, 1, {}),
     corner: true,
   });
   const stretches: Stretch[] = [
     {
-      ...both('left', 'right', side - open, 1, `through ${layers}, {down} the {side:left} side`),
+      ...both('left', 'right', side - open, 1, { through, way: 'down', side: 'left' }),
       between: [mouthAt('left', open), BOTTOM],
     },
     corner('left'),
-    both('foundation', 'foundation', 1, end, 'along the bottom', true),
+    both('foundation', 'foundation', 1, end, { line: 'the bottom' }, true),
     corner('right'),
     {
-      ...both('right', 'left', 1, side - open, `through ${layers}, {up} the {side:right} side`),
+      ...both('right', 'left', 1, side - open, { through, way: 'up', side: 'right' }),
       between: [BOTTOM, mouthAt('right', open)],
     },
   ];
@@ -126,14 +127,14 @@ export function panelsJoin(panels: Panels, stitch: BorderStitch, open: number): 
     stitch,
     courses: 1,
     closed: false,
-    near: 'the front towards you',
-    path: wayFor(threeSides(panels, open, 'both edgings'), stitch),
+    near: 'front',
+    path: wayFor(threeSides(panels, open, 'edgings'), stitch),
   };
 }
 
 /** The same three sides sewn, place by place. */
 export function panelsSeams(panels: Panels, how: Seam['how'], factor: number, open: number): Seam[] {
-  return threeSides(panels, open, 'both edgings')
+  return threeSides(panels, open, 'edgings')
     .filter(({ corner }) => !corner)
     .map(({ spans: [a, b] }) => ({
       do: 'seam',
@@ -142,24 +143,34 @@ export function panelsSeams(panels: Panels, how: Seam['how'], factor: number, op
       factor,
       mm: placesIn(a) * panels.w,
       through: 'the outer edge loops',
-      along: '',
     }));
+}
+
+/** A way that comes round, begun and ended at one place. */
+export function beginningAt([first, ...rest]: readonly Stretch[], begins: Landmark): Stretch[] {
+  if (!first) return [];
+  const last = rest.at(-1);
+  if (!last) return [{ ...first, between: [begins, begins] }];
+  // gone the other way it begins where it ends
+  return [{ ...first, between: [begins, begins] }, ...rest.slice(0, -1), { ...last, between: [begins, begins] }];
 }
 
 /** The way round the mouth of two joined panels, front then back, with the sides' slits where there are any. */
 export function panelsRim(panels: Panels, open: number): Stretch[] {
   const { side, end } = panels;
   const turns = open > 0;
-  return [panels.front, panels.back].flatMap((piece, one) => {
-    const name = one === 0 ? FRONT_TOP : 'along the back’s top edge';
+  const begins: Landmark = turns ? mouthAt('right', open) : { at: 'end', line: FRONT_TOP, side: 'right' };
+  const way = [panels.front, panels.back].flatMap((piece, one) => {
+    const lies: Lies = { line: one === 0 ? FRONT_TOP : 'the back’s top edge' };
     const at = (edge: string, from: number, to: number): Stretch => {
       const span = along(panels, piece, edge, from, to);
-      return { spans: [span], stitches: placesIn(span), name };
+      return { spans: [span], stitches: placesIn(span), lies };
     };
     const corner = (edge: 'left' | 'right'): Stretch => ({ ...at(`last-${edge}`, 1, 1), corner: turns });
-    const up = { ...at('right', side - open + 1, side), name: '{up} the slit' };
-    const down = { ...at('left', side, side - open + 1), name: '{down} the slit' };
+    const up: Stretch = { ...at('right', side - open + 1, side), lies: { way: 'up', of: 'the slit' } };
+    const down: Stretch = { ...at('left', side, side - open + 1), lies: { way: 'down', of: 'the slit' } };
     const top = [corner('right'), at('last', end, 1), corner('left')];
     return turns ? [up, ...top, down] : top;
   });
+  return beginningAt(way, begins);
 }

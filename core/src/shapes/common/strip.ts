@@ -2,7 +2,7 @@ import { BASES } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import { bottomGive, crossing, flapTurn } from '../../craft/fit';
 import { MOST_COURSES, nearestRow, type Reach } from '../../craft/counts';
-import type { Border, Fold } from '../../piece';
+import type { Border, Fold, Lies } from '../../piece';
 import { plural, type ChoiceField, type Field, type FieldValues } from '../../base/units';
 import type { Built, FlapPlace, Piece, ShapeContext, WorkStep } from '../definition';
 import { crocheted, joinOf, pieceEnd } from './joins';
@@ -244,9 +244,11 @@ export const PASS: ChoiceField = {
 /** How the sides are joined, from the shape's options. */
 export const passOf = ({ pass }: FieldValues): 'sides' | 'around' => (pass === 'around' ? 'around' : 'sides');
 
-/** What the far end of a strip is, in words. */
-export const endName = ({ sections }: Piece): string =>
-  sections.some(({ name }) => name === 'flap') ? 'across the flap’s edge' : 'across the back’s top edge';
+/** What the far end of a strip is. */
+export const endLies = ({ sections }: Piece): Lies => ({
+  line: sections.some(({ name }) => name === 'flap') ? 'the flap’s edge' : 'the back’s top edge',
+  goes: 'across',
+});
 
 /** The edging worked on a piece before anything is done with it. */
 export function edgedFirst(piece: string, border: Border): WorkStep {

@@ -13,6 +13,9 @@ import {
   type Fold,
   sideOfTail,
   tailOf,
+  turnedLies,
+  type Landmark,
+  type Lies,
   type RawEdge,
   type Seam,
   type Span,
@@ -20,16 +23,16 @@ import {
 } from '../../piece';
 import type { Piece, WorkStep } from '../definition';
 import { crocheted, type Join } from './joins';
-import { FRONT_TOP } from './panelWork';
+import { beginningAt, FRONT_TOP } from './panelWork';
 
 /** A strip as its work sees it: two long sides that are joined, and the end that goes on over the top. */
 export interface StripEdges {
   piece: Piece;
   /** Which edges are long, the one at the right of the front first. */
   long: readonly [RawEdge, RawEdge];
-  /** The edge of the far end, with its corners; what it is on the finished piece, in words. */
+  /** The edge of the far end, with its corners; what it is on the finished piece. */
   end: RawEdge;
-  endName: string;
+  endLies: Lies;
   /** The front's top edge. */
   near: RawEdge;
   /** Places of a long edge from the front's top, and how many of them are the front. */
@@ -40,6 +43,14 @@ export interface StripEdges {
 }
 
 const SIDES = ['right', 'left'] as const;
+
+/** What lies at the other end of a strip from an edge. */
+const OPPOSITE_END: Readonly<Record<RawEdge, RawEdge>> = {
+  foundation: 'last',
+  last: 'foundation',
+  left: 'right',
+  right: 'left',
+};
 
 /** The strip's edges as they are, or those its edging gave it. */
 interface Outline {
@@ -86,20 +97,20 @@ export function edgingAround(piece: Piece, courses: number, colour?: string): Bo
   const n = piece.stitches;
   const rows = piece.rows;
   const at = (edge: RawEdge, from: number, to: number): Span => ({ piece: piece.id, edge, from, to });
-  const along = (edge: RawEdge, from: number, to: number, name: string): Stretch => {
+  const along = (edge: RawEdge, from: number, to: number, lies: Lies): Stretch => {
     const span = at(edge, from, to);
-    return { spans: [span], stitches: pickedUp(edges[edge], span, piece.fabric), name };
+    return { spans: [span], stitches: pickedUp(edges[edge], span, piece.fabric), lies };
   };
   const corner = (edge: RawEdge, place: number): Stretch => ({
     spans: [at(edge, place, place)],
     stitches: 1,
     corner: true,
-    name: 'corner',
+    lies: {},
   });
-  const down = along('left', rows, 1, '{down} the {side:left} side');
-  const chain = along('foundation', 2, n - 1, 'along the foundation chain');
-  const up = along('right', 1, rows, '{up} the {side:right} side');
-  const last = along('last', n - 1, 2, 'along the last row');
+  const down = along('left', rows, 1, { way: 'down', side: 'left' });
+  const chain = along('foundation', 2, n - 1, { line: 'the foundation chain' });
+  const up = along('right', 1, rows, { way: 'up', side: 'right' });
+  const last = along('last', n - 1, 2, { line: 'the last row' });
   const bottom = [corner('foundation', 1), chain, corner('foundation', n)];
   const path =
     rows % 2 === 1
@@ -112,7 +123,7 @@ export function edgingAround(piece: Piece, courses: number, colour?: string): Bo
     courses,
     ...(colour ? { colour } : {}),
     closed: true,
-    from: 'at a corner',
+    from: { at: 'corner' },
     path: path.filter(({ stitches }) => stitches > 0),
   };
 }
@@ -208,22 +219,26 @@ function sideSpans(
   ];
 }
 
-const through = (spans: readonly [Span, Span], edge: Edge, { fabric }: Piece, name: string): Stretch => ({
+const through = (spans: readonly [Span, Span], edge: Edge, { fabric }: Piece, lies: Lies): Stretch => ({
   spans,
   stitches: pickedUp(edge, spans[0], fabric),
-  name,
+  lies,
 });
 
 /** A side through both layers, up from the fold, the front towards the maker. */
 function upSide(strip: StripEdges, outline: Outline, index: 0 | 1): Stretch {
   const side = SIDES[index];
-  const at = (where: string) => `at ${where}, at the {side:${side}} side`;
-  const name = `through both layers, {up} the {side:${side}} side`;
+  const at = (line: string): Landmark => ({ at: 'line', line, side });
+  const lies: Lies = { through: 2, way: 'up', side, up: strip.near };
   return {
-    ...through(sideSpans(strip, outline, index), outline.edge(strip.long[index]), strip.piece, name),
-    between: [at('the bottom fold'), at('the front’s top edge')],
+    ...through(sideSpans(strip, outline, index), outline.edge(strip.long[index]), strip.piece, lies),
+    between: [at(BOTTOM_FOLD), at(topOfLayer('front'))],
   };
 }
+
+const BOTTOM_FOLD = 'the bottom fold';
+
+const topOfLayer = (layer: string): string => `the ${layer}’s top edge`;
 
 const joinPass = (id: string, stitch: BorderStitch, path: readonly Stretch[]): Border => ({
   do: 'border',
@@ -231,7 +246,7 @@ const joinPass = (id: string, stitch: BorderStitch, path: readonly Stretch[]): B
   stitch,
   courses: 1,
   closed: false,
-  near: 'the front towards you',
+  near: 'front',
   path: wayFor(path, stitch),
 });
 
@@ -254,7 +269,8 @@ function withItsTail(
   const layers = ['front', 'back'] as const;
   const hung = spans.flatMap((span, layer) => {
     const end = tails.find((one) => cornerOfTail(strip, one) === topOf(strip, backwards(span)));
-    return end ? [{ name: tailOf(strip.piece.id, end), at: `at the ${layers[layer] ?? 'back'}’s top edge` }] : [];
+    const at: Landmark = { at: 'line', line: topOfLayer(layers[layer] ?? 'back') };
+    return end ? [{ name: tailOf(strip.piece.id, end), at }] : [];
   })[0];
   const mm = join.factor * lengthOf(edgesOf(strip.piece)[strip.long[0]], spans[0]);
   return hung ? { ...border, tail: { ...hung, mm } } : border;
@@ -298,9 +314,10 @@ function sewnSide(
   outline: Outline,
   side: 0 | 1,
   tails: StripJoin['tails'],
-): Pick<Seam, 'spans' | 'along' | 'tail'> {
+): Pick<Seam, 'spans' | 'lies' | 'between' | 'tail'> {
   const [front, back] = sideSpans(strip, outline, side);
-  const name = `the {side:${SIDES[side]}}-hand edge`;
+  const lies: Lies = { way: 'up', side: SIDES[side], up: strip.near };
+  const line = (name: string): Landmark => ({ at: 'line', line: name });
   for (const [span, layer] of [
     [front, 'front'],
     [back, 'back'],
@@ -309,11 +326,12 @@ function sewnSide(
     if (end)
       return {
         spans: [backwards(front), backwards(back)],
-        along: `${name}, down to the bottom fold`,
-        tail: { name: tailOf(strip.piece.id, end), at: `at the ${layer}’s top edge` },
+        lies: turnedLies(lies),
+        between: { to: line(BOTTOM_FOLD) },
+        tail: { name: tailOf(strip.piece.id, end), at: line(topOfLayer(layer)) },
       };
   }
-  return { spans: [front, back], along: `${name}, from the bottom fold up to the front’s top edge` };
+  return { spans: [front, back], lies, between: { from: line(BOTTOM_FOLD), to: line(topOfLayer('front')) } };
 }
 
 /** Both sides with needle and yarn, place by place. */
@@ -341,14 +359,14 @@ function sewnSides(strip: StripEdges, outline: Outline, join: Join, tails: Strip
 }
 
 /** A long edge above the front, on one layer: up from where the joined part ends. */
-function restOf({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): Stretch {
+function restOf({ piece, long, near }: StripEdges, outline: Outline, side: 0 | 1): Stretch {
   const { layer, front, joined, places, placeOf, corners } = outline;
   const to = places - corners;
   const span = { piece: piece.id, edge: layer + long[side], from: placeOf(front + joined + 1), to: placeOf(to) };
   return {
     spans: [span],
     stitches: to > front + joined ? pickedUp(outline.edge(long[side]), span, piece.fabric) : 0,
-    name: `{on} along the {side:${SIDES[side]}} edge`,
+    lies: { way: 'on', side: SIDES[side], of: 'edge', up: OPPOSITE_END[near] },
   };
 }
 
@@ -356,17 +374,17 @@ const cornerOf = (outline: Outline, side: 0 | 1): Stretch => ({
   spans: [outline.corner(side)],
   stitches: 1,
   corner: true,
-  name: 'corner',
+  lies: {},
 });
 
 function endOf(strip: StripEdges, outline: Outline): Stretch {
-  const { piece, end, endName } = strip;
+  const { piece, end, endLies } = strip;
   const edge = outline.layer === '' ? edgesOf(piece)[end] : outline.edge(end);
   const { endPlaces } = outline;
   return {
     spans: [outline.end],
     stitches: endPlaces > 0 ? pickedUp(edge, outline.end, piece.fabric) : 0,
-    name: endName,
+    lies: endLies,
   };
 }
 
@@ -381,37 +399,40 @@ export function rimOf(strip: StripEdges, edging: number): Stretch[] {
   // where nothing goes on above the front the way does not turn, and a long edge's corner stitch is joined
   const corner = (side: 0 | 1): Stretch[] =>
     outline.corners === 1 && !above ? [] : [{ ...cornerOf(outline, side), corner: above }];
+  // seen from outside what goes on above the front shows its other face: it has no left and right of the front's
+  const beside = (side: 0 | 1, of: string): Stretch => ({ ...restOf(strip, outline, side), lies: { way: 'up', of } });
   const path = [
-    restOf(strip, outline, 0),
+    beside(0, 'its other edge'),
     ...corner(0),
     endOf(strip, outline),
     ...corner(1),
-    turned(restOf(strip, outline, 1)),
+    turned(beside(1, 'the back’s edge')),
     ...reversed(frontRest(strip, outline, 1)),
     ...frontTop(strip, outline),
     ...frontRest(strip, outline, 0),
   ];
-  return reversed(path.filter(({ stitches, corner: turns }) => turns || stitches > 0));
+  const way = reversed(path.filter(({ stitches, corner: turns }) => turns || stitches > 0));
+  return beginningAt(way, { at: 'end', line: FRONT_TOP, side: 'right' });
 }
 
 /** Where the front is a row longer than what lies behind it: up its edge from the joined part's end; nothing else. */
-function frontRest({ piece, long }: StripEdges, outline: Outline, side: 0 | 1): Stretch[] {
+function frontRest({ piece, long, near }: StripEdges, outline: Outline, side: 0 | 1): Stretch[] {
   const { layer, front, joined, placeOf } = outline;
   if (front <= joined) return [];
   const span = { piece: piece.id, edge: layer + long[side], from: placeOf(1), to: placeOf(front - joined) };
   const stitches = pickedUp(outline.edge(long[side]), span, piece.fabric);
-  return [{ spans: [span], stitches, name: '{down} its edge' }];
+  return [{ spans: [span], stitches, lies: { way: 'down', of: 'its edge', up: near } }];
 }
 
 /** The front's top edge from its left to its right; of an edging, with its corners. */
 function frontTop({ piece, near, long }: StripEdges, { layer, endPlaces }: Outline): Stretch[] {
   const at = (name: string, from: number, to: number): Span => ({ piece: piece.id, edge: layer + name, from, to });
-  const name = FRONT_TOP;
+  const lies: Lies = { line: FRONT_TOP, up: near };
   if (layer === '') {
     const edge = edgesOf(piece)[near];
     const span = at(near, edge.count, 1);
-    return [{ spans: [span], stitches: pickedUp(edge, span, piece.fabric), name }];
+    return [{ spans: [span], stitches: pickedUp(edge, span, piece.fabric), lies }];
   }
-  const corner = (side: RawEdge): Stretch => ({ spans: [at(`${near}-${side}`, 1, 1)], stitches: 1, name });
-  return [corner(long[1]), { spans: [at(near, endPlaces, 1)], stitches: endPlaces, name }, corner(long[0])];
+  const corner = (side: RawEdge): Stretch => ({ spans: [at(`${near}-${side}`, 1, 1)], stitches: 1, lies });
+  return [corner(long[1]), { spans: [at(near, endPlaces, 1)], stitches: endPlaces, lies }, corner(long[0])];
 }

@@ -19,7 +19,11 @@ export function mouthOf({ id, rows }: Pick<Piece, 'id' | 'rows'>, last: Band, st
 function mouthRim(piece: Piece, { rounds }: ShapeSchools): Stretch[] {
   const places = piece.roundCounts?.at(-1) ?? piece.stitches;
   const upon = levelOnLast(bandsOf(piece), places, { rounds });
-  const way: Stretch = { spans: [round(piece, 'mouth', places)], stitches: places, name: 'around the opening' };
+  const way: Stretch = {
+    spans: [round(piece, 'mouth', places)],
+    stitches: places,
+    lies: { line: 'the opening', goes: 'around' },
+  };
   return [upon ? { ...way, upon } : way];
 }
 
@@ -64,7 +68,7 @@ export interface FlatEnd {
   piece: Piece;
   edge: RoundEdge;
   places: number;
-  /** Where it is closed, in words. */
+  /** What the line is called along which it is closed. */
   name: string;
 }
 
@@ -79,8 +83,8 @@ export function flatEndJoin({ piece, edge, places, name }: FlatEnd, stitch: Bord
     stitch,
     courses: 1,
     closed: false,
-    from: `at one end of ${name}`,
-    path: [{ spans, stitches: places / 2, name: `through both layers along ${name}` }],
+    from: { at: 'end', line: name },
+    path: [{ spans, stitches: places / 2, lies: { through: 2, line: name } }],
   };
 }
 
@@ -98,8 +102,8 @@ export function flatEndSeam(
     factor,
     mm: (places / 2) * piece.fabric.stitchWidth.value,
     through: 'the edge loops',
-    along: name,
-    tail: { name: tailOf(piece.id, tail), at: 'that hangs there' },
+    lies: { line: name },
+    tail: { name: tailOf(piece.id, tail), at: { at: 'tail' } },
   };
 }
 

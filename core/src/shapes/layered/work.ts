@@ -10,6 +10,8 @@ import {
   type Border,
   type BorderStitch,
   type Fold,
+  type Landmark,
+  type Lies,
   type RawEdge,
   type Seam,
   type Span,
@@ -92,8 +94,11 @@ function downSide(stack: Stack, side: Side): Stretch[] {
       return {
         spans: [first, part(back, OPPOSITE[side]), ...others.map((other) => part(other, side))],
         stitches: pickedUp(edgesOf(inner!)[side], first, inner!.fabric),
-        name: `through ${layers === 2 ? 'both' : `all ${layers}`} layers, {down} the {side:${side}} side`,
-        between: [`at the pocket’s top edge, at the {side:${side}} side`, 'at the bottom'],
+        lies: { through: layers, way: 'down', side },
+        between: [
+          { at: 'line', line: POCKET_TOP, side },
+          { at: 'line', line: 'the bottom' },
+        ],
       };
     })
     .reverse();
@@ -101,21 +106,21 @@ function downSide(stack: Stack, side: Side): Stretch[] {
 
 function bottom({ back, pockets }: Stack): Stretch[] {
   const [inner] = pockets;
-  const all = (from: (n: number) => number, to: (n: number) => number, name: string): Stretch => {
+  const all = (from: (n: number) => number, to: (n: number) => number, lies: Lies): Stretch => {
     const along = (piece: Piece) => span(piece, 'foundation', from(piece.stitches), to(piece.stitches));
     const on = along(back);
     const under = { ...on, from: back.stitches + 1 - on.from, to: back.stitches + 1 - on.to };
     const first = along(inner!);
-    return { spans: [first, under, ...pockets.slice(1).map(along)], stitches: placesIn(first), name };
+    return { spans: [first, under, ...pockets.slice(1).map(along)], stitches: placesIn(first), lies };
   };
-  const corner = (at: (n: number) => number): Stretch => ({ ...all(at, at, 'corner'), corner: true });
+  const corner = (at: (n: number) => number): Stretch => ({ ...all(at, at, {}), corner: true });
   const first = () => 1;
   const last = (n: number) => n;
   const unlike = pockets.some(({ stitches }) => stitches !== back.stitches);
   const middle = all(
     () => 2,
     (n) => n - 1,
-    `along the bottom${unlike ? ', the layers held level' : ''}`,
+    { line: 'the bottom', ...(unlike ? { level: true } : {}) },
   );
   return [corner(first), ...(inner!.stitches > 2 ? [middle] : []), corner(last)];
 }
@@ -134,12 +139,14 @@ export function stackJoin(stack: Stack, stitch: BorderStitch): Border {
     stitch,
     courses: 1,
     closed: false,
-    near: `the ${stack.pockets.length > 1 ? 'pockets' : 'pocket'} towards you`,
+    near: stack.pockets.length > 1 ? 'pockets' : 'pocket',
     path: wayFor(around(stack), stitch),
   };
 }
 
-const levelWith = (side: Side) => `at the {side:${side}} edge of the back, level with the pocket’s top edge`;
+const POCKET_TOP = 'the pocket’s top edge';
+
+const levelWith = (side: Side): Landmark => ({ at: 'level', layer: 'back', side, with: POCKET_TOP });
 
 /** Where its opening is edged: the inner pocket's top edge, and what of the back goes on above it, around the flap. */
 export function stackLips(stack: Stack): { path: Stretch[] }[] {
@@ -148,28 +155,37 @@ export function stackLips(stack: Stack): { path: Stretch[] }[] {
   const { stitches: n, rows } = back;
   const above = rowsAt(levelsOf(stack), back).at(-1)! + 1;
   const edges = edgesOf(back);
-  const along = (edge: RawEdge, from: number, to: number, name: string): Stretch => {
+  const along = (edge: RawEdge, from: number, to: number, lies: Lies): Stretch => {
     const on = span(back, edge, from, to);
-    return { spans: [on], stitches: pickedUp(edges[edge], on, back.fabric), name };
+    return { spans: [on], stitches: pickedUp(edges[edge], on, back.fabric), lies };
   };
   const corner = (at: number): Stretch => ({
     spans: [span(back, 'last', at, at)],
     stitches: 1,
     corner: true,
-    name: 'corner',
+    lies: {},
   });
   const top: Stretch = {
     spans: [span(inner, 'last', inner.stitches, 1)],
     stitches: inner.stitches,
-    name: 'along the pocket’s top edge',
-    between: ['at the {side:right} end of the pocket’s top edge', 'at the {side:left} end of the pocket’s top edge'],
+    lies: { line: POCKET_TOP },
+    between: [
+      { at: 'end', line: POCKET_TOP, side: 'right' },
+      { at: 'end', line: POCKET_TOP, side: 'left' },
+    ],
   };
   const around: Stretch[] = [
-    { ...along('right', above, rows, '{on} along the {side:right} edge'), between: [levelWith('right'), ''] },
+    {
+      ...along('right', above, rows, { way: 'on', side: 'right', of: 'edge' }),
+      between: [levelWith('right'), levelWith('left')],
+    },
     corner(n),
-    ...(n > 2 ? [along('last', n - 1, 2, 'across the flap’s edge')] : []),
+    ...(n > 2 ? [along('last', n - 1, 2, { line: 'the flap’s edge', goes: 'across' })] : []),
     corner(1),
-    { ...along('left', rows, above, '{back} along the {side:left} edge'), between: ['', levelWith('left')] },
+    {
+      ...along('left', rows, above, { way: 'back', side: 'left', of: 'edge' }),
+      between: [levelWith('right'), levelWith('left')],
+    },
   ];
   return [{ path: [top] }, { path: around }];
 }
@@ -185,6 +201,5 @@ export function stackSeams(stack: Stack, how: Seam['how'], factor: number): Seam
       factor,
       mm: lengthOf(edgesOf(stack.pockets[0]!)[a.edge as RawEdge], a),
       through: 'the edge loops',
-      along: '',
     }));
 }

@@ -130,7 +130,7 @@ function build(context: ShapeContext): Built {
       stretch: fabric.stitch.factors.stretchAlong,
       also: alsoOf(girth, depth),
     },
-    topCorner: { edge: 'last', side: 'right', where: 'in the middle of one end, where the edges meet' },
+    topCorner: { edge: 'last', side: 'right', where: { at: 'meeting' } },
     ...assembly(context, piece),
     advice: [...pickAdvice(choice, { repeat: 1, edge: 0 }), ...pickAdvice(width, fabric.stitch.rows)],
     views: packetViews({

@@ -10,6 +10,8 @@ import {
   type Edge,
   type BorderStitch,
   type Fold,
+  type Landmark,
+  type Lies,
   type Seam,
   type Span,
   type Stretch,
@@ -77,7 +79,7 @@ function closedEnd(packet: FoldedPacket, side: Side): Stretch[] {
     return {
       spans: [at(from, to), ...starts.map((start, index) => at(start, ends[index]!))],
       stitches: pickedUp(edge, at(from, to), piece.fabric),
-      name: layers === 1 ? 'along the gap' : `through ${layers === 2 ? 'both' : `all ${layers}`} layers`,
+      lies: layers === 1 ? { line: 'the gap' } : { through: layers },
     };
   });
 }
@@ -88,17 +90,20 @@ export function packetLips({ piece, layer }: FoldedPacket, edging: Border | unde
   const edges = edging ? outerEdges(edging, w) : new Map(Object.entries(edgesOf(piece)));
   return (['foundation', 'last'] as const).map((end) => {
     const which = `the edge of the ${end === 'foundation' ? 'first' : 'second'} end`;
-    const name = `along ${which}`;
+    const lies: Lies = { line: which, up: end };
     const { count } = edges.get(layer + end)!;
     const at = (edge: string, from: number, to: number): Stretch => {
       const span: Span = { piece: piece.id, edge: layer + edge, from, to };
-      return { spans: [span], stitches: placesIn(span), name };
+      return { spans: [span], stitches: placesIn(span), lies };
     };
     const middle = count > 0 ? [at(end, count, 1)] : [];
     const path = edging ? [at(`${end}-right`, 1, 1), ...middle, at(`${end}-left`, 1, 1)] : middle;
     // with the right side facing and its edge up either end is gone along from right to left
     const way = end === 'last' ? path : reversed(path);
-    const between: [string, string] = [`at the {side:right} end of ${which}`, `at the {side:left} end of ${which}`];
+    const between: [Landmark, Landmark] = [
+      { at: 'end', line: which, side: 'right' },
+      { at: 'end', line: which, side: 'left' },
+    ];
     return { path: way.map((stretch) => ({ ...stretch, between })) };
   });
 }
@@ -119,10 +124,10 @@ export function packetFold(packet: FoldedPacket): Fold {
 /** Both ends closed by crochet, each from fold to fold. */
 export function packetJoins(packet: FoldedPacket, stitch: BorderStitch): Border[] {
   return (['left', 'right'] as const).map((side) => {
-    const between = (['first', 'second'] as const).map((fold) => `at the ${fold} fold, at the {side:${side}} end`);
+    const fold = (which: string): Landmark => ({ at: 'line', line: `the ${which} fold`, side, as: 'end' });
     const path = closedEnd(packet, side).map((stretch): Stretch => ({
       ...stretch,
-      between: [between[0]!, between[1]!],
+      between: [fold('first'), fold('second')],
     }));
     // counted from the first fold the right end goes up, the left one down
     return {
@@ -131,7 +136,7 @@ export function packetJoins(packet: FoldedPacket, stitch: BorderStitch): Border[
       stitch,
       courses: 1,
       closed: false,
-      near: 'the back towards you',
+      near: 'back',
       path: wayFor(side === 'right' ? path : reversed(path), stitch),
     };
   });
@@ -151,7 +156,6 @@ export function packetSeams(packet: FoldedPacket, how: Seam['how'], factor: numb
           factor,
           mm,
           through: packet.layer === '' ? 'the row ends' : 'the edge loops',
-          along: '',
         },
       ];
     }),

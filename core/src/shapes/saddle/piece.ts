@@ -75,10 +75,10 @@ export function saddleLips({ id }: Piece, sizes: SaddleSizes): ReturnType<NonNul
       {
         spans: [{ piece: id, edge: name, from: 1, to: half }],
         stitches: half,
-        name: `along the opening of the ${of}`,
+        lies: { line: `the opening of the ${of}` },
         between: [
-          `at the {side:right} end of the free edge of the ${of}`,
-          `at the {side:left} end of the free edge of the ${of}`,
+          { at: 'end', line: `the free edge of the ${of}`, side: 'right' },
+          { at: 'end', line: `the free edge of the ${of}`, side: 'left' },
         ],
       },
     ],

@@ -91,7 +91,6 @@ export function partings(
   return pockets.flatMap(({ id, wants, pocket }): WorkStep[] => {
     if (wants.length < 2) return [];
     const { lines } = partedInto(wants, half, easeShare, fabric);
-    const between = lines.map((at) => `${at} and ${at + 1}`).join(', between ');
     const names = listed(wants.map(({ name }) => name));
     return [
       {
@@ -104,7 +103,8 @@ export function partings(
             id: `parting-${id}`,
             layers: 'both',
             mm: LINE_FACTOR * lines.length * pocket.mm,
-            says: `divide the ${pocket.name} for ${names}, from the {side:left}: mark the lines with pins between stitch ${between} of ${half}, and backstitch from the bottom up through both layers. Go over the top end of each twice.`,
+            lines: { between: lines, of: half, mm: pocket.mm, high: pocket.mm },
+            says: `divide the ${pocket.name} for ${names}: mark the lines with pins {columns}, and backstitch from the bottom up through both layers. Go over the top end of each twice.`,
           },
         ],
         check: {

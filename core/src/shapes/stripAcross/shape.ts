@@ -13,7 +13,7 @@ import { alsoOf, insideFaces, sized, type Sized } from '../common/sized';
 import {
   bordersOf,
   edgedFirst,
-  endName,
+  endLies,
   flapPlace,
   flapReach,
   PASS,
@@ -189,7 +189,7 @@ function assembly({ options: given }: ShapeContext, piece: Piece): Pick<Built, '
     long: ['left', 'right'],
     end: 'last',
     near: 'foundation',
-    endName: endName(piece),
+    endLies: endLies(piece),
     places: piece.rows,
     front: piece.sections[0]!.rows,
     placeOf: (row) => row,

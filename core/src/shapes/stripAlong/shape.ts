@@ -1,8 +1,8 @@
 import { cumulativeRows, reachOf, type RowSpan } from '../../craft/counts';
 import type { Multiple } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
-import { edgesOf, pickedUp, type Border } from '../../piece';
-import { listed, plural, type FieldValues } from '../../base/units';
+import { edgesOf, pickedUp, type Border, type Work } from '../../piece';
+import { plural, type FieldValues } from '../../base/units';
 import type { Built, Piece, Section, ShapeContext, ShapeDefinition, WorkStep } from '../definition';
 import { countChoice, countFigure, pickAdvice } from '../common/choice';
 import { edgingDepth, leastReach, sizedWithRim, wantedRound } from '../common/flat';
@@ -12,7 +12,7 @@ import { alsoOf, insideFaces, sized, type Sized } from '../common/sized';
 import {
   bordersOf,
   edgedFirst,
-  endName,
+  endLies,
   flapPlace,
   flapReach,
   PASS,
@@ -251,8 +251,11 @@ function endBorder(piece: Piece, courses: number): Border {
       {
         spans: [span],
         stitches,
-        name: endName(piece),
-        between: ['at the beginning of the last row', 'at the beginning of row 1'],
+        lies: endLies(piece),
+        between: [
+          { at: 'row', row: 'last', end: 'beginning' },
+          { at: 'row', row: 1, end: 'beginning' },
+        ],
       },
     ],
   };
@@ -274,20 +277,18 @@ function ending(piece: Piece, courses: number): { first: WorkStep[]; last: WorkS
 }
 
 /** The folds in the first and the last row: where that one begins at the other end, its stitches are counted from there. */
-function marksIn({ sections, stitches, rows }: Piece): string {
-  const after = (count: (to: number) => number) =>
-    listed(
-      sections
-        .slice(0, -1)
-        .map(
-          ({ name, to }) => `after stitch ${count(to)} (${name === 'front' ? 'bottom fold' : `end of the ${name}`})`,
-        ),
-    );
-  const first = after((to) => to);
-  if (rows % 2 === 1)
-    return `Place a stitch marker in row 1 and in row ${rows}, counted from where each begins: ${first}.`;
-  const last = after((to) => stitches - to);
-  return `Place a stitch marker, counted from where each row begins: in row 1 ${first}; in row ${rows} ${last}.`;
+function marksIn({ id, sections, stitches, rows }: Piece): Work {
+  const folds = sections.slice(0, -1);
+  const turned = rows % 2 === 0;
+  return {
+    do: 'mark',
+    piece: id,
+    rows: [
+      { row: 1, after: folds.map(({ to }) => to) },
+      { row: rows, after: folds.map(({ to }) => (turned ? stitches - to : to)) },
+    ],
+    names: folds.map(({ name }) => (name === 'front' ? 'bottom fold' : `end of the ${name}`)),
+  };
 }
 
 function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembly' | 'rim'> {
@@ -301,7 +302,7 @@ function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembl
     long: ['foundation', 'last'],
     end: 'left',
     near: 'right',
-    endName: endName(piece),
+    endLies: endLies(piece),
     places: piece.stitches,
     front: front.stitches,
     placeOf: (stitch) => piece.stitches + 1 - stitch,
@@ -310,7 +311,7 @@ function assembly({ options }: ShapeContext, piece: Piece): Pick<Built, 'assembl
     id: 'mark-folds',
     section: 'joining',
     kind: 'assembly',
-    does: [{ do: 'mark', says: marksIn(piece) }],
+    does: [marksIn(piece)],
     notions: [{ name: 'stitch marker', count: 2 * (piece.sections.length - 1) }],
   };
   return stripWork({

@@ -20,7 +20,7 @@ import { alsoOf, insideFaces, sized } from '../common/sized';
 import { edgedFirst } from '../common/strip';
 import { edgingAround } from '../common/stripWork';
 import { panelsViews } from './views';
-import { EDGING_COLOUR, edgingColour, edgingField } from '../common/edgingField';
+import { EDGING_COLOUR, EDGING_OF, edgingColour, edgingField } from '../common/edgingField';
 
 const options: readonly Field[] = [
   edgingField({
@@ -30,17 +30,7 @@ const options: readonly Field[] = [
     max: 4,
     default: 1,
   }),
-  {
-    key: 'edgingOf',
-    kind: 'choice',
-    label: 'Edging of',
-    help: 'Of several rounds, the last one.',
-    options: [
-      { id: 'single', name: '{single}' },
-      { id: 'slip', name: 'slip stitch' },
-    ],
-    default: 'single',
-  },
+  EDGING_OF,
   joinField('Joined', 'How the three sides are closed, through both edgings.'),
   EDGING_COLOUR,
   {

@@ -6,7 +6,7 @@ import type { FittingContext } from '../../../definition';
 import type { Made, Mm, StrapKind } from '../kind';
 
 /** Where a strap is chained on: the hook is there or the yarn is joined there, and it is held at the other place. */
-interface ChainedOn extends Pick<Free, 'lead' | 'from' | 'onward'> {
+interface ChainedOn extends Pick<Free, 'lead' | 'from' | 'slipped' | 'onward'> {
   began: string;
   held: string;
   anchors?: string;
@@ -15,7 +15,8 @@ interface ChainedOn extends Pick<Free, 'lead' | 'from' | 'onward'> {
 /** At the two sides of an opening no hook waits at (handbook 6). */
 const FROM_A_SIDE: ChainedOn = {
   lead: '',
-  from: 'with a {slip} to the top end of the {side:right} side edge',
+  from: { at: 'top', of: 'edge', side: 'right' },
+  slipped: true,
   began: 'the place it began at',
   held: 'the top end of the {side:left} side edge',
 };
@@ -46,7 +47,6 @@ function chainedOn({ built: { mouth, rimGoesOn }, options, path }: FittingContex
   const fold = `Lay it flat along its bottom and slip stitch on to the next fold, about ${plural(shift, 'stitch', 'stitches')}. `;
   return {
     lead: `${shift > 0 ? fold : ''}The strap, from where the hook is:`,
-    from: '',
     onward: true,
     began: 'the stitch it began at',
     // a levelled end has moved the hook: what lies opposite is counted from where it is
