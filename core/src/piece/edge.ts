@@ -1,9 +1,7 @@
 import { pickUp, type Reach } from '../craft/counts';
 import type { Place, WorkedFabric } from '../craft/fabric';
 import { bandsOf, type Piece } from './piece';
-
-/** The four edges of a rectangle worked in rows, as they lie with its right side up and the last row on top. */
-export type RawEdge = 'foundation' | 'last' | 'left' | 'right';
+import type { RawEdge } from './place';
 
 /** The side of a back that a side of the front lies on, wrong sides together. */
 export const OPPOSITE = { left: 'right', right: 'left' } as const;

@@ -14,7 +14,8 @@ import {
 } from './edge';
 import { bandsOf, isSpiral, topColourOf, type Piece } from './piece';
 import { liesWords } from './placeWords';
-import { seenOf, type Landmark, type Lies, type Side, type Spot } from './place';
+import type { Landmark, Lies, Side, Spot } from './place';
+import { seenOf } from './seen';
 import { sideOfTail, tailOf, tailsUsed, yarnEach } from './tails';
 import { nth, Walk } from './walk';
 import {
