@@ -22,6 +22,12 @@ export interface Drawn {
 /** Another join, another edging than was drawn. */
 type Decided = Readonly<Record<string, unknown>>;
 
+/** Rounds of edging, in rounds of single: the last may be one of slip stitches. */
+function edgedBy({ edging, edgingOf }: Decided, drawn: number): number {
+  const rounds = Number(edging ?? drawn);
+  return rounds > 0 && edgingOf === 'slip' ? rounds - 1 + SLIP_HIGH : rounds;
+}
+
 export interface Scene {
   id: string;
   way: Way;
@@ -202,7 +208,7 @@ const twoPanels: Scene = {
       plan: { shape: { kind: 'two-panels', edging } },
       made: (steps, fabric, shape = {}) => {
         const { all, stitches } = coursesOf(steps);
-        const rounds = Number(shape.edging ?? edging);
+        const rounds = edgedBy(shape, edging);
         const front = all * fabric.piece.h + 2 * rounds * fabric.border;
         const girth = flatRound(stitches, 'single', fabric, rounds);
         return { girth, narrow: fabric.narrow(all, 'two pieces'), depth: frontDepth(front, box.depth, fabric) };
@@ -300,9 +306,7 @@ const clusters: Scene = {
         const { of: courses, ends } = coursesOf(steps, 'front');
         const rounds = courses('front');
         const strip = ends('strip')[0]!;
-        const slips = shape.edgingOf === 'slip' ? 1 - SLIP_HIGH : 0;
-        const around = Number(shape.edging ?? 0);
-        const edge = 2 * rounds * h + 2 * (around > 0 ? around - slips : 0) * fabric.border;
+        const edge = 2 * rounds * h + 2 * edgedBy(shape, 0) * fabric.border;
         return {
           girth: 2 * (h + edge) - Math.PI * t,
           depth: frontDepth(strip * w + edge, box.depth, { ...fabric, piece: { w, h }, t }),

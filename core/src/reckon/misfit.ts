@@ -127,6 +127,12 @@ function edgingTrials({ shape }: Plan): Trial[] {
 /** A base grows by another number in each round, where it is asked for one. */
 function growthTrials({ shape }: Plan): Trial[] {
   if (!shapeDefinition(shape.kind)!.options.some(({ key }) => key === 'each')) return [];
+  // whoever typed every round means it so
+  if (shape.counts !== undefined)
+    return [
+      { text: 'say of the base that it is meant to lie so', change: { 'shape.cupped': 'on-purpose' } },
+      { text: 'leave the rounds of the base to the program', change: { 'shape.counts': undefined } },
+    ];
   return [...(shape.each === undefined ? [] : [undefined]), 6, 7, 5, 8, 12, 10].map((each) => ({
     text:
       each === undefined

@@ -253,6 +253,41 @@ describe('a gift bag', () => {
   });
 });
 
+describe('a base whose rounds are typed', () => {
+  const soap = (shape: object, more: Partial<Plan> = {}) =>
+    plan({
+      thing: { kind: 'loose', width: { mm: 114 }, height: { mm: 90 } },
+      shape: { kind: 'disc-wall', counts: '6, 12, 24, 30, 36', ...shape },
+      ...more,
+    });
+
+  it('has just those rounds, and a wall of as many as its last', () => {
+    const { pieces } = made(soap({}));
+    expect(pieces[0]!.roundCounts!.slice(0, 6)).toEqual([6, 12, 24, 30, 36, 36]);
+    expect(new Set(pieces[0]!.roundCounts!.slice(4))).toEqual(new Set([36]));
+  });
+
+  it('says how each of them lies, and nothing where it is meant to ruffle', () => {
+    const said = (shape: object) => reckon(soap(shape)).advice.find(({ id }) => id === 'base-ruffles');
+    expect(said({})).toMatchObject({ change: { 'shape.cupped': 'on-purpose' } });
+    expect(said({})!.text).toMatch(/the rounds of the base have (.\d+ %, ){3}.\d+ % and \+\d+ %: it ruffles\.$/);
+    expect(said({ cupped: 'on-purpose' })).toBeUndefined();
+  });
+
+  it.each([
+    ['6, 12, x', /is no list of numbers/],
+    ['6, 13', /Round 2 has 13 stitches after 6: 6 to 12 can be worked\. Use 12\./],
+    ['6, 12, 10', /Round 3 has 10 stitches after 12: 12 to 24 can be worked\. Use 12\./],
+    ['2, 4', /Begin with 3 or more/],
+  ])('is refused as %s', (counts, message) => {
+    expect(() => reckon(soap({ counts }))).toThrow(message);
+  });
+
+  it('is refused beside another count that is picked for the sides', () => {
+    expect(() => reckon(soap({}, { picks: { round: 40 } }))).toThrow(/typed to end on 36 stitches, and 40 are picked/);
+  });
+});
+
 describe('a ring sleeve', () => {
   const sleeve = (more: Partial<Plan> = {}) =>
     made(
@@ -300,6 +335,9 @@ describe('rounds', () => {
       /^Single crochet in the next stitch, half double crochet in the next stitch, double crochet in each/,
     );
     expect(textsOf(worked, 'level')[0]).toMatch(/each of the next 3 stitches/);
+    const soft = plan({ schools: { rounds: 'spiral' } }, { bands });
+    const softer = made({ ...soft, shape: { ...soft.shape, slips: 4 } });
+    expect(textsOf(softer, 'level')[0]).toMatch(/each of the next 4 stitches/);
   });
 
   it('never lay two decreases above each other', () => {

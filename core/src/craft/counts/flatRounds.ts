@@ -2,7 +2,7 @@ import type { Advice } from '../../base/figure';
 import { formatNumber } from '../../base/units';
 
 /** Farther than this from the flat increase, a disc cups or ruffles to the eye (prior, handbook 4.1). */
-const FLAT_WITHIN = 0.08;
+export const FLAT_WITHIN = 0.08;
 
 /** How flat a disc lies. */
 type Flatness = 'flat' | 'cups' | 'ruffles';

@@ -4,6 +4,7 @@ export * from './conditions';
 export * from './cumulative';
 export * from './divide';
 export * from './flatRounds';
+export * from './typedRounds';
 export * from './lean';
 export * from './nearest';
 export * from './oval';

@@ -2,6 +2,7 @@ import { BASES } from '../../craft/fabric';
 import type { Band, Border, BorderStitch, Fold, RoundEdge, Seam, Span, Stretch } from '../../piece';
 import { bandsOf, goesAlong, isSpiral, tailOf } from '../../piece';
 import type { Built, MouthPlace, Piece, ShapeSchools, WorkStep } from '../definition';
+import type { FieldValues, NumberField } from '../../base/units';
 import { levelOnLast } from './courses';
 import { pieceEnd } from './joins';
 
@@ -27,6 +28,20 @@ function mouthRim(piece: Piece, { rounds }: ShapeSchools): Stretch[] {
   return [upon ? { ...way, upon } : way];
 }
 
+/** How many slip stitches level a spiral's step, as the maker likes it (handbook 4.4). */
+export const LEVEL_SLIPS: NumberField = {
+  key: 'slips',
+  kind: 'number',
+  label: 'Slip stitches that end a spiral',
+  help: 'More give a softer step. Left empty: by how high its last round is.',
+  unit: 'stitches',
+  whole: true,
+  min: 1,
+  max: 4,
+  optional: true,
+  refines: true,
+};
+
 /** Slip stitches that level a spiral's step, by how high its last round is: 1 of single, 2 of half double, 3 of taller ones (prior, handbook 4.4). */
 function slipsOf({ fabric, bands }: Piece): number {
   const { stitch } = bands?.at(-1)?.fabric ?? fabric;
@@ -36,8 +51,10 @@ function slipsOf({ fabric, bands }: Piece): number {
 /**
  * How a tube ends: a spiral is levelled over the beginning of its rounds, then whatever goes on from its last round, then the
  * yarn is cut (handbook 4.4).
+ *
+ * @param options the shape's: how many slip stitches level it, where that is said
  */
-export function tubeEnd(piece: Piece, look: string): WorkStep[] {
+export function tubeEnd(piece: Piece, look: string, { slips }: FieldValues = {}): WorkStep[] {
   const check = { look, repair: 'Work or pull out a round before you cut.', before: true } as const;
   const last = piece.courses.at(-1)!;
   const [off] = pieceEnd(piece) as [WorkStep];
@@ -47,7 +64,7 @@ export function tubeEnd(piece: Piece, look: string): WorkStep[] {
     section: last.section,
     kind: 'assembly',
     after: piece.id,
-    does: [{ do: 'level', slips: slipsOf(piece) }],
+    does: [{ do: 'level', slips: slips === undefined ? slipsOf(piece) : Number(slips) }],
     check,
     minutes: 1,
   };

@@ -7,10 +7,12 @@ import {
   nearestCounts,
   refuseBeyond,
   shareOut,
+  typedAdvice,
+  typedCounts,
   type Growth,
 } from '../../craft/counts';
 import { lastFabric, work, type BaseId, type Instruction, type WorkedFabric } from '../../craft/fabric';
-import { chosen, derive, type Advice, type Figure } from '../../base/figure';
+import { chosen, derive, PlanProblem, type Advice, type Figure } from '../../base/figure';
 import { baseSuits, tubeGirth, type Want } from '../../craft/fit';
 import { formatNumber, mmToken, plural, type Field, type FieldValues } from '../../base/units';
 import type { Band } from '../../piece';
@@ -40,7 +42,7 @@ import { lessRim, sizedWithRim, withRim } from '../common/flat';
 import { roundPiece, roundsFor, wallBands, type RoundRun } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
 import { alsoOf, sized } from '../common/sized';
-import { mouthOf, tubeEnd, tubeMouth } from '../common/tubeWork';
+import { LEVEL_SLIPS, mouthOf, tubeEnd, tubeMouth } from '../common/tubeWork';
 import { flatWidth, tubeRound } from '../common/tube';
 import { ONE_ROOM } from '../common/takes';
 
@@ -79,6 +81,15 @@ const options: readonly Field[] = [
     default: 0,
   },
   {
+    key: 'counts',
+    kind: 'text',
+    label: 'Stitches of each round of the base',
+    help: 'One after the other: 6, 12, 24, 30, 36. Left empty: as the numbers above say.',
+    max: 400,
+    optional: true,
+    refines: true,
+  },
+  {
     key: 'cupped',
     kind: 'choice',
     label: 'The base',
@@ -111,13 +122,15 @@ const options: readonly Field[] = [
     ],
     default: 'none',
   },
+  LEVEL_SLIPS,
 ];
 
 /**
  * A disc from the ring outwards, then a wall straight up, taken in at the shoulder where it is wanted (handbook 4.1 and
  * 5.5). The base is in a plain stitch, the wall in the plan's own.
  */
-function build(context: ShapeContext): Built {
+function build(asked: ShapeContext): Built {
+  const context = endedAsTyped(asked);
   const { fabric, thing, options: given, schools } = context;
   const baseId = given.base as BaseId;
   const base = fabric.also(baseId, 'rounds');
@@ -217,6 +230,7 @@ function build(context: ShapeContext): Built {
       stays.length > 0
         ? 'Does the last round come where you want it on the item?'
         : 'Stand the item in it: does the last round come where you want it?',
+      given,
     ),
     ...tubeMouth(piece, schools),
     advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice, ...stays],
@@ -264,6 +278,26 @@ function baseWant(
   );
 }
 
+/**
+ * Where the rounds of the base are typed, the wall has as many stitches as the last of them.
+ *
+ * @throws PlanProblem where another count is picked for it
+ */
+function endedAsTyped(context: ShapeContext): ShapeContext {
+  const counts = typedCounts(context.options.counts, 'shape.counts');
+  if (!counts) return context;
+  const last = counts.at(-1)!;
+  const picked = context.picks.round;
+  if (picked !== undefined && picked !== last)
+    throw new PlanProblem([
+      {
+        path: 'shape.counts',
+        message: `The base is typed to end on ${last} stitches, and ${picked} are picked for the sides. End on ${picked}, or pick ${last}.`,
+      },
+    ]);
+  return { ...context, picks: { ...context.picks, round: last } };
+}
+
 /** The diameter the base must have: the thing's own; of a bag given flat, that of the round it makes. */
 function baseDiameter({ thing, fit }: ShapeContext): Mm {
   if (thing.profile === 'given') return derive('mm', 'b = g / π', { g: thing.girth }, (v) => v.g / Math.PI);
@@ -271,7 +305,8 @@ function baseDiameter({ thing, fit }: ShapeContext): Mm {
 }
 
 /** What a base adds each round where nobody says it: a wall of as many times that needs no odd last round (handbook 4.1). */
-function growsBy({ options: { wallOf, start, each, doublings } }: ShapeContext, base: WorkedFabric): number[] {
+function growsBy({ options: { wallOf, start, each, doublings, counts } }: ShapeContext, base: WorkedFabric): number[] {
+  if (counts !== undefined) return [];
   if (wallOf !== 'multiple' || start !== undefined || each !== undefined || Number(doublings) > 0) return [];
   const flat = Math.max(3, Math.round(flatIncrease(base.rowHeight.value, base.stitchWidth.value)));
   return base.stitch.id === 'single' ? [flat, 6] : [flat];
@@ -305,9 +340,12 @@ function discOf(context: ShapeContext, base: WorkedFabric, wall: number) {
   const growth = { ...growthOf(given, worked, flat), doublings: Number(given.doublings) };
   const { start, each } = growth;
   const radius = derive('mm', 'b / 2', { b: baseDiameter(context) }, (v) => v.b / 2);
+  const typed = typedCounts(given.counts, 'shape.counts');
   const rounds = nearestAsWorked(roundsFor(radius, base), worked, (k) => countsUpTo(growth, k, wall, worked));
   refuseBeyond(start * 2 ** Number(given.doublings) + each * rounds, 'stitches', 'thing');
-  const { counts, own, advice } = discToWall(growth, rounds, wall, h, w);
+  const { counts, own, advice } = typed
+    ? { counts: typed, own: typed.at(-1)!, advice: typedAdvice(typed, h, w) }
+    : discToWall(growth, rounds, wall, h, w);
   const stitch = base.stitch.id;
   const courses = counts.map((ends, index): Course => {
     const before = counts[index - 1];

@@ -10,7 +10,16 @@ import { roundPiece, upsideDown, wallBands } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
 import { alsoOf, sized } from '../common/sized';
 import { flatWidth, tubeRound, tubeViews } from '../common/tube';
-import { flatEnd, flatEndJoin, flatEndSeam, mouthOf, tubeEnd, tubeMouth, type FlatEnd } from '../common/tubeWork';
+import {
+  flatEnd,
+  flatEndJoin,
+  flatEndSeam,
+  LEVEL_SLIPS,
+  mouthOf,
+  tubeEnd,
+  tubeMouth,
+  type FlatEnd,
+} from '../common/tubeWork';
 import { ONE_ROOM } from '../common/takes';
 
 /**
@@ -76,7 +85,7 @@ function build(context: ShapeContext): Built {
       stretch: fabric.stitch.factors.stretchAcross,
       also: alsoOf(girth, depth),
     },
-    assembly: assembly(piece, schools, bottomFirst, join),
+    assembly: assembly(piece, context, bottomFirst, join),
     ...(bottomFirst
       ? { mouth: { ...mouthOf(piece, bands.at(-1)!, count), lies: 'flat' as const }, ...tubeMouth(piece, schools) }
       : { rim: 'Its opening is the chain. Begin at the bottom to edge it.' }),
@@ -96,8 +105,8 @@ function build(context: ShapeContext): Built {
 }
 
 /** The tube's own end, then its bottom: the chain's edge, or the last round where the chain is the opening. */
-function assembly(piece: Piece, schools: ShapeContext['schools'], bottomFirst: boolean, join: Join): WorkStep[] {
-  const end = tubeEnd(piece, 'Is the last round as high as you want it with the item inside?');
+function assembly(piece: Piece, { options }: ShapeContext, bottomFirst: boolean, join: Join): WorkStep[] {
+  const end = tubeEnd(piece, 'Is the last round as high as you want it with the item inside?', options);
   const edge = bottomFirst ? 'ring' : 'mouth';
   const at: FlatEnd = {
     piece,
@@ -151,6 +160,7 @@ export const ringTube: ShapeDefinition = {
       default: 'bottom',
     },
     joinField('Bottom', 'How the bottom is closed.', 'whip'),
+    LEVEL_SLIPS,
   ],
   takes: {
     flat: true,

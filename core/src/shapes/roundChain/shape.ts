@@ -21,7 +21,7 @@ import { lessRim, sizedWithRim, wantedFront, withRim } from '../common/flat';
 import { roundPiece, wallBands, type RoundRun } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
 import { alsoOf, sized } from '../common/sized';
-import { mouthOf, tubeEnd, tubeMouth } from '../common/tubeWork';
+import { LEVEL_SLIPS, mouthOf, tubeEnd, tubeMouth } from '../common/tubeWork';
 import { flatWidth, tubeRound, tubeViews } from '../common/tube';
 
 /** Stitches more at both ends together when a flat floor begins, in single (law, handbook 4.1). */
@@ -64,6 +64,7 @@ const options: readonly Field[] = [
     ],
     default: '2',
   },
+  LEVEL_SLIPS,
 ];
 
 /** Both sides alike, the bottom a line instead of a ridge (handbook 14, round a chain). */
@@ -231,7 +232,7 @@ function build(context: ShapeContext): Built {
       ...(withFloor ? { wants: [floorWant(bottom, floor, fabric)] } : {}),
     },
     mouth: { ...mouthOf(piece, bands.at(-1)!, wallCount), lies: 'flat' },
-    assembly: tubeEnd(piece, 'Is the last round the height you want with the item in it?'),
+    assembly: tubeEnd(piece, 'Is the last round the height you want with the item in it?', given),
     ...tubeMouth(piece, schools),
     advice: [...pickAdvice(choice, fabric.stitch.rounds), ...floorAdvice(bottom, floor)],
     views: tubeViews({
