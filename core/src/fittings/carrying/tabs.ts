@@ -5,7 +5,7 @@ import { work, type Instruction } from '../../craft/fabric';
 import type { Part } from '../../drawing/parts';
 import type { Piece } from '../../shapes';
 import { nth, tailOf } from '../../piece';
-import { formatNumber, mmToken, typedToken } from '../../base/units';
+import { formatNumber, mmToken, mostToken, typedToken } from '../../base/units';
 import { type FittingContext, type FittingDefinition, type Placed } from '../definition';
 import { centredOn, faceOf, frontOf, lengthOf, plainRows, refuse, smallPiece, withStitches } from '../common';
 
@@ -14,6 +14,23 @@ const BEYOND_MM = 12;
 
 /** A button’s edge lies so far below the row the tab is sewn to (ours). */
 const BELOW_MM = 3;
+
+/** The smallest button a tab is made for, mm (ours). */
+const LEAST_BUTTON_MM = 8;
+
+/** Refuses a button that would sit below the piece. */
+function refuseLow(button: number, high: number, path: string): void {
+  if (BELOW_MM + button <= high) return;
+  const most = high - BELOW_MM;
+  const repair =
+    most >= LEAST_BUTTON_MM
+      ? `Use one of ${mostToken(most)} or less.`
+      : 'Hang it from a loop instead: it is too low for a tab’s button.';
+  refuse(
+    `${path}.buttonMm`,
+    `A button of ${typedToken(button)} under its tab reaches ${mmToken(BELOW_MM + button)} down a piece of ${mmToken(high)}. ${repair}`,
+  );
+}
 
 /** Two tabs from the back's upper edge over a bar, each buttoned to itself (handbook 6, tabs over a bar). */
 function place({ built, fabric, options, path, carrier, schools }: FittingContext): Placed {
@@ -47,6 +64,7 @@ function place({ built, fabric, options, path, carrier, schools }: FittingContex
       `${path}.buttonMm`,
       `Two tabs of ${mmToken(width.value)} are wider than the ${mmToken(face.width)} they hang from. Choose a smaller button.`,
     );
+  refuseLow(button.value, faceOf(built).high, path);
   const piece = smallPiece({ id: 'tab', name: 'Tab', times: 2, fabric: plain, width, length, schools });
   const x = face.width / 6;
   return {
@@ -147,6 +165,6 @@ export const tabs: FittingDefinition = {
   because: 'They hang from a back, over a bar.',
   hazards: ['small-part'],
   figures: { length: 'Length', width: 'Width', hole: 'Hole' },
-  options: [{ key: 'buttonMm', kind: 'length', label: 'Button diameter', min: 8, max: 50, default: 18 }],
+  options: [{ key: 'buttonMm', kind: 'length', label: 'Button diameter', min: LEAST_BUTTON_MM, max: 50, default: 18 }],
   place,
 };

@@ -21,7 +21,7 @@ const LAST_KEY = 'edgingOf';
 export const EDGING_OF: ChoiceField = {
   key: LAST_KEY,
   kind: 'choice',
-  label: 'Edging of',
+  label: 'Edging worked in',
   help: 'Of several rounds, the last one.',
   options: [
     { id: 'single', name: '{single}' },

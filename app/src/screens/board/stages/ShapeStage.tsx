@@ -32,7 +32,7 @@ function Body({ plan, faults, edit }: StageProps) {
       <Options fields={shape.options.filter(({ refines }) => !refines)} {...{ plan, faults, edit }} />
       {refining.length > 0 ? (
         <Fold
-          title="Folded by number"
+          title={shape.foldedBy ? 'Folded by number' : 'Further choices'}
           says={setIn(refining, plan)}
           wrong={refining.some(({ key }) => faultAt(faults, `shape.${key}`) !== undefined)}
         >
