@@ -42,6 +42,11 @@ function placed(kind: Kind, context: FittingContext): Placed {
     { edge: flap.edgeBelowFrontTop, across: chosen(across, 'mm', 'typed') },
     (v) => v.edge - v.across / 2 - ABOVE_EDGE_MM,
   );
+  if (below.value + across / 2 > flap.frontMm)
+    refuse(
+      `${path}.acrossMm`,
+      `The flap’s edge comes down ${mmToken(flap.edgeBelowFrontTop.value)}, beyond a front of ${mmToken(flap.frontMm)}: nothing lies under it there. Make the flap shorter.`,
+    );
   if (below.value < across / 2)
     refuse(
       `${path}.acrossMm`,
