@@ -8,6 +8,7 @@ const plain = (name, folder = 'src') => ({
   testEnvironment: 'node',
   testMatch: [`<rootDir>/${folder}/**/*.test.ts`],
   setupFiles: [`${__dirname}/tools/jest-properties.cjs`],
+  setupFilesAfterEnv: [`${__dirname}/tools/jest-expect.cjs`],
   transform: { '\\.tsx?$': `${__dirname}/tools/jest-esbuild.cjs` },
 });
 

@@ -8,9 +8,12 @@ module.exports = {
   cacheDirectory: `${__dirname}/../.cache/jest`,
   preset: 'jest-expo',
   setupFiles: [`${__dirname}/../tools/jest-properties.cjs`],
+  setupFilesAfterEnv: [`${__dirname}/../tools/jest-expect.cjs`],
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
   // scripts that come when they are first used are asked for like all others here
   transform: {
+    // the core is plain TypeScript
+    '/core/src/.*\\.ts$': `${__dirname}/../tools/jest-esbuild.cjs`,
     ...preset.transform,
     [SCRIPT]: [
       transformer,

@@ -1,6 +1,7 @@
 import type { ChoicesField as Field } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Action } from '@/ui/actions/Action';
+import { Below } from './Below';
 import { Pick } from './Pick';
 import { useWord } from '@/reading/useWord';
 import { Words } from '@/ui/layout/Words';
@@ -8,11 +9,13 @@ import { Words } from '@/ui/layout/Words';
 interface Props {
   field: Field;
   value: readonly string[];
+  /** What is wrong with them, told by the reckoning. */
+  error?: string | undefined;
   onChange: (list: readonly string[]) => void;
 }
 
 /** Several of a list in an order that matters: each can be changed or taken out, and one more put at the end. */
-export function ChoicesField({ field, value, onChange }: Props) {
+export function ChoicesField({ field, value, error, onChange }: Props) {
   const word = useWord();
   const options = field.options.map(({ id, name }) => ({ id, name: word(name) }));
   const last = value.at(-1) ?? field.options[0]!.id;
@@ -42,6 +45,7 @@ export function ChoicesField({ field, value, onChange }: Props) {
           <Action onPress={() => onChange([...value, last])}>Add another</Action>
         </View>
       ) : null}
+      <Below error={error} />
     </View>
   );
 }

@@ -17,6 +17,8 @@ type Props = Emptied<number> & {
   doubt?: string | undefined;
   /** Whether nothing is set, and what stands there is what is taken then. */
   isDefault?: boolean;
+  /** What else is wrong with the value, told by the reckoning. */
+  fault?: string | undefined;
   onChange: (value: number) => void;
 };
 
@@ -53,7 +55,7 @@ export function NumberField(props: Props) {
         scale.leave();
         leave();
       }}
-      error={error}
+      error={error ?? props.fault}
       hint={props.doubt ?? scale.says ?? echoOf(amount, line) ?? help ?? ''}
     />
   );

@@ -29,6 +29,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
           const value = values[field.key] ?? field.default;
           const help = word(field.help ?? '');
           const label = word(field.label);
+          const fault = faultAt(faults, `${path}.${field.key}`);
           if (field.kind === 'choice')
             return (
               <Pick
@@ -37,6 +38,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
                 value={String(value)}
                 options={field.options.map(({ id, name }) => ({ id, name: word(name) }))}
                 hint={help}
+                error={fault}
                 onChange={(id) => onChange(field.key, id)}
               />
             );
@@ -46,6 +48,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
                 key={field.key}
                 label={label}
                 hint={help}
+                error={fault}
                 value={String(value ?? '')}
                 onChange={(text) => onChange(field.key, text.slice(0, field.max))}
                 multiline={field.lines ?? false}
@@ -57,6 +60,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
                 key={field.key}
                 field={field}
                 value={(value ?? []) as readonly string[]}
+                error={fault}
                 onChange={(list) => onChange(field.key, list)}
               />
             );
@@ -71,7 +75,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
                 isDefault={values[field.key] === undefined}
                 min={field.min}
                 max={field.max}
-                fault={faultAt(faults, `${path}.${field.key}`)}
+                fault={fault}
                 onChange={({ mm }) => onChange(field.key, mm)}
                 {...clear}
               />
@@ -87,6 +91,7 @@ export function OptionFields({ fields, values, path, faults, onChange }: Props) 
               max={field.max}
               whole={field.whole ?? false}
               unit={field.unit}
+              fault={fault}
               onChange={(next) => onChange(field.key, next)}
               {...clear}
             />

@@ -6,6 +6,7 @@ import { Icon } from '@/ui/actions/Icon';
 import { MenuOver } from '@/ui/actions/MenuOver';
 import { useMenuAt } from '@/ui/actions/useMenuAt';
 import { Words } from '@/ui/layout/Words';
+import { Below } from './Below';
 
 interface Option {
   id: string;
@@ -18,12 +19,14 @@ interface Props {
   options: readonly Option[];
   onChange: (id: string) => void;
   hint?: string;
+  /** What is wrong with the one in force, told by the reckoning. */
+  error?: string | undefined;
   /** The label stands elsewhere already. */
   bare?: boolean;
 }
 
 /** One of a list: its line shows the one in force and opens the list over it. */
-export function Pick({ label, value, options, onChange, hint = '', bare = false }: Props) {
+export function Pick({ label, value, options, onChange, hint = '', error, bare = false }: Props) {
   const colours = useColours();
   const { line, at, open, close } = useMenuAt();
   const id = useId();
@@ -65,11 +68,7 @@ export function Pick({ label, value, options, onChange, hint = '', bare = false 
           />
         </MenuOver>
       ) : null}
-      {hint ? (
-        <Words as="small" tone="faint">
-          {hint}
-        </Words>
-      ) : null}
+      <Below hint={hint} error={error} />
     </View>
   );
 }

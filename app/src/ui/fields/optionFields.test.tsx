@@ -109,6 +109,11 @@ describe('an editor drawn from its description', () => {
     expect(screen.getByText(message)).toBeTruthy();
     expect(faultAt(faults, 'fittings[0].rows')).toBeUndefined();
   });
+
+  it.each(FIELDS.map(({ key }) => key))('says what the reckoning refuses under the field itself: %s', (key) => {
+    show(<Options faults={[{ path: `fittings[0].${key}`, message: 'That cannot be worked. Use 4.' }]} />);
+    expect(screen.getByText('That cannot be worked. Use 4.')).toBeTruthy();
+  });
 });
 
 describe('a number', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { flatIncrease } from './flatRounds';
-import { liesOff, typedCounts } from './typedRounds';
+import { endedOn, liesOff, typedCounts } from './typedRounds';
 
 it('rounds that lie flat are off by nothing, and those typed by what they have more', () => {
   // the example of the handbook
@@ -35,5 +35,24 @@ it('what is read of a list is what was typed, and a number that a refusal names 
       }
       throw new Error(`never taken: ${typed.join()}`);
     }),
+  );
+});
+
+it('a list that is ended on another count is one that can be worked, with the rounds that have fewer as they were', () => {
+  expect(endedOn([6, 12, 24, 30, 36], 32)).toBe('6, 12, 24, 30, 32');
+  expect(endedOn([6, 12], 30)).toBeUndefined();
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: 1, max: 40 }), { maxLength: 8 }),
+      fc.integer({ min: 3, max: 200 }),
+      (more, last) => {
+        const typed = more.reduce((list, add) => [...list, list.at(-1)! + Math.min(add, list.at(-1)!)], [6]);
+        const ended = endedOn(typed, last);
+        if (ended === undefined) return;
+        const counts = typedCounts(ended, 'shape.counts')!;
+        expect(counts.at(-1)).toBe(last);
+        expect(counts.slice(0, -1)).toEqual(typed.filter((count) => count < last));
+      },
+    ),
   );
 });

@@ -1,4 +1,4 @@
-import { PlanProblem, type Advice } from '../../base/figure';
+import { attempted, PlanProblem, type Advice } from '../../base/figure';
 import { formatNumber, listed } from '../../base/units';
 import { FLAT_WITHIN } from './flatRounds';
 
@@ -36,6 +36,18 @@ export function typedCounts(text: unknown, path: string): readonly number[] | un
     );
   });
   return counts;
+}
+
+/**
+ * The list as it ends on another count: the rounds that have fewer, then that one (law, handbook 14).
+ *
+ * @param counts stitches of each round, as typed
+ * @param last stitches wanted of the last round
+ * @returns what to type; nothing where no round before leads up to so many
+ */
+export function endedOn(counts: readonly number[], last: number): string | undefined {
+  const list = [...counts.filter((count) => count < last), last].join(', ');
+  return attempted(() => typedCounts(list, '')) && list;
 }
 
 /**

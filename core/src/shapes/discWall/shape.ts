@@ -2,6 +2,7 @@ import { MARK_FIRST_STITCH } from '../common/markers';
 import {
   changeRound,
   discToWall,
+  endedOn,
   flatIncrease,
   multipleOf,
   nearestCounts,
@@ -16,7 +17,7 @@ import { chosen, derive, PlanProblem, type Advice, type Figure } from '../../bas
 import { baseSuits, tubeGirth, type Want } from '../../craft/fit';
 import { formatNumber, mmToken, plural, type Field, type FieldValues } from '../../base/units';
 import type { Band } from '../../piece';
-import type { Built, Course, Piece, ShapeContext, ShapeDefinition } from '../definition';
+import type { Built, Choice, Course, Piece, ShapeContext, ShapeDefinition } from '../definition';
 import {
   acrossFrom,
   bandsDrawn,
@@ -233,7 +234,7 @@ function build(asked: ShapeContext): Built {
       given,
     ),
     ...tubeMouth(piece, schools),
-    advice: [...pickAdvice(choice, fabric.stitch.rounds), ...disc.advice, ...stays],
+    advice: [...roundAdvice(pickAdvice(choice, fabric.stitch.rounds), context, choice), ...disc.advice, ...stays],
     views: views(context, piece, disc.counts, wallRounds, count, base, shoulder),
   };
 }
@@ -296,6 +297,22 @@ function endedAsTyped(context: ShapeContext): ShapeContext {
       },
     ]);
   return { ...context, picks: { ...context.picks, round: last } };
+}
+
+/** What there is to say of the count round: where the rounds of the base are typed, it is their list that has to end otherwise. */
+function roundAdvice(advice: readonly Advice[], { options }: ShapeContext, { options: counts }: Choice): Advice[] {
+  const typed = typedCounts(options.counts, 'shape.counts');
+  const best = counts.find((option) => option.best)!.count;
+  if (!typed) return [...advice];
+  const list = endedOn(typed, best);
+  return advice.map(({ id, severity, text }) => ({
+    id,
+    severity,
+    text,
+    repair: `Let the list of the base’s rounds end on ${best}${list ? `: ${list}` : ''}.`,
+    at: 'shape.counts',
+    ...(list ? { change: { 'shape.counts': list } } : {}),
+  }));
 }
 
 /** The diameter the base must have: the thing's own; of a bag given flat, that of the round it makes. */

@@ -33,7 +33,7 @@ function Body({ plan, faults, edit }: StageProps) {
       {refining.length > 0 ? (
         <Fold
           title={shape.foldedBy ? 'Folded by number' : 'Further choices'}
-          says={setIn(refining, plan)}
+          says={setIn(refining, plan) ?? (shape.foldedBy ? 'where the sizes have it' : 'none made')}
           wrong={refining.some(({ key }) => faultAt(faults, `shape.${key}`) !== undefined)}
         >
           <Options fields={refining} {...{ plan, faults, edit }} />
@@ -56,11 +56,10 @@ function Options({ fields, plan, faults, edit }: Omit<StageProps, 'worked'> & { 
 }
 
 /** What is set of seldom set options, in a line. */
-function setIn(fields: readonly Field[], { shape }: StageProps['plan']): string {
+function setIn(fields: readonly Field[], { shape }: StageProps['plan']): string | undefined {
   const set = fields.filter(({ key }) => shape[key] !== undefined);
-  return set.length > 0
-    ? set.map(({ key, label }) => `${label.toLowerCase()}: ${String(shape[key])}`).join(', ')
-    : 'where the sizes have it';
+  if (set.length === 0) return undefined;
+  return set.map(({ key, label }) => `${label.toLowerCase()}: ${String(shape[key])}`).join(', ');
 }
 
 function Faults({ faults }: Pick<StageProps, 'faults'>) {
