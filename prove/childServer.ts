@@ -21,7 +21,7 @@ export class ChildServer {
 
   /** @throws with what it said where it did not start */
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['--import', 'tsx', this.program], {
+    const child = spawn(process.execPath, [this.program], {
       cwd: ROOT,
       env: { ...process.env, PORT: '0', KEEP_SNUG_DEVICES: 'off', KEEP_SNUG_DATA: this.file, ...this.env },
       stdio: ['ignore', 'pipe', 'pipe'],

@@ -76,7 +76,7 @@ export const kills: Proof = {
     const folder = mkdtempSync(join(tmpdir(), 'keep-snug-kills-'));
     const file = join(folder, 'store.sqlite');
     const known: Acknowledged = { events: new Set(), titles: new Map() };
-    const times = Math.max(1, Math.round(KILLS * share));
+    const times = Math.max(8, Math.round(KILLS * share ** 2));
     for (let time = 0; time < times; time += 1) {
       const server = new ChildServer(file);
       await server.start();

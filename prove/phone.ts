@@ -119,7 +119,7 @@ class HouseLine {
 
 /** As from the command line: a process of its own, which lets go of the file. */
 const copies = (command: 'backup' | 'restore', file: string, named: string) =>
-  promisify(execFile)(process.execPath, ['--import', 'tsx', 'server/src/cli/copies.ts', command, named], {
+  promisify(execFile)(process.execPath, ['server/.cache/copies.mjs', command, named], {
     cwd: ROOT,
     env: { ...process.env, KEEP_SNUG_DATA: file },
   });
@@ -129,7 +129,7 @@ async function started(
   file: string,
   port = 0,
 ): Promise<{ child: ChildProcess; local: string; phonePort: number; code: string }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/.cache/main.mjs', '--phone'], {
+  const child = spawn(process.execPath, ['server/.cache/main.mjs', '--phone'], {
     cwd: ROOT,
     env: {
       ...process.env,

@@ -25,7 +25,7 @@ async function house(file: string): Promise<void> {
 function restored(file: string, from: string): { ok: boolean; said: string } {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
-    ['--import', 'tsx', 'server/src/cli/copies.ts', 'restore', from],
+    ['server/.cache/copies.mjs', 'restore', from],
     { cwd: ROOT, env: { ...process.env, KEEP_SNUG_DATA: file }, encoding: 'utf8' },
   );
   return { ok: status === 0, said: stdout + stderr };

@@ -22,6 +22,9 @@ const STRAYS = 0.015;
 /** They measure after the first course and every so often. */
 const EVERY_MM = 40;
 
+/** Rows so high together are worth laying the tape on. */
+const READ_OVER_MM = 10;
+
 /** What is taken: the ways of which these pieces can be built; of each shape. */
 const COUNTS = /^(carry-on|rows-to-come|(change|other)-count)$/;
 const isTaken = (id: string, { mends }: Scene): boolean => COUNTS.test(id) || (mends?.test(id) ?? false);
@@ -142,7 +145,8 @@ export function withTape(
         atStep: last.id,
       });
     tape('stitches', last.ends ?? piece.stitches, wide);
-    if (since > 4) tape('rows', since, (on * highOf(piece, course - since + 1, course, truth)) / since);
+    const high = on * highOf(piece, course - since + 1, course, truth);
+    if (high >= READ_OVER_MM) tape('rows', since, high / since);
     const choice = taken(doors.mend(plan, events).choices, scene);
     said = choice?.chance ?? said;
     if (!choice || choice.id === 'carry-on') continue;

@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 const BUNDLES = {
   'server/src/main.ts': 'server/.cache/main.mjs',
   'server/src/start.ts': 'server/.cache/start.mjs',
+  'server/src/cli/copies.ts': 'server/.cache/copies.mjs',
   'server/src/practice/dial.ts': 'server/.cache/dial.mjs',
   'server/src/reckoning/work.ts': 'server/.cache/work.mjs',
   'core/src/index.ts': 'core/.cache/core.mjs',

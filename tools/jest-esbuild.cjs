@@ -1,6 +1,6 @@
 const { createHash } = require('node:crypto');
 const { readFileSync, readdirSync } = require('node:fs');
-const { join, resolve } = require('node:path');
+const { dirname, join, resolve } = require('node:path');
 const { buildSync, transformSync } = require('esbuild');
 
 const CORE = resolve(__dirname, '../core/src');
@@ -28,7 +28,8 @@ function asOneFile(path) {
   const { outputFiles } = buildSync({
     ...TARGET,
     entryPoints: [path],
-    outdir: CORE,
+    // what is named in its map is looked for from where it stands
+    outdir: dirname(path),
     write: false,
     bundle: true,
     platform: 'node',

@@ -38,6 +38,14 @@ it('solves rounds for the width and the strip for the height, the back longer by
   expect(front!.roundCounts!.at(-1)).toBe(clusterRound('chain', c, front!.rows - 1));
 });
 
+it('has the double at the end of its strip in its length: as many stitches as the row is told to end on', () => {
+  const worked = reckon(pouch());
+  const { terms } = worked.pieces[0]!.height.workings!;
+  const [many, pitch, end] = ['many', 'pitch', 'end'].map((name) => terms.find((term) => term.name === name)!.value);
+  const [row] = textsOf(worked, 'front');
+  expect(many! * pitch! + end!).toBeCloseTo((row!.ends! * pitch!) / 3, 6);
+});
+
 it.each([
   ['chain', true],
   ['ring', false],

@@ -14,6 +14,8 @@ export interface ClusterGauge {
   start: StripStart;
   /** A cluster along the strip: three stitches, or the height of a row. */
   pitch: Mm;
+  /** What lies beside the last of them: on a chain the double that the strip ends in. */
+  end: Mm;
   /** Across the strip: the height of its row, or the two clusters of one. */
   across: Mm;
   /** A round's height. */
@@ -27,20 +29,24 @@ export interface ClusterGauge {
 export function clusterGauge(start: StripStart, fabric: WorkedFabric): ClusterGauge {
   const { rowHeight: h, stitchWidth: w } = fabric;
   if (start === 'chain')
-    return { start, h, across: h, pitch: derive('mm', 'cluster = 3 w', { w }, (v) => CLUSTER * v.w) };
+    return { start, h, across: h, pitch: derive('mm', 'cluster = 3 w', { w }, (v) => CLUSTER * v.w), end: w };
+  const end = chosen(0, 'mm', 'its rows end in groups');
   const pitch = fabric.also('double', 'rows').rowHeight;
-  return { start, h, pitch, across: derive('mm', 'row = 2 × 3 w', { w }, (v) => 2 * CLUSTER * v.w) };
+  return { start, h, pitch, end, across: derive('mm', 'row = 2 × 3 w', { w }, (v) => 2 * CLUSTER * v.w) };
 }
 
 /** How wide so many rounds make it, mm. */
 export const widthOf = ({ across, h }: ClusterGauge, rounds: number): number => across.value + 2 * rounds * h.value;
 
+/** How long so many clusters or rows make the strip, mm (law, handbook 5.7). */
+export const stripLong = (many: number, { pitch, end }: Record<'pitch' | 'end', number>): number => many * pitch + end;
+
 /**
  * Clusters or rows of the strip that come nearest to a length under so many rounds. Rows from a ring are an odd number, 3 or more: a
  * round around them has a group in every second (handbook 14).
  */
-export function stripFor({ start, pitch, h }: ClusterGauge, length: Mm, rounds: number): number {
-  const wanted = (length.value - 2 * rounds * h.value) / pitch.value;
+export function stripFor({ start, pitch, end, h }: ClusterGauge, length: Mm, rounds: number): number {
+  const wanted = (length.value - end.value - 2 * rounds * h.value) / pitch.value;
   return start === 'chain' ? Math.max(1, Math.round(wanted)) : Math.max(3, 2 * Math.round((wanted - 1) / 2) + 1);
 }
 
@@ -71,7 +77,7 @@ export function clusterPiece(
   { id, name, length, rounds, gauge, fabric, wanted, colours }: ClusterWish,
   { schools }: Pick<ShapeContext, 'schools'>,
 ): Piece {
-  const { start, pitch, across, h } = gauge;
+  const { start, pitch, end, across, h } = gauge;
   const ends = clusterRound(start, length, rounds);
   refuseBeyond(ends, 'stitches', 'thing');
   const { strip, around } = clusterCourses(start, length, rounds, schools, id);
@@ -97,8 +103,8 @@ export function clusterPiece(
     height: derive(
       'mm',
       'height = strip’s length + 2r h',
-      { many, pitch, r, h },
-      (v) => v.many * v.pitch + 2 * v.r * v.h,
+      { many, pitch, end, r, h },
+      (v) => stripLong(v.many, v) + 2 * v.r * v.h,
     ),
     summary: chain
       ? `Chain ${CLUSTER * length + 4}: a strip of ${plural(length, 'group')}, ${plural(rounds, 'round')} to ${ends} stitches`

@@ -20,7 +20,7 @@ import { overThing } from '../common/strip';
 import type { Built, FlapPlace, Piece, ShapeContext, ShapeDefinition } from '../definition';
 import { MOST_EDGING, stepMisses, tooTall } from './advice';
 import { clusterCourses, clusterRound, type StripStart } from './courses';
-import { clusterGauge, clusterPiece, longer, stripFor, widthOf, type ClusterGauge } from './piece';
+import { clusterGauge, clusterPiece, longer, stripFor, stripLong, widthOf, type ClusterGauge } from './piece';
 import { clusterWork, rectangleEdging, type ClusterBorders } from './work';
 import { clusterViews } from './views';
 
@@ -123,7 +123,7 @@ function build(context: ShapeContext): Built {
   const pieces = backPiece ? [frontPiece, backPiece] : [twice(frontPiece, given)];
   const borders = bordersOf(context, pieces[0]!, backPiece);
   const rounds = chosen(r, 'rows', 'rounds of groups');
-  const { across, pitch, h } = gauge;
+  const { across, pitch, end, h } = gauge;
   const wide = sized(
     'F = strip + 2r h + 2 edging',
     { strip: across, r: rounds, h, edging },
@@ -134,8 +134,8 @@ function build(context: ShapeContext): Built {
   const depth = sizedWithRim(
     sized(
       'inside = strip’s length + 2r h + 2 edging − D/2 − πt/4',
-      { c, pitch, r: rounds, h, edging, D: thing.depth, t },
-      (v) => v.c * v.pitch + 2 * v.r * v.h + 2 * v.edging - v.D / 2 - (Math.PI * v.t) / 4,
+      { c, pitch, end, r: rounds, h, edging, D: thing.depth, t },
+      (v) => stripLong(v.c, v) + 2 * v.r * v.h + 2 * v.edging - v.D / 2 - (Math.PI * v.t) / 4,
     ),
     context,
   );
@@ -278,6 +278,7 @@ function flapReach(
       strip: chosen(front, '1', 'of the front’s strip'),
       r: chosen(rounds, 'rows', 'rounds of groups'),
       pitch: gauge.pitch,
+      end: gauge.end,
       h: gauge.h,
       edging,
       border: joinDepth(context),
@@ -287,7 +288,7 @@ function flapReach(
       t: fabric.thickness,
     },
     (v) => {
-      const over = v.strip * v.pitch + 2 * v.r * v.h + 2 * v.edging + v.rim - v.D / 2 - (Math.PI * v.t) / 4 - v.H;
+      const over = stripLong(v.strip, v) + 2 * v.r * v.h + 2 * v.edging + v.rim - v.D / 2 - (Math.PI * v.t) / 4 - v.H;
       return v.c * v.pitch + v.border + over - crossing(v.D, v.t, over);
     },
   );
