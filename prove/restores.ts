@@ -23,11 +23,11 @@ async function house(file: string): Promise<void> {
 }
 
 function restored(file: string, from: string): { ok: boolean; said: string } {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['server/.cache/copies.mjs', 'restore', from],
-    { cwd: ROOT, env: { ...process.env, KEEP_SNUG_DATA: file }, encoding: 'utf8' },
-  );
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['server/.cache/copies.mjs', 'restore', from], {
+    cwd: ROOT,
+    env: { ...process.env, KEEP_SNUG_DATA: file },
+    encoding: 'utf8',
+  });
   return { ok: status === 0, said: stdout + stderr };
 }
 
