@@ -36,7 +36,8 @@ function asOneFile(path) {
     packages: 'external',
   });
   const [map, code] = ['.js.map', '.js'].map((end) => outputFiles.find((file) => file.path.endsWith(end)).text);
-  return { code, map };
+  // packages that were translated from modules give what they export by default, as they do file by file
+  return { code: code.replace(/(__toESM\(require\("[^"]+"\)), 1\)/g, '$1)'), map };
 }
 
 const byItself = (source, path) =>

@@ -60,10 +60,11 @@ class Expected {
   }
 }
 
-for (const name of Object.keys(thorough(0))) {
-  const holds = HOLDS[name];
-  const descriptor = typeof thorough(0)[name] === 'function' ? { value: matcher(name, holds) } : passedOn(name);
-  Object.defineProperty(Expected.prototype, name, descriptor);
+function learn(names) {
+  for (const name of names) {
+    const descriptor = typeof thorough(0)[name] === 'function' ? { value: matcher(name, HOLDS[name]) } : passedOn(name);
+    Object.defineProperty(Expected.prototype, name, { ...descriptor, configurable: true });
+  }
 }
 
 function matcher(name, holds = () => false) {
@@ -87,4 +88,10 @@ function passedOn(name) {
   };
 }
 
-global.expect = Object.assign((actual) => new Expected(actual), thorough);
+learn(Object.keys(thorough(0)));
+global.expect = Object.assign((actual) => new Expected(actual), thorough, {
+  extend(matchers) {
+    thorough.extend(matchers);
+    learn(Object.keys(matchers));
+  },
+});

@@ -66,6 +66,15 @@ it('knows a hole, an error and a map from others of their kind', () => {
     thorough(outcome(() => expect(one).toEqual(other))).not.toBe('holds');
 });
 
+it('learns what is added to it', () => {
+  expect.extend({ toBeSnug: (actual: unknown) => ({ pass: actual === 'snug', message: () => 'not snug' }) });
+  const asked = (what: string) => expect(what) as unknown as { toBeSnug: () => void };
+  expect([outcome(() => asked('snug').toBeSnug()), outcome(() => asked('loose').toBeSnug())]).toEqual([
+    'holds',
+    'not snug',
+  ]);
+});
+
 it('passes on what is turned round, and the place that failed', async () => {
   expect(1).not.toBe(2);
   await expect(Promise.resolve(1)).resolves.toBe(1);
