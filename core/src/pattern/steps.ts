@@ -142,7 +142,7 @@ export function pieceSteps(
   piece.courses.forEach((course, index) => {
     const row = index + 1;
     turns = course.kind === 'round' ? 0 : turns + (course.turned ? 1 : 0);
-    const side = turns % 2 === 0 ? 'right' : 'wrong';
+    const side = (turns % 2 === 0) !== (piece.facing === 'wrong' && course.kind === 'round') ? 'right' : 'wrong';
     if (row === 1 && skipsFirst) return;
     const work = course.instructions;
     const next = piece.courses[row];

@@ -48,6 +48,8 @@ function said(work: Work, before: Hand, courses: readonly BorderPart[][], school
       return wordMark(work);
     case 'level':
       return `Work on to above the first stitch of round 1, then {slip} in ${work.slips === 1 ? 'the next stitch' : `each of the next ${work.slips} stitches`} to level the step.`;
+    case 'turn-through':
+      return `Turn the ${work.name.toLowerCase()} inside out${before.live ? ', the loop kept on the hook' : ''}: the side that faced you comes inside.`;
     case 'empty':
       return 'Take the item out again.';
     case 'weave-in':
@@ -81,7 +83,7 @@ function wordBorder(border: Border, before: Hand, courses: readonly BorderPart[]
     const many = courses.length > 1 ? `${border.closed ? 'Round' : 'Row'} ${index + 1}: ` : '';
     const backwards = border.stitch === 'reverse' && index === courses.length - 1;
     // what does not come round is gone back along, but for stitches that are worked backwards themselves
-    const turn = !border.closed && index > 0 && !backwards ? 'Turn. ' : '';
+    const turn = (!border.closed || border.turned) && index > 0 && !backwards ? 'Turn. ' : '';
     return `${turn}${many}${wordCourse(parts, index === 0, schools)}${backwards ? BACKWARDS : ''}`;
   });
   return [start, ...told, `(${borderCounted(border)})`].filter(Boolean).join(' ');
@@ -91,7 +93,11 @@ function wordBorder(border: Border, before: Hand, courses: readonly BorderPart[]
 function startWords(border: Border, { live, facing, of }: Hand): string {
   const { near, closed, side = 'right', path, colour } = border;
   if (!live) {
-    const faces = near ? `the ${near} towards you` : closed ? 'the outside facing' : `the ${side} side facing`;
+    const faces = near
+      ? `the ${near} towards you`
+      : closed
+        ? `the ${side === 'wrong' ? 'inside' : 'outside'} facing`
+        : `the ${side} side facing`;
     if (border.tail) return `With ${faces}, draw up a loop of the tail ${landmarkWords(border.tail.at)}.`;
     const from = beginningOf(border);
     return `With ${faces}, join ${colour ?? 'the yarn'}${from ? ` ${landmarkWords(from)}` : ''}.`;

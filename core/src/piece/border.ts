@@ -59,14 +59,14 @@ export function borderCourses(border: Border, edgeOf: (span: Span) => Edge): Bor
  * Whether a course goes the other way than the first: rows do every second time, and a last one worked backwards goes back
  * over plain ones (law, handbook 4.4).
  */
-function goesBack({ closed, stitch, courses }: Border, course: number): boolean {
-  if (!closed) return course % 2 === 0;
+function goesBack({ closed, turned, stitch, courses }: Border, course: number): boolean {
+  if (!closed || turned) return course % 2 === 0;
   return stitch === 'reverse' && course > 1 && course === courses;
 }
 
-/** How often a border is turned on its way: rows before each but the first, and not before what is worked backwards. */
-export const turnsIn = ({ closed, stitch, courses }: Border): number =>
-  closed ? 0 : courses - (stitch === 'reverse' && courses > 1 ? 2 : 1);
+/** How often a border is turned on its way: rows, and rounds that are turned, before each but the first, and not before what is worked backwards. */
+export const turnsIn = ({ closed, turned, stitch, courses }: Border): number =>
+  closed && !turned ? 0 : courses - (stitch === 'reverse' && courses > 1 ? 2 : 1);
 
 /**
  * The way as it begins at the join: a round that began in a corner was joined before that corner's middle, so that what
@@ -74,7 +74,7 @@ export const turnsIn = ({ closed, stitch, courses }: Border): number =>
  */
 function fromTheJoin(path: readonly Stretch[], border: Border, course: number): readonly Stretch[] {
   const last = path.at(-1)!;
-  if (course === 1 || !border.closed || !path[0]!.corner || last.corner) return path;
+  if (course === 1 || !border.closed || border.turned || !path[0]!.corner || last.corner) return path;
   const lead = Math.min(last.stitches, course - 1);
   return [{ ...last, stitches: lead }, ...path.slice(0, -1), { ...last, stitches: last.stitches - lead }];
 }

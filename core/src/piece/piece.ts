@@ -70,6 +70,8 @@ export interface Piece {
   /** Made for a fitting: nothing goes into it. */
   beside?: true;
   worked: 'rows' | 'rounds';
+  /** Which side faces while its rounds are worked, where it is not the one that comes outside. */
+  facing?: 'wrong';
   foundation: Foundation;
   stitches: number;
   /** Of its first courses, where they are on another count. */

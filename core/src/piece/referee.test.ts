@@ -85,7 +85,7 @@ describe('the work of every shape', () => {
         expect(counts).toEqual(borders.map(borderCount));
         expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
         for (const { text } of steps) expect(text.length).toBeGreaterThan(5);
-        for (const { text } of steps) expect(text).not.toMatch(/undefined|NaN|[{}]/);
+        for (const { text } of steps) expect(text).not.toMatch(/undefined|NaN|[{}]|(?:^|[;.,] ): /);
       }),
       { numRuns: 60 },
     );
@@ -150,6 +150,11 @@ const MUTATIONS: Record<string, (works: readonly Work[], pick: (below: number) =
       // one place alone may be met from either side
       const runs = path.some(({ spans: [{ from, to }] }) => from !== to);
       return runs && { ...border, path: reversed(path) };
+    }),
+  'the other side facing': (works, pick) =>
+    onBorder(works, pick, ({ side, path, ...border }) => {
+      const runs = path.some(({ spans: [{ from, to }] }) => from !== to);
+      return runs && { ...border, path, ...(side ? {} : { side: 'wrong' as const }) };
     }),
   'two steps of the needle swapped': (works, pick) => {
     const layers = (work: Work) =>

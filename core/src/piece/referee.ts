@@ -83,6 +83,8 @@ class Referee extends Walk {
   private readonly onFront = new Set<string>();
   /** Whether anything of it is in a colour that is said. */
   private coloured = false;
+  /** Pieces whose wrong side is outside still. */
+  private readonly insideOut = new Set<string>();
   /** Whether a spiral ends in a step still. */
   private unlevel = false;
   /** What nothing holds yet. */
@@ -101,6 +103,7 @@ class Referee extends Walk {
     for (const id of this.tails.keys()) this.fault('weave-in', `${id} is left hanging`);
     for (const { id, inside } of this.folds)
       if (inside === 'right') this.fault('fold', `${id} leaves the wrong side outside`);
+    for (const id of this.insideOut) this.fault('turn-through', `${id} is never turned right side out`);
     for (const id of this.loose)
       if (!this.joined.some(({ piece }) => piece === id)) this.fault('sew', `${id} is never sewn on`);
     for (const { id, times } of this.pieces.values())
@@ -124,6 +127,7 @@ class Referee extends Walk {
     super.make(id, leave, endsIn);
     this.checkEndsIn(id, piece, endsIn);
     const around = piece.worked === 'rounds';
+    if (piece.facing) this.insideOut.add(id);
     this.unlevel = around && isSpiral(piece.courses.at(-1)!);
     const first = around ? `${id}:ring:0` : `${id}:${sideOfTail(piece, 'start')}:0`;
     this.hang(tailOf(id, 'start'), { mm: leave ?? TAIL_MM, at: first, of: id });
@@ -206,6 +210,18 @@ class Referee extends Walk {
     this.filled = false;
   }
 
+  protected override turnThrough(id: string): void {
+    if (!this.insideOut.delete(id)) this.fault('turn-through', `${id} has its right side outside`);
+    this.whileEmpty('turn-through');
+    this.onlyLevel('turn-through');
+    super.turnThrough(id);
+  }
+
+  /** What is laid, sewn or worked on a piece has its right side outside. */
+  private rightSideOut(work: Work['do'], spans: readonly Span[]): void {
+    for (const { piece } of spans) if (this.insideOut.has(piece)) this.fault(work, `${piece} is still inside out`);
+  }
+
   private onlyLevel(work: Work['do']): void {
     if (this.unlevel && this.hand.live) this.fault(work, 'the spiral’s step is not levelled');
   }
@@ -233,6 +249,7 @@ class Referee extends Walk {
   protected override fold(fold: Fold): void {
     if (this.folds.some(({ id }) => id === fold.id)) this.fault('fold', `${fold.id} is folded already`);
     this.checkFaces(fold);
+    this.rightSideOut('fold', fold.lays.flat());
     for (const [a, b] of fold.lays) {
       const ends = this.pointsIn(a);
       const [first, last] = this.pointsIn(b);
@@ -260,6 +277,10 @@ class Referee extends Walk {
     if (work.tail && this.hand.live)
       this.fault('border', `${work.id} is begun with a tail before the loop is fastened off`);
     this.whileEmpty('border');
+    this.rightSideOut(
+      'border',
+      work.path.flatMap(({ spans }) => spans),
+    );
     this.onlyLevel('border');
     let at: readonly string[] = this.hand.live ? [this.at!] : starts;
     this.checkWay(work);
@@ -418,6 +439,7 @@ class Referee extends Walk {
     const { spans } = work;
     const [first, ...others] = spans;
     this.whileEmpty('seam');
+    this.rightSideOut('seam', spans);
     this.useTails(
       work,
       spans.map((span) => this.pointsIn(span)[0]),

@@ -83,6 +83,8 @@ export class Walk {
         return this.fill(work);
       case 'empty':
         return this.empty();
+      case 'turn-through':
+        return this.turnThrough(work.piece);
       case 'level':
         return this.level();
     }
@@ -100,7 +102,8 @@ export class Walk {
     if (!piece) return;
     for (const [name, edge] of allEdges(piece)) this.edges.set(`${id}:${name}`, edge);
     // the first row has its right side facing, and each turn shows the other one; rounds are never turned
-    const facing = piece.worked === 'rounds' || piece.rows % 2 === 1 ? 'right' : 'wrong';
+    const inRows = piece.rows % 2 === 1 ? 'right' : 'wrong';
+    const facing = piece.worked === 'rounds' ? (piece.facing ?? 'right') : inRows;
     this.hand = { live: true, of: id, facing, colour };
   }
 
@@ -138,6 +141,11 @@ export class Walk {
   protected fill(_fill: Extract<Work, { do: 'fill' }>): void {}
 
   protected empty(): void {}
+
+  /** What faced comes inside, and what goes on has the outside facing. */
+  protected turnThrough(piece: string): void {
+    if (this.hand.of === piece) this.hand = { ...this.hand, facing: other(this.hand.facing) };
+  }
 
   protected edgeAt({ piece, edge }: Span): Edge | undefined {
     return this.edges.get(`${piece}:${edge}`);

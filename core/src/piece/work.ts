@@ -41,6 +41,8 @@ export interface Border {
   colour?: string;
   /** The tail it is worked with, which hangs where it begins: where that is, and how much it takes, mm. */
   tail?: { name: string; at: Landmark; mm: number };
+  /** Whether its rounds are turned after each join, so that they go back and forth. */
+  turned?: true;
   /** Which side faces of the nearest layer, the first of each part's, as it begins; the right one where nothing is said. */
   side?: 'wrong';
   /** The layer that lies towards the maker, by its name; nothing where it is the right side. */
@@ -189,6 +191,8 @@ export type Work =
   | { do: 'change'; to: string }
   /** The step at the end of a spiral, levelled by so many slip stitches over the beginning of its rounds (handbook 4.4). */
   | { do: 'level'; slips: number }
+  /** A tube turned through, so that the side that faced comes inside; a loop on the hook is kept (handbook 4.4). */
+  | { do: 'turn-through'; piece: string; name: string }
   /** Ends woven in: of pieces before a layer closes over them, or all that are left. */
   | { do: 'weave-in'; pieces: readonly { id: string; name: string }[] | 'all' }
   /** Columns marked in rows of a piece, each counted from where its row begins, by what they are for. */

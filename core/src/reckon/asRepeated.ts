@@ -35,7 +35,9 @@ export function runsOnPiece(plan: Plan, out: WorkedOut): number[][] | undefined 
   const { turning } = workedAs(plan, piece);
   const counts = piece.courses.map(({ ends }) => ends);
   const grid = repeatGrid({ counts, lengths: lengthsIn(plan, out, runs), turning, left: false, seed: 1, strays: 0 });
-  return turning === 'rows' ? grid : grid.map(leant);
+  if (turning === 'rows') return grid;
+  // with the other side outside the rounds are seen to go the other way
+  return grid.map(leant).map((round) => (piece.facing ? [...round].reverse() : round));
 }
 
 /** A round where it lies on the piece: what is not turned leans to the right, and its beginning with it (handbook 4.4). */

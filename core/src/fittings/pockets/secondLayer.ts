@@ -20,6 +20,11 @@ function place({ built, fabric: own, options, path, schools, opens }: FittingCon
       `${path}.kind`,
       `“{${wall.fabric.stitch.id}}” leaves no loops free. Work the wall in the back loop, or leave the second layer off.`,
     );
+  if (built.pieces[0]!.facing)
+    refuse(
+      `${path}.kind`,
+      'The loops that are left free come inside, as the other side is shown. Show the side that faces you, or leave the second layer off.',
+    );
   // each back-loop round leaves those of the round below it free; a skirt hangs from one of them
   const skirt = options.way === 'skirt';
   const rings = wall.to - wall.from + 1;

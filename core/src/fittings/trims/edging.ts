@@ -65,7 +65,7 @@ function place(context: FittingContext): Placed {
   const face = frontOf(built);
   const { rim } = built;
   if (typeof rim === 'string') refuse(`${path}.kind`, rim);
-  const borders = bordersOf(built, kind, rounds);
+  const borders = bordersOf(built, kind, rounds).map((border) => heldSo(border, options, path));
   const count = borders.reduce((sum, border) => sum + borderCount(border), 0);
   const n = chosen(count, 'stitches', 'around the opening');
   const deep = deepOf(kind, borders[0]?.courses ?? rounds, fabric);
@@ -85,6 +85,20 @@ function place(context: FittingContext): Placed {
     advice: [],
     areas: [{ face: 'mouth', x: [0, face.width], y: [0, 4] }],
   };
+}
+
+/** A border with the side facing that is said, and its rounds turned where they are to be (handbook 4.4). */
+function heldSo(border: Border, { edging, faces, turns }: FieldValues, path: string): Border {
+  if (edging === 'reverse') return border;
+  const held: Border =
+    faces === 'inside' ? { ...border, path: reversed(border.path).map(seenFromBehind), side: 'wrong' } : border;
+  if (turns !== 'each' || border.courses === 1) return held;
+  if (!border.closed || border.path.some(({ corner }) => corner))
+    refuse(
+      `${path}.turns`,
+      'The way around this opening has ends or corners, and rounds that are turned go round without any. Let them go all one way.',
+    );
+  return { ...held, turned: true };
 }
 
 /** What people count of it: loops, where it is of loops. */
@@ -181,6 +195,28 @@ export const edging: FittingDefinition = {
   options: [
     { key: 'edging', kind: 'choice', label: 'Edging of', options: KINDS, default: 'single' },
     { key: 'rounds', kind: 'number', label: 'Rounds', unit: 'rounds', whole: true, min: 1, max: 6, default: 1 },
+    {
+      key: 'faces',
+      kind: 'choice',
+      label: 'Worked with',
+      options: [
+        { id: 'outside', name: 'the outside facing' },
+        { id: 'inside', name: 'the inside facing' },
+      ],
+      default: 'outside',
+      when: ({ edging }) => edging !== 'reverse',
+    },
+    {
+      key: 'turns',
+      kind: 'choice',
+      label: 'Its rounds',
+      options: [
+        { id: 'none', name: 'go all one way' },
+        { id: 'each', name: 'are turned after each' },
+      ],
+      default: 'none',
+      when: ({ edging, rounds }) => edging !== 'reverse' && Number(rounds) > 1,
+    },
   ],
   demands: ({ options, fabric }) => {
     const kind = kindOf(options);

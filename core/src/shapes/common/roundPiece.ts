@@ -30,6 +30,8 @@ interface RoundPieceWish {
   height: Figure<'mm'>;
   summary: string;
   notes?: Record<number, string>;
+  /** Which side faces, where it is not the one that comes outside. */
+  facing?: 'wrong' | undefined;
 }
 
 /** A piece worked in rounds: runs of courses, each with its own gauge, end to end. */
@@ -40,6 +42,7 @@ export function roundPiece(wish: RoundPieceWish): Piece {
     name: wish.name,
     times: 1,
     worked: 'rounds',
+    ...(wish.facing ? { facing: wish.facing } : {}),
     foundation: wish.foundation,
     stitches: wish.stitches.value,
     rows: courses.length,

@@ -397,8 +397,10 @@ export function rimOf(strip: StripEdges, edging: number): Stretch[] {
   const { places, front, joined } = outline;
   const above = places > front + joined;
   // where nothing goes on above the front the way does not turn, and a long edge's corner stitch is joined
-  const corner = (side: 0 | 1): Stretch[] =>
-    outline.corners === 1 && !above ? [] : [{ ...cornerOf(outline, side), corner: above }];
+  const { lies } = endOf(strip, outline);
+  const turn = (side: 0 | 1): Stretch =>
+    above ? { ...cornerOf(outline, side), corner: true } : { ...cornerOf(outline, side), corner: false, lies };
+  const corner = (side: 0 | 1): Stretch[] => (outline.corners === 1 && !above ? [] : [turn(side)]);
   // seen from outside what goes on above the front shows its other face: it has no left and right of the front's
   const beside = (side: 0 | 1, of: string): Stretch => ({ ...restOf(strip, outline, side), lies: { way: 'up', of } });
   const path = [

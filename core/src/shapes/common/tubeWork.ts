@@ -2,7 +2,7 @@ import { BASES } from '../../craft/fabric';
 import type { Band, Border, BorderStitch, Fold, RoundEdge, Seam, Span, Stretch } from '../../piece';
 import { bandsOf, goesAlong, isSpiral, tailOf } from '../../piece';
 import type { Built, MouthPlace, Piece, ShapeSchools, WorkStep } from '../definition';
-import type { FieldValues, NumberField } from '../../base/units';
+import type { ChoiceField, FieldValues, NumberField } from '../../base/units';
 import { levelOnLast } from './courses';
 import { pieceEnd } from './joins';
 
@@ -42,6 +42,23 @@ export const LEVEL_SLIPS: NumberField = {
   refines: true,
 };
 
+/** Which side of its stitches a tube shows. */
+export const SHOWS: ChoiceField = {
+  key: 'shows',
+  kind: 'choice',
+  label: 'Outside is',
+  help: 'The other side is rougher: the tube is turned inside out at the end.',
+  options: [
+    { id: 'facing', name: 'the side that faces you' },
+    { id: 'other', name: 'the other side' },
+  ],
+  default: 'facing',
+  refines: true,
+};
+
+/** Which side of a tube faces while it is worked, by what is to show: the right one where nothing is said (handbook 4.4). */
+export const facingOf = ({ shows }: FieldValues): 'wrong' | undefined => (shows === 'other' ? 'wrong' : undefined);
+
 /** Slip stitches that level a spiral's step, by how high its last round is: 1 of single, 2 of half double, 3 of taller ones (prior, handbook 4.4). */
 function slipsOf({ fabric, bands }: Piece): number {
   const { stitch } = bands?.at(-1)?.fabric ?? fabric;
@@ -58,7 +75,19 @@ export function tubeEnd(piece: Piece, look: string, { slips }: FieldValues = {})
   const check = { look, repair: 'Work or pull out a round before you cut.', before: true } as const;
   const last = piece.courses.at(-1)!;
   const [off] = pieceEnd(piece) as [WorkStep];
-  if (!isSpiral(last)) return [{ ...off, check }];
+  const turn: WorkStep[] = piece.facing
+    ? [
+        {
+          id: 'turn-through',
+          section: last.section,
+          kind: 'assembly',
+          after: piece.id,
+          does: [{ do: 'turn-through', piece: piece.id, name: piece.name }],
+          minutes: 1,
+        },
+      ]
+    : [];
+  if (!isSpiral(last)) return [...turn, { ...off, check }];
   const level: WorkStep = {
     id: 'level',
     section: last.section,
@@ -68,7 +97,7 @@ export function tubeEnd(piece: Piece, look: string, { slips }: FieldValues = {})
     check,
     minutes: 1,
   };
-  return [level, off];
+  return [level, ...turn, off];
 }
 
 /** An end of a tube laid flat, one half of it on the other. */
@@ -100,6 +129,7 @@ export function flatEndJoin({ piece, edge, places, name }: FlatEnd, stitch: Bord
     stitch,
     courses: 1,
     closed: false,
+    ...(piece.facing ? { near: 'outside' } : {}),
     from: { at: 'end', line: name },
     path: [{ spans, stitches: places / 2, lies: { through: 2, line: name } }],
   };

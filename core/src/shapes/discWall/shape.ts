@@ -43,7 +43,7 @@ import { lessRim, sizedWithRim, withRim } from '../common/flat';
 import { roundPiece, roundsFor, wallBands, type RoundRun } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
 import { alsoOf, sized } from '../common/sized';
-import { LEVEL_SLIPS, mouthOf, tubeEnd, tubeMouth } from '../common/tubeWork';
+import { facingOf, LEVEL_SLIPS, mouthOf, SHOWS, tubeEnd, tubeMouth } from '../common/tubeWork';
 import { flatWidth, tubeRound } from '../common/tube';
 import { ONE_ROOM } from '../common/takes';
 
@@ -123,6 +123,7 @@ const options: readonly Field[] = [
     ],
     default: 'none',
   },
+  SHOWS,
   LEVEL_SLIPS,
 ];
 
@@ -182,7 +183,16 @@ function build(asked: ShapeContext): Built {
   ];
   const start = disc.counts[0]!;
   const stays = shoulder ? staysOn(context, plain, shoulder.neck) : [];
+  if (stays.length > 0 && facingOf(given))
+    throw new PlanProblem([
+      {
+        path: 'shape.shows',
+        message:
+          'It is worked around the item and stays on: it cannot be turned inside out. Choose “the side that faces you”, or leave the sides straight up.',
+      },
+    ]);
   const made = roundPiece({
+    facing: facingOf(given),
     id: 'body',
     name: 'Bag',
     foundation: { kind: 'ring', count: start, edge: 'closed' },

@@ -13,9 +13,11 @@ import { flatWidth, tubeRound, tubeViews } from '../common/tube';
 import {
   flatEnd,
   flatEndJoin,
+  facingOf,
   flatEndSeam,
   LEVEL_SLIPS,
   mouthOf,
+  SHOWS,
   tubeEnd,
   tubeMouth,
   type FlatEnd,
@@ -48,6 +50,7 @@ function build(context: ShapeContext): Built {
   );
   const width = flatWidth(n, fabric.stitchWidth);
   const piece = roundPiece({
+    facing: facingOf(options),
     id: 'body',
     name: 'Tube',
     foundation,
@@ -125,7 +128,7 @@ function assembly(piece: Piece, { options }: ShapeContext, bottomFirst: boolean,
         do: 'fold',
         fold: {
           ...flatEnd(piece, edge, piece.stitches).fold,
-          says: `Lay the tube flat, wrong sides together, ${piece.stitches / 2} stitches from side to side.`,
+          says: `Lay the tube flat, ${piece.facing ? 'the outside out' : 'wrong sides together'}, ${piece.stitches / 2} stitches from side to side.`,
         },
       },
       ...(crochet
@@ -160,6 +163,7 @@ export const ringTube: ShapeDefinition = {
       default: 'bottom',
     },
     joinField('Bottom', 'How the bottom is closed.', 'whip'),
+    SHOWS,
     LEVEL_SLIPS,
   ],
   takes: {

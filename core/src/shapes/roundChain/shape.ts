@@ -21,7 +21,7 @@ import { lessRim, sizedWithRim, wantedFront, withRim } from '../common/flat';
 import { roundPiece, wallBands, type RoundRun } from '../common/roundPiece';
 import { alikeRows } from '../common/rowPiece';
 import { alsoOf, sized } from '../common/sized';
-import { LEVEL_SLIPS, mouthOf, tubeEnd, tubeMouth } from '../common/tubeWork';
+import { facingOf, LEVEL_SLIPS, mouthOf, SHOWS, tubeEnd, tubeMouth } from '../common/tubeWork';
 import { flatWidth, tubeRound, tubeViews } from '../common/tube';
 
 /** Stitches more at both ends together when a flat floor begins, in single (law, handbook 4.1). */
@@ -64,6 +64,7 @@ const options: readonly Field[] = [
     ],
     default: '2',
   },
+  SHOWS,
   LEVEL_SLIPS,
 ];
 
@@ -196,6 +197,7 @@ function build(context: ShapeContext): Built {
   const width = flatWidth(n, fabric.stitchWidth);
   const side = chosen(bottom.side, 'stitches', 'along each side of the chain');
   const piece = roundPiece({
+    facing: facingOf(given),
     id: 'body',
     name: 'Pouch',
     foundation,

@@ -58,7 +58,9 @@ export function chartOf(steps: readonly Step[], ask: ChartAsk): Chart | null {
   const courses = all.filter(({ step }) => step.row! >= ask.from && step.row! <= ask.to);
   if (courses.length === 0) return null;
   const grown = growsOut(courses) ? outwards(all, courses, foundationOf(steps, ask.piece)) : upwards(courses);
-  const chart = ask.left ? mirrored(grown) : grown;
+  // rounds about a middle are gone round the other way with their other side facing
+  const backwards = growsOut(courses) && courses.every(({ step }) => step.side === 'wrong');
+  const chart = ask.left !== backwards ? mirrored(grown) : grown;
   return { ...chart, key: keyOf(courses) };
 }
 
@@ -90,8 +92,8 @@ function upwards(courses: readonly LaidCourse[]): Omit<Chart, 'key'> {
     const middle = -(floor + (high * HIGH) / 2);
     floor += high * HIGH;
     const [left, right] = [(widest - columns) / 2, (widest + columns) / 2];
-    // the right side is worked from right to left, and so is every round
-    const fromRight = step.kind === 'round' || step.side === 'right';
+    // what has its right side facing is worked from right to left
+    const fromRight = step.side !== 'wrong';
     const x = (at: number) => (fromRight ? right - at : left + at);
     return {
       id: step.id,
