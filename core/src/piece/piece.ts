@@ -65,6 +65,8 @@ export interface Piece {
   name: string;
   /** How many of it are made. */
   times: number;
+  /** What was left before it to sew with, mm, where it is begun: 0 of a usual end. */
+  leftMm?: number;
   /** Its base is meant to cup or to ruffle. */
   cupped?: true;
   /** Made for a fitting: nothing goes into it. */

@@ -1,4 +1,4 @@
-import type { Foundation } from './piece';
+import type { Foundation, Piece } from './piece';
 import { TAIL_MM, yarnToCut, type Border, type Seam, type Sewing, type Work } from './work';
 
 /** A tail by what it hangs from: a piece, a border, or what was made by itself; at its beginning or its end. */
@@ -24,6 +24,34 @@ export function tailsAsked(works: readonly Work[]): Map<string, number> {
     for (const tail of tailsUsed(work)) asked.set(tail, Math.max(TAIL_MM, yarnToCut(yarnEach(work))));
   }
   return asked;
+}
+
+/** What was left before pieces that are begun, mm, by its tail's name. */
+const leftBefore = (pieces: readonly Pick<Piece, 'id' | 'leftMm'>[]): Map<string, number> =>
+  new Map(pieces.flatMap(({ id, leftMm }) => (leftMm === undefined ? [] : [[tailOf(id, 'start'), leftMm] as const])));
+
+/**
+ * The same where some of the pieces are begun: a tail that hangs is as long as it was left, whatever is sewn with it now
+ * (handbook 8, the worked part fixed as it is).
+ */
+export function tailsHanging(
+  works: readonly Work[],
+  pieces: readonly Pick<Piece, 'id' | 'leftMm'>[],
+): Map<string, number> {
+  const asked = tailsAsked(works);
+  for (const [name, mm] of leftBefore(pieces)) if (mm > 0 && (asked.get(name) ?? 0) <= mm) asked.set(name, mm);
+  return asked;
+}
+
+/** Sewn with yarn of its own where the tail that hangs is shorter than that takes. */
+export function withOwnYarn(work: Work, pieces: readonly Pick<Piece, 'id' | 'leftMm'>[]): Work {
+  if (work.do !== 'seam' && work.do !== 'sew') return work;
+  const left = leftBefore(pieces);
+  const short = tailsUsed(work).some((name) => (left.get(name) ?? Infinity) < yarnEach(work));
+  if (!short) return work;
+  if (work.do === 'sew') return { ...work, tails: [] };
+  const { tail: _, ...seam } = work;
+  return seam;
 }
 
 /** The tails something is sewn or worked with. */

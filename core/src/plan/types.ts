@@ -18,4 +18,6 @@ export interface BegunRun {
 export interface BegunSpec {
   piece: string;
   runs: readonly BegunRun[];
+  /** What was left before it to sew with, mm; 0 where only a usual end hangs. As asked, where nothing is said. */
+  tailMm?: number;
 }

@@ -52,7 +52,7 @@ function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: N
   const built = tops.length > 0 ? builtOf({ ...fabric, stripes: { ...fabric.stripes, tops } }) : plain;
   const placed = tops.length > 0 ? placedOn(built) : plainly;
   const rows = onRows(loopsOnBorders(built, onEdging(placed)));
-  const met = (piece: Piece) => onChains(piece, schools.foundation);
+  const met = (piece: Piece) => asLeft(onChains(piece, schools.foundation), begun);
   const out = {
     shape,
     thing,
@@ -67,6 +67,12 @@ function workedWith({ plan, shape, schools, context, asked }: Prepared, picks: N
   };
   if (begun) refuse(begunFaults([...out.built.pieces, ...out.placed.flatMap(({ pieces }) => pieces ?? [])], begun));
   return out;
+}
+
+/** A piece with the tail that hangs from it, where it is begun. */
+function asLeft(piece: Piece, begun: Plan['begun'] = []): Piece {
+  const leftMm = begun.find((spec) => spec.piece === piece.id)?.tailMm;
+  return leftMm === undefined ? piece : { ...piece, leftMm };
 }
 
 /** The stitches that each course of a piece ends on, as far as it is worked. */

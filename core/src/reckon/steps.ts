@@ -2,7 +2,7 @@ import { coloursOf, tailsDone } from './supplies';
 import { RIM } from '../fittings';
 import { pieceEnd } from '../shapes/common/joins';
 import { inOrder, pieceSteps, workSteps, type GoesIn, type Schools, type Step } from '../pattern';
-import { tailOf, tailsAsked, walk, nth, withTails, type Sewing, type Walked, type Work } from '../piece';
+import { tailOf, tailsHanging, walk, nth, withOwnYarn, withTails, type Sewing, type Walked, type Work } from '../piece';
 import type { Plan } from '../plan/plan';
 import type { Piece, WorkStep } from '../shapes';
 import type { WorkedOut } from './types';
@@ -27,8 +27,11 @@ export function stepsAfter({ built, placed, spec }: Pick<WorkedOut, 'built' | 'p
   const onward = [0, 1, 2].flatMap((turn) => fitted.filter((step) => step.goesOn && turnOf(step) === turn));
   const assembly = built.assembly.flatMap((step) => (cuts(step) ? [...onward, step] : [step]));
   const steps = [...assembly, ...small.flatMap(pieceEnd), ...fitted.filter(({ goesOn }) => !goesOn), WEAVE_IN];
-  const inLine = inOrder(tailsLeft(onLines(distinct(steps))));
-  return inLoopColours(inLine, allPieces({ built, placed }), spec);
+  const pieces = allPieces({ built, placed });
+  const sewn = distinct(steps).map((step) =>
+    step.does ? { ...step, does: step.does.map((work) => withOwnYarn(work, pieces)) } : step,
+  );
+  return inLoopColours(inOrder(tailsLeft(onLines(sewn), pieces)), pieces, spec);
 }
 
 /** Two fittings may do alike, each by itself: a step, and what is sewn in it, has a name of its own to be ticked by. */
@@ -77,8 +80,8 @@ function turnOf({ does = [] }: WorkStep): number {
 const cuts = ({ after, does = [] }: WorkStep): boolean => after !== undefined && does[0]?.do === 'fasten-off';
 
 /** Where something is sewn with the tail of a piece, that tail is left long enough. */
-function tailsLeft(steps: readonly WorkStep[]): readonly WorkStep[] {
-  const asked = tailsAsked(worksIn(steps));
+function tailsLeft(steps: readonly WorkStep[], pieces: readonly Piece[]): readonly WorkStep[] {
+  const asked = tailsHanging(worksIn(steps), pieces);
   if (asked.size === 0) return steps;
   const cutOff = new Set<string>();
   return steps.map((step) => {
@@ -111,8 +114,8 @@ const afterAll = (after: readonly WorkStep[]) => after.filter((step) => step.aft
 
 /** All that the hands do, in the order they do it: each piece with what is worked on it, then what joins them. */
 export function workOf(out: Pick<WorkedOut, 'built' | 'placed' | 'spec'>, after = stepsAfter(out)): Work[] {
-  const asked = tailsAsked(worksIn(after));
   const pieces = allPieces(out);
+  const asked = tailsHanging(worksIn(after), pieces);
   const ends = endsIn(pieces, after, out.spec);
   return [
     ...pieces.flatMap(({ id }): Work[] => [
@@ -148,7 +151,7 @@ export function allSteps(
   goesIn: GoesIn,
 ): Step[] {
   const steps: Step[] = [];
-  const asked = tailsAsked(worksIn(after));
+  const asked = tailsHanging(worksIn(after), pieces);
   for (const piece of pieces) {
     const colourOf = coloursOf(piece, spec);
     const tail = asked.get(tailOf(piece.id, 'start'));

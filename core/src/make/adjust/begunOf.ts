@@ -12,19 +12,22 @@ const LEAST_COURSES = 6;
  * @param courses how many of each piece, by its id
  * @param measures what the tape said since the last decision
  * @param before what the plan followed so far carries
+ * @param left what was left before each piece to sew with, mm
  */
 export function begunOf(
   pieces: readonly Piece[],
   courses: ReadonlyMap<string, number>,
   measures: readonly Measured[] = [],
   before: readonly BegunSpec[] = [],
+  left: ReadonlyMap<string, number> = new Map(),
 ): BegunSpec[] {
   return pieces.flatMap((piece) => {
     const done = Math.min(piece.rows, courses.get(piece.id) ?? 0);
     // a piece in a stitch that is no pattern has nothing that another plan could change
     if (done < 1 || !stitchDefinition(piece.fabric.stitch.id)) return [];
     const mm = heightOf(piece, done, measures) ?? heightBefore(piece, done, before);
-    return [{ piece: piece.id, runs: runsOf(piece, done, mm) }];
+    const tailMm = left.get(piece.id);
+    return [{ piece: piece.id, runs: runsOf(piece, done, mm), ...(tailMm === undefined ? {} : { tailMm }) }];
   });
 }
 

@@ -1,6 +1,7 @@
 import { seedOf } from '../../reckon/chance';
 import { reckon } from '../../reckon/reckon';
 import type { Plan } from '../../plan/plan';
+import { workOf } from '../../reckon/steps';
 import { workOut } from '../../reckon/build';
 import type { Worked, WorkedOut } from '../../reckon/types';
 import {
@@ -49,6 +50,10 @@ export function hereOf(plan: Plan, events: readonly KeptEvent[]): Here {
     seed: seedOf(plan),
   };
 }
+
+/** What is left before each piece to sew with, as the plan followed has it, mm: 0 of a usual end. */
+export const leftBefore = ({ before }: Pick<Here, 'before'>): ReadonlyMap<string, number> =>
+  new Map(workOf(before).flatMap((work) => (work.do === 'make' ? [[work.piece, work.leave ?? 0] as const] : [])));
 
 /** The plan a make follows: that of the last decision that stands, else the one it was begun with. */
 export const planFollowed = (plan: Plan, events: readonly KeptEvent[]): Plan =>

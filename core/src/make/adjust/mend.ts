@@ -18,7 +18,7 @@ import { workFaults } from '../../piece/referee';
 import type { Plan } from '../../plan/plan';
 import { reckon } from '../../reckon/reckon';
 import { begunOf } from './begunOf';
-import { hereOf, readAgainst, type Here } from './here';
+import { hereOf, leftBefore, readAgainst, type Here } from './here';
 import {
   CHANGED_FINDERS,
   FINDERS,
@@ -210,7 +210,7 @@ function choicesOf(here: Here, now: WorkedOut, measured: Plan, finders: readonly
     followed: here.followed,
     worked: here.worked,
     measured,
-    begun: begunOf(allPieces(here.before), here.standing.courses, here.measures, here.followed.begun),
+    begun: begunOf(allPieces(here.before), here.standing.courses, here.measures, here.followed.begun, leftBefore(here)),
     wider: now.fabric.stitchWidth.value / here.before.fabric.stitchWidth.value,
   };
   const found = finders.flatMap((find) => find(situation)).flatMap((candidate) => weighedUp(here, candidate) ?? []);
@@ -337,7 +337,7 @@ function weighedUp(here: Here, { plan: asked, ...candidate }: Candidate): Weighe
     why: wordText(candidate.why, out.schools),
     title: wordText(titleOf(candidate, from, pieces), out.schools),
     from,
-    plan: plan.begun ? plan : onWhatIsDone(plan, begunOf([...pieces.values()], stay)),
+    plan: plan.begun ? plan : onWhatIsDone(plan, begunOf([...pieces.values()], stay, [], [], leftBefore(here))),
     chance: chanceOfFit(inputs, seed, DRAWS, recounted(out)).share,
     inside: { girth: out.built.inside.girth.value, depth: out.built.inside.depth.value },
     outside: { width: width.value, height: height.value },

@@ -10,7 +10,7 @@ import { seedOf } from '../../reckon/chance';
 import type { KeptEvent } from '../log';
 import { allPieces } from '../../reckon/steps';
 import { begunOf } from './begunOf';
-import { hereOf, readAgainst } from './here';
+import { hereOf, leftBefore, readAgainst } from './here';
 import { WORTH_IT } from './mend';
 import { withMeasures } from './measures';
 
@@ -63,7 +63,7 @@ export function refolding(plan: Plan, events: readonly KeptEvent[]): Refolding |
   if (!foldedBy || standing.courses.get(piece!.id) !== piece!.rows) return undefined;
   if (standing.others.some(({ section }) => section === 'joining')) return undefined;
   // what is worked stays on the counts it is on
-  const begun = begunOf(allPieces(out), standing.courses, here.measures, followed.begun);
+  const begun = begunOf(allPieces(out), standing.courses, here.measures, followed.begun, leftBefore(here));
   const measured = { ...withMeasures(followed, readAgainst(here), here.measures), begun };
   const now = countOf(out, foldedBy);
   const rows = foldedBy === 'rows' ? { 'shape.allRows': piece!.rows } : {};

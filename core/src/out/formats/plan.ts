@@ -261,6 +261,13 @@ const begunForm: ObjectForm = {
   is: 'object',
   keys: {
     piece: required({ is: 'text', min: 1, max: 60 }),
+    tailMm: optional({
+      is: 'number',
+      min: 0,
+      max: LONGEST_MM,
+      unit: 'mm',
+      note: 'what was left before it to sew with; 0 of a usual end',
+    }),
     runs: required({
       is: 'list',
       min: 1,

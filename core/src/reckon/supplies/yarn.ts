@@ -13,7 +13,7 @@ import {
   type YarnSpec,
 } from '../../craft/fabric';
 import { derive, phi, prior, type Figure } from '../../base/figure';
-import { bandsOf, TAIL_MM, tailsAsked, tailsUsed, yarnEach, type Band, type Walked, type Work } from '../../piece';
+import { bandsOf, TAIL_MM, tailsHanging, tailsUsed, yarnEach, type Band, type Walked, type Work } from '../../piece';
 import type { Course, Piece, WorkStep } from '../../shapes';
 
 /** Spread of the yarn factors, as a fraction (prior, handbook 7). */
@@ -134,9 +134,12 @@ function tailYarn(pieces: readonly Piece[], steps: readonly WorkStep[]): number 
   const ends = 2 * pieces.reduce((sum, { times }) => sum + times, 0);
   const ofFree = free.reduce((sum, { times, tails }) => sum + 2 * times * (tails || TAIL_MM), 0);
   // what is crocheted with a tail is counted by its stitches
-  const longer = [...tailsAsked(works.filter((work) => work.do !== 'border'))].filter(
-    ([name]) => !free.some(({ id }) => name.startsWith(id)),
-  );
+  const longer = [
+    ...tailsHanging(
+      works.filter((work) => work.do !== 'border'),
+      pieces,
+    ),
+  ].filter(([name]) => !free.some(({ id }) => name.startsWith(id)));
   const changed = 2 * TAIL_MM * changesOfLoop(works);
   return ends * TAIL_MM + ofFree + changed + longer.reduce((sum, [, mm]) => sum + Math.max(0, mm - TAIL_MM), 0);
 }

@@ -1,4 +1,4 @@
-import { fittingDefinition, type Field, SHAPES, shapeDefinition, withShape } from '@keep-snug/core';
+import { fittingDefinition, type Field, type FieldValue, SHAPES, shapeDefinition, withShape } from '@keep-snug/core';
 import { View } from 'react-native';
 import { Fold } from '@/ui/layout/Fold';
 import { FieldRow } from '@/ui/layout/FieldRow';
@@ -33,7 +33,7 @@ function Body({ plan, faults, edit }: StageProps) {
       {refining.length > 0 ? (
         <Fold
           title={shape.foldedBy ? 'Folded by number' : 'Further choices'}
-          says={setIn(refining, plan) ?? (shape.foldedBy ? 'where the sizes have it' : 'none made')}
+          says={word(setIn(refining, plan) ?? (shape.foldedBy ? 'where the sizes have it' : 'none made'))}
           wrong={refining.some(({ key }) => faultAt(faults, `shape.${key}`) !== undefined)}
         >
           <Options fields={refining} {...{ plan, faults, edit }} />
@@ -59,7 +59,15 @@ function Options({ fields, plan, faults, edit }: Omit<StageProps, 'worked'> & { 
 function setIn(fields: readonly Field[], { shape }: StageProps['plan']): string | undefined {
   const set = fields.filter(({ key }) => shape[key] !== undefined);
   if (set.length === 0) return undefined;
-  return set.map(({ key, label }) => `${label.toLowerCase()}: ${String(shape[key])}`).join(', ');
+  return set.map((field) => `${field.label.toLowerCase()}: ${valueOf(field, shape[field.key]!)}`).join(', ');
+}
+
+/** A value as its field shows it, with its words as tokens. */
+function valueOf(field: Field, value: FieldValue): string {
+  if (field.kind === 'choice') return field.options.find(({ id }) => id === value)?.name ?? String(value);
+  if (field.kind === 'length') return `{mm:${Number(value)}}`;
+  if (field.kind === 'number') return `${Number(value)} ${field.unit}`.trim();
+  return String(value);
 }
 
 function Faults({ faults }: Pick<StageProps, 'faults'>) {
