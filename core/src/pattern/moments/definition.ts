@@ -5,5 +5,6 @@ export interface Moment {
   id: string;
   /** At which course of a piece, from 1; nothing where it does not apply. */
   at: (piece: Piece) => number | undefined;
-  says: string;
+  /** In words; by the piece, where they hang on how it is held. */
+  says: string | ((piece: Piece) => string);
 }

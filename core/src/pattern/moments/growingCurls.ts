@@ -10,5 +10,8 @@ export const growingCurls: Moment = {
     const at = courses.findIndex(({ section, ends }) => section === 'base' && ends >= SHOWS_FROM);
     return at > 1 ? at + 1 : undefined;
   },
-  says: 'A little curl in the first rounds settles. Turn the right side outside now, if it is not.',
+  says: ({ facing }) =>
+    facing === 'wrong'
+      ? 'A little curl in the first rounds settles. Keep the side that faces you outside until the end.'
+      : 'A little curl in the first rounds settles. Turn the right side outside now, if it is not.',
 };

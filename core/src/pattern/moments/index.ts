@@ -11,7 +11,8 @@ export function adviceIn(piece: Piece): ReadonlyMap<number, string> {
   const said = new Map<number, string>();
   for (const { at, says } of MOMENTS) {
     const row = at(piece);
-    if (row !== undefined) said.set(row, [said.get(row), says].filter(Boolean).join(' '));
+    const text = typeof says === 'string' ? says : says(piece);
+    if (row !== undefined) said.set(row, [said.get(row), text].filter(Boolean).join(' '));
   }
   return said;
 }

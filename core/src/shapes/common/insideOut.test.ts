@@ -93,3 +93,13 @@ it('rounds of an edging that are turned go back and forth, and say so', () => {
   const flap = { kind: 'strip-across' };
   expect(() => reckon(tube(flap, [{ kind: 'flap', overlapMm: 50 }, ...edging({ turns: 'each' })!]))).toThrow();
 });
+
+it('a base is not turned while the side that faces is outside until the end', () => {
+  const at = (shape: object) =>
+    reckon(tube({ kind: 'disc-wall', ...shape }))
+      .steps.map(({ note }) => note)
+      .join(' ');
+  expect(at({})).toContain('Turn the right side outside now');
+  expect(at({ shows: 'other' })).not.toContain('Turn the right side outside now');
+  expect(at({ shows: 'other' })).toContain('Keep the side that faces you outside until the end');
+});
