@@ -28,10 +28,16 @@ export function stepsAfter({ built, placed, spec }: Pick<WorkedOut, 'built' | 'p
   const assembly = built.assembly.flatMap((step) => (cuts(step) ? [...onward, step] : [step]));
   const steps = [...assembly, ...small.flatMap(pieceEnd), ...fitted.filter(({ goesOn }) => !goesOn), WEAVE_IN];
   const pieces = allPieces({ built, placed });
-  const sewn = distinct(steps).map((step) =>
+  const sewn = sewnAsLeft(distinct(steps), pieces);
+  return inLoopColours(inOrder(tailsLeft(onLines(sewn), pieces)), pieces, spec);
+}
+
+/** On pieces that are begun each seam is sewn with the tail that hangs there, or with yarn of its own where that is too short. */
+function sewnAsLeft(steps: readonly WorkStep[], pieces: readonly Piece[]): readonly WorkStep[] {
+  if (pieces.every(({ leftMm }) => leftMm === undefined)) return steps;
+  return steps.map((step) =>
     step.does ? { ...step, does: step.does.map((work) => withOwnYarn(work, pieces)) } : step,
   );
-  return inLoopColours(inOrder(tailsLeft(onLines(sewn), pieces)), pieces, spec);
 }
 
 /** Two fittings may do alike, each by itself: a step, and what is sewn in it, has a name of its own to be ticked by. */
