@@ -147,3 +147,29 @@ test('a tote of two yarns held together, each counted by itself', async ({ page,
   await page.getByRole('button', { name: 'Remove yarn 2' }).click();
   await expect(page.getByRole('group', { name: 'Yarn 2', exact: true })).toHaveCount(0);
 });
+
+test('a sleeve that shows its other side is turned through, its opening edged in rounds that turn', async ({
+  page,
+  emptyServer,
+}) => {
+  await measured(page, emptyServer.url, 'Flat and boxy', 'tea tin');
+  await fill(page, [
+    ['Width', '70'],
+    ['Height', '120'],
+    ['Depth', '25'],
+  ]);
+  await page.getByRole('button', { name: 'Plan a cover' }).click();
+  await openStage(page, 'Shape');
+  await choose(page, 'Shape', 'Tube in the round');
+  await page.getByRole('button', { name: 'Further choices' }).click();
+  await choose(page, 'Outside is', 'the other side');
+  await expect(page.getByText('outside is: the other side')).toBeVisible();
+  await fitted(page, 'Edging');
+  await field(page, 'Rounds').fill('2');
+  await choose(page, 'Its rounds', 'are turned after each');
+  await choose(page, 'Worked with', 'the inside facing');
+  await sheet(page);
+  await expect(page.getByText(/^Turn the tube inside out, the loop kept on the hook/)).toBeVisible();
+  await expect(page.getByText(/^Turn\. Round 1: .* Turn\. Round 2: /)).toBeVisible();
+  await expect(page.getByText(/^Lay the tube flat, the outside out/)).toBeVisible();
+});
