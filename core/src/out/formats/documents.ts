@@ -1,10 +1,10 @@
 import { MAKE_FORMAT } from '../../make/log';
 import { MOST_HOURS } from '../../make/sittings';
 import { optional, required, type Form } from './form';
-import { DOCUMENT_KINDS, type DocumentKind, type Documents } from './kinds';
+import type { DocumentKind, Documents } from './kinds';
 import { withoutStrayOptions } from './earlier';
 import { fabricForm, gaugeForm, patternOfStitch, planForm, thingForm, yarnForm } from './plan';
-import { check, toJoi, type Checked } from './toJoi';
+import { check, type Checked } from './toJoi';
 
 const name = required({ is: 'text', min: 1, max: 120 });
 const fabric = fabricForm.keys;
@@ -122,9 +122,7 @@ export const DOCUMENT_FORMS: Readonly<Record<DocumentKind, Form>> = {
   },
 };
 
-const documentSchemas = Object.fromEntries(DOCUMENT_KINDS.map((kind) => [kind, toJoi(DOCUMENT_FORMS[kind])]));
-
 /** Checks the form of a kept document. */
 export function checkDocument<K extends DocumentKind>(kind: K, value: unknown): Checked<Documents[K]> {
-  return check(documentSchemas[kind]!, withoutStrayOptions(value), 'document');
+  return check(DOCUMENT_FORMS[kind], withoutStrayOptions(value), 'document');
 }

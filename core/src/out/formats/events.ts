@@ -2,7 +2,7 @@ import type { MakeEvent } from '../../make/log';
 import { LONGEST_MM } from '../../base/units';
 import { optional, required, type Form, type Key } from './form';
 import { MOST_RUNS, planForm } from './plan';
-import { check, toJoi, type Checked } from './toJoi';
+import { check, type Checked } from './toJoi';
 
 /** Events sent at once. */
 export const MOST_EVENTS = 1000;
@@ -117,9 +117,9 @@ export const eventForm: Form = {
 };
 (eventForm.forms.undone as { atLeastOne?: readonly string[] }).atLeastOne = ['ticks', 'undoes'];
 
-const eventsSchema = toJoi({ is: 'list', of: eventForm, max: MOST_EVENTS });
+const eventsForm: Form = { is: 'list', of: eventForm, max: MOST_EVENTS };
 
 /** Checks a batch of events. */
 export function checkEvents(value: unknown): Checked<MakeEvent[]> {
-  return check(eventsSchema, value, 'events');
+  return check(eventsForm, value, 'events');
 }

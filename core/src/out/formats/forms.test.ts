@@ -4,14 +4,14 @@ import { TERN_POINT } from '../../demo';
 import { UUID, type Form } from './form';
 import { checkPlan } from './plan';
 import { publishedPlanSchema } from './published';
-import { check, toJoi } from './toJoi';
+import { check } from './toJoi';
 import { toJsonSchema } from './toJsonSchema';
 
 const ID = '0b8f2c5e-7d34-4a1b-9c60-f2a1d3e4b5c6';
 const phone = Object.values(TERN_POINT.plans)[0]!;
 
 function faultsOf(form: Form, value: unknown) {
-  const checked = check(toJoi(form), value);
+  const checked = check(form, value);
   return checked.ok ? [] : checked.errors;
 }
 

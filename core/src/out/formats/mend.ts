@@ -4,7 +4,7 @@ import { withoutStrayOptions } from './earlier';
 import { eventForm, MOST_EVENTS } from './events';
 import { required, type Form } from './form';
 import { planForm } from './plan';
-import { check, toJoi, type Checked } from './toJoi';
+import { check, type Checked } from './toJoi';
 
 /** What is asked of `mend`: the plan a make was begun with, and all that happened to it. */
 export interface MendAsk {
@@ -17,9 +17,7 @@ const mendForm: Form = {
   keys: { plan: required(planForm), events: required({ is: 'list', of: eventForm, max: MOST_EVENTS }) },
 };
 
-const schema = toJoi(mendForm);
-
 /** Checks the form of a question for what to do with a make. */
 export function checkMend(value: unknown): Checked<MendAsk> {
-  return check<MendAsk>(schema, withoutStrayOptions(value), 'mend');
+  return check<MendAsk>(mendForm, withoutStrayOptions(value), 'mend');
 }

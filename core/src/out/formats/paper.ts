@@ -5,7 +5,7 @@ import { LENGTH_UNITS } from '../../base/units';
 import { withoutStrayOptions } from './earlier';
 import { optional, required, type Form } from './form';
 import { planForm } from './plan';
-import { check, toJoi, type Checked } from './toJoi';
+import { check, type Checked } from './toJoi';
 
 /** What can be put on paper. */
 export const SHEETS = ['pattern', 'outline', 'lining'] as const;
@@ -33,18 +33,18 @@ const wishes = {
   hand: optional({ is: 'one-of', values: ['right', 'left'] }),
 } satisfies Extract<Form, { is: 'object' }>['keys'];
 
-const askSchema = toJoi({
+const askForm: Form = {
   is: 'object',
   keys: { plan: required(planForm), of: required({ is: 'one-of', values: SHEETS }), ...wishes },
-});
-const wishesSchema = toJoi({ is: 'object', keys: wishes });
+};
+const wishesForm: Form = { is: 'object', keys: wishes };
 
 /** Checks the form of what is asked for on paper, with the plan it is of. */
 export function checkPaper(value: unknown): Checked<PaperAsk> {
-  return check<PaperAsk>(askSchema, withoutStrayOptions(value), 'paper');
+  return check<PaperAsk>(askForm, withoutStrayOptions(value), 'paper');
 }
 
 /** Checks how a kept plan is wanted on paper. */
 export function checkPaperWishes(value: unknown): Checked<PaperWishes> {
-  return check<PaperWishes>(wishesSchema, value, 'paper');
+  return check<PaperWishes>(wishesForm, value, 'paper');
 }

@@ -10,7 +10,7 @@ import { CARRIERS, memberKinds, METHODS, THINGS, type ThingDefinition, type Thin
 import { LENGTH_UNITS, LONGEST_MM, type Field, type LengthField } from '../../base/units';
 import { withoutStrayOptions } from './earlier';
 import { fieldKeys, optional, required, type Form, type Key, type ObjectForm } from './form';
-import { check, toJoi, type Checked } from './toJoi';
+import { check, type Checked } from './toJoi';
 
 const method: Form = { is: 'one-of', values: METHODS.map((m) => m.id), note: 'how it was measured' };
 const spread: Form = {
@@ -491,11 +491,9 @@ export const planForm: ObjectForm = {
   },
 };
 
-const schema = toJoi(planForm);
-
 /** Checks the form of a plan. What only reckoning can tell (an edge rounder than its depth) is told by reckon. */
 export function checkPlan(value: unknown): Checked<Plan> {
-  return check<Plan>(schema, withoutStrayOptions(value));
+  return check<Plan>(planForm, withoutStrayOptions(value));
 }
 
 /** The longest plan that is read, in characters. */

@@ -2,11 +2,11 @@ import type { RepeatAsk } from '../../compare/repeat';
 import { REPEAT_EFFECTS } from '../../craft/repeating';
 import { withoutStrayOptions } from './earlier';
 import { eventForm, MOST_EVENTS } from './events';
-import { optional, required } from './form';
+import { optional, required, type Form } from './form';
 import { planForm, runsForm } from './plan';
-import { check, toJoi, type Checked } from './toJoi';
+import { check, type Checked } from './toJoi';
 
-const schema = toJoi({
+const askForm: Form = {
   is: 'object',
   keys: {
     plan: required(planForm),
@@ -15,9 +15,9 @@ const schema = toJoi({
     events: optional({ is: 'list', of: eventForm, max: MOST_EVENTS }),
     seed: optional({ is: 'number', min: 0, max: 2 ** 32 - 1, whole: true }),
   },
-});
+};
 
 /** Checks the form of a question for what a repeating yarn comes to. */
 export function checkRepeat(value: unknown): Checked<RepeatAsk> {
-  return check<RepeatAsk>(schema, withoutStrayOptions(value), 'repeat');
+  return check<RepeatAsk>(askForm, withoutStrayOptions(value), 'repeat');
 }

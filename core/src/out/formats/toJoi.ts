@@ -4,8 +4,19 @@ import type { PlanFault } from '../../base/figure';
 import { isDay } from '../../make/sittings';
 import { HEX, UUID, type Form, type ObjectForm } from './form';
 
-/** Compiles a form to a Joi schema. */
-export function toJoi(form: Form): Joi.Schema {
+/** Forms are part of others, and never change. */
+const known = new WeakMap<Form, Joi.Schema>();
+
+/** A form as a Joi schema, compiled when it is first asked for. */
+function toJoi(form: Form): Joi.Schema {
+  const before = known.get(form);
+  if (before) return before;
+  const schema = compiled(form);
+  known.set(form, schema);
+  return schema;
+}
+
+function compiled(form: Form): Joi.Schema {
   switch (form.is) {
     case 'number': {
       let schema = Joi.number();
@@ -77,10 +88,10 @@ const MOST_FAULTS = 20;
 
 export type Checked<T> = { ok: true; value: T } | { ok: false; errors: PlanFault[] };
 
-/** Checks a value against a compiled form; every fault is worded in full and carries its path. */
-export function check<T>(schema: Joi.Schema, value: unknown, whole = 'plan'): Checked<T> {
+/** Checks a value against a form; every fault is worded in full and carries its path. */
+export function check<T>(form: Form, value: unknown, whole = 'plan'): Checked<T> {
   // nothing at all is no document either
-  const result = schema.required().validate(value, { abortEarly: false, convert: false });
+  const result = toJoi(form).required().validate(value, { abortEarly: false, convert: false });
   if (!result.error) return { ok: true, value: result.value as T };
   return {
     ok: false,

@@ -4,7 +4,7 @@ import type { WaysAsk } from '../../compare/ways';
 import { withoutStrayOptions } from './earlier';
 import { optional, required, type Form } from './form';
 import { atHandForm, fabricForm, planForm } from './plan';
-import { check, toJoi, type Checked } from './toJoi';
+import { check, type Checked } from './toJoi';
 import { HOOKS } from '../../craft/fabric';
 
 /** What is asked of `ways`: a plan, and what to vary. */
@@ -30,14 +30,12 @@ const waysForm: Form = {
   },
 };
 
-const schema = toJoi(waysForm);
-
 /** As many ways as one question may compare. */
 const MOST_WAYS = 400;
 
 /** Checks the form of a question for ways. */
 export function checkWays(value: unknown): Checked<WaysAsk> {
-  const checked = check<WaysAsk>(schema, withoutStrayOptions(value), 'ways');
+  const checked = check<WaysAsk>(waysForm, withoutStrayOptions(value), 'ways');
   if (!checked.ok) return checked;
   const { shapes = SHAPES, hooksMm = [1], fits = FITS, fabrics = [1] } = checked.value;
   const asked = shapes.length * hooksMm.length * fits.length * fabrics.length;

@@ -4,7 +4,7 @@ import { checkDocument, DOCUMENT_FORMS } from '../documents';
 import { checkEvents, eventForm } from '../events';
 import { optional, required, type Form } from '../form';
 import type { DocumentKind } from '../kinds';
-import { check, toJoi, type Checked } from '../toJoi';
+import { check, type Checked } from '../toJoi';
 import { columnsOf, type Column } from './columns';
 import { kindChoices } from './names';
 
@@ -63,7 +63,6 @@ const ledgerForm: Form = {
     note: optional({ is: 'text', min: 1, max: 2000, lines: 'lines' }),
   },
 };
-const ledgerSchema = toJoi(ledgerForm);
 
 const documentTable = (kind: DocumentKind, prefix: string, whole: readonly string[] = []) => ({
   id: kind,
@@ -119,7 +118,7 @@ export const CSV_TABLES: readonly CsvTable[] = [
     rows: ['finished project', 'finished projects'],
     columns: columnsOf(ledgerForm, [], 'ledger'),
     identified: false,
-    check: (body) => check<LedgerRow>(ledgerSchema, body, 'row'),
+    check: (body) => check<LedgerRow>(ledgerForm, body, 'row'),
     refers: { make: 'makes' },
   },
 ];
