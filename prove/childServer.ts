@@ -21,7 +21,8 @@ export class ChildServer {
 
   /** @throws with what it said where it did not start */
   async start(): Promise<void> {
-    const child = spawn(process.execPath, [this.program], {
+    const script = this.program.endsWith('.ts') ? ['--import', 'tsx'] : [];
+    const child = spawn(process.execPath, [...script, this.program], {
       cwd: ROOT,
       env: { ...process.env, PORT: '0', KEEP_SNUG_DEVICES: 'off', KEEP_SNUG_DATA: this.file, ...this.env },
       stdio: ['ignore', 'pipe', 'pipe'],
