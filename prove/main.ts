@@ -11,6 +11,7 @@ import { offline } from './offline';
 import type { Proof } from './proof';
 import { year } from './year';
 import { twoServers } from './twoServers';
+import { patterns } from './patterns';
 import { phone } from './phone';
 import { otherPictures, photographs } from './photographs';
 import { properties } from './properties';
@@ -35,6 +36,7 @@ const PROOFS: readonly Proof[] = [
   phone,
   calibration,
   audit,
+  patterns,
   makers,
   year,
   photographs,

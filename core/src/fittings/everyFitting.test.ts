@@ -2,56 +2,12 @@ import fc from 'fast-check';
 import { PlanProblem } from '../base/figure';
 import { refereePiece } from '../pattern/refereePiece';
 import { workFaults } from '../piece/referee';
-import type { Plan } from '../plan/plan';
 import { reckon } from '../reckon/reckon';
-import { anyFabric, anyThing } from '../shapes/fixtures/anyPlan';
 import { SHAPES } from '../shapes';
-import { belongsOn, figureName, FITTINGS, fittingDefinition, giverOf, whyNotOn } from './index';
+import { anyPlanWith } from './fixtures/anyPlanWith';
+import { belongsOn, figureName, FITTINGS, fittingDefinition, whyNotOn } from './index';
 import { workOut } from '../reckon/build';
 import { allPieces, stepsAfter, workOf } from '../reckon/steps';
-
-const bar = { kind: 'bar' as const, diameter: { mm: 40 }, dropFront: { mm: 60 }, dropBack: { mm: 60 } };
-const body = { kind: 'body' as const, loop: { mm: 1500 } };
-
-/** Plans of any shape that carry a fitting and what it needs, with the options of the fitting drawn. */
-function anyPlanWith(kind: string): fc.Arbitrary<Plan> {
-  const fitting = fittingDefinition(kind)!;
-  const { options } = fitting;
-  const shapes = SHAPES.filter((shape) => belongsOn(shape, fitting)).map(({ id }) => id);
-  const needed = giverOf(fitting);
-  const choices = options.flatMap((field): fc.Arbitrary<readonly [string, string | number]>[] => {
-    if (field.kind === 'choice') return [fc.constantFrom(...field.options.map(({ id }) => [field.key, id] as const))];
-    if (field.kind === 'number' && field.default !== undefined)
-      return [
-        fc
-          .integer({ min: field.min, max: Math.min(field.max, 2 * field.default) })
-          .map((value) => [field.key, value] as const),
-      ];
-    return [];
-  });
-  return fc
-    .record({
-      shape: fc.constantFrom(...shapes),
-      thing: anyThing,
-      fabric: anyFabric,
-      fit: fc.constantFrom('grips' as const, 'snug' as const, 'slides' as const, 'roomy' as const),
-      chosen: fc.tuple(...choices),
-      rounds: fc.constantFrom('joined' as const, 'spiral' as const),
-      turningChainCounts: fc.boolean(),
-    })
-    .map(({ shape, thing, fabric, fit, chosen, rounds, turningChainCounts }) => ({
-      format: 'keep-snug.plan/1' as const,
-      title: 'any',
-      thing,
-      carrier: kind === 'strap' ? body : bar,
-      // a second layer hangs on loops that only one stitch leaves free
-      fabric: kind === 'second-layer' ? { ...fabric, stitch: 'single-back-loop', pattern: {} } : fabric,
-      shape: { kind: shape },
-      fit: { name: fit },
-      fittings: [...(needed ? [{ kind: needed.id }] : []), { kind, ...Object.fromEntries(chosen) }],
-      schools: { rounds, turningChainCounts },
-    }));
-}
 
 function numbersIn(value: unknown): number[] {
   if (typeof value === 'number') return [value];

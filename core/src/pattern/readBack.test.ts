@@ -62,6 +62,9 @@ function inSpiral(list: readonly Instruction[], { kind, turned, text }: Step): r
   return [{ do: 'chain', chains: first.chains, spans: first.chains, as: 'space' }, ...list.slice(1)];
 }
 
+/** A place by what it is: whether stitches share one is not told by every way of saying it. */
+const bare = ({ kind, columns }: { kind: string; columns: number }) => ({ kind, columns });
+
 /** Works the written rows of one piece from its chain. */
 function workWords(steps: readonly Step[]): void {
   let there: WorkedPlace[] = [];
@@ -74,7 +77,7 @@ function workWords(steps: readonly Step[]): void {
     if (!worked.ok || !meant.ok) throw new Error(`${step.text}: ${JSON.stringify([worked, meant])}`);
     expect(worked.made).toBe(step.ends);
     // whether the last chains are one space or so many places nobody asks any more
-    if (steps[index + 1]?.work) expect(worked.places).toEqual(meant.places);
+    if (steps[index + 1]?.work) expect(worked.places.map(bare)).toEqual(meant.places.map(bare));
     there = meant.places;
   });
 }

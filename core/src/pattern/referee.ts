@@ -4,11 +4,14 @@ import type { GroupPart, Instruction, Place } from '../craft/fabric';
 export interface WorkedPlace {
   kind: 'stitch' | 'chain' | 'space' | 'row-end' | 'top' | 'free-loop';
   columns: number;
+  /** It shares its place with others: a group or a V, which has a gap before it or within. */
+  grouped?: true;
 }
 
 type Ruling = { ok: true; made: number; places: WorkedPlace[]; left: WorkedPlace[] } | { ok: false; fault: string };
 
 const STITCH: WorkedPlace = { kind: 'stitch', columns: 1 };
+const GROUPED: WorkedPlace = { kind: 'stitch', columns: 1, grouped: true };
 /** The top of a chain that counts as the first stitch: the last to be met when the work is turned. */
 const TOP: WorkedPlace = { kind: 'top', columns: 1 };
 const CHAIN: WorkedPlace = { kind: 'chain', columns: 1 };
@@ -50,6 +53,9 @@ class Hook {
     const meets =
       into === 'gap' ? next.kind !== 'space' : next.kind === into || (next.kind === 'top' && into === 'stitch');
     if (!meets) throw new Fault(`is told to work into a ${into} and meets a ${next.kind}`);
+    // groups along the other side of a foundation chain stand in its chains
+    if (into === 'gap' && next.kind === 'stitch' && !next.grouped)
+      throw new Fault('is told to work into a gap and meets a stitch by itself');
     this.mayMeet(next);
     this.at += 1;
     this.taken.push(next);
@@ -144,7 +150,7 @@ const times = (count: number, act: () => void) => {
 };
 
 function makePart(hook: Hook, part: GroupPart): void {
-  if ('stitch' in part) hook.make(STITCH, part.count);
+  if ('stitch' in part) hook.make(part.count > 1 ? GROUPED : STITCH, part.count);
   else hook.make({ kind: 'space', columns: part.spans });
 }
 

@@ -1,11 +1,10 @@
-import type { Instruction } from '../craft/fabric';
+import { countedWords, type Instruction } from '../craft/fabric';
 import type { Check, Course, Foundation, Piece, WorkStep } from '../shapes';
 import { borderCount, fabricAt, landmarkWords, plainFoundation, type Walked, type Work } from '../piece';
 import { formatNumber, mmToken, plural, withArticle } from '../base/units';
 import type { Schools } from './schools';
 import { term, wordText } from './terms';
 import { adviceIn } from './moments';
-import { countedWords } from './counted';
 import { wordRow } from './wording';
 import { borderCounted, wordWork } from './workWords';
 
@@ -132,7 +131,7 @@ export function pieceSteps(
     {
       ...begun,
       text: `${leave}${first ? `With ${first}: ` : ''}${begun.text}`,
-      note: begun.note ?? (isChainedUp(piece) ? UNCOUNTED : null),
+      note: begun.note ?? chainsCount(piece),
     },
   ];
   const advice = adviceIn(piece);
@@ -162,7 +161,8 @@ export function pieceSteps(
         note: [noteOf(piece, course, row, colourOf, atChange), advice.get(row)].filter(Boolean).join(' ') || undefined,
         ends: course.ends,
         counted,
-        side,
+        // both layers of a tube laid flat have no side of their own
+        side: work.some((one) => one.do === 'both-layers') ? null : side,
         heightMm: piece.reach(row),
         row,
         of: piece.rows,
@@ -178,9 +178,16 @@ export function pieceSteps(
 /** Said where a piece is begun; of a whole pattern once, at its head. */
 export const UNCOUNTED = 'Chains that begin a row or round of this piece do not count as a stitch.';
 
-/** Whether its courses begin with chains that are no stitch. */
-const isChainedUp = ({ courses }: Piece): boolean =>
-  courses.some(({ instructions }) => instructions.some((one) => one.do === 'turning-chain' && !one.counts));
+/** Said where only some of them do. */
+export const COUNTED_WHERE_SAID =
+  'Chains that begin a row or round of this piece count as a stitch only where it says so.';
+
+/** What is said of the chains its courses begin with, where some of them are no stitch. */
+function chainsCount({ courses }: Piece): string | null {
+  const begins = courses.flatMap(({ instructions }) => instructions.filter((one) => one.do === 'turning-chain'));
+  if (begins.every(({ counts }) => counts)) return null;
+  return begins.some(({ counts }) => counts) ? COUNTED_WHERE_SAID : UNCOUNTED;
+}
 
 /** Rows that rounds are worked around after a turn show those the other side: what has its right side in the rounds. */
 function turnsToRounds({ courses }: Piece): number {
@@ -406,8 +413,7 @@ export function workSteps(
       section,
       kind,
       text: [
-        withColour(step),
-        ...does.map((work) => wordWork(told.get(work)!, schools)),
+        ...inColour(withColour(step), does.map((work) => wordWork(told.get(work)!, schools)).filter(Boolean)),
         text ? wordText(text, schools) : '',
       ]
         .filter(Boolean)
@@ -418,6 +424,14 @@ export function workSteps(
       check: check && { ...check, look: wordText(check.look, schools), repair: wordText(check.repair, schools) },
     });
   });
+}
+
+/** What it is worked in stands behind what it is for, where that comes first. */
+function inColour(lead: string, words: readonly string[]): string[] {
+  const [first = '', ...others] = words;
+  const meant = /^(For the [a-z]+|The [a-z]+): /.exec(first);
+  if (!meant || lead === '') return [lead, ...words];
+  return [`${meant[1]!}, ${lead.replace(/^With/, 'with')} ${first.slice(meant[0].length)}`, ...others];
 }
 
 /** The colour of what is begun anew, where what is done does not name it as it is joined. */

@@ -162,15 +162,16 @@ const lineWords = ({ number, column, of, mm }: NonNullable<Free['line']>): strin
   `Line ${number}, {mm:${formatNumber(mm)}} long, along stitch ${column} of ${of} from the {side:left} up to the opening, the yarn held behind both layers, the first and the last place worked twice:`;
 
 /** Columns as both rows have them: where one begins at the other end, its stitches are counted from there. */
-function wordMark({ rows, names }: Extract<Work, { do: 'mark' }>): string {
+function wordMark({ rows, names, chains }: Extract<Work, { do: 'mark' }>): string {
+  const [place, counted] = chains ? ['place', 'stitches and chains counted alike'] : ['stitch', 'counted'];
   const told = rows.map(({ row, after }) => ({
     row,
-    places: listed(after.map((count, index) => `after stitch ${count} (${names[index]!})`)),
+    places: listed(after.map((count, index) => `after ${place} ${count} (${names[index]!})`)),
   }));
   const [first] = told;
   if (told.every(({ places }) => places === first!.places))
-    return `Place a stitch marker in ${told.map(({ row }) => `row ${row}`).join(' and in ')}, counted from where each begins: ${first!.places}.`;
-  return `Place a stitch marker, counted from where each row begins: ${told.map(({ row, places }) => `in row ${row} ${places}`).join('; ')}.`;
+    return `Place a stitch marker in ${told.map(({ row }) => `row ${row}`).join(' and in ')}, ${counted} from where each begins: ${first!.places}.`;
+  return `Place a stitch marker, ${counted} from where each row begins: ${told.map(({ row, places }) => `in row ${row} ${places}`).join('; ')}.`;
 }
 
 /** A sentence with its places in words. */

@@ -196,7 +196,14 @@ export type Work =
   /** Ends woven in: of pieces before a layer closes over them, or all that are left. */
   | { do: 'weave-in'; pieces: readonly { id: string; name: string }[] | 'all' }
   /** Columns marked in rows of a piece, each counted from where its row begins, by what they are for. */
-  | { do: 'mark'; piece: string; rows: readonly { row: number; after: readonly number[] }[]; names: readonly string[] }
+  | {
+      do: 'mark';
+      piece: string;
+      rows: readonly { row: number; after: readonly number[] }[];
+      names: readonly string[];
+      /** The rows have chains among their stitches, and each counts as a place. */
+      chains?: true;
+    }
   /** The thing put in to see or mark something by it, in words, its places as tokens; and taken out again. */
   | { do: 'fill'; says: string; at?: readonly Spot[] }
   | { do: 'empty' }

@@ -132,8 +132,12 @@ function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'
 }
 
 /** A gauge is told in the stitch it is of (handbook 4.3): the plan's own, and those of bands that were measured by themselves. */
-function gaugesOf({ fabric: { stitch, pattern, bands = [] } }: Plan, { fabric, built }: WorkedOut): WorkedGauge[] {
+function gaugesOf(
+  { fabric: { stitch, pattern, bands = [] } }: Plan,
+  { fabric, built, placed }: WorkedOut,
+): WorkedGauge[] {
   const measured = bands.flatMap(({ gauge }, index) => (gauge ? (fabric.bands?.[index]?.fabric ?? []) : []));
+  const pieces = allPieces({ built, placed });
   const otherWay = workedTheOtherWay(built.pieces, fabric);
   // a shape that is of one stitch alone is told in that
   const [main] = built.pieces;
@@ -141,14 +145,29 @@ function gaugesOf({ fabric: { stitch, pattern, bands = [] } }: Plan, { fabric, b
     main && !main.bands && main.fabric.stitch.id !== fabric.stitch.id
       ? main.fabric
       : fabric.also(stitch, fabric.worked, pattern);
-  return [own, ...measured, ...otherWay].map((one) => ({
+  const worked = pieces.flatMap(workedIn);
+  const told = distinctGauges([own, ...measured, ...worked, ...otherWay]);
+  return told.map((one) => ({
     stitch: one.stitch.id,
     worked: one.worked,
     hookMm: one.hookMm,
     stitchWidth: one.stitchWidth,
     rowHeight: one.rowHeight,
+    ...(one === own && main?.bands && !worked.some((used) => isAlike(used, own)) ? { unused: true as const } : {}),
   }));
 }
+
+/** What makes so much of a piece that its gauge is worth meeting. */
+function workedIn({ bands, fabric, rows, beside }: Piece): WorkedFabric[] {
+  if (bands) return bands.filter(({ from, to }) => to - from >= FEW_COURSES).map((band) => band.fabric);
+  return rows > FEW_COURSES && !beside ? [fabric] : [];
+}
+
+const isAlike = (a: WorkedFabric, b: WorkedFabric): boolean =>
+  a.stitch.id === b.stitch.id && a.worked === b.worked && a.hookMm === b.hookMm;
+
+const distinctGauges = (fabrics: readonly WorkedFabric[]): WorkedFabric[] =>
+  fabrics.filter((one, at) => fabrics.findIndex((other) => isAlike(other, one)) === at);
 
 /** So few courses are told by their count alone. */
 const FEW_COURSES = 4;

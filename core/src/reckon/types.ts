@@ -51,6 +51,8 @@ export interface WorkedGauge {
   hookMm: number;
   stitchWidth: Mm;
   rowHeight: Mm;
+  /** Nothing of the piece is worked in it: its bands are all in others. */
+  unused?: true;
 }
 
 /** What a plan comes to: sizes, counts, positions, steps and drawings, all reckoned and nothing stored. */

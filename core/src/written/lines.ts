@@ -150,7 +150,7 @@ function labelOf(first: Step, last: Step, voice: Voice): string {
     const side = first.kind === 'row' && first.turns ? startsWith(first, voice) : '';
     return `${word}s ${first.row}–${last.row}${side}`;
   }
-  return `${word} ${first.row}${first.kind === 'row' ? ` (${sideOf(first)})` : ''}`;
+  return `${word} ${first.row}${first.kind === 'row' && first.side ? ` (${sideOf(first)})` : ''}`;
 }
 
 const sideOf = ({ side }: Step) => (side === 'right' ? 'RS' : 'WS');

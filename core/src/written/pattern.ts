@@ -1,6 +1,6 @@
 import { stitchPattern, yarnOf, CATEGORIES } from '../craft/fabric';
 import { measured, type Figure } from '../base/figure';
-import { DEFAULT_SCHOOLS, term, UNCOUNTED, wordText, type Schools, type Step } from '../pattern';
+import { COUNTED_WHERE_SAID, DEFAULT_SCHOOLS, term, UNCOUNTED, wordText, type Schools, type Step } from '../pattern';
 import type { Plan } from '../plan/plan';
 import { sectionWord } from '../drawing';
 import { LEVELS, techniquesIn } from '../pattern/techniques';
@@ -81,13 +81,16 @@ function termsLine(terms: Schools['terms']): string {
 
 /** What holds throughout is said at the head, and not again where each piece begins. */
 function saidOnce(notes: readonly string[]): (section: WrittenSection) => WrittenSection {
-  if (!notes.includes(NONE_COUNT)) return (section) => section;
+  if (!notes.some((note) => note === NONE_COUNT || note === SOME_COUNT)) return (section) => section;
   return (section) => ({
     ...section,
-    lines: section.lines.map((line) => (line.note === UNCOUNTED ? { ...line, note: null } : line)),
+    lines: section.lines.map((line) =>
+      line.note === UNCOUNTED || line.note === COUNTED_WHERE_SAID ? { ...line, note: null } : line,
+    ),
   });
 }
 
+const SOME_COUNT = 'The chains that begin a row or round count as a stitch only where it says so.';
 const NONE_COUNT = 'The chains that begin a row or round do not count as a stitch.';
 
 /** Steps in working order, those that follow each other in one section under its heading. */
@@ -257,12 +260,13 @@ function yarnNamed(plan: Plan, terms: Schools['terms']): string {
 
 function gaugeFact({ gauges }: Worked, { terms, units }: Reads): { name: string; text: string } {
   const word = term('gauge', terms);
-  const [own] = gauges as [Worked['gauges'][number]];
+  const used = gauges.filter(({ unused }) => !unused);
+  const [own] = used.length > 0 ? used : gauges;
   const adjust =
-    own.stitchWidth.kind === 'prior'
+    own?.stitchWidth.kind === 'prior'
       ? 'Estimated: work a swatch first.'
       : 'Use a larger hook if you get more stitches, a smaller one if you get fewer.';
-  const told = gauges.map((one) => {
+  const told = (used.length > 0 ? used : gauges).map((one) => {
     const hook = withArticle(`${formatNumber(one.hookMm, 2)} mm hook`);
     return `${gaugeText(one, units)} in ${term(one.stitch, terms)} with ${hook}`;
   });
@@ -271,10 +275,15 @@ function gaugeFact({ gauges }: Worked, { terms, units }: Reads): { name: string;
 
 /** Which counts the stitch pattern can be worked over, where not over any. */
 function multipleOf(plan: Plan, worked: Worked): WrittenPattern['facts'] {
-  const pattern = stitchPattern(plan.fabric.stitch, plan.fabric.pattern);
-  const { repeat, edge } = worked.pieces[0]!.worked === 'rows' ? pattern.rows : pattern.rounds;
-  if (repeat === 1 && edge === 0) return [];
-  return [{ name: 'Multiple', text: edge > 0 ? `a multiple of ${repeat}, plus ${edge}` : `a multiple of ${repeat}` }];
+  const [main] = worked.pieces as [Worked['pieces'][number]];
+  const stitches = main.bands ? main.bands.map(({ stitch }) => stitch) : [plan.fabric.stitch];
+  const told = stitches.flatMap((stitch) => {
+    const { [main.worked]: obeyed } = stitchPattern(stitch, plan.fabric.pattern);
+    const { repeat, edge } = obeyed;
+    if (repeat === 1 && edge === 0) return [];
+    return [edge > 0 ? `a multiple of ${repeat}, plus ${edge}` : `a multiple of ${repeat}`];
+  });
+  return told.length === 0 ? [] : [{ name: 'Multiple', text: [...new Set(told)].join('; ') }];
 }
 
 /** How hard it is, by the hardest of what is used in it, and since what (WORDING 4.1). */
@@ -308,9 +317,7 @@ function notesOf(worked: Worked, reads: Reads): string[] {
         ? 'Worked in the round.'
         : 'Worked flat, in rows.',
     ...roundsNote(steps),
-    ...(chains.length > 0
-      ? [counts ? 'The chains that begin a row or round count as a stitch where it says so.' : NONE_COUNT]
-      : []),
+    ...(chains.length > 0 ? [counts ? SOME_COUNT : NONE_COUNT] : []),
     ...signsIn(said),
     ...(reads.hand === 'left' ? ['Written for the hook in the left hand: sides are named as you see them.'] : []),
     ...finishing(worked, reads),

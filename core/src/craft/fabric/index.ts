@@ -1,4 +1,5 @@
 export * from './bands';
+export * from './counted';
 export * from './countedIn';
 export * from './estimate';
 export * from './fabric';

@@ -14,7 +14,9 @@ export const MARK_FIRST_STITCH = 'Place a stitch marker in the first stitch. Mov
 export function markersIn(notes: Readonly<Record<number, string>>): number {
   return Object.values(notes).reduce(
     (sum, note) =>
-      sum + (note.startsWith(AT_BOTH_ENDS) || note.startsWith(MARK_FOLDS) ? 2 : note === MARK_FIRST_STITCH ? 1 : 0),
+      sum +
+      (note.includes(AT_BOTH_ENDS) || note.includes(MARK_FOLDS) ? 2 : 0) +
+      (note.includes(MARK_FIRST_STITCH) ? 1 : 0),
     0,
   );
 }

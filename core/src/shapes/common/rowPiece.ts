@@ -12,7 +12,7 @@ import {
   type RowSpan,
   type Span,
 } from '../../craft/counts';
-import type { WorkedBand, WorkedFabric } from '../../craft/fabric';
+import { countTold, type WorkedBand, type WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import { inOne, type Band } from '../../piece';
 import { mmToken, plural } from '../../base/units';
@@ -49,6 +49,12 @@ export function rowPiece(wish: RowPieceWish, { schools }: Pick<ShapeContext, 'sc
   const chain = chainFigure(first, figure, schools.turningChainCounts);
   const n = chosen(stitches, 'stitches', 'stitches in a row');
   const r = chosen(rows, 'rows', 'rows in all');
+  const courses = bandCourses(
+    bands ?? [{ fabric, from: 1, to: rows }],
+    stitches,
+    schools,
+    (row) => spans.find(({ to }) => row <= to)!.name,
+  );
   const piece: Piece = {
     id: wish.id,
     name: wish.name,
@@ -61,13 +67,8 @@ export function rowPiece(wish: RowPieceWish, { schools }: Pick<ShapeContext, 'sc
     width: derive('mm', 'width = n × w', { n, w: fabric.stitchWidth }, (v) => v.n * v.w),
     height: heightFigure(r, fabric, reach),
     sections,
-    summary: `Chain ${chain.value}, {skip} ${chain.value - stitches + (countsFirst(first, schools.turningChainCounts) ? 1 : 0)}: ${plural(stitches, 'stitch', 'stitches')}, ${plural(rows, 'row')}`,
-    courses: bandCourses(
-      bands ?? [{ fabric, from: 1, to: rows }],
-      stitches,
-      schools,
-      (row) => spans.find(({ to }) => row <= to)!.name,
-    ),
+    summary: `Chain ${chain.value}, {skip} ${chain.value - stitches + (countsFirst(first, schools.turningChainCounts) ? 1 : 0)}: ${countTold(stitches, courses[0]!.instructions, first.stitch)}, ${plural(rows, 'row')}`,
+    courses,
     reach,
     fabric,
     ...(bands ? { bands } : {}),

@@ -1,5 +1,5 @@
 import { cumulativeRows, reachOf, type RowSpan } from '../../craft/counts';
-import type { Multiple } from '../../craft/fabric';
+import { hasChains, type Multiple, type WorkedFabric } from '../../craft/fabric';
 import { chosen, derive, PlanProblem, type Figure } from '../../base/figure';
 import { edgesOf, pickedUp, type Border, type Work } from '../../piece';
 import { plural, type FieldValues } from '../../base/units';
@@ -36,6 +36,7 @@ type Mm = Figure<'mm'>;
 function build(context: ShapeContext): Built {
   const { fabric, thing, picks } = context;
   const { options } = context;
+  refuseLoops(fabric);
   const join = joinOf(options.join);
   // a join through edge stitches takes a quarter of a stitch's height there as it takes of its width elsewhere
   const take = chosen(join.take, 'rows', 'taken by the join');
@@ -112,6 +113,18 @@ function build(context: ShapeContext): Built {
 function bordersAtEnd(context: ShapeContext): Mm {
   const endRows = Number(context.options.endRows);
   return endRows > 0 ? edgingDepth(endRows, context) : passDepth(context);
+}
+
+/** Its folds and its joins lie between stitches of its rows: a fabric of loops has none there. */
+function refuseLoops({ stitch, bands = [] }: WorkedFabric): void {
+  const open = [stitch, ...bands.map((band) => band.fabric.stitch)].find(({ counted }) => counted?.loops);
+  if (!open) return;
+  throw new PlanProblem([
+    {
+      path: 'fabric.stitch',
+      message: `Rows of {${open.id}} are loops: they leave no stitch to fold at and none to join through. Choose another stitch, or the strip worked upwards.`,
+    },
+  ]);
 }
 
 /** One border along the flap's end is enough. */
@@ -277,7 +290,7 @@ function ending(piece: Piece, courses: number): { first: WorkStep[]; last: WorkS
 }
 
 /** The folds in the first and the last row: where that one begins at the other end, its stitches are counted from there. */
-function marksIn({ id, sections, stitches, rows }: Piece): Work {
+function marksIn({ id, sections, stitches, rows, courses }: Piece): Work {
   const folds = sections.slice(0, -1);
   const turned = rows % 2 === 0;
   return {
@@ -288,6 +301,7 @@ function marksIn({ id, sections, stitches, rows }: Piece): Work {
       { row: rows, after: folds.map(({ to }) => (turned ? stitches - to : to)) },
     ],
     names: folds.map(({ name }) => (name === 'front' ? 'bottom fold' : `end of the ${name}`)),
+    ...([courses[0]!, courses.at(-1)!].some(({ instructions }) => hasChains(instructions)) ? { chains: true } : {}),
   };
 }
 

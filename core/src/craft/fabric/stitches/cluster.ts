@@ -27,7 +27,7 @@ export const cluster = fixed({
   rowsInRepeat: 1,
   factors: { ...factorsOf('double'), stretchAcross: 0.2, stretchAlong: 0.15 },
   gap: 0.5,
-  counted: { one: 'group of 3', many: 'groups of 3' },
+  counted: { one: 'group of 3', many: 'groups of 3', stitches: 3 },
   symbols: [[post(1, -LEAN), BASES.double.symbol, post(1, LEAN)]],
   foundation: () => ({ skipped: 3, counts: false }),
   row: (context) => {

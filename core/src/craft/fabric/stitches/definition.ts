@@ -54,7 +54,7 @@ export interface StitchPattern {
   /** Chart symbols of one repeat, each row of the repeat from the bottom up. */
   symbols: readonly (readonly ChartSymbol[])[];
   /** What people count of it beside stitches: groups in one place, or else loops of chains and holes. */
-  counted?: { one: string; many: string; loops?: true };
+  counted?: { one: string; many: string; stitches?: number; loops?: true };
   /** It curls at first, and lies in the course of it that is named here. */
   settlesIn?: number;
   /** Chains skipped at the start of row 1; whether they count as its first stitch. */

@@ -32,7 +32,7 @@ export const doubleV = fixed({
   rowsInRepeat: 1,
   factors: { ...factorsOf('double'), thickness: 1.5, stretchAcross: 0.3, stretchAlong: 0.15, yarn: 8.8 },
   gap: 1,
-  counted: { one: 'V', many: 'Vs' },
+  counted: { one: 'V', many: 'Vs', stitches: 2 },
   settlesIn: 3,
   symbols: [[post(1, -0.22), OVAL, post(1, 0.22)]],
   foundation: () => ({ skipped: 3, counts: false }),

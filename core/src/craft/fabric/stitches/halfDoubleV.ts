@@ -31,7 +31,7 @@ export const halfDoubleV = fixed({
     stretchAlong: 0.12,
   },
   gap: 0.2,
-  counted: { one: 'V', many: 'Vs' },
+  counted: { one: 'V', many: 'Vs', stitches: 2 },
   settlesIn: 3,
   symbols: [[post(0, -0.22), post(0, 0.22)]],
   foundation: () => ({ skipped: 1, counts: false }),

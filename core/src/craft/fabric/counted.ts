@@ -1,5 +1,7 @@
-import { countedIn, type Instruction, type StitchPattern } from '../craft/fabric';
-import { plural } from '../base/units';
+import { plural } from '../../base/units';
+import { countedIn } from './countedIn';
+import type { Instruction } from './instruction';
+import type { StitchPattern } from './stitches';
 
 /**
  * What a row or round leaves on the needle of the eye: "9 Vs and 2 stitches". Columns are for reckoning; nobody counts them.
@@ -24,8 +26,26 @@ function withoutIncreases(
   const aroundChain = instructions.some(({ do: what }) => what === 'other-side');
   return instructions.map((one): Instruction => {
     if (one.do === 'repeat') return { ...one, of: withoutIncreases(one.of, counted) };
-    if (one.do !== 'group' || !(counted?.loops || (aroundChain && one.into === 'chain'))) return one;
+    if (one.do !== 'group') return one;
     const stitches = one.parts.reduce((sum, part) => sum + ('stitch' in part ? part.count : 0), 0);
+    // a space filled with stitches is no group of the pattern, though they share it
+    const isOther = counted?.stitches !== undefined && stitches !== counted.stitches;
+    if (!counted?.loops && !isOther && !(aroundChain && one.into === 'chain')) return one;
     return { do: 'work', stitch: '', times: one.times * stitches, into: one.into };
   });
+}
+
+/** Whether a course leaves chains among its stitches, which are places too. */
+export const hasChains = (instructions: readonly Instruction[]): boolean =>
+  instructions.some(
+    (one) =>
+      one.do === 'chain' ||
+      (one.do === 'group' && one.parts.some((part) => 'chains' in part)) ||
+      (one.do === 'repeat' && hasChains(one.of)),
+  );
+
+/** What a straight piece is counted by, course after course: groups where its stitch has them, else stitches. */
+export function countTold(stitches: number, instructions: readonly Instruction[], stitch: StitchPattern): string {
+  const groups = stitch.counted ? countedWords(instructions, stitch) : null;
+  return groups ?? plural(stitches, 'stitch', 'stitches');
 }
