@@ -29,7 +29,8 @@ function withoutIncreases(
     if (one.do !== 'group') return one;
     const stitches = one.parts.reduce((sum, part) => sum + ('stitch' in part ? part.count : 0), 0);
     // a space filled with stitches is no group of the pattern, though they share it
-    const isOther = counted?.stitches !== undefined && stitches !== counted.stitches;
+    const isOther =
+      counted?.stitches !== undefined && stitches !== counted.stitches && one.parts.every((part) => 'stitch' in part);
     if (!counted?.loops && !isOther && !(aroundChain && one.into === 'chain')) return one;
     return { do: 'work', stitch: '', times: one.times * stitches, into: one.into };
   });
