@@ -26,7 +26,7 @@ const FORMS: readonly SentenceForm[] = [
     ([wide, low, high]) => (low === undefined ? undefined : within('mm', mmOf(wide!), mmOf(low), mmOf(high!))),
   ),
   says('Before you cut: is the tail at least (LEN) long\\?', ([length], { tails }) =>
-    tails.size === 0 || tails.has(length!) ? undefined : undefined,
+    tails.has(length!) ? undefined : `no tail of ${length} is left`,
   ),
   says('As many stitches as in round (\\d+)\\?', ([round], { pieces }) =>
     pieces.some(({ rows }) => rows >= Number(round)) ? undefined : `there is no round ${round}`,

@@ -165,24 +165,8 @@ function begin(text: string, known: Known): void {
   const over = /over these (\d+) stitch/.exec(text);
   const both = /You will work along both sides/.test(text);
   const ring = /join with a slip stitch to form a ring/.test(text);
-  const piece: ReadPiece = {
-    name: known.section,
-    course: over ? stitched(Number(over[1])) : chain ? chained(Number(chain[1])) : { places: [], loops: [] },
-    begun: Number(over?.[1] ?? chain?.[1] ?? 0),
-    rows: 0,
-    kind: 'row',
-    rowsSince: 0,
-    rounds: false,
-    counts: [],
-    bounds: new Set([0]),
-    told: new Map(),
-    turned: false,
-    side: undefined,
-    foundation: over ? 'edge' : both ? 'chains' : ring || chain ? 'chain' : 'ring',
-    holes: new Set(),
-  };
-  known.pieces.push(piece);
-  known.now = piece;
+  const course = over ? stitched(Number(over[1])) : chained(Number(chain?.[1] ?? 0));
+  const piece = beginOn(course, over ? 'edge' : both ? 'chains' : ring || chain ? 'chain' : 'ring', known);
   const counted = /\((\d+) (?:chains?|stitch(?:es)?)\)/.exec(text);
   if (counted && Number(counted[1]) !== piece.begun) complain(`${counted[0]} of ${piece.begun}`);
   const rest = text
@@ -206,7 +190,7 @@ function readCourse(text: string, label: NonNullable<SheetLine['label']>, known:
   if (tail) must(unknownToo(tail, sentenceFault(tail.trim(), known)));
   if (lead) must(unknownToo(lead, sentenceFault(lead.trim(), known)));
   const foundation = /^Work (\d+) foundation .+: chain and row 1 in one\. (.*)$/.exec(body!);
-  if (foundation) beginStitched(Number(foundation[1]), known);
+  if (foundation) beginOn(stitched(Number(foundation[1])), 'stitches', known);
   const piece = known.now;
   if (!piece) return complain('a row of nothing');
   const turns = turn === 'Turn' || /, turn$/.test(body!);
@@ -240,11 +224,12 @@ function turnsAgain(body: string, piece: ReadPiece, turn: string | undefined): b
   return again !== null && turn === undefined && piece.kind === 'row' && piece.told.has(Number(again[1]));
 }
 
-function beginStitched(stitches: number, known: Known): void {
+/** A piece that is begun, on what is there to be worked into. */
+function beginOn(course: Course, foundation: ReadPiece['foundation'], known: Known): ReadPiece {
   const piece: ReadPiece = {
     name: known.section,
-    course: stitched(stitches),
-    begun: stitches,
+    course,
+    begun: course.places.length,
     rows: 0,
     kind: 'row',
     rowsSince: 0,
@@ -254,11 +239,12 @@ function beginStitched(stitches: number, known: Known): void {
     told: new Map(),
     turned: false,
     side: undefined,
-    foundation: 'stitches',
+    foundation,
     holes: new Set(),
   };
   known.pieces.push(piece);
   known.now = piece;
+  return piece;
 }
 
 /** What is wrong, in words. */

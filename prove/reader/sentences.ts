@@ -99,7 +99,7 @@ const FORMS: readonly SentenceForm[] = [
     'Make a second one in the same way\\.',
     'Make \\d+ of them\\.',
     'Make the second panel in the same way, with its edging, and fasten off\\.',
-    'It differs in the last round of its edging: along its last row, after \\d+ stitches of \\d+, chain \\d+ for the loop(?: and slip stitch into the stitch just made)?\\.',
+    'It differs in the last round of its edging: along its last row, after \\d+ stitch(?:es)? of \\d+, chain \\d+ for the loop(?: and slip stitch into the stitch just made)?\\.',
     'For the (?:cord|tie)(?:, with [^:]+)?: Chain \\d+\\.',
     'The tie, on from where you are: Chain \\d+\\.',
     'Lay it flat along its bottom: the loop sits in the middle of one side, the back\\.',
@@ -108,6 +108,7 @@ const FORMS: readonly SentenceForm[] = [
     'The tie, on from where you are:',
     'Mark where the loop ends\\.',
     'Tuck both ends in\\.',
+    'The anchors are (?:the two side edges|stitch \\d+ and stitch \\d+ of the last round)\\.',
     'Hang the clip in\\.',
     'Fold it in half and let it twist on itself\\.',
     'Fold it in half, right sides? together\\.',
@@ -136,7 +137,6 @@ const FORMS: readonly SentenceForm[] = [
     'Join the yarn in a loop that round \\d+ left free, the bag held upside down, the outside facing\\.',
     'Join (?:the yarn|COLOUR) (?:with a slip stitch )?(?:at|in|to) the [^.]*\\.',
     'Sew it to the (?:bottom (?:left|right) corner|middle of the bottom|middle of the flap’s edge|SIDE side edge, a row below the opening)\\.',
-    'Repeat from round \\d+\\.',
   ),
   says('With (COLOUR):', colour),
   says('Leave a tail of (LEN) to sew with\\.', tail),
@@ -281,7 +281,8 @@ const FORMS: readonly SentenceForm[] = [
 /** How tall rows come by the gauge at the head, where that is one alone. */
 function tall(mm: number, known: Known): string | undefined {
   const piece = last(known);
-  if (piece !== first(known)) return undefined;
+  // a piece of several bands is not as high as one gauge has it
+  if (piece !== first(known) || piece.told.size > 3) return undefined;
   const gauge = /(\d+(?:\.\d+)?) rows to (10 cm|4 in)/.exec(
     known.facts.get('Gauge') ?? known.facts.get('Tension') ?? '',
   );

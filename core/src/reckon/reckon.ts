@@ -131,7 +131,7 @@ function pickThing({ girth, width, height, depth }: WorkedThing): Worked['thing'
   return { girth, width, height, depth };
 }
 
-/** A gauge is told in the stitch it is of (handbook 4.3): the plan's own, and those of bands that were measured by themselves. */
+/** A gauge is told in the stitch it is of (handbook 4.3): the plan's own, what was measured by itself, and all that much is worked in. */
 function gaugesOf(
   { fabric: { stitch, pattern, bands = [] } }: Plan,
   { fabric, built, placed }: WorkedOut,

@@ -69,7 +69,7 @@ export interface Worked {
     /** How the swatch was finished before it was measured, where it was: the piece is finished like it. */
     finishedAs?: 'blocked' | 'washed';
   };
-  /** Every gauge the plan is worked at: of its own stitch, and of what was measured besides. */
+  /** Every gauge the plan is worked at: of its own stitch first, of what was measured besides, and of what else much is worked in. */
   gauges: WorkedGauge[];
   pieces: WorkedPiece[];
   inside: { girth: Mm; depth: Mm };
