@@ -25,9 +25,10 @@ const FORMS: readonly SentenceForm[] = [
     '(?:Laid flat, the row|Laid flat it|The base lies flat and|The base) is about (LEN) (?:wide|long)(?: \\((LEN) to (LEN) is fine\\))?\\.',
     ([wide, low, high]) => (low === undefined ? undefined : within('mm', mmOf(wide!), mmOf(low), mmOf(high!))),
   ),
-  says('Before you cut: is the tail at least (LEN) long\\?', ([length], { tails }) =>
-    tails.has(length!) ? undefined : `no tail of ${length} is left`,
-  ),
+  says('Before you cut: is the tail at least (LEN) long\\?', ([length], { asked }) => {
+    asked.add(length!);
+    return undefined;
+  }),
   says('As many stitches as in round (\\d+)\\?', ([round], { pieces }) =>
     pieces.some(({ rows }) => rows >= Number(round)) ? undefined : `there is no round ${round}`,
   ),

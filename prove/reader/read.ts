@@ -36,6 +36,8 @@ export interface Known {
   now: ReadPiece | undefined;
   section: string;
   tails: Set<string>;
+  /** Tails that are looked at before they are cut: told of afterwards. */
+  asked: Set<string>;
   /** What the last border came to. */
   border: number | undefined;
   notions: string;
@@ -58,6 +60,7 @@ export function readPattern(printed: string): Reading {
     now: undefined,
     section: '',
     tails: new Set(),
+    asked: new Set(),
     border: undefined,
     notions: sheet.facts.get('Notions') ?? '',
   };
@@ -76,7 +79,9 @@ export function readPattern(printed: string): Reading {
     if (known.now) known.now.bounds.add(known.now.rows);
     for (const line of lines) attempt(line.text || line.check!.look, () => readLine(line, tongue, known));
   }
-  for (const fault of factFaults(sheet, known)) attempt(fault, () => complain(fault));
+  const untold = [...known.asked].filter((length) => !known.tails.has(length));
+  for (const fault of [...factFaults(sheet, known), ...untold.map((length) => `no tail of ${length} is left`)])
+    attempt(fault, () => complain(fault));
   reading.lines += sheet.facts.size + sheet.notes.length;
   return reading;
 }
